@@ -1,0 +1,40 @@
+import type { Build, Ranked } from '../src/core';
+
+/** The shape that `rung fit --json` prints; docs/fit-json.md describes it. */
+export function fitJson(build: Build, ranked: Ranked[]): object {
+  return {
+    format: 'rung-fit',
+    version: 1,
+    build: build.name,
+    boards: ranked.map(({ rank, climb, score }) => ({
+      rank,
+      id: climb.boardId,
+      name: climb.boardName,
+      maker: climb.maker,
+      verdict: climb.verdict,
+      stopsAt: climb.stopsAt,
+      score,
+      takeOffMassG: climb.massG,
+      toPayCents: climb.totalCents,
+      rungs: climb.rungs.map((r) => ({
+        rung: r.rung,
+        name: r.name,
+        state: r.state,
+        margin: r.margin,
+        needed: r.findings[0]?.needed ?? null,
+        given: r.findings[0]?.given ?? null,
+        reasons: r.findings.map((f) => ({ about: f.about, state: f.state, sentence: f.sentence, needed: f.needed ?? null, given: f.given ?? null, margin: f.margin ?? null, fix: f.fix ?? null, figures: f.grounds })),
+      })),
+      hookup: {
+        links: climb.hookup.parts.flatMap((p) => p.links.map((l) => ({ part: p.id, mode: p.mode!.id, link: l.id, kind: l.link.kind, on: l.to, pads: l.pads, lost: l.lost }))),
+        supplies: climb.hookup.parts.flatMap((p) => (p.supply ? [{ part: p.id, rail: p.supply.rail, pads: p.supply.pads, volts: p.supply.volts, typicalAmps: p.supply.typicalAmps, peakAmps: p.supply.peakAmps }] : [])),
+        leftOut: climb.hookup.parts.filter((p) => !p.mode).map((p) => ({ part: p.id, priority: p.priority })),
+        bridges: climb.hookup.bridges.map((b) => ({ bridge: b.bridge, position: b.position, moved: b.moved })),
+        releases: climb.hookup.releases,
+        cost: climb.hookup.cost,
+        marginPercent: climb.hookup.marginPercent,
+        freePorts: climb.hookup.freePorts,
+      },
+    })),
+  };
+}

@@ -1,0 +1,16 @@
+import { fit } from './fit';
+import { check } from './check';
+
+const usage = `Usage:
+  npm run -s rung -- fit --build FILE --shelf FILE [--json]    which boards carry the build, and why
+  npm run -s rung -- check FILE                                 is this a sound Rung file?`;
+
+const [command, ...rest] = process.argv.slice(2);
+const commands: Record<string, (args: string[]) => number> = { fit, check };
+const run = command ? commands[command] : undefined;
+if (!run) {
+  console.error(usage);
+  process.exitCode = 2;
+} else {
+  process.exitCode = run(rest);
+}

@@ -1,0 +1,113 @@
+import { compile } from '../hookup/compile';
+import { smallestConflict } from '../hookup/conflict';
+import type { LaidPart } from '../hookup/lay-out';
+import { railLimits } from '../hookup/supply-ways';
+import { interval, isKnown } from '../model/figure';
+import { usbAmps } from '../trade/rating';
+import type { SolvedRung, Workshop } from '../hookup/way';
+import { protocols } from '../trade/protocol';
+import { capital, list, num, type Finding, type RungState } from './finding';
+import { linkNeeds } from './signal-words';
+
+/** Why a part cannot be wired at rungs 4 to `rung`: the smallest set of parts that clash, in words. */
+export function unmetFinding(shop: Workshop, laid: LaidPart[], part: LaidPart, rung: SolvedRung, state: RungState): Finding {
+  const musts = laid.filter((l) => l === part || l.part.priority === 'must');
+  const locks = shop.build.locks[shop.board.id] ?? [];
+  const core = smallestConflict(shop, musts.length > 0 ? musts : [part], rung, locks);
+  const name = part.part.peripheral.name;
+  const alone = core.length <= 1;
+  const words = rung === 7 ? loadWords(shop, core.length > 0 ? core : [part]) : alone ? aloneWords(core[0] ?? part, rung) : clashWords(shop, core, rung);
+  const grounds = core.flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways.flatMap((w) => w.conditions.flatMap((c) => (c.rung === rung && c.truth !== 'yes' ? (c.grounds ?? []) : []))))));
+  return {
+    rung,
+    state,
+    about: alone ? name : list(core.map((l) => l.part.peripheral.name)),
+    sentence: words,
+    grounds: grounds.filter((g, i) => grounds.findIndex((h) => h.what === g.what && h.figure === g.figure) === i).slice(0, 6),
+    ...fixHint(shop, core, rung),
+  };
+}
+
+/** One part that no way suits: for the mode that gets furthest, what each way lacks. */
+function aloneWords(l: LaidPart, rung: SolvedRung): string {
+  const name = l.part.peripheral.name;
+  const tried = l.modes.flatMap((m) =>
+    m.needs.flatMap((n) => {
+      if (n.kind === 'supply' && rung < 6) return [];
+      const failing = n.ways.map((w) => w.conditions.find((c) => c.rung <= rung && c.truth !== 'yes'));
+      if (n.ways.length > 0 && failing.some((f) => !f)) return [];
+      const reasons = [...new Set(failing.flatMap((f) => (f ? [f.why] : [])))];
+      const lacks = reasons.length > 0 ? reasons : [n.kind === 'supply' ? 'the board has no supply pads' : 'every port is taken for good or there is none'];
+      const what = n.link ? linkNeeds(n.link) : 'a supply inside its range';
+      const many = lacks.length > 3 ? `${lacks.slice(0, 3).join('; ')}; and ${lacks.length - 3} more` : lacks.join('; ');
+      return [`${what}: ${many}`];
+    }),
+  );
+  const first = [...new Set(tried)][0];
+  const ways = l.modes.length > 1 ? ` None of its ${l.modes.length} ways works here.` : '';
+  return first ? `${name} needs ${first}.${ways}` : `${name} cannot be wired here: its links and its supply rule each other out.${ways}`;
+}
+
+function clashWords(shop: Workshop, core: LaidPart[], rung: SolvedRung): string {
+  const names = list(core.map((l) => l.part.peripheral.name));
+  if (rung === 6) {
+    const bridge = shop.board.bridges.find((b) => core.every((l) => l.modes.some((m) => m.needs.some((n) => n.ways.some((w) => w.tags.some((t) => t.id === `bridge:${b.id}`))))));
+    return bridge
+      ? `${names} sit behind one bridge: no position of ${bridge.label} suits them all.`
+      : `${names} cannot all be supplied and wired at once: each needs pads that rule another's out.`;
+  }
+  const serial = core.every((l) => l.modes.every((m) => m.needs.some((n) => n.link?.kind === 'serial')));
+  if (!serial) return `${names} cannot all be wired: they compete for the same pads, outputs or inputs.`;
+  const usable = compile(shop, core, rung).parts.flatMap(({ modes }) =>
+    modes.flatMap(({ needs }) => needs.flatMap(({ ways }) => ways.flatMap((w) => (w.link?.kind === 'port' ? [w.link.group] : [])))),
+  );
+  const groups = new Set(usable);
+  const count = [...groups].reduce((sum, g) => sum + (shop.rows.get(`port:${g}`)?.limit ?? 0), 0);
+  const links = core.reduce((sum, l) => sum + Math.min(...l.modes.map((m) => m.needs.filter((n) => n.link?.kind === 'serial').length)), 0);
+  const why = rung === 5 ? ` with the sense each needs${core.some((l) => l.modes.some((m) => m.needs.some((n) => n.link?.kind === 'serial' && protocols[n.link.protocol].sense === 'inverted'))) ? ' (inverted or plain)' : ''}` : '';
+  return `${capital(names)} need ${links} serial port${links === 1 ? '' : 's'} between them${why}; ${count === 1 ? '1 is' : `${count} are`} there. ${claimWords(shop)}`.trim();
+}
+
+/** The shop's count against what is free. */
+function claimWords(shop: Workshop): string {
+  const claimed = shop.board.claimedPorts;
+  const taken = shop.board.ports.filter((p) => p.taken);
+  const free = shop.board.ports.length - taken.length;
+  if (!('value' in claimed) || claimed.value === free) return '';
+  const by = taken.length > 0 ? ` (${list([...new Set(taken.map((p) => `${p.label}: ${p.taken!.by}`))])})` : '';
+  return `The board claims ${claimed.value} ports; ${free} ${free === 1 ? 'is' : 'are'} free${by}.`;
+}
+
+/** Which sum is too much: the parts' draw against each regulator they could stand on, and against USB where they must live on it. */
+function loadWords(shop: Workshop, core: LaidPart[]): string {
+  const names = list(core.map((l) => l.part.peripheral.name));
+  const ways = core.flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways)));
+  const able = ways.filter((w) => w.conditions.every((c) => c.rung > 6 || c.truth === 'yes')).flatMap((w) => w.rows.map((r) => r.id));
+  const limits = shop.board.rails
+    .filter((r) => r.source.kind === 'regulator' && able.includes(`peak:${r.id}`))
+    .map((r) => {
+      const { deratedMa, printedMa, share, ownMa } = railLimits(shop, r.id);
+      const own = ownMa > 0 ? ` after the board's own ${num(ownMa / 1000, 2)} A` : '';
+      return `${r.label} may carry ${num(deratedMa / 1000, 2)} A (${num(share * 100, 0)} % of its rating${own}), ${num(printedMa / 1000, 2)} A for moments`;
+    });
+  if (able.includes('usb')) limits.push(`USB gives ${num(usbAmps, 1)} A to all that lives on it`);
+  const draw = (which: 'typicalAmps' | 'peakAmps') => num(core.reduce((sum, l) => sum + leastWatts(l, which), 0), 1);
+  const verb = core.length === 1 ? 'takes' : 'take';
+  return `${names} ${verb} ${draw('typicalAmps')} W, ${draw('peakAmps')} W at peak; ${list(limits)}: too little.`;
+}
+
+function leastWatts(l: LaidPart, which: 'typicalAmps' | 'peakAmps'): number {
+  const watts = l.modes.flatMap(({ mode }) => (mode.supply && isKnown(mode.supply[which]) ? [interval(mode.supply[which]).low * mode.supply.atVolts] : [0]));
+  return Math.min(...watts);
+}
+
+function fixHint(shop: Workshop, core: LaidPart[], rung: SolvedRung): { fix?: string } {
+  if (rung === 7) return { fix: 'An external regulator for the largest of them, or a board with a stronger one.' };
+  if (rung === 4 && core.length > 1) {
+    const optional = core.filter((l) => l.part.priority !== 'must').map((l) => l.part.peripheral.name);
+    if (optional.length > 0) return { fix: `Leave out ${list(optional)}.` };
+    const forGood = shop.board.ports.filter((p) => p.taken && !p.taken.release).length;
+    return { fix: `A board with ${forGood > 0 ? 'fewer ports taken for good' : 'one more free port'}, or one part on another kind of link.` };
+  }
+  return {};
+}

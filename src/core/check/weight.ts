@@ -1,0 +1,63 @@
+import type { Board } from '../model/board';
+import type { Build } from '../model/build';
+import { interval, type Interval, type NumberFigure } from '../model/figure';
+import { atLeast } from '../model/truth';
+import { ground } from '../hookup/ground';
+import type { Hookup } from '../hookup/hookup';
+import { comfort } from '../trade/comfort';
+import { gramsPerWire } from '../trade/wiring';
+import { marginOf, num, span, stateWithin, type Finding } from './finding';
+
+export interface MassLine {
+  what: string;
+  grams: Interval;
+  figure: NumberFigure;
+}
+
+/** Everything that leaves the ground, line by line. A part that the hookup leaves out weighs nothing, unless it is a must: then it is still owed. */
+export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[] {
+  const line = (what: string, figure: NumberFigure): MassLine => ({ what, figure, grams: atLeastZero(interval(figure)) });
+  const flown = new Set(hookup.parts.filter((p) => p.mode || p.priority === 'must').map((p) => p.id));
+  const wires = hookup.parts.reduce((sum, p) => sum + p.links.reduce((n, l) => n + Math.max(1, l.pads.length), 0) + (p.supply ? 2 : 0), 0);
+  return [
+    line('Bare craft', build.bareMassG),
+    line('Pack', build.pack.massG),
+    line(board.name, board.massG),
+    ...build.parts.filter((p) => flown.has(p.id)).map((p) => line(p.peripheral.name, p.peripheral.massG)),
+    line(`${wires} wires`, { value: wires * gramsPerWire, origin: 'assumed', source: `${gramsPerWire} g a wire of 80 mm` }),
+    ...(hookup.cost.deciGrams > 0 ? [line('Extras of the hookup', { value: hookup.cost.deciGrams / 10, origin: 'assumed' as const, source: 'converters, filters and releases of this hookup' })] : []),
+  ];
+}
+
+export function total(lines: MassLine[]): Interval {
+  return lines.reduce((sum, l) => ({ low: sum.low + l.grams.low, high: sum.high + l.grams.high }), { low: 0, high: 0 });
+}
+
+/** Rung 8: take-off mass against the limit. */
+export function checkWeight(build: Build, board: Board, hookup: Hookup): Finding[] {
+  const lines = massLines(build, board, hookup);
+  const mass = total(lines);
+  const limit = build.limits.takeOffMassG;
+  const margin = marginOf(limit, mass.high);
+  const truth = atLeast({ low: limit, high: limit }, mass);
+  const state = stateWithin(truth, margin, comfort.weight);
+  const unknown = lines.filter((l) => !Number.isFinite(l.grams.high)).map((l) => l.what);
+  const words = Number.isFinite(mass.high) ? span(mass.low, mass.high, 'g', 0) : `at least ${num(mass.low, 0)} g (nobody says what ${unknown.join(' and ')} weighs)`;
+  const why = { holds: `${num(limit - mass.high, 0)} g are left.`, strained: `only ${num(limit - mass.high, 0)} g are left.`, unknown: 'it may or may not stay below.', breaks: `${num(mass.low - limit, 0)} g too much.` }[state];
+  return [
+    {
+      rung: 8,
+      state,
+      about: 'Take-off mass',
+      sentence: `With all that the hookup drags in it weighs ${words}; the limit is ${num(limit, 0)} g: ${why}`,
+      needed: words,
+      given: `${num(limit, 0)} g`,
+      ...(margin === undefined ? {} : { margin }),
+      grounds: lines.map((l) => ground(l.what, l.figure, 'g')),
+    },
+  ];
+}
+
+function atLeastZero(i: Interval): Interval {
+  return { low: Math.max(0, i.low), high: i.high };
+}

@@ -1,0 +1,146 @@
+import { checkComforts } from './check/comforts';
+import { checkCost, totalCents } from './check/cost';
+import { rungNames, worst, type Finding, type RungName, type RungNumber, type RungState } from './check/finding';
+import { checkFrame } from './check/frame';
+import { checkMotors } from './check/motors';
+import { checkPack } from './check/pack';
+import { unmetFinding } from './check/unmet';
+import { checkWeight, massLines, total } from './check/weight';
+import { checkWired } from './check/wired';
+import { compile, type Compiled } from './hookup/compile';
+import { hookupOf, type Hookup } from './hookup/hookup';
+import { layOut, type LaidPart } from './hookup/lay-out';
+import type { Solution } from './hookup/problem';
+import { solve } from './hookup/solve';
+import { workshop, type SolvedRung, type Workshop, type World } from './hookup/way';
+import type { Board } from './model/board';
+import type { Build } from './model/build';
+
+export type Verdict = 'fits' | 'fits with work' | 'cannot say yet' | 'does not fit';
+
+export interface Rung {
+  rung: RungNumber;
+  name: RungName;
+  state: RungState;
+  /** Smallest known margin of its findings, (given - needed) / needed; null where none has one. */
+  margin: number | null;
+  findings: Finding[];
+}
+
+/** How far one board carries one build, with all reasons. Every screen, file and command reads this one value. */
+export interface Climb {
+  boardId: string;
+  boardName: string;
+  maker: string;
+  revision: string;
+  verdict: Verdict;
+  /** The first rung that breaks, or null. */
+  stopsAt: RungNumber | null;
+  rungs: Rung[];
+  hookup: Hookup;
+  massG: { low: number; high: number | null };
+  totalCents: number | null;
+}
+
+interface Solved {
+  shop: Workshop;
+  laid: LaidPart[];
+  compiled: Compiled;
+  solution: Solution;
+}
+
+const solvedRungs: readonly SolvedRung[] = [4, 5, 6, 7];
+
+/** Checks a build against a board on all ten rungs. Pure; never throws for files that passed `readFile`. */
+export function evaluate(build: Build, board: Board): Climb {
+  const { hookup, findings: solved, states } = solveRungs(build, board);
+  const findings: Finding[] = [
+    ...checkFrame(build, board),
+    ...checkPack(build, board),
+    ...checkMotors(build, board),
+    ...solved,
+    ...checkWeight(build, board, hookup),
+    ...checkCost(build, board, hookup),
+    ...checkComforts(build, board, hookup),
+  ];
+  const rungs = rungNames.map((name, i): Rung => {
+    const rung = (i + 1) as RungNumber;
+    const own = findings.filter((f) => f.rung === rung);
+    const margins = own.flatMap((f) => (f.margin === undefined ? [] : [f.margin]));
+    const state = states.get(rung as SolvedRung) ?? worst(own.map((f) => f.state));
+    return { rung, name, state, margin: margins.length > 0 ? Math.min(...margins) : null, findings: worstFirst(own) };
+  });
+  const mass = total(massLines(build, board, hookup));
+  return {
+    boardId: board.id,
+    boardName: board.name,
+    maker: board.maker,
+    revision: board.revision,
+    verdict: verdictOf(rungs),
+    stopsAt: rungs.find((r) => r.state === 'breaks')?.rung ?? null,
+    rungs,
+    hookup,
+    massG: { low: mass.low, high: Number.isFinite(mass.high) ? mass.high : null },
+    totalCents: totalCents(build, board, hookup),
+  };
+}
+
+/**
+ * Rungs 4 to 7 are one problem: rung k breaks exactly when no hookup serves every must under all conditions of
+ * rungs 4 to k, even when every unknown turns out well; it is unknown when that works only if some unknown does.
+ */
+function solveRungs(build: Build, board: Board): { hookup: Hookup; findings: Finding[]; states: Map<SolvedRung, RungState> } {
+  const sure = prepare(build, board, 'sure');
+  const best = at(sure, 7);
+  const states = new Map<SolvedRung, RungState>();
+  let shown = best;
+  if (best.solution.cost.must > 0) {
+    const hopeful = prepare(build, board, 'hopeful');
+    shown = at(hopeful, 7);
+    for (const k of solvedRungs) {
+      if (k < 7 && at(sure, k).solution.cost.must === 0) continue;
+      states.set(k, at(hopeful, k).solution.cost.must > 0 ? 'breaks' : 'unknown');
+    }
+  }
+  const hookup = hookupOf(shown.shop, shown.compiled, shown.solution);
+  const findings = [...checkWired(hookup), ...unmetFindings(shown, states)];
+  for (const k of solvedRungs) {
+    const state = states.get(k) ?? worst(findings.filter((f) => f.rung === k).map((f) => (f.state === 'unknown' || f.state === 'breaks' ? 'strained' : f.state)));
+    states.set(k, state);
+  }
+  return { hookup, findings, states };
+}
+
+function prepare(build: Build, board: Board, world: World): { shop: Workshop; laid: LaidPart[] } {
+  const shop = workshop(build, board, world);
+  return { shop, laid: layOut(shop) };
+}
+
+function at({ shop, laid }: { shop: Workshop; laid: LaidPart[] }, rung: SolvedRung): Solved {
+  const compiled = compile(shop, laid, rung, shop.build.locks[shop.board.id]);
+  return { shop, laid, compiled, solution: solve(compiled.problem) };
+}
+
+/** Each part that is left out is reported at the first rung that cannot serve as many of its priority. */
+function unmetFindings(shown: Solved, states: Map<SolvedRung, RungState>): Finding[] {
+  const missing = (s: Solved) => s.laid.filter((_, i) => s.solution.picks[i] === null);
+  const unmet = missing(shown);
+  if (unmet.length === 0) return [];
+  const perRung = solvedRungs.map((k) => ({ k, out: k === 7 ? unmet : missing(at(shown, k)) }));
+  return unmet.map((part) => {
+    const before = unmet.filter((u) => u.part.priority === part.part.priority).indexOf(part);
+    const { k } = perRung.find(({ out }) => out.filter((u) => u.part.priority === part.part.priority).length > before)!;
+    const must = part.part.priority === 'must';
+    return unmetFinding(shown.shop, shown.laid, part, k, must ? (states.get(k) ?? 'breaks') : 'strained');
+  });
+}
+
+function verdictOf(rungs: Rung[]): Verdict {
+  const state = worst(rungs.filter((r) => r.rung < 10).map((r) => r.state));
+  return { holds: 'fits', strained: 'fits with work', unknown: 'cannot say yet', breaks: 'does not fit' }[state] as Verdict;
+}
+
+function worstFirst(findings: Finding[]): Finding[] {
+  const order: RungState[] = ['breaks', 'unknown', 'strained', 'holds'];
+  return [...findings].sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
+}

@@ -1,0 +1,69 @@
+/**
+ * What a hookup costs, in the order in which it matters. All fields are whole numbers and add up.
+ * `deciGrams` are tenths of a gram; `places` only breaks ties in the documented order.
+ */
+export interface Cost {
+  must: number;
+  should: number;
+  doubts: number;
+  hazards: number;
+  cents: number;
+  deciGrams: number;
+  effort: number;
+  nice: number;
+  compromises: number;
+  ports: number;
+  places: number;
+}
+
+/** Most that each level can hold over a whole hookup; what is above is held at the limit. */
+const widths: [keyof Cost, number][][] = [
+  [['must', 64], ['should', 64], ['doubts', 256], ['hazards', 256], ['cents', 2 ** 21]],
+  [['deciGrams', 2 ** 17], ['effort', 4096], ['nice', 64], ['compromises', 512]],
+  [['ports', 256], ['places', 2 ** 20]],
+];
+
+/**
+ * A cost packed into three numbers that compare one after the other and still add up exactly
+ * (each stays below 2^53). The margin stands between the second and the third.
+ */
+export type Packed = readonly [number, number, number];
+
+export const zero: Packed = [0, 0, 0];
+
+export const noCost: Cost = { must: 0, should: 0, doubts: 0, hazards: 0, cents: 0, deciGrams: 0, effort: 0, nice: 0, compromises: 0, ports: 0, places: 0 };
+
+export function cost(part: Partial<Cost>): Cost {
+  return { ...noCost, ...part };
+}
+
+export function addCosts(a: Cost, b: Cost): Cost {
+  const sum = { ...a };
+  for (const key of Object.keys(noCost) as (keyof Cost)[]) sum[key] += b[key];
+  return sum;
+}
+
+export function pack(c: Cost): Packed {
+  return widths.map((level) => level.reduce((sum, [key, width]) => sum * width + Math.min(c[key], width - 1), 0)) as unknown as Packed;
+}
+
+export function unpack(p: Packed): Cost {
+  const result = { ...noCost };
+  widths.forEach((level, i) => {
+    let rest = p[i]!;
+    for (const [key, width] of [...level].reverse()) {
+      result[key] = rest % width;
+      rest = Math.floor(rest / width);
+    }
+  });
+  return result;
+}
+
+/** Negative when `a` is the better one. */
+export function compare(a: Packed, b: Packed): number {
+  return a[0] - b[0] || a[1] - b[1] || a[2] - b[2];
+}
+
+export function plus(a: Packed, b: Packed): Packed {
+  return [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
+}

@@ -1,0 +1,203 @@
+import type { Port } from '../model/board';
+import type { Priority } from '../model/build';
+import type { Link } from '../model/peripheral';
+import type { Compiled } from './compile';
+import type { Cost } from './cost';
+import { outputGroups } from './output-ways';
+import type { Solution } from './problem';
+import { portGroups } from './serial-ways';
+import { railLimits } from './supply-ways';
+import type { Condition, Feed, Place, Workshop } from './way';
+
+/** A link as it is wired: which port, bus, input or output, and which pads. */
+export interface WiredLink {
+  id: string;
+  link: Link;
+  /** What it ends on, in words: "Port 2", "I2C", "Outputs 5 and 6". */
+  on: string;
+  /** Id of the port, bus, input kind or output it ends on. */
+  to: string[];
+  pads: { pad: string; does: string }[];
+  conditions: Condition[];
+  lost: string[];
+}
+
+export interface WiredSupply extends Feed {
+  on: string;
+  conditions: Condition[];
+  lost: string[];
+  margin: number | null;
+}
+
+export interface WiredPart {
+  id: string;
+  name: string;
+  priority: Priority;
+  /** null: left out. */
+  mode: { id: string; label: string; lost: string[]; needs?: string } | null;
+  links: WiredLink[];
+  supply: WiredSupply | null;
+}
+
+export interface PortLine {
+  port: string;
+  label: string;
+  hears: boolean;
+  talks: boolean;
+  takenBy: string | null;
+  released: boolean;
+  usedBy: string[];
+}
+
+export interface RailLine {
+  rail: string;
+  label: string;
+  printedMa: number | null;
+  usableMa: number | null;
+  ownMa: number;
+  share: number;
+  typicalMa: number;
+  peakMa: number;
+  parts: { part: string; name: string; peakMa: number; typicalMa: number }[];
+}
+
+/** The best wiring of a build on a board, with its ledgers. */
+export interface Hookup {
+  parts: WiredPart[];
+  bridges: { bridge: string; label: string; position: string; positionLabel: string; moved: boolean }[];
+  releases: { port: string; what: string; lost: string }[];
+  ports: PortLine[];
+  rails: RailLine[];
+  cost: Cost;
+  /** Smallest margin in whole per cent; what reaches the cap counts as equal. */
+  marginPercent: number;
+  freePorts: number;
+}
+
+/** Turns the solver's picks into wires: alike ports are handed out lowest first, in the order of the parts list. */
+export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution): Hookup {
+  const ports = new Map(portGroups(shop).map((g) => [g.id, [...g.ports]]));
+  const outputs = new Map(outputGroups(shop).map((g) => [g.id, [...g.outputs]]));
+  const inputs = new Map<string, string[]>();
+  for (const i of shop.board.analogueInputs) inputs.set(i.kind, [...(inputs.get(i.kind) ?? []), i.id]);
+  const usedPads = new Map<string, number>();
+  const tags = new Map<string, string>();
+  const usedBy = new Map<string, string[]>();
+  const loads = new Map<string, RailLine['parts']>();
+
+  const parts = compiled.parts.map(({ laid, modes }, p): WiredPart => {
+    const pick = solution.picks[p];
+    const mode = pick ? modes[pick.mode]! : null;
+    const wired: WiredPart = { id: laid.part.id, name: laid.part.peripheral.name, priority: laid.part.priority, mode: null, links: [], supply: null };
+    if (!mode || !pick) return wired;
+    const m = mode.laid.mode;
+    wired.mode = { id: m.id, label: m.label, lost: m.lost, ...(m.needs ? { needs: m.needs } : {}) };
+    mode.needs.forEach((need, i) => {
+      const w = need.ways[pick.choices[i]!]!;
+      for (const t of w.tags) tags.set(t.id, t.value);
+      for (const r of w.rows) {
+        const [kind, rail] = r.id.split(/:(.*)/s);
+        if (kind !== 'peak' && kind !== 'steady') continue;
+        const lines = loads.get(rail!) ?? [];
+        let line = lines.find((l) => l.part === wired.id);
+        if (!line) lines.push((line = { part: wired.id, name: wired.name, peakMa: 0, typicalMa: 0 }));
+        if (kind === 'peak') line.peakMa += r.amount;
+        else line.typicalMa += r.amount;
+        loads.set(rail!, lines);
+      }
+      if (need.laid.link && w.link) {
+        const ended = endOf(w.link);
+        for (const id of ended.to) usedBy.set(id, [...(usedBy.get(id) ?? []), wired.name]);
+        wired.links.push({ id: need.laid.id, link: need.laid.link, ...ended, conditions: w.conditions, lost: w.lost });
+      } else if (w.feed) {
+        const rail = shop.board.rails.find((r) => r.id === w.feed!.rail)!;
+        const margin = Number.isFinite(w.margin) ? w.margin : null;
+        wired.supply = { ...w.feed, pads: [leastUsed(w.feed.pads)], on: rail.label, conditions: w.conditions, lost: w.lost, margin };
+      }
+    });
+    return wired;
+  });
+
+  function leastUsed(pads: string[]): string {
+    const pad = [...pads].sort((a, b) => (usedPads.get(a) ?? 0) - (usedPads.get(b) ?? 0) || pads.indexOf(a) - pads.indexOf(b))[0]!;
+    usedPads.set(pad, (usedPads.get(pad) ?? 0) + 1);
+    return pad;
+  }
+
+  function endOf(place: Place): Pick<WiredLink, 'on' | 'to' | 'pads'> {
+    switch (place.kind) {
+      case 'port': {
+        const group = portGroups(shop).find((g) => g.id === place.group)!;
+        const port = ports.get(place.group)!.shift()!;
+        // The way names the pads of the group's first port; the same places on this port are meant.
+        const same = (ids: string[] | undefined, side: 'rx' | 'tx') =>
+          (ids ?? []).map((id) => ({ pad: port[side][group.ports[0]![side].findIndex((e) => e.pad === id)]!.pad, does: side === 'rx' ? 'board hears' : 'board talks' }));
+        return { on: port.label, to: [port.id], pads: [...same(place.rx, 'rx'), ...same(place.tx, 'tx')] };
+      }
+      case 'soft serial':
+      case 'output': {
+        const take = place.kind === 'output' ? place.take : [{ group: place.group, count: place.pads }];
+        const taken = take.flatMap((t) => outputs.get(t.group)!.splice(0, t.count));
+        const does = place.kind === 'output' ? 'output' : 'soft serial';
+        return { on: taken.map((o) => o.label).join(', '), to: taken.map((o) => o.id), pads: taken.map((o) => ({ pad: o.pad, does })) };
+      }
+      case 'bus': {
+        const bus = shop.board.buses.find((b) => b.id === place.bus)!;
+        return { on: bus.label, to: [bus.id], pads: bus.pads.map((pad) => ({ pad, does: 'bus' })) };
+      }
+      case 'input': {
+        const id = inputs.get(place.group)!.shift()!;
+        const input = shop.board.analogueInputs.find((i) => i.id === id)!;
+        return { on: input.label, to: [id], pads: [{ pad: input.pad, does: 'board measures' }] };
+      }
+      case 'pad': {
+        const free = place.pads.find((p) => !usedBy.has(p)) ?? place.pads[0]!;
+        return { on: shop.board.pads.find((x) => x.id === free)?.label ?? place.what, to: [free], pads: [{ pad: free, does: place.what }] };
+      }
+    }
+  }
+
+  const lines = shop.board.ports.map((p) => portLine(p, usedBy.get(p.id) ?? [], tags.has(`release:${p.id}`)));
+  return {
+    parts,
+    bridges: shop.board.bridges.map((b) => {
+      const position = tags.get(`bridge:${b.id}`) ?? b.factory;
+      return { bridge: b.id, label: b.label, position, positionLabel: b.positions.find((x) => x.id === position)?.label ?? position, moved: position !== b.factory };
+    }),
+    releases: shop.board.ports.flatMap((p) =>
+      p.taken?.release && tags.has(`release:${p.id}`) ? [{ port: p.label, what: p.taken.release.what, lost: p.taken.release.lost }] : [],
+    ),
+    ports: lines,
+    rails: railLines(shop, loads),
+    cost: solution.cost,
+    marginPercent: solution.margin,
+    freePorts: lines.filter((l) => l.usedBy.length === 0 && (!l.takenBy || l.released)).length,
+  };
+}
+
+function portLine(port: Port, usedBy: string[], released: boolean): PortLine {
+  return { port: port.id, label: port.label, hears: port.rx.length > 0, talks: port.tx.length > 0, takenBy: port.taken?.by ?? null, released, usedBy };
+}
+
+function railLines(shop: Workshop, loads: Map<string, RailLine['parts']>): RailLine[] {
+  return shop.board.rails.flatMap((rail) => {
+    if (rail.source.kind !== 'regulator') return [];
+    const limits = railLimits(shop, rail.id);
+    const parts = loads.get(rail.id) ?? [];
+    const sum = (key: 'peakMa' | 'typicalMa') => parts.reduce((total, l) => total + l[key], 0);
+    const known = (ma: number) => (Number.isFinite(ma) && !('unknown' in (rail.source as { ratedAmps: object }).ratedAmps) ? ma : null);
+    return [
+      {
+        rail: rail.id,
+        label: rail.label,
+        printedMa: known(limits.printedMa),
+        usableMa: known(limits.deratedMa),
+        ownMa: limits.ownMa,
+        share: limits.share,
+        typicalMa: sum('typicalMa'),
+        peakMa: sum('peakMa'),
+        parts,
+      },
+    ];
+  });
+}

@@ -1,0 +1,96 @@
+import type { Part } from '../model/build';
+import type { Link, Mode } from '../model/peripheral';
+import { outputWays } from './output-ways';
+import { analogueWays, canWays, i2cWays, singlePadWays, videoWays } from './pad-ways';
+import { serialWays } from './serial-ways';
+import { supplyWays } from './supply-ways';
+import type { Way, Workshop } from './way';
+
+export interface LaidNeed {
+  kind: 'link' | 'supply';
+  /** The link's id, or "supply". */
+  id: string;
+  link?: Link;
+  ways: Way[];
+}
+
+export interface LaidMode {
+  mode: Mode;
+  needs: LaidNeed[];
+}
+
+export interface LaidPart {
+  part: Part;
+  modes: LaidMode[];
+}
+
+/** All ways of all parts of the build on this board, workable or not, in priority order of the parts. */
+export function layOut(shop: Workshop): LaidPart[] {
+  const parts = [...motorsAsPart(shop), ...shop.build.parts];
+  return parts.map((part) => ({ part, modes: part.peripheral.modes.map((mode) => layMode(shop, part, mode)) }));
+}
+
+function layMode(shop: Workshop, part: Part, mode: Mode): LaidMode {
+  const needs: LaidNeed[] = mode.links.map((link) => ({ kind: 'link', id: link.id, link, ways: linkWays(shop, link) }));
+  if (mode.supply) needs.push({ kind: 'supply', id: 'supply', ways: supplyWays(shop, part, mode.supply) });
+  return { mode, needs };
+}
+
+function linkWays(shop: Workshop, link: Link): Way[] {
+  switch (link.kind) {
+    case 'serial':
+      return serialWays(shop, link.protocol);
+    case 'i2c':
+      return i2cWays(shop, link.address);
+    case 'can':
+      return canWays(shop);
+    case 'output':
+      return outputWays(shop, link.use, link.count);
+    case 'analogue':
+      return analogueWays(shop, link.input);
+    case 'video':
+      return videoWays(shop, link);
+    case 'camera control':
+      return singlePadWays(shop, shop.board.video?.cameraControl, 'camera control');
+    case 'buzzer':
+      return singlePadWays(shop, shop.board.buzzerPad, 'buzzer');
+  }
+}
+
+/** Separate ESCs are signalled by the board: one motor output each, before anything else. */
+function motorsAsPart(shop: Workshop): Part[] {
+  const { motors } = shop.build;
+  if (motors.esc === 'on the board' || motors.count === 0) return [];
+  return [
+    {
+      id: 'motors',
+      priority: 'must',
+      onUsb: false,
+      owned: true,
+      peripheral: {
+        format: 'rung-peripheral',
+        version: 1,
+        id: 'motors',
+        name: 'Separate ESCs',
+        maker: 'the build',
+        kind: 'other',
+        massG: { value: 0, origin: 'assumed', source: 'counted in the bare craft' },
+        cents: 0,
+        gives: [],
+        plugs: [],
+        modes: [
+          {
+            id: 'signal',
+            label: 'one motor wire each',
+            links: [{ kind: 'output', id: 'motors', use: 'motor', count: motors.count }],
+            supply: null,
+            cents: 0,
+            grams: 0,
+            effort: 0,
+            lost: [],
+          },
+        ],
+      },
+    },
+  ];
+}

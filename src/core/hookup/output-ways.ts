@@ -1,0 +1,54 @@
+import type { Output, OutputUse } from '../model/board';
+import { row, tag, way, type Way, type Workshop } from './way';
+
+/** Outputs that are alike: one timer, the same uses. */
+export interface OutputGroup {
+  id: string;
+  timer: string;
+  can: OutputUse[];
+  outputs: Output[];
+  limit: number;
+}
+
+export function outputGroups(shop: Workshop): OutputGroup[] {
+  const named = new Set((shop.build.locks[shop.board.id] ?? []).flatMap((l) => (l.kind === 'link' ? [l.to] : [])));
+  const groups = new Map<string, OutputGroup>();
+  for (const output of shop.board.outputs) {
+    const key = JSON.stringify([output.timer, [...output.can].sort(), named.has(output.id) ? output.id : '']);
+    const group = groups.get(key) ?? { id: output.id, timer: output.timer, can: output.can, outputs: [], limit: 0 };
+    group.outputs.push(output);
+    group.limit = group.outputs.length;
+    groups.set(key, group);
+  }
+  return [...groups.values()];
+}
+
+/**
+ * All splits of `count` wires over the groups that can do the job. Outputs of one timer run at one rate,
+ * so a timer that drives motors drives nothing else.
+ */
+export function outputWays(shop: Workshop, use: 'motor' | 'servo' | 'light', count: number): Way[] {
+  const able = outputGroups(shop).filter((g) => g.can.includes(use));
+  const total = able.reduce((sum, g) => sum + g.limit, 0);
+  if (total < count) {
+    const what = `${count} ${use} output${count === 1 ? '' : 's'} needed, ${total} there`;
+    return [way({ conditions: [{ rung: 4, truth: 'no', why: what }] })];
+  }
+  const splits: number[][] = [];
+  const split = (i: number, rest: number, taken: number[]) => {
+    if (rest === 0) splits.push(taken);
+    else if (i < able.length && splits.length < 200) {
+      for (let n = Math.min(rest, able[i]!.limit); n >= 0; n--) split(i + 1, rest - n, [...taken, n]);
+    }
+  };
+  split(0, count, []);
+  return splits.map((taken, place) => {
+    const used = able.flatMap((g, i) => (taken[i] ? [{ g, n: taken[i]! }] : []));
+    return way({
+      cost: { places: place },
+      rows: used.map(({ g, n }) => ({ id: row(shop, { id: `output:${g.id}`, group: 'output', limit: g.limit }), amount: n, rung: 4 })),
+      tags: used.map(({ g }) => tag(shop, `timer:${g.timer}`, use)),
+      link: { kind: 'output', take: used.map(({ g, n }) => ({ group: g.id, count: n })) },
+    });
+  });
+}

@@ -1,0 +1,73 @@
+import { flag } from '../model/truth';
+import type { AnalogueKind } from '../model/board';
+import type { Link } from '../model/peripheral';
+import { ground } from './ground';
+import { portGroups } from './serial-ways';
+import { row, tag, way, type Condition, type Way, type Workshop } from './way';
+
+function none(why: string): Way[] {
+  return [way({ conditions: [{ rung: 4, truth: 'no', why }] })];
+}
+
+/** One chip an address on an I2C bus (NXP UM10204: 7-bit addresses). */
+export function i2cWays(shop: Workshop, address: number): Way[] {
+  const buses = shop.board.buses.filter((b) => b.kind === 'i2c');
+  if (buses.length === 0) return none('the board has no I2C bus on pads');
+  const hex = `0x${address.toString(16)}`;
+  return buses.map((bus, place) => {
+    const clash = bus.onBoard.find((d) => d.address === address);
+    const conditions: Condition[] = clash ? [{ rung: 4, truth: 'no', why: `${bus.label} already has ${clash.what} at address ${hex}` }] : [];
+    const rows = [{ id: row(shop, { id: `address:${bus.id}:${hex}`, group: '', limit: 1 }), amount: 1, rung: 4 as const }];
+    return way({ conditions, rows, tags: busTags(shop, bus.sharesPort), cost: { places: place }, link: { kind: 'bus', bus: bus.id } });
+  });
+}
+
+export function canWays(shop: Workshop): Way[] {
+  const buses = shop.board.buses.filter((b) => b.kind === 'can');
+  if (buses.length === 0) return none('the board has no CAN bus');
+  return buses.map((bus, place) => way({ cost: { places: place }, link: { kind: 'bus', bus: bus.id } }));
+}
+
+/** A bus on the pads of a serial port takes the port away, once, however many parts ride the bus. */
+function busTags(shop: Workshop, port: string | undefined): Way['tags'] {
+  if (!port) return [];
+  const group = portGroups(shop).find((g) => g.ports.some((p) => p.id === port));
+  return group ? [tag(shop, `shared:${port}`, 'bus')] : [];
+}
+
+export function analogueWays(shop: Workshop, kind: AnalogueKind): Way[] {
+  const inputs = shop.board.analogueInputs.filter((i) => i.kind === kind);
+  if (inputs.length === 0) return none(`the board has no ${kind} input`);
+  const group = `input:${kind}`;
+  return [
+    way({
+      rows: [{ id: row(shop, { id: group, group: '', limit: inputs.length }), amount: 1, rung: 4 }],
+      link: { kind: 'input', group: kind },
+    }),
+  ];
+}
+
+export function videoWays(shop: Workshop, link: Extract<Link, { kind: 'video' }>): Way[] {
+  const video = shop.board.video;
+  if (!video) return none('the board has no analogue video pads');
+  const overlay: Condition[] = link.overlay
+    ? [
+        {
+          rung: 4,
+          truth: flag(video.overlayChip),
+          why: flag(video.overlayChip) === 'no' ? 'the board has no overlay chip' : 'nobody says whether the board has an overlay chip',
+          grounds: [ground('Overlay chip', video.overlayChip)],
+        },
+      ]
+    : [];
+  const pads = link.role === 'camera' ? video.cameraIns : video.out ? [video.out] : [];
+  if (pads.length === 0) return none(link.role === 'camera' ? 'the board has no camera input' : 'the board has no video output');
+  const id = row(shop, { id: `video:${link.role}`, group: '', limit: pads.length });
+  return [way({ conditions: overlay, rows: [{ id, amount: 1, rung: 4 }], link: { kind: 'pad', pads, what: link.role === 'camera' ? 'camera input' : 'video output' } })];
+}
+
+/** A pad of which a board has at most one. */
+export function singlePadWays(shop: Workshop, pad: string | undefined, what: string): Way[] {
+  if (!pad) return none(`the board has no ${what} pad`);
+  return [way({ rows: [{ id: row(shop, { id: `pad:${what}`, group: '', limit: 1 }), amount: 1, rung: 4 }], link: { kind: 'pad', pads: [pad], what } })];
+}

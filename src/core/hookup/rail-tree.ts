@@ -1,0 +1,98 @@
+import type { Board, Rail, Regulator } from '../model/board';
+import type { Build } from '../model/build';
+import { assumed, interval, type Interval } from '../model/figure';
+import { packSwing } from '../trade/cell';
+import { assumedBuckEfficiency } from '../trade/rating';
+import { ground, type Ground } from './ground';
+
+/** Lower and upper end of a rail's swing in volts; each end may itself be uncertain. */
+export interface Swing {
+  low: Interval;
+  high: Interval;
+}
+
+/** One way current reaches a rail: bridge positions on the way, regulators it passes, and the volts that arrive. */
+export interface Supplied {
+  rail: Rail;
+  bridges: { bridge: string; position: string }[];
+  swing: Swing;
+  /** Volts on USB alone, or null where the rail is dead then. */
+  onUsb: Interval | null;
+  /** Regulators from the pad up to the pack, with the amps each carries for one amp at the pad. */
+  regulators: { rail: Rail; source: Regulator; perAmp: number }[];
+  /** Comes straight from the pack, with the motors' noise on it. */
+  raw: boolean;
+  grounds: Ground[];
+}
+
+/** Every way each rail can be supplied, over all bridge positions that matter to it. Rails without a source in the board are left out. */
+export function suppliesOf(board: Board, build: Pick<Build, 'pack'>): Supplied[] {
+  return board.rails.flatMap((rail) => supplied(board, build, rail));
+}
+
+function supplied(board: Board, build: Pick<Build, 'pack'>, rail: Rail): Supplied[] {
+  const source = rail.source;
+  const parent = (id: string) => {
+    const found = board.rails.find((r) => r.id === id);
+    return found ? supplied(board, build, found) : [];
+  };
+  switch (source.kind) {
+    case 'pack': {
+      const swing = packSwing(build.pack);
+      return [{ rail, bridges: [], swing: { low: exactly(swing.low), high: exactly(swing.high) }, onUsb: null, regulators: [], raw: true, grounds: [] }];
+    }
+    case 'usb': {
+      const volts = exactly(5 - source.dropVolts);
+      return [{ rail, bridges: [], swing: { low: volts, high: volts }, onUsb: volts, regulators: [], raw: false, grounds: [] }];
+    }
+    case 'regulator':
+      return parent(source.input).map((from) => regulated(rail, source, from));
+    case 'either': {
+      // In flight the pack's side holds the rail up; on the desk only the USB side does.
+      const sides = source.of.map(parent);
+      const usb = sides.flat().find((s) => s.onUsb);
+      const flight = sides.find((side) => side.some((s) => s.regulators.length > 0 || s.raw)) ?? sides[0] ?? [];
+      return flight.map((s) => ({ ...s, rail, onUsb: usb?.onUsb ?? null }));
+    }
+    case 'bridge':
+      return Object.entries(source.byPosition).flatMap(([position, id]) =>
+        parent(id).map((s) => ({ ...s, rail, bridges: [...s.bridges, { bridge: source.bridge, position }] })),
+      );
+  }
+}
+
+/**
+ * A regulator holds its output only while the input stays above output plus drop-out; below, the output
+ * follows the input down. (Definition of drop-out: any electronics handbook.)
+ */
+function regulated(rail: Rail, source: Regulator, from: Supplied): Supplied {
+  const out = interval(source.outVolts);
+  const drop = interval(source.dropOutVolts);
+  const faded = (input: Interval): Interval => ({
+    low: Math.min(out.low, Math.max(0, input.low - drop.high)),
+    high: Math.min(out.high, Math.max(0, input.high - drop.low)),
+  });
+  // Against overload the lowest input counts: a buck then draws the most.
+  const lowestIn = Math.max(0.1, Number.isFinite(from.swing.low.low) ? from.swing.low.low : 0.1);
+  const efficiency = source.efficiency ?? assumed(assumedBuckEfficiency, 'common practice for a buck whose efficiency is not stated');
+  const eta = Math.max(0.01, finite(interval(efficiency).low, assumedBuckEfficiency));
+  const volts = finite(out.high, from.swing.high.high);
+  const parentPerAmp = source.type === 'linear' ? 1 : Math.min(volts / (eta * lowestIn), 1e3);
+  return {
+    rail,
+    bridges: from.bridges,
+    swing: { low: faded(from.swing.low), high: faded(from.swing.high) },
+    onUsb: from.onUsb && from.onUsb.low >= out.high + drop.high ? out : null,
+    regulators: [{ rail, source, perAmp: 1 }, ...from.regulators.map((r) => ({ ...r, perAmp: r.perAmp * parentPerAmp }))],
+    raw: false,
+    grounds: [ground(`${rail.label} volts`, source.outVolts, 'V'), ...from.grounds],
+  };
+}
+
+function exactly(volts: number): Interval {
+  return { low: volts, high: volts };
+}
+
+function finite(value: number, otherwise: number): number {
+  return Number.isFinite(value) ? value : otherwise;
+}

@@ -1,0 +1,198 @@
+import type { Port } from '../model/board';
+import { isUnknown } from '../model/figure';
+import type { Truth } from '../model/truth';
+import { processors } from '../trade/processor';
+import { protocols, softSerialCarries, softSerialMaxBaud, type Protocol, type ProtocolId } from '../trade/protocol';
+import { ground, type Ground } from './ground';
+import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
+import { outputGroups } from './output-ways';
+
+type End = Port['rx'][number] & { twoWayInverter?: boolean };
+
+/** Ports that no way can tell apart, so that the search need not either. */
+export interface PortGroup {
+  id: string;
+  ports: Port[];
+}
+
+/** Groups ports by everything that decides what they can carry. A port that stands apart by name (a lock, a bus on its pads) stays alone. */
+export function portGroups(shop: Workshop): PortGroup[] {
+  const named = new Set([
+    ...(shop.build.locks[shop.board.id] ?? []).flatMap((l) => (l.kind === 'link' ? [l.to] : [])),
+    ...shop.board.buses.flatMap((b) => (b.sharesPort ? [b.sharesPort] : [])),
+  ]);
+  const groups = new Map<string, PortGroup>();
+  for (const port of shop.board.ports) {
+    const strip = (ends: End[]) => ends.map(({ sense, switch: s, twoWayInverter }) => [sense, s, twoWayInverter]);
+    const key = JSON.stringify([strip(port.rx), strip(port.tx), port.taken, named.has(port.id) ? port.id : '']);
+    const group = groups.get(key);
+    if (group) group.ports.push(port);
+    else groups.set(key, { id: port.id, ports: [port] });
+  }
+  return [...groups.values()];
+}
+
+/** Whether the processor can turn a signal round inside the port (RXINV/TXINV, see trade/processor). */
+export function invertsInside(shop: Workshop): Truth {
+  const p = shop.board.processor;
+  return isUnknown(p) ? 'unknown' : processors[p.value].invertsInside ? 'yes' : 'no';
+}
+
+export function serialWays(shop: Workshop, id: ProtocolId): Way[] {
+  const protocol = protocols[id];
+  const ways = portGroups(shop).flatMap((group, place) => portWays(shop, group, protocol, place));
+  return [...ways, ...softSerialWays(shop, protocol)];
+}
+
+function portWays(shop: Workshop, group: PortGroup, protocol: Protocol, place: number): Way[] {
+  const port = group.ports[0]!;
+  const base = way({
+    cost: { ports: 1, places: place },
+    rows: [{ id: row(shop, { id: `port:${group.id}`, group: 'port', limit: group.ports.length }), amount: 1, rung: 4 }],
+  });
+  const name = port.label;
+  if (port.taken && !port.taken.release) return [];
+  const release = port.taken?.release;
+  if (release) {
+    base.cost = { ...base.cost, cents: release.cents, deciGrams: Math.round(release.grams * 10), effort: release.effort, compromises: 1 };
+    base.lost = [release.lost];
+    base.tags = [tag(shop, `release:${port.id}`, 'free')];
+  }
+  if (shop.board.buses.some((b) => b.sharesPort === port.id)) base.tags = [...base.tags, tag(shop, `shared:${port.id}`, 'serial')];
+  const releaseOf = release ? { release: port.id } : {};
+  const hear = port.rx.flatMap((end) => endWays(shop, end, protocol, name, 'hear'));
+  const talk = port.tx.flatMap((end) => endWays(shop, end, protocol, name, 'talk'));
+  const missing = (side: string): Way => ({ ...base, conditions: [{ rung: 4, truth: 'no', why: `${name} ${side}` }] });
+  const put = (ends: Way[], sides: { rx?: boolean; tx?: boolean }): Way[] =>
+    ends.map((e) => ({
+      ...base,
+      conditions: e.conditions,
+      tags: [...base.tags, ...e.tags],
+      link: {
+        kind: 'port' as const,
+        group: group.id,
+        ...(sides.rx ? { rx: e.link!.kind === 'pad' ? e.link!.pads : [] } : {}),
+        ...(sides.tx ? { tx: e.link!.kind === 'pad' ? e.link!.pads : [] } : {}),
+        ...releaseOf,
+      },
+    }));
+
+  switch (protocol.wires) {
+    case 'hear':
+      return hear.length ? put(hear, { rx: true }) : [missing('can talk, not hear')];
+    case 'talk':
+      return talk.length ? put(talk, { tx: true }) : [missing('can hear, not talk')];
+    case 'one wire': {
+      const oneWire = port.tx.flatMap((end) => oneWireEnd(shop, end, protocol, name));
+      return oneWire.length ? put(oneWire, { tx: true }) : [missing('has no pad that talks, which one-wire links sit on')];
+    }
+    case 'both': {
+      const pairs: Way[] = hear.flatMap((h) =>
+        talk.map((t) => ({
+          ...base,
+          conditions: [...h.conditions, ...t.conditions],
+          tags: [...base.tags, ...h.tags, ...t.tags],
+          link: { kind: 'port' as const, group: group.id, rx: padsOf(h), tx: padsOf(t), ...releaseOf },
+        })),
+      );
+      if (pairs.length > 0) return pairs;
+      if (hear.length > 0 && protocol.hearOnlyLoses) {
+        return put(hear, { rx: true }).map((w) => ({
+          ...w,
+          cost: { ...w.cost, compromises: (w.cost.compromises ?? 0) + 1 },
+          lost: [...w.lost, `${name} can hear, not talk: ${protocol.hearOnlyLoses}`],
+        }));
+      }
+      return [missing(hear.length ? 'can hear, not talk' : talk.length ? 'can talk, not hear' : 'has no pads')];
+    }
+  }
+}
+
+function padsOf(w: Way): string[] {
+  return w.link?.kind === 'pad' ? w.link.pads : [];
+}
+
+/** The ways one pad can carry the sense the protocol wants: as it is, by the processor, or by a bridge. */
+function endWays(shop: Workshop, end: End, protocol: Protocol, name: string, verb: 'hear' | 'talk'): Way[] {
+  const native = invertsInside(shop);
+  const at = (conditions: Condition[], tags: Way['tags'] = []) => way({ conditions, tags, link: { kind: 'pad', pads: [end.pad], what: verb } });
+  if (end.switch) {
+    const { bridge, plainAt, invertedAt } = end.switch;
+    return [
+      ...(['plain', 'inverted'] as const).map((sense) =>
+        at([senseCondition(shop, sense, protocol, name, native)], [bridgeTag(shop, bridge, sense === 'plain' ? plainAt : invertedAt)]),
+      ),
+    ];
+  }
+  return [at([senseCondition(shop, end.sense, protocol, name, native)])];
+}
+
+function senseCondition(shop: Workshop, sense: End['sense'], protocol: Protocol, name: string, native: Truth): Condition {
+  const wanted = protocol.sense;
+  const grounds = [processorGround(shop)];
+  if (sense === wanted) return { rung: 5, truth: 'yes', why: `${name} is ${wanted} as it stands` };
+  if (native === 'yes') return { rung: 5, truth: 'yes', why: `the processor turns the signal round inside ${name}`, grounds };
+  if (sense === 'unknown' || native === 'unknown') {
+    const what = native === 'unknown' ? 'which processor family the board has' : `whether ${name} has an inverter`;
+    return { rung: 5, truth: 'unknown', why: `nobody says ${what}`, grounds };
+  }
+  const why = wanted === 'inverted' ? `${name} has no inverter and this processor cannot turn a signal round` : `${name} has a fixed inverter in the line`;
+  return { rung: 5, truth: 'no', why, grounds };
+}
+
+function oneWireEnd(shop: Workshop, end: End, protocol: Protocol, name: string): Way[] {
+  const native = invertsInside(shop);
+  const at = (condition: Condition) => way({ conditions: [condition], link: { kind: 'pad', pads: [end.pad], what: 'one wire' } });
+  const grounds = [processorGround(shop)];
+  if (protocol.sense === 'plain') {
+    if (end.sense === 'inverted' && native !== 'yes') return [at({ rung: 5, truth: native, why: `${name} has a fixed inverter in the line`, grounds })];
+    return [at({ rung: 5, truth: end.sense === 'unknown' && native !== 'yes' ? 'unknown' : 'yes', why: `${name} runs both ways on its one wire` })];
+  }
+  if (end.twoWayInverter) return [at({ rung: 5, truth: 'yes', why: `${name} has an inverter that works both ways` })];
+  const why =
+    native === 'yes'
+      ? `the processor turns the one wire round inside ${name}`
+      : native === 'no'
+        ? `${name} has no inverter that works both ways and this processor cannot turn a signal round`
+        : 'nobody says which processor family the board has';
+  return [at({ rung: 5, truth: native, why, grounds })];
+}
+
+function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
+  const groups = outputGroups(shop).filter((g) => g.can.includes('soft serial'));
+  if (protocol.onTimerPad) {
+    return groups.map((g, i) => way({ ...softOn(shop, g.id, g.limit, g.timer, 1), cost: { places: 40 + i } }));
+  }
+  if (!softSerialCarries(protocol)) {
+    const why = protocol.control
+      ? 'soft serial never carries the control link'
+      : protocol.sense === 'inverted'
+        ? 'soft serial does not carry an inverted wire both ways'
+        : `soft serial ends at ${softSerialMaxBaud} baud`;
+    return groups.slice(0, 1).map(() => way({ conditions: [{ rung: 4, truth: 'no', why }] }));
+  }
+  const pads = protocol.wires === 'both' ? 2 : 1;
+  return groups
+    .filter((g) => g.limit >= pads)
+    .map((g, i) =>
+      way({
+        ...softOn(shop, g.id, g.limit, g.timer, pads),
+        cost: { effort: 2, compromises: 1, places: 40 + i },
+        lost: ['runs on soft serial: slow, and it costs the processor time'],
+      }),
+    );
+}
+
+function softOn(shop: Workshop, group: string, limit: number, timer: string, pads: number): Partial<Way> {
+  return {
+    rows: [{ id: row(shop, { id: `output:${group}`, group: 'output', limit }), amount: pads, rung: 4 }],
+    tags: [tag(shop, `timer:${timer}`, 'soft serial')],
+    link: { kind: 'soft serial', pads, group },
+  };
+}
+
+export function processorGround(shop: Workshop): Ground {
+  const p = shop.board.processor;
+  const said = ground('Processor family', p);
+  return isUnknown(p) ? said : { ...said, figure: `${p.value} (${processors[p.value].source})` };
+}

@@ -1,0 +1,163 @@
+import type { Part } from '../model/build';
+import { interval, isKnown, isUnknown } from '../model/figure';
+import type { Supply } from '../model/peripheral';
+import { all, atLeast, type Truth } from '../model/truth';
+import { ratingShare, usbAmps } from '../trade/rating';
+import { ground } from './ground';
+import type { Supplied } from './rail-tree';
+import { bridgeTag, isVideo, row, way, type Condition, type Way, type Workshop } from './way';
+
+/** An LC filter in the supply of one part: assumed cost and mass, common practice of the trade, no source. */
+const filter = { cents: 450, grams: 3, effort: 2 };
+
+/** Every supply pad that a part could be put on, with the rungs at which each fails. */
+export function supplyWays(shop: Workshop, part: Part, supply: Supply): Way[] {
+  return shop.supplies
+    .filter((s) => s.rail.pads.length > 0)
+    .flatMap((s, place) => supplyWay(shop, part, supply, s, place));
+}
+
+function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied, place: number): Way[] {
+  const needsUsb = part.onUsb;
+  const grounds = [
+    ...from.grounds,
+    ground(`${part.peripheral.name}, least volts`, supply.minVolts, 'V'),
+    ground(`${part.peripheral.name}, most volts`, supply.maxVolts, 'V'),
+  ];
+  const conditions: Condition[] = [{ rung: 6, truth: insideRange(from, supply), why: rangeSentence(from, supply), grounds }];
+  if (needsUsb) {
+    const alive: Truth = from.onUsb ? all([atLeast(from.onUsb, interval(supply.minVolts)), atLeast(interval(supply.maxVolts), from.onUsb)]) : 'no';
+    const why = from.onUsb ? `${from.rail.label} carries ${volts(from.onUsb.low)} V on USB alone` : `${from.rail.label} is dead on USB alone`;
+    conditions.push({ rung: 6, truth: alive, why });
+  }
+  const peakAmps = ampsAt(supply, 'peakAmps', from, shop.world);
+  const typicalAmps = ampsAt(supply, 'typicalAmps', from, shop.world);
+  const rows: Way['rows'] = [];
+  for (const figure of [supply.peakAmps, supply.typicalAmps]) {
+    if (isUnknown(figure)) {
+      conditions.push({ rung: 7, truth: 'unknown', why: `nobody says what ${part.peripheral.name} draws`, grounds: [ground('Draw', figure, 'A')] });
+      break;
+    }
+  }
+  for (const { rail, source, perAmp } of from.regulators) {
+    if (!isKnown(source.ratedAmps)) {
+      conditions.push({ rung: 7, truth: 'unknown', why: `nobody says what ${rail.label} is rated for`, grounds: [ground(`${rail.label} rating`, source.ratedAmps, 'A')] });
+      continue;
+    }
+    const rated = railLimits(shop, rail.id);
+    rows.push(
+      { id: row(shop, { id: `peak:${rail.id}`, group: 'peak', limit: rated.printedMa, comfort: rated.deratedMa }), amount: milliamps(peakAmps * perAmp), rung: 7 },
+      { id: row(shop, { id: `steady:${rail.id}`, group: 'steady', limit: rated.deratedMa }), amount: milliamps(typicalAmps * perAmp), rung: 7 },
+    );
+  }
+  if (from.onUsb && shop.build.parts.some((p) => p.onUsb)) {
+    rows.push({ id: row(shop, { id: 'usb', group: '', limit: usbAmps * 1000 }), amount: milliamps(typicalAmps), rung: 7 });
+  }
+
+  const base = way({
+    conditions,
+    rows,
+    margin: rangeMargin(from, supply, shop.world),
+    tags: from.bridges.map((b) => bridgeTag(shop, b.bridge, b.position)),
+    cost: { places: place },
+    feed: {
+      rail: from.rail.id,
+      pads: from.rail.pads,
+      volts: { low: from.swing.low.low, high: from.swing.high.high },
+      typicalAmps,
+      peakAmps,
+    },
+  });
+  return isVideo(part) ? [schooled(shop, base, from)] : [base];
+}
+
+/** The policy on what cameras and transmitters are fed from. */
+function schooled(shop: Workshop, base: Way, from: Supplied): Way {
+  const school = shop.build.policies.videoSupply;
+  if (school === 'quiet rail first') {
+    return from.raw ? { ...base, cost: { ...base.cost, compromises: 1 }, lost: ['on the raw pack: motor noise can show in the picture'] } : base;
+  }
+  if (!from.raw) return { ...base, cost: { ...base.cost, compromises: 1 }, lost: ['on a regulator, where the build prefers the raw pack'] };
+  if (school === 'raw pack') return base;
+  return {
+    ...base,
+    cost: { ...base.cost, cents: filter.cents, deciGrams: filter.grams * 10, effort: filter.effort },
+    lost: ['an LC filter goes between the pad and the part'],
+  };
+}
+
+/** Does the whole swing lie inside the part's absolute range? */
+function insideRange(from: Supplied, supply: Supply): Truth {
+  return all([atLeast(from.swing.low, interval(supply.minVolts)), atLeast(interval(supply.maxVolts), from.swing.high)]);
+}
+
+function rangeSentence(from: Supplied, supply: Supply): string {
+  const pad = swingWords(from);
+  if (atLeast(interval(supply.maxVolts), from.swing.high) === 'no') return `${pad}, above the ${volts(interval(supply.maxVolts).high)} V it survives`;
+  if (atLeast(from.swing.low, interval(supply.minVolts)) === 'no') return `${pad}, below the ${volts(interval(supply.minVolts).low)} V it needs`;
+  if (insideRange(from, supply) === 'unknown') return `nobody says enough about the volts of ${from.rail.label} or of the part`;
+  return `${pad}, inside ${volts(interval(supply.minVolts).low)} to ${volts(interval(supply.maxVolts).high)} V`;
+}
+
+export function swingWords(from: Supplied): string {
+  const low = from.swing.low.low;
+  const high = from.swing.high.high;
+  if (!Number.isFinite(high)) return `${from.rail.label} has unknown volts`;
+  return low === high ? `${from.rail.label} gives ${volts(high)} V` : `${from.rail.label} swings ${volts(low)} to ${volts(high)} V`;
+}
+
+/** Whole per cent between a swinging rail and the part's limits; a regulator that holds has all the margin there is. */
+function rangeMargin(from: Supplied, supply: Supply, world: Workshop['world']): number {
+  const low = world === 'sure' ? from.swing.low.low : from.swing.low.high;
+  const high = world === 'sure' ? from.swing.high.high : from.swing.high.low;
+  if (low === high) return Infinity;
+  const min = interval(supply.minVolts);
+  const max = interval(supply.maxVolts);
+  const above = (world === 'sure' ? max.low : max.high) / high - 1;
+  const below = low / Math.max(0.1, world === 'sure' ? min.high : min.low) - 1;
+  const least = Math.min(above, below);
+  return Number.isFinite(least) ? Math.max(0, Math.floor(least * 100)) : 0;
+}
+
+/** Amps at the pad. A part with a switching regulator of its own draws more at fewer volts; the lowest volts count. */
+function ampsAt(supply: Supply, which: 'peakAmps' | 'typicalAmps', from: Supplied, world: Workshop['world']): number {
+  const figure = supply[which];
+  if (!isKnown(figure)) return 0;
+  const stated = world === 'sure' ? interval(figure).high : interval(figure).low;
+  if (supply.draw === 'constant current') return stated;
+  const lowest = Math.max(world === 'sure' ? from.swing.low.low : from.swing.low.high, 0.5);
+  return Number.isFinite(lowest) ? (stated * supply.atVolts) / lowest : stated;
+}
+
+/** What a regulator may carry for the parts: printed and derated, in mA, after what the board itself draws. */
+export function railLimits(shop: Workshop, railId: string): { printedMa: number; deratedMa: number; ownMa: number; share: number } {
+  const rail = shop.board.rails.find((r) => r.id === railId);
+  if (rail?.source.kind !== 'regulator') return { printedMa: Infinity, deratedMa: Infinity, ownMa: 0, share: 1 };
+  const rated = interval(rail.source.ratedAmps);
+  const amps = Math.max(0, shop.world === 'sure' ? rated.low : rated.high);
+  const share = ratingShare(rail.source.ratedAmps, shop.build.policies.ratedAmps);
+  const ownMa = ownDraw(shop, railId);
+  const left = (limit: number) => Math.max(0, Math.floor(limit * 1000 + 1e-6) - ownMa);
+  return { printedMa: left(amps), deratedMa: left(amps * share), ownMa, share };
+}
+
+function ownDraw(shop: Workshop, railId: string): number {
+  let sum = 0;
+  for (const rail of shop.board.rails) {
+    if (!rail.ownAmps || !isKnown(rail.ownAmps)) continue;
+    const amps = interval(rail.ownAmps)[shop.world === 'sure' ? 'high' : 'low'];
+    const path = shop.supplies.find((s) => s.rail.id === rail.id);
+    const through = path?.regulators.find((r) => r.rail.id === railId);
+    if (through) sum += milliamps(amps * through.perAmp);
+  }
+  return sum;
+}
+
+/** Whole milliamps, rounded up: a load is never made smaller. */
+export function milliamps(amps: number): number {
+  return Math.ceil(amps * 1000 - 1e-6);
+}
+
+function volts(v: number): string {
+  return Number.isFinite(v) ? String(Math.round(v * 100) / 100) : '?';
+}

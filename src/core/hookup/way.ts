@@ -1,0 +1,94 @@
+import type { Board } from '../model/board';
+import type { Build, Part } from '../model/build';
+import type { Truth } from '../model/truth';
+import type { Cost } from './cost';
+import type { Ground } from './ground';
+import type { Row } from './problem';
+import { suppliesOf, type Supplied } from './rail-tree';
+
+export type SolvedRung = 4 | 5 | 6 | 7;
+
+/** One condition on a way: at which rung it is asked, whether it holds, and the reason in plain words. */
+export interface Condition {
+  rung: SolvedRung;
+  truth: Truth;
+  why: string;
+  grounds?: Ground[];
+}
+
+/** Where a link ends on the board. */
+export type Place =
+  | { kind: 'port'; group: string; rx?: string[]; tx?: string[]; release?: string }
+  | { kind: 'soft serial'; pads: number; group: string }
+  | { kind: 'output'; take: { group: string; count: number }[] }
+  | { kind: 'bus'; bus: string }
+  | { kind: 'input'; group: string }
+  | { kind: 'pad'; pads: string[]; what: string };
+
+/** Where a part takes its power. */
+export interface Feed {
+  rail: string;
+  pads: string[];
+  volts: { low: number; high: number };
+  typicalAmps: number;
+  peakAmps: number;
+}
+
+/** One way to make one link or one supply of a part. */
+export interface Way {
+  conditions: Condition[];
+  cost: Partial<Cost>;
+  lost: string[];
+  margin: number;
+  rows: { id: string; amount: number; rung: SolvedRung }[];
+  tags: { id: string; value: string }[];
+  link?: Place;
+  feed?: Feed;
+}
+
+export function way(part: Partial<Way>): Way {
+  return { conditions: [], cost: {}, lost: [], margin: Infinity, rows: [], tags: [], ...part };
+}
+
+/**
+ * How unknown figures and ranges are read. `sure`: at their worst end, unknown counts against.
+ * `hopeful`: at their best end, unknown counts for, and each such reliance is a doubt.
+ */
+export type World = 'sure' | 'hopeful';
+
+/** All that the ways of one build on one board refer to, gathered while they are made. */
+export interface Workshop {
+  build: Build;
+  board: Board;
+  world: World;
+  supplies: Supplied[];
+  rows: Map<string, Row>;
+  /** For each tag the values it can take and what each costs once. */
+  tags: Map<string, Map<string, Partial<Cost>>>;
+}
+
+export function workshop(build: Build, board: Board, world: World): Workshop {
+  return { build, board, world, supplies: suppliesOf(board, build), rows: new Map(), tags: new Map() };
+}
+
+export function row(shop: Workshop, made: Row): string {
+  if (!shop.rows.has(made.id)) shop.rows.set(made.id, made);
+  return made.id;
+}
+
+export function tag(shop: Workshop, id: string, value: string, once: Partial<Cost> = {}): { id: string; value: string } {
+  const values = shop.tags.get(id) ?? new Map<string, Partial<Cost>>();
+  if (!values.has(value)) values.set(value, once);
+  shop.tags.set(id, values);
+  return { id, value };
+}
+
+/** A bridge put in a position: free where it is delivered so, else the effort of moving it. */
+export function bridgeTag(shop: Workshop, bridge: string, position: string): { id: string; value: string } {
+  const b = shop.board.bridges.find((x) => x.id === bridge);
+  return tag(shop, `bridge:${bridge}`, position, b && b.factory !== position ? { effort: b.effort } : {});
+}
+
+export function isVideo(part: Part): boolean {
+  return ['camera', 'video transmitter', 'digital video'].includes(part.peripheral.kind);
+}

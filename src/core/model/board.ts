@@ -1,0 +1,210 @@
+import { z } from 'zod';
+import { flagFigureSchema, numberFigureSchema, wordFigureSchema } from './figure';
+import { idSchema, labelSchema, nameSchema, sideSchema, textSchema } from './words';
+
+export const processorFamilies = ['F1', 'F3', 'F4', 'F7', 'H7', 'G4'] as const;
+export type ProcessorFamily = (typeof processorFamilies)[number];
+
+export const outputUses = ['motor', 'servo', 'light', 'soft serial'] as const;
+export type OutputUse = (typeof outputUses)[number];
+
+export const analogueKinds = ['battery', 'current', 'signal strength', 'air speed'] as const;
+export type AnalogueKind = (typeof analogueKinds)[number];
+
+export const screwSchema = z.enum(['M2', 'M3']);
+export type Screw = z.infer<typeof screwSchema>;
+
+/** Something solder or a plug pin can be joined to. `order` counts along the edge, clockwise seen from the top. */
+export const padSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema.describe('As printed on the board'),
+  face: z.enum(['top', 'bottom']).default('top'),
+  form: z.enum(['pad', 'hole', 'pin', 'edge']).default('pad'),
+  size: z.enum(['large', 'medium', 'small', 'tiny']).default('medium'),
+  edge: z.enum(['front', 'right', 'rear', 'left', 'inner']).default('left'),
+  order: z.int().min(0).max(99).default(0),
+  reachable: z.boolean().default(true).describe('Can still be reached once the board is mounted'),
+});
+export type Pad = z.infer<typeof padSchema>;
+
+/** What frees something that the board already uses, and what that costs. */
+export const releaseSchema = z.strictObject({
+  what: textSchema.describe('The act, as an order: "Turn the wireless module off"'),
+  lost: textSchema.describe('What the buyer gives up'),
+  cents: z.int().min(0).default(0),
+  grams: z.number().min(0).default(0),
+  effort: z.int().min(0).max(50).default(1),
+});
+export type Release = z.infer<typeof releaseSchema>;
+
+const senseWord = z.enum(['plain', 'inverted', 'unknown']);
+const senseSwitch = z
+  .strictObject({ bridge: idSchema, plainAt: idSchema, invertedAt: idSchema })
+  .describe('A bridge that selects whether the inverter is in the line');
+
+export const portSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  rx: z
+    .array(z.strictObject({ pad: idSchema, sense: senseWord.default('plain'), switch: senseSwitch.optional() }))
+    .default([])
+    .describe('Pads on which the board listens'),
+  tx: z
+    .array(
+      z.strictObject({
+        pad: idSchema,
+        sense: senseWord.default('plain'),
+        switch: senseSwitch.optional(),
+        twoWayInverter: z.boolean().default(false).describe('An inverter that works in both directions on one wire'),
+      }),
+    )
+    .default([])
+    .describe('Pads on which the board talks'),
+  taken: z.strictObject({ by: textSchema, release: releaseSchema.optional() }).optional(),
+});
+export type Port = z.infer<typeof portSchema>;
+
+const regulatorSchema = z.strictObject({
+  kind: z.literal('regulator'),
+  type: z.enum(['buck', 'linear']),
+  outVolts: numberFigureSchema,
+  ratedAmps: numberFigureSchema,
+  dropOutVolts: numberFigureSchema,
+  efficiency: numberFigureSchema.optional().describe('0 to 1, of a buck'),
+  input: idSchema.describe('The rail it is fed from'),
+  filtered: z.boolean().default(false),
+});
+
+export const railSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  pads: z.array(idSchema).default([]),
+  source: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('pack') }),
+    regulatorSchema,
+    z.strictObject({ kind: z.literal('usb'), dropVolts: z.number().min(0).default(0) }),
+    z.strictObject({ kind: z.literal('either'), of: z.array(idSchema).min(2) }).describe('Whichever is up'),
+    z.strictObject({ kind: z.literal('bridge'), bridge: idSchema, byPosition: z.record(z.string(), idSchema) }),
+  ]),
+  ownAmps: numberFigureSchema.optional().describe('What the board itself draws from this rail'),
+});
+export type Rail = z.infer<typeof railSchema>;
+export type Regulator = z.infer<typeof regulatorSchema>;
+
+export const bridgeSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  form: z.enum(['solder bridge', 'jumper', 'switch']),
+  face: z.enum(['top', 'bottom']).default('top'),
+  positions: z.array(z.strictObject({ id: idSchema, label: labelSchema })).min(2),
+  factory: idSchema.describe('The position it is delivered in'),
+  effort: z.int().min(0).max(20).default(2),
+});
+export type Bridge = z.infer<typeof bridgeSchema>;
+
+export const busSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  kind: z.enum(['i2c', 'can']),
+  pads: z.array(idSchema).default([]),
+  onBoard: z
+    .array(z.strictObject({ address: z.int().min(0x08).max(0x77), what: textSchema }))
+    .default([])
+    .describe('Chips of the board that already answer on this bus'),
+  sharesPort: idSchema.optional().describe('The serial port whose pads this bus uses'),
+});
+export type Bus = z.infer<typeof busSchema>;
+
+export const outputSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  pad: idSchema,
+  timer: labelSchema.describe('Outputs of one timer run at one rate'),
+  can: z.array(z.enum(outputUses)).min(1),
+});
+export type Output = z.infer<typeof outputSchema>;
+
+export const analogueInputSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  kind: z.enum(analogueKinds),
+  pad: idSchema,
+  maxVolts: z.number().positive().default(3.3),
+});
+
+export const offerSchema = z.strictObject({
+  shop: nameSchema,
+  cents: z.int().min(0),
+  shippingCents: z.int().min(0).default(0),
+  deliveryDays: z.int().min(0).max(365).optional(),
+  seen: z.iso.date(),
+});
+export type Offer = z.infer<typeof offerSchema>;
+
+export const plugSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  family: labelSchema,
+  pins: z.array(z.strictObject({ name: labelSchema, pad: idSchema.optional() })).min(1),
+});
+
+export const boardSchema = z.strictObject({
+  format: z.literal('rung-board'),
+  version: z.literal(1),
+  id: idSchema,
+  name: nameSchema,
+  maker: nameSchema,
+  revision: labelSchema.default('1'),
+  kind: z.enum(['flight controller', 'all-in-one', 'esc', 'power board', 'stack']),
+  summary: textSchema.optional(),
+  processor: wordFigureSchema(processorFamilies),
+  claimedPorts: numberFigureSchema.describe('Serial ports as the shop counts them'),
+  ports: z.array(portSchema).max(24).default([]),
+  buses: z.array(busSchema).default([]),
+  outputs: z.array(outputSchema).max(32).default([]),
+  analogueInputs: z.array(analogueInputSchema).default([]),
+  video: z
+    .strictObject({
+      cameraIns: z.array(idSchema).default([]),
+      out: idSchema.optional(),
+      overlayChip: flagFigureSchema,
+      cameraControl: idSchema.optional(),
+    })
+    .optional(),
+  buzzerPad: idSchema.optional(),
+  pads: z.array(padSchema).max(200).default([]),
+  rails: z.array(railSchema).default([]),
+  bridges: z.array(bridgeSchema).default([]),
+  plugs: z.array(plugSchema).default([]),
+  harness: z
+    .strictObject({ controllerPins: z.array(labelSchema), escPins: z.array(labelSchema) })
+    .optional()
+    .describe('Pin order of the two ends of a stack harness'),
+  packCells: z.strictObject({ min: numberFigureSchema, max: numberFigureSchema }),
+  packMaxVolts: numberFigureSchema.optional().describe('Absolute limit at the battery pads, where it is stated'),
+  esc: z
+    .strictObject({
+      channels: numberFigureSchema,
+      continuousAmps: numberFigureSchema,
+      burstAmps: numberFigureSchema,
+      burstSeconds: numberFigureSchema,
+    })
+    .optional(),
+  currentSensor: z.strictObject({ fullScaleAmps: numberFigureSchema }).optional(),
+  mounting: z.strictObject({
+    patternMm: numberFigureSchema,
+    screw: wordFigureSchema(screwSchema.options as ['M2', 'M3']),
+    softIsolators: flagFigureSchema,
+  }),
+  lengthMm: numberFigureSchema,
+  widthMm: numberFigureSchema,
+  heightMm: numberFigureSchema,
+  massG: numberFigureSchema,
+  massIncludes: textSchema.optional(),
+  usb: z.strictObject({ plug: z.enum(['C', 'micro']), side: sideSchema }),
+  barometer: flagFigureSchema,
+  storageMb: numberFigureSchema,
+  gyroNoise: wordFigureSchema(['low', 'usual', 'high']),
+  offers: z.array(offerSchema).default([]),
+});
+export type Board = z.infer<typeof boardSchema>;

@@ -1,0 +1,86 @@
+import { z } from 'zod';
+import { screwSchema } from './board';
+import { numberFigureSchema } from './figure';
+import { peripheralSchema } from './peripheral';
+import { policiesSchema } from './policy';
+import { idSchema, nameSchema, sideSchema, textSchema } from './words';
+
+export const priorities = ['must', 'should', 'nice'] as const;
+export type Priority = (typeof priorities)[number];
+
+export const frameSchema = z.strictObject({
+  name: nameSchema,
+  mounts: z
+    .array(z.strictObject({ patternMm: z.number().positive().max(80), screw: screwSchema }))
+    .min(1)
+    .describe('Hole patterns the frame offers'),
+  bayLengthMm: z.number().positive().max(1000),
+  bayWidthMm: z.number().positive().max(1000),
+  bayHeightMm: z.number().positive().max(500),
+  openSides: z.array(sideSchema).describe('Sides from which a USB plug can be reached'),
+});
+
+export const packSchema = z.strictObject({
+  cells: z.int().min(1).max(14),
+  chemistry: z.enum(['lipo', 'high-voltage lipo', 'li-ion']),
+  connector: nameSchema.optional(),
+  massG: numberFigureSchema,
+});
+export type Pack = z.infer<typeof packSchema>;
+
+export const motorsSchema = z.strictObject({
+  count: z.int().min(0).max(12),
+  cruiseAmps: z.number().min(0).max(300).describe('Each, steady'),
+  peakAmps: z.number().min(0).max(300).describe('Each, full throttle'),
+  peakSeconds: z.number().min(0).max(600).describe('Longest full-throttle stretch'),
+  esc: z.enum(['on the board', 'separate']).describe('separate: the buyer has ESCs, the board only signals them'),
+});
+export type Motors = z.infer<typeof motorsSchema>;
+
+/** One line of the parts list; the electrical needs are a copy the buyer may edit. */
+export const partSchema = z.strictObject({
+  id: idSchema,
+  priority: z.enum(priorities),
+  onUsb: z.boolean().default(false).describe('Must work from USB power alone on the desk'),
+  owned: z.boolean().default(false),
+  peripheral: peripheralSchema,
+});
+export type Part = z.infer<typeof partSchema>;
+
+export const comfortSchema = z.strictObject({
+  barometer: z.boolean().default(false),
+  storageMb: z.number().min(0).default(0),
+  quietGyro: z.boolean().default(false),
+  sparePorts: z.int().min(0).max(8).default(0),
+});
+
+/** One choice the buyer has fixed for the solver. */
+export const lockSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('mode'), part: idSchema, mode: idSchema }),
+  z.strictObject({ kind: z.literal('link'), part: idSchema, link: idSchema, to: idSchema.describe('Port, bus, input or output') }),
+  z.strictObject({ kind: z.literal('supply'), part: idSchema, to: idSchema.describe('Rail') }),
+  z.strictObject({ kind: z.literal('bridge'), bridge: idSchema, position: idSchema }),
+  z.strictObject({ kind: z.literal('leave out'), part: idSchema }),
+]);
+export type Lock = z.infer<typeof lockSchema>;
+
+export const buildSchema = z.strictObject({
+  format: z.literal('rung-build'),
+  version: z.literal(1),
+  id: idSchema,
+  name: nameSchema,
+  craft: textSchema.default(''),
+  frame: frameSchema,
+  pack: packSchema,
+  motors: motorsSchema,
+  bareMassG: numberFigureSchema.describe('Frame, motors, propellers, screws: all that is neither pack, board nor listed part'),
+  limits: z.strictObject({ takeOffMassG: z.number().positive(), budgetCents: z.int().min(0) }),
+  comforts: comfortSchema,
+  policies: policiesSchema,
+  parts: z.array(partSchema).max(40),
+  locks: z
+    .record(idSchema, z.array(lockSchema))
+    .default({})
+    .describe('Locked choices by board'),
+});
+export type Build = z.infer<typeof buildSchema>;

@@ -1,0 +1,65 @@
+import { z } from 'zod';
+
+/** Who says so. `assumed` is a named rule of Rung's own; `measured` comes from the buyer's logbook. */
+export const originSchema = z.enum(['claim', 'manual', 'print', 'report', 'measured', 'assumed']);
+export type Origin = z.infer<typeof originSchema>;
+
+const said = {
+  origin: originSchema,
+  source: z.string().max(400).optional().describe('Where it was read: page, quote, reading'),
+  seen: z.iso.date().optional().describe('The day it was read, ISO 8601'),
+};
+
+const unknownFigure = z.strictObject({
+  unknown: z.literal(true),
+  source: z.string().max(400).optional().describe('What was tried, or why nobody knows'),
+});
+
+/** A number with its origin: one value, a range whose ends are both possible, or unknown. */
+export const numberFigureSchema = z.union([
+  z.strictObject({ value: z.number(), ...said }),
+  z
+    .strictObject({ low: z.number(), high: z.number(), ...said })
+    .refine((f) => f.low <= f.high, { error: 'low must not be above high', path: ['low'] }),
+  unknownFigure,
+]);
+export type NumberFigure = z.infer<typeof numberFigureSchema>;
+
+/** A yes/no with its origin, or unknown. */
+export const flagFigureSchema = z.union([z.strictObject({ value: z.boolean(), ...said }), unknownFigure]);
+export type FlagFigure = z.infer<typeof flagFigureSchema>;
+
+/** A word from a closed list with its origin, or unknown. */
+export function wordFigureSchema<const T extends readonly [string, ...string[]]>(words: T) {
+  return z.union([z.strictObject({ value: z.enum(words), ...said }), unknownFigure]);
+}
+
+export interface Interval {
+  low: number;
+  high: number;
+}
+
+export function isUnknown(figure: object): figure is { unknown: true; source?: string } {
+  return 'unknown' in figure;
+}
+
+/** Both ends of what the figure may be; an unknown one may be anything. */
+export function interval(figure: NumberFigure): Interval {
+  if ('value' in figure) return { low: figure.value, high: figure.value };
+  if ('low' in figure) return { low: figure.low, high: figure.high };
+  return { low: -Infinity, high: Infinity };
+}
+
+/** True when the figure pins down at least one finite end. */
+export function isKnown(figure: NumberFigure | undefined): figure is Exclude<NumberFigure, { unknown: true }> {
+  return figure !== undefined && !isUnknown(figure);
+}
+
+export function originOf(figure: NumberFigure | FlagFigure | { origin: Origin } | { unknown: true }): Origin | 'unknown' {
+  return 'origin' in figure ? figure.origin : 'unknown';
+}
+
+/** A figure made by one of Rung's own named rules. */
+export function assumed(value: number, source: string): NumberFigure {
+  return { value, origin: 'assumed', source };
+}

@@ -1,0 +1,101 @@
+import { z } from 'zod';
+import { protocolIds } from '../trade/protocol';
+import { analogueKinds } from './board';
+import { numberFigureSchema } from './figure';
+import { idSchema, labelSchema, nameSchema, textSchema } from './words';
+
+export const peripheralKinds = [
+  'receiver',
+  'camera',
+  'video transmitter',
+  'digital video',
+  'positioning',
+  'compass',
+  'light',
+  'servo',
+  'buzzer',
+  'esc telemetry',
+  'air speed',
+  'range finder',
+  'ground link',
+  'recorder',
+  'current sensor',
+  'gimbal',
+  'other',
+] as const;
+export type PeripheralKind = (typeof peripheralKinds)[number];
+
+const linkId = { id: idSchema };
+
+/** One connection to the board. `wires` says which sides of the board's port it needs. */
+export const linkSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('serial'), ...linkId, protocol: z.enum(protocolIds) }),
+  z.strictObject({ kind: z.literal('i2c'), ...linkId, address: z.int().min(0x08).max(0x77) }),
+  z.strictObject({ kind: z.literal('can'), ...linkId }),
+  z.strictObject({ kind: z.literal('output'), ...linkId, use: z.enum(['motor', 'servo', 'light']), count: z.int().min(1).max(16).default(1) }),
+  z.strictObject({ kind: z.literal('analogue'), ...linkId, input: z.enum(analogueKinds) }),
+  z.strictObject({
+    kind: z.literal('video'),
+    ...linkId,
+    role: z.enum(['camera', 'transmitter']),
+    overlay: z.boolean().default(false).describe('The board must write its overlay into this picture'),
+  }),
+  z.strictObject({ kind: z.literal('camera control'), ...linkId }),
+  z.strictObject({ kind: z.literal('buzzer'), ...linkId }),
+]);
+export type Link = z.infer<typeof linkSchema>;
+
+/** What the part takes from a supply pad. */
+export const supplySchema = z.strictObject({
+  minVolts: numberFigureSchema,
+  maxVolts: numberFigureSchema.describe('Absolute limit'),
+  typicalAmps: numberFigureSchema,
+  peakAmps: numberFigureSchema,
+  atVolts: z.number().positive().describe('Volts at which the two currents were stated'),
+  draw: z
+    .enum(['constant current', 'constant power'])
+    .default('constant current')
+    .describe('Parts with a switching regulator of their own draw constant power: more amps at fewer volts'),
+});
+export type Supply = z.infer<typeof supplySchema>;
+
+/** One complete way to wire the part. */
+export const modeSchema = z.strictObject({
+  id: idSchema,
+  label: nameSchema,
+  links: z.array(linkSchema).max(8),
+  supply: supplySchema.nullable().describe('null: takes no power from the board'),
+  cents: z.int().min(0).default(0).describe('Extra things this way needs, such as a converter'),
+  grams: z.number().min(0).default(0),
+  effort: z.int().min(0).max(50).default(0),
+  lost: z.array(textSchema).default([]).describe('What this way gives up'),
+  needs: textSchema.optional().describe('The extra thing, in words'),
+});
+export type Mode = z.infer<typeof modeSchema>;
+
+export const peripheralSchema = z.strictObject({
+  format: z.literal('rung-peripheral'),
+  version: z.literal(1),
+  id: idSchema,
+  name: nameSchema,
+  maker: nameSchema,
+  kind: z.enum(peripheralKinds),
+  summary: textSchema.optional(),
+  massG: numberFigureSchema,
+  cents: z.int().min(0).describe('Price where it is still to be bought'),
+  gives: z
+    .array(z.strictObject({ id: idSchema, label: labelSchema, volts: numberFigureSchema, amps: numberFigureSchema }))
+    .default([])
+    .describe('Supplies this part offers to others'),
+  plugs: z
+    .array(
+      z.strictObject({
+        family: labelSchema,
+        pins: z.array(z.strictObject({ name: labelSchema, colour: labelSchema.optional() })),
+        warning: textSchema.optional().describe('Where a wire colour misleads'),
+      }),
+    )
+    .default([]),
+  modes: z.array(modeSchema).min(1).max(8),
+});
+export type Peripheral = z.infer<typeof peripheralSchema>;

@@ -1,0 +1,14 @@
+import { z } from 'zod';
+import { boardSchema } from './board';
+import { peripheralSchema } from './peripheral';
+import { nameSchema } from './words';
+
+/** Candidate boards and a library of parts, as one file. */
+export const shelfSchema = z.strictObject({
+  format: z.literal('rung-shelf'),
+  version: z.literal(1),
+  name: nameSchema,
+  boards: z.array(boardSchema).max(20_000).default([]),
+  peripherals: z.array(peripheralSchema).max(20_000).default([]),
+});
+export type Shelf = z.infer<typeof shelfSchema>;

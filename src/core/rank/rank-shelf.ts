@@ -1,0 +1,41 @@
+import { evaluate, type Climb } from '../climb';
+import type { Board } from '../model/board';
+import type { Build } from '../model/build';
+import { scoreOf } from './score';
+
+export interface Ranked {
+  rank: number;
+  climb: Climb;
+  /** 0 to 1; only compares boards of the same verdict. */
+  score: number;
+}
+
+const verdicts = ['fits', 'fits with work', 'cannot say yet', 'does not fit'] as const;
+
+/**
+ * All boards, best first: whole boards before undecided before broken ones; among whole ones by score,
+ * among broken ones by the rung reached. Ties fall to the cheaper board, then to the name.
+ */
+export function rankShelf(build: Build, shelf: readonly Board[]): Ranked[] {
+  return rankClimbs(shelf.map((board) => evaluate(build, board)));
+}
+
+export function rankClimbs(climbs: readonly Climb[]): Ranked[] {
+  return climbs
+    .map((climb) => ({ climb, score: scoreOf(climb) }))
+    .sort(
+      (a, b) =>
+        whole(a.climb) - whole(b.climb) ||
+        (b.climb.stopsAt ?? 11) - (a.climb.stopsAt ?? 11) ||
+        b.score - a.score ||
+        (a.climb.totalCents ?? Infinity) - (b.climb.totalCents ?? Infinity) ||
+        a.climb.boardName.localeCompare(b.climb.boardName) ||
+        a.climb.boardId.localeCompare(b.climb.boardId),
+    )
+    .map((r, i) => ({ rank: i + 1, ...r }));
+}
+
+/** Boards that fit, with or without work, share one class: the score tells them apart. */
+function whole(climb: Climb): number {
+  return Math.max(1, verdicts.indexOf(climb.verdict));
+}

@@ -1,0 +1,17 @@
+/** Margins below these hold, but are shown as strained. Common practice of the trade, no source. */
+export const comfort = {
+  /** Millimetres of air round the outline and above the stack. */
+  airMm: 1,
+  /** Share between the full pack and a part's absolute limit. */
+  packVolts: 0.05,
+  /** Share of the derated amps that stays free. */
+  load: 0.1,
+  /** Share of the motors' current that stays free in the ESC. */
+  motors: 0.1,
+  /** Share of the take-off limit and of the budget. */
+  weight: 0.03,
+  cost: 0,
+} as const;
+
+/** Above this share the solver takes two margins as equally good, in whole per cent. */
+export const marginCapPercent = 30;

@@ -1,0 +1,18 @@
+import type { NumberFigure } from '../model/figure';
+import { isUnknown } from '../model/figure';
+import type { Policies } from '../model/policy';
+
+/** Share of a rated current that the policy lets one use. Common practice of the trade, no source. */
+const share: Record<Policies['ratedAmps'], number> = { cautious: 0.7, usual: 0.8, 'as printed': 1 };
+
+/** 1 for a measured figure: what was measured is taken as it is. */
+export function ratingShare(figure: NumberFigure, policy: Policies['ratedAmps']): number {
+  if (!isUnknown(figure) && figure.origin === 'measured') return 1;
+  return share[policy];
+}
+
+/** Efficiency taken for a buck regulator whose own is not stated. Common practice, no source. */
+export const assumedBuckEfficiency = 0.85;
+
+/** USB 2.0, section 7.2.1: a configured device may draw 500 mA. */
+export const usbAmps = 0.5;

@@ -1,0 +1,2 @@
+/** Grams that one soldered or plugged wire of a signal or small supply adds: assumed, 28 AWG, 80 mm, with sleeve. */
+export const gramsPerWire = 0.25;
