@@ -1,0 +1,25 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { root, run, stop } from './run.mjs';
+
+/** Builds the application for production, unless nothing that goes into it has changed. */
+export function buildWhenStale() {
+  const stamp = path.join(root, '.next', 'rung-built');
+  const now = fingerprint(['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json']);
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
+  console.log('Building ...');
+  const code = run(process.execPath, [path.join(root, 'node_modules/next/dist/bin/next'), 'build'], { env: { NEXT_TELEMETRY_DISABLED: '1' } });
+  if (code !== 0) stop('The build failed: see above.');
+  writeFileSync(stamp, now);
+}
+
+function fingerprint(places) {
+  const hash = createHash('sha256');
+  const walk = (file) => {
+    if (statSync(file).isDirectory()) for (const name of readdirSync(file).sort()) walk(path.join(file, name));
+    else hash.update(file).update(readFileSync(file));
+  };
+  for (const place of places) walk(path.join(root, place));
+  return hash.digest('hex');
+}

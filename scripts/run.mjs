@@ -1,0 +1,44 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { createServer } from 'node:net';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
+export const isRoot = process.getuid?.() === 0;
+
+/** Runs to the end and returns its exit code; output goes to the terminal unless `quiet`. */
+export function run(command, args, { quiet = false, env = {} } = {}) {
+  const result = spawnSync(command, args, { cwd: root, stdio: quiet ? 'ignore' : 'inherit', env: { ...process.env, ...env } });
+  return result.error ? 127 : (result.status ?? 1);
+}
+
+/** The same, with what it printed. */
+export function ask(command, args) {
+  const result = spawnSync(command, args, { cwd: root, encoding: 'utf8' });
+  return { code: result.error ? 127 : (result.status ?? 1), out: `${result.stdout ?? ''}${result.stderr ?? ''}` };
+}
+
+export function start(command, args, { env = {}, stdio = 'inherit' } = {}) {
+  return spawn(command, args, { cwd: root, stdio, env: { ...process.env, ...env } });
+}
+
+export function freePort() {
+  return new Promise((resolve, reject) => {
+    const server = createServer();
+    server.on('error', reject);
+    server.listen(0, '127.0.0.1', () => {
+      const { port } = server.address();
+      server.close(() => resolve(port));
+    });
+  });
+}
+
+/** Runs a TypeScript file of the project. */
+export function runTs(file, args = [], options = {}) {
+  return run(process.execPath, [path.join(root, 'node_modules/tsx/dist/cli.mjs'), file, ...args], options);
+}
+
+export function stop(sentence) {
+  console.error(`\n${sentence}`);
+  process.exit(1);
+}

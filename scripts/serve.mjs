@@ -1,0 +1,19 @@
+import path from 'node:path';
+import { root, start } from './run.mjs';
+
+/** Starts the built application on loopback and resolves once it answers. */
+export async function serve(port, url, stdio = 'inherit') {
+  const child = start(process.execPath, [path.join(root, 'node_modules/next/dist/bin/next'), 'start', '-p', String(port), '-H', '127.0.0.1'], {
+    env: { DATABASE_URL: url, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
+    stdio,
+  });
+  const address = `http://127.0.0.1:${port}`;
+  for (let i = 0; i < 300; i++) {
+    if (child.exitCode !== null) throw new Error('The server stopped before it answered.');
+    const up = await fetch(`${address}/api/health`).then((r) => r.ok, () => false);
+    if (up) return { child, address };
+    await new Promise((r) => setTimeout(r, 100));
+  }
+  child.kill();
+  throw new Error('The server did not answer within 30 seconds.');
+}

@@ -1,0 +1,12 @@
+import { sql } from 'drizzle-orm';
+import { database } from '@/db/connection';
+import { answer, say } from '@/server/answer';
+
+export const dynamic = 'force-dynamic';
+
+export function GET() {
+  return answer(async () => {
+    await database().execute(sql`select 1`);
+    return say(200, 'Rung and its database are up.');
+  });
+}

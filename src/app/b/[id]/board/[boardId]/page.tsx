@@ -1,0 +1,5 @@
+import { BoardScreen } from '@/ui/board/BoardScreen';
+
+export default async function Page({ params }: { params: Promise<{ boardId: string }> }) {
+  return <BoardScreen boardId={(await params).boardId} />;
+}

@@ -1,0 +1,38 @@
+import Box from '@mui/material/Box';
+import { notFound } from 'next/navigation';
+import type { ReactNode } from 'react';
+import { findBuild, type StoredBuild } from '@/db/builds';
+import { database } from '@/db/connection';
+import { BuildLine } from '@/ui/frame/BuildLine';
+import { NoDatabase } from '@/ui/frame/NoDatabase';
+import { SaveTrouble } from '@/ui/frame/SaveMark';
+import { Shortcuts } from '@/ui/frame/Shortcuts';
+import { Stile } from '@/ui/frame/Stile';
+import { BuildRoom } from '@/ui/room/BuildRoom';
+
+export const dynamic = 'force-dynamic';
+
+export default async function Layout({ children, params }: { children: ReactNode; params: Promise<{ id: string }> }) {
+  let stored: StoredBuild | null;
+  try {
+    stored = await findBuild(database(), (await params).id);
+  } catch {
+    return <NoDatabase />;
+  }
+  if (!stored) notFound();
+  return (
+    <BuildRoom key={stored.build.id} stored={stored}>
+      <Box sx={{ display: 'flex', height: '100vh', '@media print': { height: 'auto', display: 'block' } }}>
+        <Stile />
+        <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
+          <BuildLine />
+          <SaveTrouble />
+          <Box component="main" sx={{ flex: 1, minHeight: 0, overflow: 'auto' }}>
+            {children}
+          </Box>
+        </Box>
+      </Box>
+      <Shortcuts />
+    </BuildRoom>
+  );
+}

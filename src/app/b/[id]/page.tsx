@@ -1,0 +1,5 @@
+import { BuildScreen } from '@/ui/build/BuildScreen';
+
+export default function Page() {
+  return <BuildScreen />;
+}

@@ -1,0 +1,24 @@
+import '@fontsource-variable/archivo/wdth.css';
+import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
+import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
+import type { Metadata } from 'next';
+import { NuqsAdapter } from 'nuqs/adapters/next/app';
+import type { ReactNode } from 'react';
+import { Look } from '@/ui/theme/Look';
+
+export const metadata: Metadata = { title: 'Rung', description: 'Which flight controller carries your build, why, and how to wire it.' };
+
+export default function Layout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en" suppressHydrationWarning>
+      <body>
+        <InitColorSchemeScript attribute="data-scheme" defaultMode="light" />
+        <AppRouterCacheProvider>
+          <Look>
+            <NuqsAdapter>{children}</NuqsAdapter>
+          </Look>
+        </AppRouterCacheProvider>
+      </body>
+    </html>
+  );
+}

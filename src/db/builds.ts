@@ -1,0 +1,54 @@
+import { and, asc, eq, sql } from 'drizzle-orm';
+import type { Build } from '../core';
+import type { Database } from './connection';
+import { builds } from './schema';
+
+export interface StoredBuild {
+  build: Build;
+  version: number;
+  savedAt: string;
+}
+
+export type SaveResult = { kind: 'saved'; version: number; savedAt: string } | { kind: 'conflict'; current: StoredBuild } | { kind: 'gone' };
+
+export async function allBuilds(db: Database): Promise<StoredBuild[]> {
+  const rows = await db.select().from(builds).orderBy(asc(builds.name));
+  return rows.map((r) => ({ build: r.body, version: r.version, savedAt: r.updatedAt.toISOString() }));
+}
+
+export async function findBuild(db: Database, id: string): Promise<StoredBuild | null> {
+  const [row] = await db.select().from(builds).where(eq(builds.id, id));
+  return row ? { build: row.body, version: row.version, savedAt: row.updatedAt.toISOString() } : null;
+}
+
+/** Saves only on top of the version that the change was made from, so that no other tab's work is lost. */
+export async function saveBuild(db: Database, build: Build, baseVersion: number): Promise<SaveResult> {
+  const [row] = await db
+    .update(builds)
+    .set({ name: build.name, body: build, version: sql`${builds.version} + 1`, updatedAt: sql`now()` })
+    .where(and(eq(builds.id, build.id), eq(builds.version, baseVersion)))
+    .returning();
+  if (row) return { kind: 'saved', version: row.version, savedAt: row.updatedAt.toISOString() };
+  const current = await findBuild(db, build.id);
+  return current ? { kind: 'conflict', current } : { kind: 'gone' };
+}
+
+/** Adds a build; false when the id is taken. */
+export async function addBuild(db: Database, build: Build): Promise<boolean> {
+  const rows = await db.insert(builds).values({ id: build.id, name: build.name, body: build }).onConflictDoNothing().returning({ id: builds.id });
+  return rows.length > 0;
+}
+
+/** Adds builds, or replaces those with the same id as a new version. */
+export async function putBuilds(db: Database, list: Build[]): Promise<void> {
+  for (const build of list) {
+    await db
+      .insert(builds)
+      .values({ id: build.id, name: build.name, body: build })
+      .onConflictDoUpdate({ target: builds.id, set: { name: build.name, body: build, version: sql`${builds.version} + 1`, updatedAt: sql`now()` } });
+  }
+}
+
+export async function removeBuild(db: Database, id: string): Promise<void> {
+  await db.delete(builds).where(eq(builds.id, id));
+}

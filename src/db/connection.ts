@@ -1,0 +1,22 @@
+import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
+import { Pool } from 'pg';
+import * as schema from './schema';
+
+export type Database = NodePgDatabase<typeof schema>;
+
+/** Opens a pool; a lost connection is reported by the next query, never by a crash. */
+export function openDatabase(url: string): { db: Database; close: () => Promise<void> } {
+  const pool = new Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 3000, statement_timeout: 20_000 });
+  pool.on('error', () => undefined);
+  return { db: drizzle(pool, { schema }), close: () => pool.end() };
+}
+
+const kept = globalThis as { rungDatabase?: Database };
+
+/** The application's one pool; DATABASE_URL says where. */
+export function database(): Database {
+  const url = process.env.DATABASE_URL;
+  if (!url) throw new Error('DATABASE_URL is not set: start Rung with "npm run demo", or set it to a PostgreSQL address.');
+  kept.rungDatabase ??= openDatabase(url).db;
+  return kept.rungDatabase;
+}

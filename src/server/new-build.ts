@@ -1,0 +1,42 @@
+import type { Build } from '../core';
+import { readData } from '../core';
+import { addBuild } from '../db/builds';
+import type { Database } from '../db/connection';
+
+/** A first draft that is sound but deliberately plain: a five-inch quad without any parts. */
+function draft(id: string, name: string): Build {
+  const made = readData(
+    {
+      format: 'rung-build',
+      version: 1,
+      id,
+      name,
+      frame: { name: 'Frame', mounts: [{ patternMm: 30.5, screw: 'M3' }], bayLengthMm: 44, bayWidthMm: 44, bayHeightMm: 22, openSides: ['left', 'right'] },
+      pack: { cells: 4, chemistry: 'lipo', massG: { unknown: true } },
+      motors: { count: 4, cruiseAmps: 6, peakAmps: 25, peakSeconds: 5, esc: 'on the board' },
+      bareMassG: { unknown: true },
+      limits: { takeOffMassG: 700, budgetCents: 30_000 },
+      comforts: {},
+      policies: {},
+      parts: [],
+    },
+    'rung-build',
+  );
+  if (!made.ok) throw new Error('the draft of a new build must be sound');
+  return made.value;
+}
+
+/** Starts a build under a free id made from its name. */
+export async function newBuild(db: Database, name: string): Promise<string> {
+  const base =
+    name
+      .toLowerCase()
+      .normalize('NFKD')
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 48) || 'build';
+  for (let n = 1; ; n++) {
+    const id = n === 1 ? base : `${base}-${n}`;
+    if (await addBuild(db, draft(id, name))) return id;
+  }
+}

@@ -1,0 +1,86 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import type { Climb } from '@/core';
+import { LadderStrip, rungPitch } from '../marks/LadderStrip';
+import { stateColour, verdictColour } from '../marks/words';
+import { useRoom } from '../room/BuildRoom';
+import { FindingLine } from './FindingLine';
+import { PortLedger } from './PortLedger';
+import { RailLedger } from './RailLedger';
+import { WireTable } from './WireTable';
+
+export function BoardScreen({ boardId }: { boardId: string }) {
+  const { build, ranking, shelf } = useRoom();
+  if (!ranking.ranked) return <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>The board is climbing ...</Box>;
+  const ranked = ranking.ranked.find((r) => r.climb.boardId === boardId);
+  const board = shelf?.boards.find((b) => b.id === boardId);
+  if (!ranked || !board) {
+    return (
+      <Box sx={{ p: 3 }}>
+        No board of this name is on the shelf. <Link href={`/b/${build.id}/ladder`}>Back to the ladder</Link>
+      </Box>
+    );
+  }
+  const { climb, rank } = ranked;
+  return (
+    <Box sx={{ p: 2 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap' }}>
+        <Typography variant="h1">{climb.boardName}</Typography>
+        <span>
+          {climb.maker}, revision {climb.revision}, {board.kind}
+        </span>
+        <Box component="strong" sx={{ color: verdictColour[climb.verdict] }}>
+          {climb.verdict}
+        </Box>
+        <span>
+          place {rank} of {ranking.ranked.length}
+        </span>
+        <Link href={`/b/${build.id}/ladder?board=${boardId}`}>Back to the ladder</Link>
+      </Box>
+      {board.summary && <Typography color="text.secondary">{board.summary}</Typography>}
+      <Box sx={{ mt: 1, width: rungPitch * 10 }}>
+        <LadderStrip climb={climb} />
+        <Box sx={{ display: 'flex', fontSize: 11, fontStretch: '76%', color: 'text.secondary' }}>
+          {climb.rungs.map((r) => (
+            <Box key={r.rung} component="a" href={`#rung-${r.rung}`} sx={{ width: rungPitch, textAlign: 'center' }}>
+              {r.name}
+            </Box>
+          ))}
+        </Box>
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1.1fr) minmax(0, 1fr)' }, gap: 4, mt: 2 }}>
+        <Findings climb={climb} />
+        <Box sx={{ display: 'flex', flexDirection: 'column', gap: 3 }}>
+          <PortLedger hookup={climb.hookup} board={board} />
+          <RailLedger hookup={climb.hookup} />
+          <WireTable hookup={climb.hookup} board={board} />
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function Findings({ climb }: { climb: Climb }) {
+  return (
+    <section aria-label="Findings">
+      {climb.rungs.map((r) => (
+        <Box key={r.rung} id={`rung-${r.rung}`} sx={{ borderTop: '1px solid var(--hair)', py: 0.75, display: 'flex', gap: 1.5, opacity: climb.stopsAt !== null && r.rung > climb.stopsAt ? 0.8 : 1 }}>
+          <Box sx={{ width: 84, flexShrink: 0 }}>
+            <Typography variant="h3" component="h2">
+              {r.rung} {r.name}
+            </Typography>
+            <Box sx={{ color: stateColour[r.state], fontSize: 12, fontWeight: 600 }}>{r.state}</Box>
+          </Box>
+          <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', minWidth: 0, flex: 1 }}>
+            {r.findings.map((f, i) => (
+              <FindingLine key={i} finding={f} />
+            ))}
+          </Box>
+        </Box>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,41 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Hookup } from '@/core';
+
+const amps = (ma: number) => `${(ma / 1000).toFixed(2)} A`;
+
+/** What each regulator carries, as a bar of its parts against what it may carry. */
+export function RailLedger({ hookup }: { hookup: Hookup }) {
+  return (
+    <section aria-label="Rails">
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        Rails
+      </Typography>
+      {hookup.rails.length === 0 && <Box sx={{ fontSize: 12.5 }}>The board has no regulator of its own.</Box>}
+      {hookup.rails.map((r) => {
+        const full = r.printedMa ?? Math.max(r.peakMa, 1);
+        const width = (ma: number) => `${Math.min(100, (100 * ma) / full)}%`;
+        const over = r.usableMa !== null && r.peakMa > r.usableMa;
+        return (
+          <Box key={r.rail} sx={{ mb: 1.25 }}>
+            <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: 12.5 }}>
+              <span>
+                <strong>{r.label}</strong>: {amps(r.typicalMa)} steady, {amps(r.peakMa)} at peak
+              </span>
+              <span>{r.usableMa === null ? 'rating unknown' : `may carry ${amps(r.usableMa)}${r.share < 1 ? ` (${Math.round(r.share * 100)} % of the rating)` : ''}`}</span>
+            </Box>
+            <Box aria-hidden sx={{ position: 'relative', height: 12, border: '1px solid var(--ink)', my: 0.25 }}>
+              <Box sx={{ position: 'absolute', inset: 0, width: width(r.peakMa), background: over ? 'var(--strained)' : 'var(--holds)', opacity: 0.45 }} />
+              <Box sx={{ position: 'absolute', inset: 0, width: width(r.typicalMa), background: over ? 'var(--strained)' : 'var(--holds)' }} />
+              {r.usableMa !== null && <Box sx={{ position: 'absolute', top: -3, bottom: -3, left: width(r.usableMa), borderLeft: '2px solid var(--copper)' }} />}
+            </Box>
+            <Box sx={{ fontSize: 11.5, color: 'text.secondary' }}>
+              {r.parts.map((p) => `${p.name} ${amps(p.peakMa)}`).join(' + ') || 'nothing hangs here'}
+              {r.ownMa > 0 ? `; the board itself takes ${amps(r.ownMa)} first` : ''}
+            </Box>
+          </Box>
+        );
+      })}
+    </section>
+  );
+}

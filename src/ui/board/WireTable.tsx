@@ -1,0 +1,51 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Board, Hookup } from '@/core';
+
+/** Every wire of the hookup: which part, which pad, which rail; and the bridges to set. */
+export function WireTable({ hookup, board }: { hookup: Hookup; board: Board }) {
+  const pad = (id: string) => board.pads.find((p) => p.id === id)?.label ?? id;
+  const left = hookup.parts.filter((p) => !p.mode);
+  return (
+    <section aria-label="Hookup">
+      <Typography variant="h2">Hookup</Typography>
+      <table>
+        <thead>
+          <tr>
+            <th>Part</th>
+            <th>Signals</th>
+            <th>Supply</th>
+          </tr>
+        </thead>
+        <tbody>
+          {hookup.parts
+            .filter((p) => p.mode)
+            .map((p) => (
+              <tr key={p.id}>
+                <td>{p.name}</td>
+                <td>
+                  {p.links.map((l) => (
+                    <div key={l.id}>
+                      {l.on}: {l.pads.map((x) => `${pad(x.pad)}${x.does.startsWith('board') ? ` (${x.does})` : ''}`).join(', ')}
+                    </div>
+                  ))}
+                </td>
+                <td>{p.supply ? `${p.supply.on}, pad ${p.supply.pads.map(pad).join(', ')}` : 'none'}</td>
+              </tr>
+            ))}
+        </tbody>
+      </table>
+      {hookup.bridges.length > 0 && (
+        <Box sx={{ mt: 0.75, fontSize: 12.5 }}>
+          {hookup.bridges.map((b) => (
+            <div key={b.bridge}>
+              Bridge, {b.label}: {b.positionLabel}
+              {b.moved ? ' (to be moved)' : ' (as delivered)'}
+            </div>
+          ))}
+        </Box>
+      )}
+      {left.length > 0 && <Box sx={{ mt: 0.75, fontSize: 12.5, color: 'error.main' }}>Left out: {left.map((p) => `${p.name} (${p.priority})`).join(', ')}.</Box>}
+    </section>
+  );
+}

@@ -1,0 +1,54 @@
+'use client';
+
+import Autocomplete from '@mui/material/Autocomplete';
+import TextField from '@mui/material/TextField';
+import { useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { Peripheral } from '@/core';
+import { useRoom } from '../room/BuildRoom';
+import { withPart } from './change';
+
+/** Picks a part from the library by kind, name or maker; Enter adds it. */
+export function AddPart({ onAdded }: { onAdded: (id: string) => void }) {
+  const { shelf, edit } = useRoom();
+  const [typed, setTyped] = useState('');
+  const box = useRef<HTMLInputElement>(null);
+  useHotkeys('slash', () => box.current?.focus(), { preventDefault: true });
+  return (
+    <Autocomplete<Peripheral>
+      options={shelf?.peripherals ?? []}
+      groupBy={(p) => p.kind}
+      getOptionLabel={(p) => p.name}
+      getOptionKey={(p) => p.id}
+      filterOptions={(all, { inputValue }) => {
+        const words = inputValue.toLowerCase().split(/\s+/).filter(Boolean);
+        return all.filter((p) => words.every((w) => `${p.name} ${p.kind} ${p.modes.map((m) => m.label).join(' ')}`.toLowerCase().includes(w)));
+      }}
+      value={null}
+      inputValue={typed}
+      onInputChange={(_, text, why) => setTyped(why === 'input' ? text : '')}
+      onChange={(_, p) => {
+        if (!p) return;
+        edit(`add ${p.id}`, (b) => {
+          const next = withPart(b, p);
+          onAdded(next.parts.at(-1)!.id);
+          return next;
+        });
+      }}
+      autoHighlight
+      clearOnBlur
+      blurOnSelect={false}
+      noOptionsText="No part of this name is in the library."
+      sx={{ width: 300 }}
+      renderInput={(params) => <TextField {...params} inputRef={box} label="Add a part: receiver, camera, ..." />}
+      renderOption={({ key, ...props }, p) => (
+        <li key={key} {...props}>
+          <span>
+            {p.name}
+            <span style={{ color: 'var(--faded)', fontSize: 12 }}> {p.modes[0]!.label}</span>
+          </span>
+        </li>
+      )}
+    />
+  );
+}

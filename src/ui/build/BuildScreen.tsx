@@ -1,0 +1,44 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { useState } from 'react';
+import { useRoom } from '../room/BuildRoom';
+import { AddPart } from './AddPart';
+import { Craft } from './Craft';
+import { PartList } from './PartList';
+import { PartSheet } from './PartSheet';
+import { TallyBox } from './TallyBox';
+
+export function BuildScreen() {
+  const { build, ranking } = useRoom();
+  const [selected, setSelected] = useState<string | null>(null);
+  const part = build.parts.find((p) => p.id === selected) ?? null;
+  const first = ranking.ranked?.[0];
+  return (
+    <Box sx={{ display: 'flex', height: '100%' }}>
+      <Box sx={{ flex: 1, minWidth: 0, overflow: 'auto', px: 2, py: 1.5 }}>
+        <h1 className="sr">Build</h1>
+        <Craft />
+        <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 2, mt: 2, mb: 1 }}>
+          <Typography variant="h2" sx={{ flex: 1 }}>
+            What must hang off the board, most important first
+          </Typography>
+          <AddPart onAdded={setSelected} />
+        </Box>
+        <PartList selected={selected} onSelect={setSelected} />
+      </Box>
+      <Box component="aside" aria-label="Sums and details" sx={{ width: 312, flexShrink: 0, overflow: 'auto', borderLeft: '1px solid var(--hair)', px: 2, py: 1.5, background: 'var(--sheet)' }}>
+        <TallyBox />
+        {first && build.parts.length > 0 && (
+          <Box sx={{ mt: 1, fontSize: 12.5 }}>
+            Carries it best just now: <Link href={`/b/${build.id}/board/${first.climb.boardId}`}>{first.climb.boardName}</Link>, {first.climb.verdict}.{' '}
+            <Link href={`/b/${build.id}/ladder`}>See the ladder</Link>
+          </Box>
+        )}
+        {part && <PartSheet key={part.id} part={part} onClose={() => setSelected(null)} />}
+      </Box>
+    </Box>
+  );
+}

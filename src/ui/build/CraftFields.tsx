@@ -1,0 +1,111 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { ReactNode } from 'react';
+import type { Build } from '@/core';
+import { useRoom } from '../room/BuildRoom';
+import { FigureBox } from './FigureBox';
+import { NumberBox } from './NumberBox';
+
+const patterns = [16, 20, 25.5, 30.5] as const;
+const screws = ['M2', 'M3'] as const;
+const sides = ['front', 'right', 'rear', 'left'] as const;
+
+export function CraftFields() {
+  const { build, edit } = useRoom();
+  const set = <K extends keyof Build>(key: K, next: Partial<Build[K]>) => edit(String(key), (b) => ({ ...b, [key]: { ...(b[key] as object), ...(next as object) } as Build[K] }));
+  const hasMount = (patternMm: number, screw: 'M2' | 'M3') => build.frame.mounts.some((m) => m.patternMm === patternMm && m.screw === screw);
+  const toggleMount = (patternMm: number, screw: 'M2' | 'M3') => {
+    const rest = build.frame.mounts.filter((m) => m.patternMm !== patternMm || m.screw !== screw);
+    const mounts = hasMount(patternMm, screw) ? rest : [...rest, { patternMm, screw }];
+    if (mounts.length > 0) set('frame', { mounts });
+  };
+  const group = (title: string, fields: ReactNode) => (
+    <Box component="fieldset" sx={{ border: 0, borderTop: '1px solid var(--hair)', m: 0, p: 0, pt: 0.5, display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-end' }}>
+      <Box component="legend" sx={{ fontSize: 12, fontWeight: 600, p: 0, pr: 1 }}>
+        {title}
+      </Box>
+      {fields}
+    </Box>
+  );
+  return (
+    <Box sx={{ mt: 1.5, display: 'flex', flexDirection: 'column', gap: 1 }}>
+      {group(
+        'Build',
+        <>
+          <TextField label="Name" value={build.name} onChange={(e) => e.target.value.trim() !== '' && edit('name', (b) => ({ ...b, name: e.target.value }))} slotProps={{ htmlInput: { maxLength: 80 } }} sx={{ width: 180 }} />
+          <TextField label="What it is for" value={build.craft} onChange={(e) => edit('craft', (b) => ({ ...b, craft: e.target.value }))} slotProps={{ htmlInput: { maxLength: 600 } }} sx={{ flex: 1, minWidth: 260 }} />
+        </>,
+      )}
+      {group(
+        'Frame',
+        <>
+          <Box role="group" aria-label="Hole patterns the frame offers" sx={{ display: 'flex', flexWrap: 'wrap' }}>
+            {patterns.flatMap((p) =>
+              screws
+                .filter((s) => !(p === 16 && s === 'M3') && !(p === 30.5 && s === 'M2'))
+                .map((s) => <FormControlLabel key={`${p}${s}`} sx={{ mr: 1.5 }} control={<Checkbox checked={hasMount(p, s)} onChange={() => toggleMount(p, s)} />} label={`${p} mm ${s}`} />),
+            )}
+          </Box>
+          <NumberBox label="Bay length" unit="mm" value={build.frame.bayLengthMm} min={1} max={1000} onChange={(v) => v && set('frame', { bayLengthMm: v })} />
+          <NumberBox label="Bay width" unit="mm" value={build.frame.bayWidthMm} min={1} max={1000} onChange={(v) => v && set('frame', { bayWidthMm: v })} />
+          <NumberBox label="Bay height" unit="mm" value={build.frame.bayHeightMm} min={1} max={500} onChange={(v) => v && set('frame', { bayHeightMm: v })} />
+          <Box role="group" aria-label="Sides from which a USB plug can be reached">
+            {sides.map((s) => (
+              <FormControlLabel
+                key={s}
+                sx={{ mr: 1.5 }}
+                control={<Checkbox checked={build.frame.openSides.includes(s)} onChange={(e) => set('frame', { openSides: e.target.checked ? [...build.frame.openSides, s] : build.frame.openSides.filter((x) => x !== s) })} />}
+                label={`USB ${s}`}
+              />
+            ))}
+          </Box>
+          <FigureBox label="Bare craft" unit="g" figure={build.bareMassG} onChange={(bareMassG) => edit('bare mass', (b) => ({ ...b, bareMassG }))} />
+        </>,
+      )}
+      {group(
+        'Pack and motors',
+        <>
+          <NumberBox label="Cells" whole min={1} max={14} width={56} value={build.pack.cells} onChange={(v) => v && set('pack', { cells: v })} />
+          <Choice label="Chemistry" value={build.pack.chemistry} words={['lipo', 'high-voltage lipo', 'li-ion']} onChange={(chemistry) => set('pack', { chemistry })} />
+          <FigureBox label="Pack" unit="g" figure={build.pack.massG} onChange={(massG) => set('pack', { massG })} />
+          <NumberBox label="Motors" whole max={12} width={60} value={build.motors.count} onChange={(v) => set('motors', { count: v ?? 0 })} />
+          <NumberBox label="Cruise, each" unit="A" max={300} value={build.motors.cruiseAmps} onChange={(v) => set('motors', { cruiseAmps: v ?? 0 })} />
+          <NumberBox label="Full throttle, each" unit="A" max={300} width={118} value={build.motors.peakAmps} onChange={(v) => set('motors', { peakAmps: v ?? 0 })} />
+          <NumberBox label="for up to" unit="s" max={600} value={build.motors.peakSeconds} onChange={(v) => set('motors', { peakSeconds: v ?? 0 })} />
+          <Choice label="ESCs" value={build.motors.esc} words={['on the board', 'separate']} onChange={(esc) => set('motors', { esc })} />
+        </>,
+      )}
+      {group(
+        'Limits, comforts and policies',
+        <>
+          <NumberBox label="Take-off mass" unit="g" min={1} value={build.limits.takeOffMassG} onChange={(v) => v && set('limits', { takeOffMassG: v })} />
+          <NumberBox label="Budget" unit="€" value={build.limits.budgetCents / 100} onChange={(v) => set('limits', { budgetCents: Math.round((v ?? 0) * 100) })} />
+          <NumberBox label="Spare ports" whole max={8} value={build.comforts.sparePorts} onChange={(v) => set('comforts', { sparePorts: v ?? 0 })} />
+          <NumberBox label="Storage" unit="MB" value={build.comforts.storageMb} onChange={(v) => set('comforts', { storageMb: v ?? 0 })} />
+          <FormControlLabel control={<Checkbox checked={build.comforts.barometer} onChange={(e) => set('comforts', { barometer: e.target.checked })} />} label="barometer" />
+          <FormControlLabel control={<Checkbox checked={build.comforts.quietGyro} onChange={(e) => set('comforts', { quietGyro: e.target.checked })} />} label="quiet gyro" />
+          <Choice label="Rated amps" value={build.policies.ratedAmps} words={['cautious', 'usual', 'as printed']} onChange={(ratedAmps) => set('policies', { ratedAmps })} />
+          <Choice label="Video supply" value={build.policies.videoSupply} words={['quiet rail first', 'raw pack', 'raw pack with filter']} onChange={(videoSupply) => set('policies', { videoSupply })} />
+          <Choice label="Burst amps" value={build.policies.burst} words={['for the stated seconds', 'ignored']} onChange={(burst) => set('policies', { burst })} />
+        </>,
+      )}
+    </Box>
+  );
+}
+
+function Choice<T extends string>({ label, value, words, onChange }: { label: string; value: T; words: readonly T[]; onChange: (v: T) => void }) {
+  return (
+    <TextField select label={label} value={value} onChange={(e) => onChange(e.target.value as T)} sx={{ minWidth: 120 }}>
+      {words.map((w) => (
+        <MenuItem key={w} value={w}>
+          {w}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}

@@ -1,0 +1,82 @@
+'use client';
+
+import { useSortable } from '@dnd-kit/sortable';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { Part, Priority } from '@/core';
+import { linkWords } from '@/core/check/signal-words';
+import { useRoom } from '../room/BuildRoom';
+import { changedPart, movedPart, withoutPart } from './change';
+
+const priorities: Priority[] = ['must', 'should', 'nice'];
+
+/** One line of the list: what it is, what it needs, how important it is. */
+export function PartRow({ part, index, selected, onSelect }: { part: Part; index: number; selected: boolean; onSelect: () => void }) {
+  const { edit } = useRoom();
+  const { attributes, listeners, setNodeRef, transform, isDragging } = useSortable({ id: part.id });
+  const { peripheral } = part;
+  const mode = peripheral.modes[0]!;
+  const needs = mode.links.map(linkWords).join(', ') || 'no wire to the board';
+  const volts = mode.supply ? voltsWords(mode.supply) : 'no supply';
+  const mass = 'value' in peripheral.massG ? `${peripheral.massG.value} g` : '? g';
+  return (
+    <Box
+      component="li"
+      ref={setNodeRef}
+      data-part={part.id}
+      onKeyDown={(e) => {
+        if (!e.altKey || (e.key !== 'ArrowUp' && e.key !== 'ArrowDown')) return;
+        e.preventDefault();
+        edit(`move ${part.id}`, (b) => movedPart(b, part.id, index + (e.key === 'ArrowUp' ? -1 : 1)));
+      }}
+      sx={{ display: 'flex', alignItems: 'center', gap: 1, borderBottom: '1px solid var(--hair)', py: 0.5, px: 0.5, background: selected ? 'var(--copperSoft)' : 'transparent', opacity: isDragging ? 0.5 : 1 }}
+      style={{ transform: transform ? `translateY(${transform.y}px)` : undefined }}
+    >
+      <Box component="span" {...attributes} {...listeners} aria-label={`Move ${peripheral.name}`} sx={{ cursor: 'grab', color: 'text.secondary', px: 0.5, width: 24, textAlign: 'right', fontSize: 12 }}>
+        {index + 1}
+      </Box>
+      <Box component="button" type="button" onClick={onSelect} aria-expanded={selected} sx={{ flex: 1, minWidth: 0, textAlign: 'left', background: 'none', border: 0, font: 'inherit', color: 'inherit', cursor: 'pointer', p: 0 }}>
+        <Box component="span" sx={{ fontWeight: 600 }}>
+          {peripheral.name}
+        </Box>
+        <Box component="span" sx={{ color: 'text.secondary', fontSize: 12 }}>
+          {' '}
+          {peripheral.kind}
+        </Box>
+        <Box component="span" sx={{ display: 'block', fontSize: 12, color: 'text.secondary', whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}>
+          {needs}; {volts}
+          {peripheral.modes.length > 1 ? `; ${peripheral.modes.length} ways to wire it` : ''}
+          {part.onUsb ? '; works on USB' : ''}
+          {part.owned ? '; at home already' : ''}
+        </Box>
+      </Box>
+      <Box component="span" sx={{ width: 50, textAlign: 'right', fontSize: 12 }}>
+        {mass}
+      </Box>
+      <Box component="span" sx={{ width: 64, textAlign: 'right', fontSize: 12, color: part.owned ? 'text.secondary' : undefined }}>
+        {part.owned ? 'owned' : `€${(peripheral.cents / 100).toFixed(2)}`}
+      </Box>
+      <Box role="radiogroup" aria-label={`How important is ${peripheral.name}`} sx={{ display: 'flex' }}>
+        {priorities.map((p) => (
+          <Button
+            key={p}
+            role="radio"
+            aria-checked={part.priority === p}
+            onClick={() => edit(`priority ${part.id}`, (b) => changedPart(b, part.id, { priority: p }))}
+            sx={{ px: 0.75, py: 0, borderRadius: 0, color: part.priority === p ? 'text.primary' : 'text.secondary', borderBottom: part.priority === p ? '3px solid var(--copper)' : '3px solid transparent', fontWeight: part.priority === p ? 640 : 450 }}
+          >
+            {p}
+          </Button>
+        ))}
+      </Box>
+      <Button aria-label={`Remove ${peripheral.name}`} onClick={() => edit(`remove ${part.id}`, (b) => withoutPart(b, part.id))} sx={{ px: 0.75 }}>
+        Remove
+      </Button>
+    </Box>
+  );
+}
+
+function voltsWords(supply: NonNullable<Part['peripheral']['modes'][number]['supply']>): string {
+  const end = (f: typeof supply.minVolts) => ('value' in f ? String(f.value) : '?');
+  return `${end(supply.minVolts)} to ${end(supply.maxVolts)} V`;
+}

@@ -1,0 +1,71 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { Part, Peripheral } from '@/core';
+import { linkNeeds } from '@/core/check/signal-words';
+import { useRoom } from '../room/BuildRoom';
+import { changedPart } from './change';
+import { FigureBox } from './FigureBox';
+import { NumberBox } from './NumberBox';
+
+type Supply = NonNullable<Peripheral['modes'][number]['supply']>;
+
+/** The electrical needs of one part, to be corrected where they stand. The library keeps its own copy. */
+export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }) {
+  const { edit } = useRoom();
+  const { peripheral } = part;
+  const change = (what: string, next: Partial<Peripheral>) => edit(`${what} ${part.id}`, (b) => changedPart(b, part.id, { peripheral: { ...b.parts.find((p) => p.id === part.id)!.peripheral, ...next } }));
+  const supply = (mode: string, what: string, next: Partial<Supply>) =>
+    change(`${what} ${mode}`, { modes: peripheral.modes.map((m) => (m.id === mode && m.supply ? { ...m, supply: { ...m.supply, ...next } } : m)) });
+  return (
+    <Box component="section" aria-label={`Details of ${peripheral.name}`} sx={{ mt: 2, borderTop: '2px solid var(--copper)', pt: 1, display: 'flex', flexDirection: 'column', gap: 1.25 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline' }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {peripheral.name}
+        </Typography>
+        <Button onClick={onClose}>Close</Button>
+      </Box>
+      {peripheral.summary && <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{peripheral.summary}</Box>}
+      <TextField label="Name" value={peripheral.name} onChange={(e) => e.target.value.trim() !== '' && change('name', { name: e.target.value })} slotProps={{ htmlInput: { maxLength: 80 } }} />
+      <Box sx={{ display: 'flex', gap: 1.5 }}>
+        <FigureBox label="Mass" unit="g" figure={peripheral.massG} onChange={(massG) => change('mass', { massG })} />
+        <NumberBox label="Price" unit="€" value={peripheral.cents / 100} onChange={(v) => change('price', { cents: Math.round((v ?? 0) * 100) })} />
+      </Box>
+      <Box sx={{ display: 'flex', flexDirection: 'column' }}>
+        <FormControlLabel control={<Checkbox checked={part.onUsb} onChange={(e) => edit(`usb ${part.id}`, (b) => changedPart(b, part.id, { onUsb: e.target.checked }))} />} label="Must work from USB alone on the desk" />
+        <FormControlLabel control={<Checkbox checked={part.owned} onChange={(e) => edit(`owned ${part.id}`, (b) => changedPart(b, part.id, { owned: e.target.checked }))} />} label="At home already" />
+      </Box>
+      {peripheral.modes.map((m, i) => (
+        <Box key={m.id} sx={{ borderTop: '1px solid var(--hair)', pt: 0.75 }}>
+          <Typography variant="h3">
+            {peripheral.modes.length > 1 ? `Way ${i + 1}: ` : ''}
+            {m.label}
+          </Typography>
+          <Box component="ul" sx={{ m: 0, pl: 2, fontSize: 12 }}>
+            {m.links.map((l) => (
+              <li key={l.id}>{linkNeeds(l)}</li>
+            ))}
+            {m.lost.map((l) => (
+              <li key={l}>Lost: {l}</li>
+            ))}
+          </Box>
+          {m.supply ? (
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, rowGap: 0.75, mt: 0.5 }}>
+              <FigureBox label="Least" unit="V" max={100} figure={m.supply.minVolts} onChange={(minVolts) => supply(m.id, 'min', { minVolts })} />
+              <FigureBox label="Most" unit="V" max={100} figure={m.supply.maxVolts} onChange={(maxVolts) => supply(m.id, 'max', { maxVolts })} />
+              <FigureBox label={`Steady at ${m.supply.atVolts} V`} unit="A" max={100} figure={m.supply.typicalAmps} onChange={(typicalAmps) => supply(m.id, 'typical', { typicalAmps })} />
+              <FigureBox label={`Peak at ${m.supply.atVolts} V`} unit="A" max={100} figure={m.supply.peakAmps} onChange={(peakAmps) => supply(m.id, 'peak', { peakAmps })} />
+            </Box>
+          ) : (
+            <Box sx={{ fontSize: 12 }}>Takes no power from the board.</Box>
+          )}
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,40 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { tally } from '@/core';
+import { useRoom } from '../room/BuildRoom';
+
+/** What the list asks for, added up at each change. */
+export function TallyBox() {
+  const { build } = useRoom();
+  const t = tally(build);
+  const lines: [string, string][] = [
+    ['Serial ports', `${t.ports} (${t.hear} hear, ${t.talk} talk)`],
+    ['Inverted lines', String(t.inverted)],
+    ['Supplies', String(t.supplied)],
+    ['Mass of the parts', `${t.grams.toFixed(1)} g`],
+    ['Steady power', `${t.watts.toFixed(1)} W`],
+    ['Still to buy', `€${(t.toBuyCents / 100).toFixed(2)}`],
+  ];
+  return (
+    <section aria-label="Running tally">
+      <Typography variant="h2">It needs</Typography>
+      <table>
+        <tbody>
+          {lines.map(([what, value]) => (
+            <tr key={what}>
+              <th scope="row">{what}</th>
+              <td className="n">{value}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {t.unknownFigures > 0 && (
+        <Box sx={{ fontSize: 12, color: 'text.secondary', mt: 0.5 }}>
+          {t.unknownFigures} {t.unknownFigures === 1 ? 'figure is' : 'figures are'} unknown and not in these sums.
+        </Box>
+      )}
+    </section>
+  );
+}

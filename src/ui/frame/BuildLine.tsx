@@ -1,0 +1,36 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useColorScheme } from '@mui/material/styles';
+import { useRoom } from '../room/BuildRoom';
+import { SaveMark } from './SaveMark';
+
+/** The build as one sentence, with undo, saving and the light. */
+export function BuildLine() {
+  const { build, undo, redo, canUndo, canRedo } = useRoom();
+  const { mode, setMode } = useColorScheme();
+  const mounts = build.frame.mounts.map((m) => `${m.patternMm} mm`).join(' or ');
+  const facts = [`${build.pack.cells}S`, mounts, `${build.parts.length} parts`, `limit ${build.limits.takeOffMassG} g`, `budget €${(build.limits.budgetCents / 100).toFixed(0)}`];
+  return (
+    <Box component="header" className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, height: 40, borderBottom: '1px solid var(--hair)', whiteSpace: 'nowrap', overflow: 'hidden' }}>
+      <Box sx={{ flex: 1, overflow: 'hidden', textOverflow: 'ellipsis' }}>
+        <Box component="strong" sx={{ fontWeight: 640, fontSize: 15 }}>
+          {build.name}
+        </Box>
+        <Box component="span" sx={{ color: 'text.secondary' }}>
+          {' · '}
+          {facts.join(' · ')}
+        </Box>
+      </Box>
+      <SaveMark />
+      <Button onClick={undo} disabled={!canUndo} title="Ctrl+Z">
+        Undo
+      </Button>
+      <Button onClick={redo} disabled={!canRedo} title="Ctrl+Shift+Z">
+        Redo
+      </Button>
+      <Button onClick={() => setMode(mode === 'dark' ? 'light' : 'dark')}>{mode === 'dark' ? 'Day' : 'Night'} bench</Button>
+    </Box>
+  );
+}

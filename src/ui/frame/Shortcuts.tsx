@@ -1,0 +1,40 @@
+'use client';
+
+import Dialog from '@mui/material/Dialog';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+
+const keys: [string, string][] = [
+  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
+  ['Up, Down', 'walk along the boards (Ladder)'],
+  ['Left, Right', 'walk along the rungs (Ladder)'],
+  ['1 to 9, 0', 'jump to a rung'],
+  ['Enter', 'open the board'],
+  ['/', 'filter, or add a part (Build)'],
+  ['Alt+Up, Alt+Down', 'move a part up or down (Build)'],
+  ['?', 'this list'],
+];
+
+export function Shortcuts() {
+  const [open, setOpen] = useState(false);
+  useHotkeys('shift+slash, ?', () => setOpen((o) => !o), { useKey: true });
+  return (
+    <Dialog open={open} onClose={() => setOpen(false)}>
+      <DialogTitle>Keys</DialogTitle>
+      <DialogContent>
+        <table>
+          <tbody>
+            {keys.map(([key, does]) => (
+              <tr key={key}>
+                <th scope="row">{key}</th>
+                <td>{does}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </DialogContent>
+    </Dialog>
+  );
+}

@@ -1,0 +1,87 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState, type FormEvent } from 'react';
+import { ImportFile } from './ImportFile';
+
+export interface BuildCard {
+  id: string;
+  name: string;
+  craft: string;
+  cells: number;
+  parts: number;
+  savedAt: string;
+}
+
+export function Home({ builds }: { builds: BuildCard[] }) {
+  const router = useRouter();
+  const [name, setName] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const create = async (event: FormEvent) => {
+    event.preventDefault();
+    const answer = await fetch('/api/builds', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name }) }).catch(() => null);
+    const said = (await answer?.json().catch(() => null)) as { id?: string; sentence?: string } | null;
+    if (said?.id) router.push(`/b/${said.id}`);
+    else setFault(said?.sentence ?? 'The server does not answer. The name is still here; try again in a moment.');
+  };
+  return (
+    <Box component="main" sx={{ maxWidth: 980, mx: 'auto', px: 3, py: 4 }}>
+      <Typography variant="h1" sx={{ fontSize: 30 }}>
+        Rung
+      </Typography>
+      <Typography sx={{ maxWidth: 640, color: 'text.secondary', mt: 0.5 }}>
+        Write down what must hang off the flight controller. Every board on the shelf then climbs ten rungs, and you see which one carries your build, where the others stop, and how to wire the one you pick.
+      </Typography>
+      <Box component="form" onSubmit={create} sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end', mt: 3 }}>
+        <TextField label="Name of a new build" value={name} onChange={(e) => setName(e.target.value)} slotProps={{ htmlInput: { maxLength: 80 } }} sx={{ width: 260 }} />
+        <Button type="submit" variant="contained" disabled={name.trim() === ''}>
+          Start a build
+        </Button>
+        <ImportFile />
+      </Box>
+      {fault && (
+        <Typography role="alert" color="error" sx={{ mt: 1 }}>
+          {fault}
+        </Typography>
+      )}
+      <Typography variant="h2" sx={{ mt: 4, mb: 1 }}>
+        Builds
+      </Typography>
+      {builds.length === 0 ? (
+        <Typography>No build yet. Start one above, or open a Rung file.</Typography>
+      ) : (
+        <table>
+          <thead>
+            <tr>
+              <th>Build</th>
+              <th>What it is for</th>
+              <th className="n">Cells</th>
+              <th className="n">Parts</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {builds.map((b) => (
+              <tr key={b.id}>
+                <td>
+                  <Link href={`/b/${b.id}`}>{b.name}</Link>
+                </td>
+                <td>{b.craft}</td>
+                <td className="n">{b.cells}S</td>
+                <td className="n">{b.parts}</td>
+                <td>
+                  <Link href={`/b/${b.id}/ladder`}>Ladder</Link>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Box>
+  );
+}

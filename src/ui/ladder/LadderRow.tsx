@@ -1,0 +1,77 @@
+import Box from '@mui/material/Box';
+import Link from 'next/link';
+import type { Ranked } from '@/core';
+import { LadderStrip, rungPitch } from '../marks/LadderStrip';
+import { stateColour, verdictColour } from '../marks/words';
+import { tellingRung } from './stop';
+
+interface Props {
+  ranked: Ranked;
+  before: number | undefined;
+  current: boolean;
+  rung: number | null;
+  grams: string;
+  href: string;
+  onPick: (rung: number | null) => void;
+}
+
+export function LadderRow({ ranked, before, current, rung, grams, href, onPick }: Props) {
+  const { climb, rank } = ranked;
+  const told = tellingRung(climb);
+  const moved = before === undefined || before === rank ? '' : before > rank ? `up ${before - rank}` : `down ${rank - before}`;
+  return (
+    <Box
+      role="row"
+      aria-selected={current}
+      data-row={climb.boardId}
+      data-current={current}
+      tabIndex={current ? 0 : -1}
+      onClick={() => onPick(null)}
+      sx={{ display: 'flex', alignItems: 'center', height: 37, px: 2, borderBottom: '1px solid var(--hair)', background: current ? 'var(--copperSoft)' : 'transparent', cursor: 'default' }}
+    >
+      <Box role="gridcell" sx={{ width: 182, flexShrink: 0, display: 'flex', gap: 1, lineHeight: 1.15 }}>
+        <Box sx={{ width: 20, textAlign: 'right', color: 'text.secondary', fontSize: 12 }}>{rank}</Box>
+        <Box sx={{ minWidth: 0 }}>
+          <Box component={Link} href={href} sx={{ display: 'block', color: 'text.primary', fontWeight: 600, textDecoration: 'none', whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis', '&:hover': { color: 'primary.main' } }}>
+            {climb.boardName}
+          </Box>
+          <Box sx={{ fontSize: 11, color: 'text.secondary', whiteSpace: 'nowrap' }}>
+            {climb.maker}
+            {moved && <Box component="span" sx={{ color: 'primary.main' }}> · {moved}</Box>}
+          </Box>
+        </Box>
+      </Box>
+      <Box
+        role="gridcell"
+        sx={{ flexShrink: 0, height: 32 }}
+        onMouseMove={(e) => {
+          const x = e.clientX - e.currentTarget.getBoundingClientRect().left;
+          const over = Math.min(10, Math.max(1, Math.ceil(x / rungPitch)));
+          if (over !== rung) onPick(over);
+        }}
+      >
+        <LadderStrip climb={climb} at={rung} />
+      </Box>
+      <Box role="gridcell" sx={{ flex: 1, minWidth: 0, pl: 1.5, fontSize: 11.5, lineHeight: 1.2, maxHeight: 30, overflow: 'hidden', display: '-webkit-box', WebkitLineClamp: 2, WebkitBoxOrient: 'vertical' }}>
+        <Box component="span" sx={{ color: verdictColour[climb.verdict], fontWeight: 620 }}>
+          {climb.verdict}
+        </Box>
+        {told && (
+          <>
+            {' · '}
+            <Box component="span" sx={{ color: stateColour[told.state], fontWeight: 560 }}>
+              {told.name}:{' '}
+            </Box>
+            {told.findings[0]?.sentence}
+          </>
+        )}
+      </Box>
+      <Box role="gridcell" sx={{ width: 54, textAlign: 'right', fontSize: 12 }}>
+        {grams}
+      </Box>
+      <Box role="gridcell" sx={{ width: 66, textAlign: 'right', fontSize: 12 }}>
+        {climb.totalCents === null ? 'no offer' : (climb.totalCents / 100).toFixed(2)}
+      </Box>
+    </Box>
+  );
+}

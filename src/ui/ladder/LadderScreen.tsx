@@ -1,0 +1,165 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import Select from '@mui/material/Select';
+import TextField from '@mui/material/TextField';
+import { useRouter } from 'next/navigation';
+import { parseAsArrayOf, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
+import { useEffect, useMemo, useRef } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { rungNames, type Ranked } from '@/core';
+import { MarkKey } from '../marks/Key';
+import { rungPitch } from '../marks/LadderStrip';
+import { verdictColour } from '../marks/words';
+import { useRoom } from '../room/BuildRoom';
+import { LadderRow } from './LadderRow';
+import { RungReader } from './RungReader';
+import { grams, sortKeys, tellingRung, verdicts } from './stop';
+
+export function LadderScreen() {
+  const { build, ranking, shelfFault, reloadShelf, shelf } = useRoom();
+  const router = useRouter();
+  const [view, setView] = useQueryStates(
+    {
+      q: parseAsString.withDefault(''),
+      sort: parseAsStringLiteral(sortKeys).withDefault('rank'),
+      hide: parseAsArrayOf(parseAsStringLiteral(verdicts)).withDefault([]),
+      board: parseAsString,
+      rung: parseAsInteger,
+    },
+    { history: 'replace' },
+  );
+  const filter = useRef<HTMLInputElement>(null);
+  const rows = useMemo(() => arrange(ranking.ranked ?? [], view.q, view.sort, view.hide), [ranking.ranked, view.q, view.sort, view.hide]);
+  const at = Math.max(0, rows.findIndex((r) => r.climb.boardId === view.board));
+  const current = rows[at] ?? null;
+  const rung = view.rung ?? (current ? (tellingRung(current.climb)?.rung ?? 1) : 1);
+
+  const goTo = (index: number, toRung: number | null = view.rung) => {
+    const row = rows[Math.max(0, Math.min(rows.length - 1, index))];
+    if (row) void setView({ board: row.climb.boardId, rung: toRung });
+  };
+  useHotkeys('down', () => goTo(at + 1), { preventDefault: true });
+  useHotkeys('up', () => goTo(at - 1), { preventDefault: true });
+  useHotkeys('right', () => goTo(at, Math.min(10, rung + 1)), { preventDefault: true });
+  useHotkeys('left', () => goTo(at, Math.max(1, rung - 1)), { preventDefault: true });
+  useHotkeys('0,1,2,3,4,5,6,7,8,9', (e) => goTo(at, e.key === '0' ? 10 : Number(e.key)));
+  useHotkeys('enter', () => current && router.push(`/b/${build.id}/board/${current.climb.boardId}`));
+  useHotkeys('slash', () => filter.current?.focus(), { preventDefault: true });
+  useEffect(() => document.querySelector('[data-row][data-current="true"]')?.scrollIntoView({ block: 'nearest' }), [view.board]);
+
+  if (shelfFault) {
+    return (
+      <Box role="alert" sx={{ p: 3 }}>
+        {shelfFault} <Button onClick={reloadShelf}>Ask again</Button>
+      </Box>
+    );
+  }
+  if (!ranking.ranked) {
+    return (
+      <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
+        {shelf ? `${shelf.boards.length} boards are climbing ...` : 'The shelf is on its way ...'}
+      </Box>
+    );
+  }
+  const count = (v: (typeof verdicts)[number]) => ranking.ranked!.filter((r) => r.climb.verdict === v).length;
+  const best = ranking.ranked[0];
+
+  return (
+    <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
+      <h1 className="sr">Ladder</h1>
+      <Box className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 2, py: 0.75, borderBottom: '1px solid var(--hair)', flexWrap: 'wrap' }}>
+        <TextField
+          inputRef={filter}
+          placeholder="Filter by name, maker or reason"
+          value={view.q}
+          onChange={(e) => void setView({ q: e.target.value || null })}
+          onKeyDown={(e) => e.key === 'Escape' && (e.target as HTMLElement).blur()}
+          slotProps={{ htmlInput: { 'aria-label': 'Filter boards' } }}
+          sx={{ width: 210 }}
+        />
+        <Select value={view.sort} onChange={(e) => void setView({ sort: e.target.value })} inputProps={{ 'aria-label': 'Order' }} sx={{ width: 110 }}>
+          {sortKeys.map((k) => (
+            <MenuItem key={k} value={k}>
+              by {k}
+            </MenuItem>
+          ))}
+        </Select>
+        <Box role="group" aria-label="Verdicts shown" sx={{ display: 'flex', gap: 0.5 }}>
+          {verdicts.map((v) => {
+            const shown = !view.hide.includes(v);
+            return (
+              <Button
+                key={v}
+                aria-pressed={shown}
+                onClick={() => void setView({ hide: shown ? [...view.hide, v] : view.hide.filter((h) => h !== v) })}
+                sx={{ color: shown ? verdictColour[v] : 'text.secondary', textDecoration: shown ? 'none' : 'line-through', px: 0.75 }}
+              >
+                {count(v)} {v}
+              </Button>
+            );
+          })}
+        </Box>
+        <Box sx={{ flex: 1 }} />
+        <MarkKey />
+      </Box>
+      <Box role="status" aria-live="polite" className="sr">
+        {ranking.busy ? '' : best ? `First: ${best.climb.boardName}, ${best.climb.verdict}.` : ''}
+      </Box>
+      <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', opacity: ranking.busy ? 0.75 : 1 }}>
+        <Box role="grid" aria-label="Boards and the rungs they reach" aria-rowcount={rows.length}>
+          <Box role="row" sx={{ display: 'flex', alignItems: 'flex-end', px: 2, position: 'sticky', top: 0, background: 'var(--paper)', zIndex: 1, borderBottom: '1px solid var(--ink)', fontSize: 11.5, color: 'text.secondary' }}>
+            <Box role="columnheader" sx={{ width: 182, flexShrink: 0 }}>
+              Board
+            </Box>
+            {rungNames.map((name, i) => (
+              <Box role="columnheader" key={name} sx={{ width: rungPitch, flexShrink: 0, textAlign: 'center', fontStretch: '76%', color: rung === i + 1 ? 'primary.main' : undefined }}>
+                <Box component="span" sx={{ display: 'block', fontSize: 10 }}>
+                  {i + 1}
+                </Box>
+                {name}
+              </Box>
+            ))}
+            <Box role="columnheader" sx={{ flex: 1, pl: 1.5 }}>
+              Why it stops, or what is not quite right
+            </Box>
+            <Box role="columnheader" sx={{ width: 54, textAlign: 'right' }} title="Take-off mass with everything">
+              g
+            </Box>
+            <Box role="columnheader" sx={{ width: 66, textAlign: 'right' }} title="Board and parts still to buy, landed">
+              to pay €
+            </Box>
+          </Box>
+          {rows.map((r, i) => (
+            <LadderRow key={r.climb.boardId} ranked={r} before={ranking.before.get(r.climb.boardId)} current={i === at} rung={i === at ? rung : null} grams={grams(r.climb)} onPick={(n) => goTo(i, n)} href={`/b/${build.id}/board/${r.climb.boardId}`} />
+          ))}
+        </Box>
+        {rows.length === 0 && (
+          <Box sx={{ p: 3, color: 'text.secondary' }}>
+            {ranking.ranked.length === 0 ? 'The shelf is empty. Open a Rung file with boards on the first page.' : 'No board is left by this filter.'}
+          </Box>
+        )}
+      </Box>
+      {current && <RungReader climb={current.climb} rung={rung} />}
+    </Box>
+  );
+}
+
+function arrange(ranked: Ranked[], q: string, sort: (typeof sortKeys)[number], hide: readonly string[]): Ranked[] {
+  const word = q.trim().toLowerCase();
+  const shown = ranked.filter(({ climb }) => {
+    if (hide.includes(climb.verdict)) return false;
+    if (!word) return true;
+    const text = `${climb.boardName} ${climb.maker} ${climb.verdict} ${tellingRung(climb)?.name ?? ''} ${tellingRung(climb)?.findings[0]?.sentence ?? ''}`;
+    return text.toLowerCase().includes(word);
+  });
+  const by = {
+    rank: (a: Ranked, b: Ranked) => a.rank - b.rank,
+    price: (a: Ranked, b: Ranked) => (a.climb.totalCents ?? Infinity) - (b.climb.totalCents ?? Infinity),
+    grams: (a: Ranked, b: Ranked) => (a.climb.massG.high ?? Infinity) - (b.climb.massG.high ?? Infinity),
+    name: (a: Ranked, b: Ranked) => a.climb.boardName.localeCompare(b.climb.boardName),
+  }[sort];
+  return [...shown].sort(by);
+}

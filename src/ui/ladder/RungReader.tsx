@@ -1,0 +1,27 @@
+import Box from '@mui/material/Box';
+import type { Climb } from '@/core';
+import { FindingLine } from '../board/FindingLine';
+import { stateColour } from '../marks/words';
+
+/** The findings of the rung under the cursor, at the foot of the ladder. */
+export function RungReader({ climb, rung }: { climb: Climb; rung: number }) {
+  const r = climb.rungs[rung - 1]!;
+  return (
+    <Box component="section" aria-label="The rung in words" sx={{ borderTop: '2px solid var(--ink)', px: 2, py: 1, height: 128, overflow: 'auto', background: 'var(--sheet)' }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', mb: 0.5 }}>
+        <strong>{climb.boardName}</strong>
+        <span>
+          rung {r.rung}, {r.name}:
+        </span>
+        <Box component="strong" sx={{ color: stateColour[r.state] }}>
+          {r.state}
+        </Box>
+      </Box>
+      <Box component="ul" sx={{ m: 0, pl: 0, listStyle: 'none' }}>
+        {r.findings.map((f, i) => (
+          <FindingLine key={i} finding={f} />
+        ))}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,116 @@
+'use client';
+
+import { createContext, useCallback, useContext, useEffect, useMemo, useReducer, useState, type ReactNode } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { Build, Shelf } from '@/core';
+import { dropDraft, findDraft } from './draft';
+import { begin, edited, redone, undone, type History } from './history';
+import { useAutosave, type SaveState, type Stored } from './use-autosave';
+import { useRanking, type Ranking } from './use-ranking';
+
+type Move = { kind: 'edit'; change: (b: Build) => Build; label: string; at: number } | { kind: 'undo' } | { kind: 'redo' } | { kind: 'replace'; build: Build };
+
+interface Room {
+  build: Build;
+  /** Changes the build; edits with one label in quick succession undo together. */
+  edit: (label: string, change: (b: Build) => Build) => void;
+  undo: () => void;
+  redo: () => void;
+  canUndo: boolean;
+  canRedo: boolean;
+  save: SaveState;
+  keepMine: () => void;
+  takeTheirs: () => void;
+  shelf: Shelf | null;
+  shelfFault: string | null;
+  reloadShelf: () => void;
+  ranking: Ranking;
+}
+
+const RoomContext = createContext<Room | null>(null);
+
+/** The open build, shared by all its screens. */
+export function useRoom(): Room {
+  const room = useContext(RoomContext);
+  if (!room) throw new Error('useRoom outside a BuildRoom');
+  return room;
+}
+
+function moved(h: History<Build>, move: Move): History<Build> {
+  switch (move.kind) {
+    case 'edit':
+      return edited(h, move.change(h.now), move.label, move.at);
+    case 'undo':
+      return undone(h);
+    case 'redo':
+      return redone(h);
+    case 'replace':
+      return begin(move.build);
+  }
+}
+
+export function BuildRoom({ stored, children }: { stored: Stored; children: ReactNode }) {
+  const [history, move] = useReducer(moved, stored.build, begin);
+  const [shelf, setShelf] = useState<Shelf | null>(null);
+  const [shelfFault, setShelfFault] = useState<string | null>(null);
+  const [tries, setTries] = useState(0);
+  const build = history.now;
+  const { state: save, keepMine, takeTheirs, resumeFrom } = useAutosave(build, stored);
+  const ranking = useRanking(build, shelf?.boards ?? null);
+
+  useEffect(() => {
+    let gone = false;
+    fetch('/api/shelf')
+      .then(async (r) => {
+        const said = (await r.json()) as Shelf & { sentence?: string };
+        if (gone) return;
+        if (r.ok) setShelf(said);
+        setShelfFault(r.ok ? null : (said.sentence ?? 'The shelf did not come.'));
+      })
+      .catch(() => !gone && setShelfFault('The server does not answer, so the boards are not here yet.'));
+    return () => {
+      gone = true;
+    };
+  }, [tries]);
+
+  useEffect(() => {
+    const draft = findDraft(stored.build.id);
+    if (!draft) return;
+    if (JSON.stringify(draft.build) === JSON.stringify(stored.build)) dropDraft(stored.build.id);
+    else {
+      resumeFrom(draft.baseVersion);
+      move({ kind: 'edit', change: () => draft.build, label: 'draft', at: Date.now() });
+    }
+  }, [stored, resumeFrom]);
+
+  const edit = useCallback((label: string, change: (b: Build) => Build) => move({ kind: 'edit', change, label, at: Date.now() }), []);
+  const undo = useCallback(() => move({ kind: 'undo' }), []);
+  const redo = useCallback(() => move({ kind: 'redo' }), []);
+  useHotkeys('mod+z', undo, { preventDefault: true, enableOnFormTags: true });
+  useHotkeys('mod+shift+z', redo, { preventDefault: true, enableOnFormTags: true });
+
+  const room = useMemo<Room>(
+    () => ({
+      build,
+      edit,
+      undo,
+      redo,
+      canUndo: history.past.length > 0,
+      canRedo: history.future.length > 0,
+      save,
+      keepMine,
+      takeTheirs: () => {
+        if (save.kind === 'conflict') move({ kind: 'replace', build: save.theirs.build });
+        takeTheirs();
+      },
+      shelf,
+      shelfFault,
+      reloadShelf: () => setTries((n) => n + 1),
+      ranking,
+    }),
+    // keepMine and takeTheirs close over `save`, which is listed.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [build, edit, undo, redo, history, save, shelf, shelfFault, ranking],
+  );
+  return <RoomContext value={room}>{children}</RoomContext>;
+}
