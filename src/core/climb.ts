@@ -4,7 +4,7 @@ import { rungNames, worst, type Finding, type RungName, type RungNumber, type Ru
 import { checkFrame } from './check/frame';
 import { checkMotors } from './check/motors';
 import { checkPack } from './check/pack';
-import { unmetFinding } from './check/unmet';
+import { leftOutFinding, mustFinding } from './check/unmet';
 import { checkWeight, massLines, total } from './check/weight';
 import { checkWired } from './check/wired';
 import { compile, type Compiled } from './hookup/compile';
@@ -121,18 +121,14 @@ function at({ shop, laid }: { shop: Workshop; laid: LaidPart[] }, rung: SolvedRu
   return { shop, laid, compiled, solution: solve(compiled.problem) };
 }
 
-/** Each part that is left out is reported at the first rung that cannot serve as many of its priority. */
+/** A sentence for each solved rung that the musts do not pass, and one for each other part that is left out. */
 function unmetFindings(shown: Solved, states: Map<SolvedRung, RungState>): Finding[] {
-  const missing = (s: Solved) => s.laid.filter((_, i) => s.solution.picks[i] === null);
-  const unmet = missing(shown);
-  if (unmet.length === 0) return [];
-  const perRung = solvedRungs.map((k) => ({ k, out: k === 7 ? unmet : missing(at(shown, k)) }));
-  return unmet.map((part) => {
-    const before = unmet.filter((u) => u.part.priority === part.part.priority).indexOf(part);
-    const { k } = perRung.find(({ out }) => out.filter((u) => u.part.priority === part.part.priority).length > before)!;
-    const must = part.part.priority === 'must';
-    return unmetFinding(shown.shop, shown.laid, part, k, must ? (states.get(k) ?? 'breaks') : 'strained');
-  });
+  const { shop, laid, solution } = shown;
+  const failing = solvedRungs.filter((k) => states.has(k));
+  const stopped = failing.map((k) => mustFinding(shop, laid, k, states.get(k)!, failing[0]!));
+  const out = laid.filter((l, i) => solution.picks[i] === null && l.part.priority !== 'must');
+  const wired = laid.filter((_, i) => solution.picks[i] !== null);
+  return [...stopped, ...out.map((part) => leftOutFinding(shop, wired, part))];
 }
 
 function verdictOf(rungs: Rung[]): Verdict {
@@ -142,5 +138,6 @@ function verdictOf(rungs: Rung[]): Verdict {
 
 function worstFirst(findings: Finding[]): Finding[] {
   const order: RungState[] = ['breaks', 'unknown', 'strained', 'holds'];
-  return [...findings].sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
+  const once = findings.filter((f, i) => findings.findIndex((g) => g.sentence === f.sentence) === i);
+  return once.sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
 }

@@ -39,7 +39,7 @@ export function checkCost(build: Build, board: Board, hookup: Hookup): Finding[]
       rung: 9,
       state: stateWithin(truth, margin, comfort.cost),
       about: 'Price',
-      sentence: `The board lands at ${money(landedCents(offer))} from ${offer.shop}, with ${money(rest)} of parts still to buy${extras}: ${money(sum)}. The budget is ${money(budget)}: ${truth === 'yes' ? `${money(budget - sum)} left` : `${money(sum - budget)} too much`}.`,
+      sentence: `${truth === 'yes' ? `${money(budget - sum)} below` : `${money(sum - budget)} over`} the budget of ${money(budget)}: the board lands at ${money(landedCents(offer))} from ${offer.shop}, parts still to buy are ${money(rest)}${extras}, ${money(sum)} together.`,
       needed: money(sum),
       given: money(budget),
       ...(margin === undefined ? {} : { margin }),

@@ -118,7 +118,7 @@ function sensor(build: Build, board: Board): Finding[] {
       rung: 3,
       state: truth === 'no' ? 'strained' : stateOf(truth),
       about: 'Current sensor',
-      sentence: `All motors together peak at ${num(total, 0)} A; the sensor reads up to ${num(interval(figure).low, 0)} A${truth === 'no' ? ', so it under-reads at full throttle' : ''}.`,
+      sentence: `All motors together peak at ${num(total, 0)} A; ${isKnown(figure) ? `the sensor reads up to ${num(interval(figure).low, 0)} A${truth === 'no' ? ', so it under-reads at full throttle' : ''}` : 'nobody says how far the sensor reads'}.`,
       needed: `${num(total, 0)} A`,
       given: `${num(interval(figure).low, 0)} A`,
       grounds: [ground('Sensor full scale', figure, 'A')],

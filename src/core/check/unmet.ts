@@ -6,26 +6,67 @@ import { interval, isKnown } from '../model/figure';
 import { usbAmps } from '../trade/rating';
 import type { SolvedRung, Workshop } from '../hookup/way';
 import { protocols } from '../trade/protocol';
-import { capital, list, num, type Finding, type RungState } from './finding';
+import { capital, list, num, rungNames, type Finding, type RungState } from './finding';
 import { linkNeeds } from './signal-words';
 
-/** Why a part cannot be wired at rungs 4 to `rung`: the smallest set of parts that clash, in words. */
-export function unmetFinding(shop: Workshop, laid: LaidPart[], part: LaidPart, rung: SolvedRung, state: RungState): Finding {
-  const musts = laid.filter((l) => l === part || l.part.priority === 'must');
-  const locks = shop.build.locks[shop.board.id] ?? [];
-  const core = smallestConflict(shop, musts.length > 0 ? musts : [part], rung, locks);
-  const name = part.part.peripheral.name;
-  const alone = core.length <= 1;
-  const words = rung === 7 ? loadWords(shop, core.length > 0 ? core : [part]) : alone ? aloneWords(core[0] ?? part, rung) : clashWords(shop, core, rung);
+const rungs = [4, 5, 6, 7] as const;
+
+/**
+ * Why not every must can be wired at rungs 4 to `rung`: the smallest set of parts that clash, in words.
+ * `first` is the lowest rung that fails; the ones above fail with it.
+ */
+export function mustFinding(shop: Workshop, laid: LaidPart[], rung: SolvedRung, state: RungState, first: SolvedRung): Finding {
+  const musts = laid.filter((l) => l.part.priority === 'must');
+  const core = smallestConflict(shop, musts, rung, shop.build.locks[shop.board.id]);
+  if (core.length === 0) {
+    const open = doubts(musts, rung);
+    return { rung, state, about: 'Unknown figures', sentence: `Every must can be wired only if this turns out well: ${list(open.length > 0 ? open : ['a figure nobody states'])}.`, grounds: [] };
+  }
+  if (rung > first && sameParts(core, smallestConflict(shop, musts, first, shop.build.locks[shop.board.id]))) {
+    return { rung, state, about: 'Nothing new', sentence: `What breaks at ${rungNames[first - 1]} cannot be wired here either.`, grounds: [] };
+  }
+  return clash(shop, core, rung, state);
+}
+
+/** Why a part that is not a must is left out, given all that is wired. */
+export function leftOutFinding(shop: Workshop, wired: LaidPart[], part: LaidPart): Finding {
+  const locks = shop.build.locks[shop.board.id];
+  const { name } = part.part.peripheral;
+  for (const rung of rungs) {
+    const core = smallestConflict(shop, [...wired, part], rung, locks);
+    if (core.length > 0) {
+      const finding = clash(shop, core, rung, 'strained');
+      return { ...finding, about: name, sentence: `${name} (${part.part.priority}) is left out. ${finding.sentence}` };
+    }
+  }
+  return { rung: 4, state: 'strained', about: name, sentence: `${name} (${part.part.priority}) is left out: wiring it would cost money, mass or effort, which outranks a ${part.part.priority}.`, grounds: [], fix: 'Make it a must or a should to have it wired all the same.' };
+}
+
+function sameParts(a: LaidPart[], b: LaidPart[]): boolean {
+  return a.length === b.length && a.every((l) => b.includes(l));
+}
+
+function doubts(parts: LaidPart[], rung: SolvedRung): string[] {
+  const whys = parts.flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways.flatMap((w) => w.conditions.flatMap((c) => (c.rung <= rung && c.truth === 'unknown' ? [c.why] : []))))));
+  return [...new Set(whys)].slice(0, 4);
+}
+
+function clash(shop: Workshop, core: LaidPart[], rung: SolvedRung, state: RungState): Finding {
+  const alone = core.length === 1;
   const grounds = core.flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways.flatMap((w) => w.conditions.flatMap((c) => (c.rung === rung && c.truth !== 'yes' ? (c.grounds ?? []) : []))))));
   return {
     rung,
     state,
-    about: alone ? name : list(core.map((l) => l.part.peripheral.name)),
-    sentence: words,
+    about: list(core.map((l) => l.part.peripheral.name)),
+    sentence: alone && (rung < 7 || noWay(core[0]!)) ? aloneWords(core[0]!, rung) : rung === 7 ? loadWords(shop, core) : clashWords(shop, core, rung),
     grounds: grounds.filter((g, i) => grounds.findIndex((h) => h.what === g.what && h.figure === g.figure) === i).slice(0, 6),
     ...fixHint(shop, core, rung),
   };
+}
+
+/** Is there a need of each mode that no single way meets, loads aside? */
+function noWay(l: LaidPart): boolean {
+  return l.modes.every((m) => m.needs.some((n) => n.ways.every((w) => w.conditions.some((c) => c.truth !== 'yes'))));
 }
 
 /** One part that no way suits: for the mode that gets furthest, what each way lacks. */
@@ -36,7 +77,9 @@ function aloneWords(l: LaidPart, rung: SolvedRung): string {
       if (n.kind === 'supply' && rung < 6) return [];
       const failing = n.ways.map((w) => w.conditions.find((c) => c.rung <= rung && c.truth !== 'yes'));
       if (n.ways.length > 0 && failing.some((f) => !f)) return [];
-      const reasons = [...new Set(failing.flatMap((f) => (f ? [f.why] : [])))];
+      // The way that got furthest says most.
+      const furthest = failing.flatMap((f) => (f ? [f] : [])).sort((a, b) => b.rung - a.rung);
+      const reasons = [...new Set(furthest.map((f) => f.why))];
       const lacks = reasons.length > 0 ? reasons : [n.kind === 'supply' ? 'the board has no supply pads' : 'every port is taken for good or there is none'];
       const what = n.link ? linkNeeds(n.link) : 'a supply inside its range';
       const many = lacks.length > 3 ? `${lacks.slice(0, 3).join('; ')}; and ${lacks.length - 3} more` : lacks.join('; ');

@@ -43,13 +43,18 @@ export function checkWeight(build: Build, board: Board, hookup: Hookup): Finding
   const state = stateWithin(truth, margin, comfort.weight);
   const unknown = lines.filter((l) => !Number.isFinite(l.grams.high)).map((l) => l.what);
   const words = Number.isFinite(mass.high) ? span(mass.low, mass.high, 'g', 0) : `at least ${num(mass.low, 0)} g (nobody says what ${unknown.join(' and ')} weighs)`;
-  const why = { holds: `${num(limit - mass.high, 0)} g are left.`, strained: `only ${num(limit - mass.high, 0)} g are left.`, unknown: 'it may or may not stay below.', breaks: `${num(mass.low - limit, 0)} g too much.` }[state];
+  const lead = {
+    holds: `${num(limit - mass.high, 0)} g below the limit of ${num(limit, 0)} g`,
+    strained: `Only ${num(limit - mass.high, 0)} g below the limit of ${num(limit, 0)} g`,
+    unknown: `It may or may not stay below the limit of ${num(limit, 0)} g`,
+    breaks: `${num(mass.low - limit, 0)} g over the limit of ${num(limit, 0)} g`,
+  }[state];
   return [
     {
       rung: 8,
       state,
       about: 'Take-off mass',
-      sentence: `With all that the hookup drags in it weighs ${words}; the limit is ${num(limit, 0)} g: ${why}`,
+      sentence: `${lead}: with all that the hookup drags in it weighs ${words}.`,
       needed: words,
       given: `${num(limit, 0)} g`,
       ...(margin === undefined ? {} : { margin }),

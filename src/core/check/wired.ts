@@ -98,8 +98,8 @@ function loadFinding(r: Hookup['rails'][number]): Finding[] {
   if (r.parts.length === 0 || r.usableMa === null || r.printedMa === null) return [];
   const margin = marginOf(r.usableMa, Math.max(1, r.peakMa));
   const over = r.peakMa > r.usableMa;
-  const own = r.ownMa > 0 ? `, less ${num(r.ownMa / 1000, 2)} A of its own,` : '';
-  const derate = r.share < 1 ? ` (${num((r.printedMa + r.ownMa) / 1000, 2)} A x ${num(r.share * 100, 0)} %${own ? `${own}` : ''})` : '';
+  const own = r.ownMa > 0 ? `, less ${num(r.ownMa / 1000, 2)} A for the board itself` : '';
+  const derate = r.share < 1 ? ` (${num((r.printedMa + r.ownMa) / 1000, 2)} A x ${num(r.share * 100, 0)} %${own})` : '';
   return [
     {
       rung: 7,

@@ -19,8 +19,8 @@ export function smallestConflict(shop: Workshop, laid: LaidPart[], upTo: SolvedR
   return core;
 }
 
-/** Can every one of these parts be wired at once? */
+/** Can every one of these parts be wired at once, whatever it costs? */
 export function worksTogether(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, locks: Lock[] = []): boolean {
-  const { cost } = solve(compile(shop, laid, upTo, locks).problem);
-  return cost.must + cost.should + cost.nice === 0;
+  const wanted = laid.map((l) => ({ ...l, part: { ...l.part, priority: 'must' as const } }));
+  return solve(compile(shop, wanted, upTo, locks).problem).cost.must === 0;
 }

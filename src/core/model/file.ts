@@ -104,8 +104,10 @@ function show(value: unknown): string {
 function jsonPlace(error: unknown, text: string): string {
   if (text.trim() === '') return 'the text is empty';
   const message = error instanceof Error ? error.message : '';
-  const at = /position (\d+)/.exec(message);
-  if (!at) return 'it ends too early or has a stray character';
-  const line = text.slice(0, Number(at[1])).split('\n').length;
-  return `something is wrong at line ${line}`;
+  const position = /position (\d+)/.exec(message)?.[1];
+  // Node names either the position or a snippet of what stands before and after it.
+  const snippet = /^Unexpected token .+?, (?:\.\.\.)?"(.*?)"(?:\.\.\.)? is not valid JSON$/s.exec(message)?.[1];
+  const at = position !== undefined ? Number(position) : snippet ? text.indexOf(snippet) + snippet.length / 2 : -1;
+  if (at < 0) return 'it ends too early or has a stray character';
+  return `something is wrong near line ${text.slice(0, at).split('\n').length}`;
 }

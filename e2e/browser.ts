@@ -1,0 +1,36 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+
+/** Debian's Chromium with an empty profile, as the set-up scripts install it. */
+export async function openBrowser(): Promise<{ browser: Browser; close: () => Promise<void> }> {
+  const profile = mkdtempSync(path.join(os.tmpdir(), 'rung-chromium-'));
+  const browser = await puppeteer.launch({
+    executablePath: process.env.RUNG_CHROMIUM ?? '/usr/bin/chromium',
+    userDataDir: profile,
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+    defaultViewport: { width: 1280, height: 800 },
+  });
+  return {
+    browser,
+    close: async () => {
+      await browser.close();
+      rmSync(profile, { recursive: true, force: true });
+    },
+  };
+}
+
+/** A page that fails loudly: script errors are collected in `faults`. */
+export async function openPage(browser: Browser, address: string): Promise<{ page: Page; faults: string[] }> {
+  const page = await browser.newPage();
+  const faults: string[] = [];
+  page.on('pageerror', (e) => faults.push(String(e)));
+  await page.goto(address, { waitUntil: 'networkidle0' });
+  return { page, faults };
+}
+
+/** Waits until the page's text holds the words. */
+export async function waitForText(page: Page, words: string): Promise<void> {
+  await page.waitForFunction((w) => document.body.innerText.includes(w), { timeout: 15_000 }, words);
+}
