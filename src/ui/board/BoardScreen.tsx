@@ -41,9 +41,9 @@ export function BoardScreen({ boardId }: { boardId: string }) {
         <Link href={`/b/${build.id}/ladder?board=${boardId}`}>Back to the ladder</Link>
       </Box>
       {board.summary && <Typography color="text.secondary">{board.summary}</Typography>}
-      <Box sx={{ mt: 1, width: rungPitch * 10 }}>
+      <Box sx={{ mt: 1, maxWidth: rungPitch * 10 }}>
         <LadderStrip climb={climb} />
-        <Box sx={{ display: 'flex', fontSize: 11, fontStretch: '76%', color: 'text.secondary' }}>
+        <Box sx={{ display: { xs: 'none', sm: 'flex' }, fontSize: 11, fontStretch: '76%', color: 'text.secondary' }}>
           {climb.rungs.map((r) => (
             <Box key={r.rung} component="a" href={`#rung-${r.rung}`} sx={{ width: rungPitch, textAlign: 'center' }}>
               {r.name}
@@ -51,7 +51,7 @@ export function BoardScreen({ boardId }: { boardId: string }) {
           ))}
         </Box>
       </Box>
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1.1fr) minmax(0, 1fr)' }, gap: 4, mt: 2 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.1fr) minmax(0, 1fr)' }, gap: 4, mt: 2 }}>
         <Findings climb={climb} />
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 3 }}>
           <PortLedger hookup={climb.hookup} board={board} />

@@ -2,7 +2,7 @@
 
 import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Peripheral } from '@/core';
 import { useRoom } from '../room/BuildRoom';
@@ -12,10 +12,10 @@ import { withPart } from './change';
 export function AddPart({ onAdded }: { onAdded: (id: string) => void }) {
   const { shelf, edit } = useRoom();
   const [typed, setTyped] = useState('');
-  const box = useRef<HTMLInputElement>(null);
-  useHotkeys('slash', () => box.current?.focus(), { preventDefault: true });
+  useHotkeys('/', () => document.getElementById('add-part')?.focus(), { preventDefault: true, useKey: true });
   return (
     <Autocomplete<Peripheral>
+      id="add-part"
       options={shelf?.peripherals ?? []}
       groupBy={(p) => p.kind}
       getOptionLabel={(p) => p.name}
@@ -40,7 +40,7 @@ export function AddPart({ onAdded }: { onAdded: (id: string) => void }) {
       blurOnSelect={false}
       noOptionsText="No part of this name is in the library."
       sx={{ width: 300 }}
-      renderInput={(params) => <TextField {...params} inputRef={box} label="Add a part: receiver, camera, ..." />}
+      renderInput={(params) => <TextField {...params} label="Add a part: receiver, camera, ..." />}
       renderOption={({ key, ...props }, p) => (
         <li key={key} {...props}>
           <span>

@@ -32,7 +32,7 @@ export function PartRow({ part, index, selected, onSelect }: { part: Part; index
       sx={{ display: 'flex', alignItems: 'center', gap: 1, borderBottom: '1px solid var(--hair)', py: 0.5, px: 0.5, background: selected ? 'var(--copperSoft)' : 'transparent', opacity: isDragging ? 0.5 : 1 }}
       style={{ transform: transform ? `translateY(${transform.y}px)` : undefined }}
     >
-      <Box component="span" {...attributes} {...listeners} aria-label={`Move ${peripheral.name}`} sx={{ cursor: 'grab', color: 'text.secondary', px: 0.5, width: 24, textAlign: 'right', fontSize: 12 }}>
+      <Box component="span" {...attributes} {...listeners} aria-label={`${index + 1}, move ${peripheral.name}`} sx={{ cursor: 'grab', color: 'text.secondary', px: 0.5, width: 24, textAlign: 'right', fontSize: 12 }}>
         {index + 1}
       </Box>
       <Box component="button" type="button" onClick={onSelect} aria-expanded={selected} sx={{ flex: 1, minWidth: 0, textAlign: 'left', background: 'none', border: 0, font: 'inherit', color: 'inherit', cursor: 'pointer', p: 0 }}>

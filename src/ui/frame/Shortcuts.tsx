@@ -19,7 +19,7 @@ const keys: [string, string][] = [
 
 export function Shortcuts() {
   const [open, setOpen] = useState(false);
-  useHotkeys('shift+slash, ?', () => setOpen((o) => !o), { useKey: true });
+  useHotkeys('?, shift+?', () => setOpen((o) => !o), { useKey: true });
   return (
     <Dialog open={open} onClose={() => setOpen(false)}>
       <DialogTitle>Keys</DialogTitle>

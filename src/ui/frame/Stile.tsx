@@ -25,13 +25,13 @@ export function Stile() {
     ...(board ? [{ name: 'Board', href: `${base}/board/${board.climb.boardId}`, says: board.climb.boardName, here: path.startsWith(`${base}/board/`) }] : []),
   ];
   return (
-    <Box component="nav" aria-label="Stages" className="no-print" sx={{ width: 124, flexShrink: 0, borderRight: '1px solid var(--hair)', display: 'flex', flexDirection: 'column', px: 1.5, py: 2 }}>
-      <Box component={Link} href="/" sx={{ fontWeight: 680, fontSize: 19, fontStretch: '80%', color: 'text.primary', textDecoration: 'none', mb: 2 }}>
+    <Box component="nav" aria-label="Stages" className="no-print" sx={{ width: { xs: 'auto', sm: 124 }, flexShrink: 0, borderRight: { sm: '1px solid var(--hair)' }, borderBottom: { xs: '1px solid var(--hair)', sm: 0 }, display: 'flex', flexDirection: { xs: 'row', sm: 'column' }, alignItems: { xs: 'center', sm: 'stretch' }, gap: { xs: 2, sm: 0 }, px: 1.5, py: { xs: 0.5, sm: 2 } }}>
+      <Box component={Link} href="/" sx={{ fontWeight: 680, fontSize: 19, fontStretch: '80%', color: 'text.primary', textDecoration: 'none', mb: { xs: 0, sm: 2 } }}>
         Rung
       </Box>
-      <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: 'column-reverse', mt: 'auto', position: 'relative', borderLeft: '2px solid var(--ink)', borderRight: '2px solid var(--ink)', pt: 3 }}>
+      <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: { xs: 'row', sm: 'column-reverse' }, gap: { xs: 2, sm: 0 }, mt: { sm: 'auto' }, position: 'relative', borderLeft: { sm: '2px solid var(--ink)' }, borderRight: { sm: '2px solid var(--ink)' }, pt: { sm: 3 } }}>
         {stages.map((s) => (
-          <Box component="li" key={s.name} sx={{ position: 'relative', height: 74, display: 'flex', flexDirection: 'column', justifyContent: 'flex-end' }}>
+          <Box component="li" key={s.name} sx={{ position: 'relative', height: { sm: 74 }, display: 'flex', flexDirection: 'column', justifyContent: 'flex-end' }}>
             <Box
               component={Link}
               href={s.href}
@@ -41,7 +41,7 @@ export function Stile() {
               <Box component="span" sx={{ display: 'block', fontWeight: s.here ? 660 : 520, fontSize: 13 }}>
                 {s.name}
               </Box>
-              <Box component="span" sx={{ display: 'block', fontSize: 11, color: 'text.secondary' }}>
+              <Box component="span" sx={{ display: { xs: 'none', sm: 'block' }, fontSize: 11, color: 'text.secondary' }}>
                 {s.says}
               </Box>
             </Box>
@@ -49,7 +49,7 @@ export function Stile() {
           </Box>
         ))}
       </Box>
-      <Box aria-hidden sx={{ height: 18, borderLeft: '2px solid var(--ink)', borderRight: '2px solid var(--ink)' }} />
+      <Box aria-hidden sx={{ display: { xs: 'none', sm: 'block' }, height: 18, borderLeft: '2px solid var(--ink)', borderRight: '2px solid var(--ink)' }} />
     </Box>
   );
 }

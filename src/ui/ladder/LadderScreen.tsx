@@ -7,7 +7,7 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { parseAsArrayOf, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { rungNames, type Ranked } from '@/core';
 import { MarkKey } from '../marks/Key';
@@ -18,37 +18,44 @@ import { LadderRow } from './LadderRow';
 import { RungReader } from './RungReader';
 import { grams, sortKeys, tellingRung, verdicts } from './stop';
 
+/** Every state of the ladder has an address. */
+const address = {
+  q: parseAsString.withDefault(''),
+  sort: parseAsStringLiteral(sortKeys).withDefault('rank'),
+  hide: parseAsArrayOf(parseAsStringLiteral(verdicts)).withDefault([]),
+  board: parseAsString,
+  rung: parseAsInteger,
+};
+
 export function LadderScreen() {
   const { build, ranking, shelfFault, reloadShelf, shelf } = useRoom();
   const router = useRouter();
-  const [view, setView] = useQueryStates(
-    {
-      q: parseAsString.withDefault(''),
-      sort: parseAsStringLiteral(sortKeys).withDefault('rank'),
-      hide: parseAsArrayOf(parseAsStringLiteral(verdicts)).withDefault([]),
-      board: parseAsString,
-      rung: parseAsInteger,
-    },
-    { history: 'replace' },
-  );
+  const [view, setView] = useQueryStates(address, { history: 'replace' });
   const filter = useRef<HTMLInputElement>(null);
   const rows = useMemo(() => arrange(ranking.ranked ?? [], view.q, view.sort, view.hide), [ranking.ranked, view.q, view.sort, view.hide]);
-  const at = Math.max(0, rows.findIndex((r) => r.climb.boardId === view.board));
+  // The cursor moves at once; the address follows.
+  const [cursor, setCursor] = useState<{ board: string | null; rung: number | null }>({ board: view.board, rung: view.rung });
+  useEffect(() => void setView(cursor), [cursor, setView]);
+  const at = Math.max(0, rows.findIndex((r) => r.climb.boardId === cursor.board));
   const current = rows[at] ?? null;
-  const rung = view.rung ?? (current ? (tellingRung(current.climb)?.rung ?? 1) : 1);
+  const rung = cursor.rung ?? (current ? (tellingRung(current.climb)?.rung ?? 1) : 1);
 
-  const goTo = (index: number, toRung: number | null = view.rung) => {
-    const row = rows[Math.max(0, Math.min(rows.length - 1, index))];
-    if (row) void setView({ board: row.climb.boardId, rung: toRung });
-  };
-  useHotkeys('down', () => goTo(at + 1), { preventDefault: true });
-  useHotkeys('up', () => goTo(at - 1), { preventDefault: true });
-  useHotkeys('right', () => goTo(at, Math.min(10, rung + 1)), { preventDefault: true });
-  useHotkeys('left', () => goTo(at, Math.max(1, rung - 1)), { preventDefault: true });
-  useHotkeys('0,1,2,3,4,5,6,7,8,9', (e) => goTo(at, e.key === '0' ? 10 : Number(e.key)));
+  const step = (by: number) =>
+    setCursor((c) => {
+      const from = Math.max(0, rows.findIndex((r) => r.climb.boardId === c.board));
+      return { ...c, board: rows[Math.max(0, Math.min(rows.length - 1, from + by))]?.climb.boardId ?? null };
+    });
+  const toRung = (to: number) => setCursor((c) => ({ board: c.board ?? current?.climb.boardId ?? null, rung: Math.max(1, Math.min(10, to)) }));
+  useHotkeys('down', () => step(1), { preventDefault: true });
+  useHotkeys('up', () => step(-1), { preventDefault: true });
+  useHotkeys('right', () => toRung(rung + 1), { preventDefault: true });
+  useHotkeys('left', () => toRung(rung - 1), { preventDefault: true });
+  useHotkeys('0,1,2,3,4,5,6,7,8,9', (e) => toRung(e.key === '0' ? 10 : Number(e.key)));
   useHotkeys('enter', () => current && router.push(`/b/${build.id}/board/${current.climb.boardId}`));
-  useHotkeys('slash', () => filter.current?.focus(), { preventDefault: true });
-  useEffect(() => document.querySelector('[data-row][data-current="true"]')?.scrollIntoView({ block: 'nearest' }), [view.board]);
+  useHotkeys('/', () => filter.current?.focus(), { preventDefault: true, useKey: true });
+  useEffect(() => {
+    document.querySelector('[data-row][data-current="true"]')?.scrollIntoView({ block: 'nearest' });
+  }, [cursor.board]);
 
   if (shelfFault) {
     return (
@@ -133,7 +140,7 @@ export function LadderScreen() {
             </Box>
           </Box>
           {rows.map((r, i) => (
-            <LadderRow key={r.climb.boardId} ranked={r} before={ranking.before.get(r.climb.boardId)} current={i === at} rung={i === at ? rung : null} grams={grams(r.climb)} onPick={(n) => goTo(i, n)} href={`/b/${build.id}/board/${r.climb.boardId}`} />
+            <LadderRow key={r.climb.boardId} ranked={r} before={ranking.before.get(r.climb.boardId)} current={i === at} rung={i === at ? rung : null} grams={grams(r.climb)} onPick={(n) => setCursor({ board: r.climb.boardId, rung: n })} href={`/b/${build.id}/board/${r.climb.boardId}`} />
           ))}
         </Box>
         {rows.length === 0 && (

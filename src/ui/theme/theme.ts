@@ -4,7 +4,7 @@ import { createTheme } from '@mui/material/styles';
 export const schemes = {
   light: {
     paper: '#f6f2e8', sheet: '#fbf8f1', ink: '#1b2838', faded: '#566274', hair: '#cfc7b4', copper: '#9a4a1c', copperSoft: '#f0dfcf',
-    holds: '#43622f', strained: '#8a5c00', unknown: '#51637a', breaks: '#9c2f20', pencil: '#a39c8c',
+    holds: '#43622f', strained: '#7a5000', unknown: '#51637a', breaks: '#9c2f20', pencil: '#a39c8c',
   },
   dark: {
     paper: '#151b22', sheet: '#1b232c', ink: '#e9e3d5', faded: '#a5adb8', hair: '#3a4552', copper: '#e39a66', copperSoft: '#3b2a20',
@@ -50,7 +50,8 @@ export const theme = createTheme({
         '[data-scheme="dark"]': variables(schemes.dark),
         body: { fontVariantNumeric: 'tabular-nums', scrollbarColor: 'var(--hair) transparent' },
         ':focus-visible': { outline: '2px solid var(--copper)', outlineOffset: 1 },
-        'a': { color: 'var(--copper)' },
+        a: { color: 'var(--copper)' },
+        'td > a:only-child': { display: 'inline-block', minHeight: 24, minWidth: 24 },
         '.sr': { position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)', whiteSpace: 'nowrap' },
         table: { borderCollapse: 'collapse', width: '100%' },
         'th, td': { textAlign: 'left', padding: '3px 8px 3px 0', borderBottom: '1px solid var(--hair)', fontSize: 12, verticalAlign: 'top' },

@@ -1,0 +1,58 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { describe, expect, test } from 'vitest';
+
+const folder = mkdtempSync(path.join(os.tmpdir(), 'rung-cli-'));
+const rung = (...args: string[]) => {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'cli/rung.ts', ...args], { encoding: 'utf8' });
+  return { status, stdout, stderr };
+};
+const file = (name: string, text: string) => {
+  const at = path.join(folder, name);
+  writeFileSync(at, text);
+  return at;
+};
+
+describe('rung fit', () => {
+  test('prints a line a board for people', () => {
+    const { status, stdout } = rung('fit', '--build', 'demo/builds/gutterling.json', '--shelf', 'demo/shelf.json');
+    expect(status).toBe(0);
+    expect(stdout).toMatch(/Wicket 20 +==========\s+fits/);
+    expect(stdout).toMatch(/Punt .*does not fit .*Ports: .*no overlay chip/);
+  });
+
+  test('--json gives verdict, rungs and hookup of every board', () => {
+    const { status, stdout } = rung('fit', '--build', 'demo/builds/belfry-six.json', '--shelf', 'demo/shelf.json', '--json');
+    expect(status).toBe(0);
+    const { boards } = JSON.parse(stdout) as { boards: { name: string; verdict: string; rungs: { state: string; reasons: { sentence: string }[] }[]; hookup: { links: { part: string; on: string[] }[]; supplies: { part: string; rail: string }[] } }[] };
+    const hod = boards.find((b) => b.name === 'Hod 30')!;
+    expect(hod.verdict).toBe('does not fit');
+    expect(hod.rungs[2]!.reasons[0]!.sentence).toBe('Full throttle draws 38 A a motor for up to 8 s; a channel gives 40 A for 5 s.');
+    const keel = boards.find((b) => b.name === 'Keel F7 45')!;
+    expect(keel.hookup.links.map((l) => l.part)).toContain('skein-2w');
+    expect(keel.hookup.supplies.find((s) => s.part === 'prism-air')!.rail).toBe('9v');
+  });
+
+  test.each([
+    ['no such file', ['fit', '--build', 'nowhere.json', '--shelf', 'demo/shelf.json'], 'nowhere.json: There is no such file, or it cannot be read.'],
+    ['a shelf for a build', ['fit', '--build', 'demo/shelf.json', '--shelf', 'demo/shelf.json'], 'demo/shelf.json, field format: Expected rung-build; found "rung-shelf".'],
+    ['a missing option', ['fit', '--build', 'demo/shelf.json'], 'fit: expected --build FILE and --shelf FILE.'],
+    ['an unknown command', ['fly'], 'Usage:'],
+  ])('%s: exit 2 and a sentence', (_, args, sentence) => {
+    const { status, stderr } = rung(...args);
+    expect(status).toBe(2);
+    expect(stderr).toContain(sentence);
+  });
+});
+
+describe('rung check', () => {
+  test('names file, field and what was expected', () => {
+    const broken = file('b.json', JSON.stringify({ format: 'rung-shelf', version: 1, name: 'x', boards: [{ format: 'rung-board' }] }));
+    const { status, stderr } = rung('check', broken);
+    expect(status).toBe(2);
+    expect(stderr).toContain('field boards[0].version: Expected 1; found nothing.');
+  });
+  test('a sound file is said to be sound', () => expect(rung('check', 'demo/shelf.json')).toMatchObject({ status: 0, stdout: 'demo/shelf.json: a sound rung-shelf file, version 1.\n' }));
+});

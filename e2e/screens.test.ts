@@ -1,0 +1,203 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { openBrowser, openPage, waitForText } from './browser';
+
+const address = process.env.RUNG_ADDRESS!;
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+let browser: Browser;
+let close: () => Promise<void>;
+
+beforeAll(async () => {
+  ({ browser, close } = await openBrowser());
+});
+afterAll(() => close());
+
+async function at<T>(path: string, work: (page: Page) => Promise<T>): Promise<T> {
+  const { page, faults } = await openPage(browser, address + path);
+  try {
+    const result = await work(page);
+    expect(faults).toEqual([]);
+    return result;
+  } finally {
+    await page.close();
+  }
+}
+
+const saved = (page: Page) => page.waitForSelector('[data-save="saved"]');
+const put = (body: object, base: number) =>
+  fetch(`${address}/api/builds/${(body as { id: string }).id}`, { method: 'PUT', headers: { 'if-match': String(base) }, body: JSON.stringify(body) });
+const stored = async (id: string) => (await (await fetch(`${address}/api/builds/${id}`)).json()) as { build: { id: string; name: string; parts: { id: string; priority: string }[] }; version: number };
+const firstRow = (page: Page) => page.$eval('[role="grid"] [data-row]', (e) => (e as HTMLElement).innerText);
+
+describe('a new build, by keyboard alone', () => {
+  test('name it, add parts, see the ladder change, reload: all still there', async () => {
+    await at('/', async (page) => {
+      await page.focus('main input');
+      await page.keyboard.type('Heath Runner');
+      await page.keyboard.press('Enter');
+      await waitForText(page, 'Nothing hangs here yet');
+      for (const name of ['Skein Long', 'Plumb Bus']) {
+        await page.keyboard.press('/');
+        await page.keyboard.type(name);
+        await page.waitForSelector('[role="option"]');
+        await page.keyboard.press('Enter');
+        await page.keyboard.press('Escape');
+        await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+      }
+      await page.waitForFunction(() => document.querySelectorAll('[data-part]').length === 2);
+      await waitForText(page, '2 parts');
+      await new Promise((r) => setTimeout(r, 700));
+      await saved(page);
+      await page.goto(`${address}/b/heath-runner/ladder`, { waitUntil: 'networkidle0' });
+      await page.waitForSelector('[data-row]');
+      expect(await page.$eval('[data-row="copperwren-sill-45"]', (e) => (e as HTMLElement).innerText)).toContain('Ports: Oxbow Plumb Bus needs a CAN bus');
+      await page.goto(`${address}/b/heath-runner`, { waitUntil: 'networkidle0' });
+      expect(await page.$$eval('[data-part]', (rows) => rows.map((r) => r.getAttribute('data-part')))).toEqual(['skein-long', 'plumb-can']);
+    });
+  });
+
+  test('undo takes the last step back and redo brings it again, also on the server', async () => {
+    await at('/b/heath-runner', async (page) => {
+      await page.click('button[aria-label="Remove Oxbow Plumb Bus"]');
+      await page.waitForFunction(() => document.querySelectorAll('[data-part]').length === 1);
+      await page.keyboard.down('Control');
+      await page.keyboard.press('z');
+      await page.keyboard.up('Control');
+      await page.waitForFunction(() => document.querySelectorAll('[data-part]').length === 2);
+      await new Promise((r) => setTimeout(r, 700));
+      await saved(page);
+    });
+    expect((await stored('heath-runner')).build.parts).toHaveLength(2);
+  });
+});
+
+describe('the ladder', () => {
+  test('shows fourteen boards and more at 1280 x 800 without scrolling, the best first', async () => {
+    await at('/b/belfry-six/ladder', async (page) => {
+      await page.waitForSelector('[data-row]');
+      const floor = await page.$eval('section[aria-label="The rung in words"]', (e) => e.getBoundingClientRect().top);
+      const seen = await page.$$eval('[data-row]', (rows, bottom) => rows.filter((r) => r.getBoundingClientRect().bottom <= bottom).length, floor);
+      expect(seen).toBeGreaterThanOrEqual(14);
+      expect(await firstRow(page)).toContain('Keel F7 45');
+    });
+  });
+
+  test('arrows, digits and Enter: a rung is read, its figures are sourced, the board opens', async () => {
+    await at('/b/belfry-six/ladder', async (page) => {
+      await page.waitForSelector('[data-row]');
+      for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowDown');
+      await page.keyboard.press('9');
+      await waitForText(page, 'over the budget of');
+      expect(page.url()).toContain('rung=9');
+      const name = await page.$eval('[data-current="true"]', (e) => e.getAttribute('data-row'));
+      await page.click('section[aria-label="The rung in words"] button');
+      await waitForText(page, 'shop page');
+      await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+      await page.keyboard.press('Enter');
+      await page.waitForFunction((n) => location.pathname.endsWith(`/board/${n}`), {}, name);
+      await waitForText(page, 'Claims 8');
+    });
+  });
+
+  test('the address carries order and filter; sorting by price puts the cheapest first', async () => {
+    await at('/b/belfry-six/ladder?sort=price&hide=does+not+fit&q=tarn', async (page) => {
+      await page.waitForSelector('[data-row]');
+      expect(await page.$$eval('[data-row]', (rows) => rows.map((r) => r.getAttribute('data-row')))).toEqual(['dunmarrow-tarn-x', 'tarnfield-keel-f7']);
+    });
+  });
+
+  test('a change of the build moves the boards at once: 4 cells let the 4-cell stack pass the Pack rung', async () => {
+    await at('/b/belfry-six', async (page) => {
+      await page.evaluate(() => [...document.querySelectorAll('button')].find((b) => b.textContent === 'Change')!.click());
+      const cells = (await page.waitForSelector('::-p-aria(Cells)'))!;
+      await cells.click({ count: 3 });
+      await page.keyboard.type('4');
+      await waitForText(page, '4 cells, lipo');
+      await page.evaluate(() => [...document.querySelectorAll('a')].find((a) => a.textContent?.startsWith('Ladder'))!.click());
+      await page.waitForFunction(() => !document.querySelector('[data-row="pellmere-strake-4"]')?.textContent?.includes('does not fit'));
+      await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+      await page.keyboard.down('Control');
+      await page.keyboard.press('z');
+      await page.keyboard.up('Control');
+      await page.waitForFunction(() => document.querySelector('[data-row="pellmere-strake-4"]')?.textContent?.includes('does not fit'));
+      await new Promise((r) => setTimeout(r, 700));
+      await saved(page);
+    });
+  });
+});
+
+describe('nothing typed is lost', () => {
+  test('two tabs: the later one is told, and either version can be kept', async () => {
+    await at('/b/heath-runner', async (page) => {
+      const { build, version } = await stored('heath-runner');
+      expect((await put({ ...build, name: 'Heath Walker' }, version)).status).toBe(200);
+      await page.click('[data-part="plumb-can"] [role="radio"]:nth-child(2)');
+      await waitForText(page, 'Another tab or person saved this build');
+      await page.evaluate(() => [...document.querySelectorAll('button')].find((b) => b.textContent === 'Keep mine')!.click());
+      await saved(page);
+      const now = await stored('heath-runner');
+      expect([now.build.name, now.build.parts[1]!.priority]).toEqual(['Heath Runner', 'should']);
+    });
+  });
+
+  test('a server that does not answer: the change survives a reload and is saved when it is back', async () => {
+    await at('/b/heath-runner', async (page) => {
+      await page.setRequestInterception(true);
+      let dead = true;
+      page.on('request', (r) => void (dead && r.method() === 'PUT' ? r.abort() : r.continue()));
+      await page.click('[data-part="plumb-can"] [role="radio"]:nth-child(3)');
+      await waitForText(page, 'Kept in this browser');
+      await page.reload({ waitUntil: 'networkidle0' });
+      expect(await page.$eval('[data-part="plumb-can"] [role="radio"]:nth-child(3)', (e) => e.getAttribute('aria-checked'))).toBe('true');
+      dead = false;
+      await saved(page);
+      await page.waitForFunction(() => document.querySelector('[data-save]')?.getAttribute('data-save') === 'saved');
+    });
+    await new Promise((r) => setTimeout(r, 500));
+    expect((await stored('heath-runner')).build.parts[1]!.priority).toBe('nice');
+  });
+});
+
+describe('bad input gets a sentence', () => {
+  const post = (path: string, body: BodyInit) => fetch(address + path, { method: 'POST', body }).then(async (r) => ({ status: r.status, said: (await r.json()) as { sentence: string; faults?: { field: string }[] } }));
+  test('a file that is not JSON, of the wrong shape, or far too large', async () => {
+    expect(await post('/api/import', 'not json')).toMatchObject({ status: 422, said: { faults: [{ field: '' }] } });
+    expect(await post('/api/import', '{"format":"rung-board","version":1}')).toMatchObject({ status: 422 });
+    const huge = await post('/api/import', 'x'.repeat(51 * 1024 * 1024));
+    expect([huge.status, huge.said.sentence]).toEqual([413, 'The file is larger than 50 MB. Split it, or use the command line. Nothing was changed.']);
+  });
+  test('a build without a name, a save without a version, an address that names nothing', async () => {
+    expect((await post('/api/builds', '{"name":"  "}')).said.sentence).toBe('A build needs a name of 1 to 80 characters.');
+    const { build } = await stored('gutterling');
+    expect((await fetch(`${address}/api/builds/gutterling`, { method: 'PUT', body: JSON.stringify(build) })).status).toBe(428);
+    expect((await fetch(`${address}/b/nothing-here`)).status).toBe(404);
+  });
+});
+
+describe('WCAG 2.2 AA, checked with axe-core', () => {
+  test.each(['/', '/b/belfry-six', '/b/belfry-six/ladder', '/b/belfry-six/board/copperwren-sill-45'])('%s', async (path) => {
+    await at(path, async (page) => {
+      for (const scheme of ['light', 'dark']) {
+        await page.evaluate((s) => document.documentElement.setAttribute('data-scheme', s), scheme);
+        await new Promise((r) => setTimeout(r, 700));
+        await page.evaluate(axe);
+        const violations = await page.evaluate(async () => {
+          const run = (window as unknown as { axe: { run: (o: object) => Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }> } }).axe;
+          const { violations } = await run.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
+          return violations.map((v) => `${v.id}: ${v.nodes[0]!.html.slice(0, 160)} ${v.nodes[0]!.failureSummary.slice(0, 200)}`);
+        });
+        expect(violations, scheme).toEqual([]);
+      }
+    });
+  });
+
+  test('a phone of 390 px can read a board without sideways scrolling', async () => {
+    await at('/b/belfry-six/board/copperwren-sill-45', async (page) => {
+      await page.setViewport({ width: 390, height: 844 });
+      await new Promise((r) => setTimeout(r, 300));
+      expect(await page.evaluate(() => document.querySelector('main')!.scrollWidth - document.querySelector('main')!.clientWidth)).toBeLessThanOrEqual(0);
+    });
+  });
+});

@@ -1,0 +1,95 @@
+import { randomBytes } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { Client } from 'pg';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { importFile } from './import-file';
+import { newBuild } from './new-build';
+import { addBuild, findBuild, removeBuild, saveBuild } from '../db/builds';
+import { openDatabase, type Database } from '../db/connection';
+import { allBoards, allPeripherals } from '../db/library';
+import { migrateDatabase } from '../db/migrate';
+
+const server = process.env.TEST_DATABASE_URL!;
+const url = server.replace(/\/[^/]*$/, `/rung_${randomBytes(6).toString('hex')}`);
+let db: Database;
+let close: () => Promise<void>;
+
+beforeAll(async () => {
+  const client = new Client({ connectionString: server });
+  await client.connect();
+  await client.query(`create database ${url.split('/').at(-1)!}`);
+  await client.end();
+  await migrateDatabase(url);
+  await migrateDatabase(url); // a second run changes nothing
+  ({ db, close } = openDatabase(url));
+});
+afterAll(() => close());
+
+const demo = (name: string) => readFileSync(`demo/${name}`, 'utf8');
+
+describe('import', () => {
+  test('the demo shelf comes in, comes back unchanged, and twice is the same as once', async () => {
+    const file = JSON.parse(demo('shelf.json')) as { boards: { id: string }[]; peripherals: unknown[] };
+    for (let i = 0; i < 2; i++) expect(await importFile(db, demo('shelf.json'))).toMatchObject({ ok: true, boards: file.boards.length, peripherals: file.peripherals.length });
+    const boards = await allBoards(db);
+    expect(boards.map((b) => b.id).sort()).toEqual(file.boards.map((b) => b.id).sort());
+    expect(await allPeripherals(db)).toHaveLength(file.peripherals.length);
+    const again = await importFile(db, JSON.stringify({ format: 'rung-shelf', version: 1, name: 'x', boards }));
+    expect(again.ok).toBe(true);
+    expect(await allBoards(db)).toEqual(boards);
+  });
+
+  test('a file with one bad board changes nothing', async () => {
+    const before = await allBoards(db);
+    const shelf = JSON.parse(demo('shelf.json')) as { boards: { name: string; massG: unknown }[] };
+    shelf.boards.forEach((b) => (b.name = `${b.name} changed`));
+    shelf.boards[7]!.massG = 'heavy';
+    const result = await importFile(db, JSON.stringify(shelf));
+    expect(result.ok ? '' : result.faults[0]!.field).toBe('boards[7].massG');
+    expect(await allBoards(db)).toEqual(before);
+  });
+
+  test('text that tries to be SQL or script is only text', async () => {
+    const board = { ...(await allBoards(db))[0]!, id: 'hostile', name: "x'); drop table boards; --", summary: '<script>alert(1)</script>' };
+    expect((await importFile(db, JSON.stringify(board))).ok).toBe(true);
+    expect((await allBoards(db)).find((b) => b.id === 'hostile')?.name).toBe("x'); drop table boards; --");
+  });
+});
+
+describe('builds', () => {
+  test('saving on an old version is refused and hands back the newer one', async () => {
+    await importFile(db, demo('builds/gutterling.json'));
+    const first = (await findBuild(db, 'gutterling'))!;
+    const saved = await saveBuild(db, { ...first.build, name: 'Mine' }, first.version);
+    expect(saved).toMatchObject({ kind: 'saved', version: first.version + 1 });
+    const late = await saveBuild(db, { ...first.build, name: 'Theirs' }, first.version);
+    expect(late.kind === 'conflict' ? late.current.build.name : late.kind).toBe('Mine');
+    expect((await findBuild(db, 'gutterling'))!.build.name).toBe('Mine');
+  });
+
+  test('two saves at once: one wins, the other is told', async () => {
+    const { build, version } = (await findBuild(db, 'gutterling'))!;
+    const both = await Promise.all(['a', 'b'].map((name) => saveBuild(db, { ...build, name }, version)));
+    expect(both.map((r) => r.kind).sort()).toEqual(['conflict', 'saved']);
+  });
+
+  test('a new build gets a free id, also when the name is taken or has no letters', async () => {
+    expect(await newBuild(db, 'Tower Kite!')).toBe('tower-kite');
+    expect(await newBuild(db, 'Tower Kite')).toBe('tower-kite-2');
+    expect(await newBuild(db, '???')).toBe('build');
+    expect(await addBuild(db, (await findBuild(db, 'tower-kite'))!.build)).toBe(false);
+  });
+
+  test('a removed build is gone, and saving it says so', async () => {
+    const { build, version } = (await findBuild(db, 'tower-kite'))!;
+    await removeBuild(db, 'tower-kite');
+    expect(await findBuild(db, 'tower-kite')).toBeNull();
+    expect(await saveBuild(db, build, version)).toEqual({ kind: 'gone' });
+  });
+});
+
+test('a database that is not there is an error within seconds, not a hang', async () => {
+  const nowhere = openDatabase('postgres://rung:x@127.0.0.1:9/none');
+  await expect(allBoards(nowhere.db)).rejects.toThrow();
+  await nowhere.close();
+});
