@@ -4,10 +4,11 @@ import { rungNames, worst, type Finding, type RungName, type RungNumber, type Ru
 import { checkFrame } from './check/frame';
 import { checkMotors } from './check/motors';
 import { checkPack } from './check/pack';
-import { leftOutFinding, mustFinding } from './check/unmet';
+import { leftOutFinding, mustFindings } from './check/unmet';
 import { checkWeight, massLines, total } from './check/weight';
 import { checkWired } from './check/wired';
 import { compile, type Compiled } from './hookup/compile';
+import { worksTogether } from './hookup/conflict';
 import { hookupOf, type Hookup } from './hookup/hookup';
 import { layOut, type LaidPart } from './hookup/lay-out';
 import type { Solution } from './hookup/problem';
@@ -98,8 +99,8 @@ function solveRungs(build: Build, board: Board): { hookup: Hookup; findings: Fin
     const hopeful = prepare(build, board, 'hopeful');
     shown = at(hopeful, 7);
     for (const k of solvedRungs) {
-      if (k < 7 && at(sure, k).solution.cost.must === 0) continue;
-      states.set(k, at(hopeful, k).solution.cost.must > 0 ? 'breaks' : 'unknown');
+      if (k < 7 && passes(sure, k)) continue;
+      states.set(k, passes(hopeful, k) ? 'unknown' : 'breaks');
     }
   }
   const hookup = hookupOf(shown.shop, shown.compiled, shown.solution);
@@ -116,6 +117,12 @@ function prepare(build: Build, board: Board, world: World): { shop: Workshop; la
   return { shop, laid: layOut(shop) };
 }
 
+/** Can rungs 4 to `rung` serve every must? */
+function passes({ shop, laid }: { shop: Workshop; laid: LaidPart[] }, rung: SolvedRung): boolean {
+  const musts = laid.filter((l) => l.part.priority === 'must');
+  return worksTogether(shop, musts, rung, shop.build.locks[shop.board.id]);
+}
+
 function at({ shop, laid }: { shop: Workshop; laid: LaidPart[] }, rung: SolvedRung): Solved {
   const compiled = compile(shop, laid, rung, shop.build.locks[shop.board.id]);
   return { shop, laid, compiled, solution: solve(compiled.problem) };
@@ -124,8 +131,7 @@ function at({ shop, laid }: { shop: Workshop; laid: LaidPart[] }, rung: SolvedRu
 /** A sentence for each solved rung that the musts do not pass, and one for each other part that is left out. */
 function unmetFindings(shown: Solved, states: Map<SolvedRung, RungState>): Finding[] {
   const { shop, laid, solution } = shown;
-  const failing = solvedRungs.filter((k) => states.has(k));
-  const stopped = failing.map((k) => mustFinding(shop, laid, k, states.get(k)!, failing[0]!));
+  const stopped = mustFindings(shop, laid, solvedRungs.flatMap((rung) => (states.has(rung) ? [{ rung, state: states.get(rung)! }] : [])));
   const out = laid.filter((l, i) => solution.picks[i] === null && l.part.priority !== 'must');
   const wired = laid.filter((_, i) => solution.picks[i] !== null);
   return [...stopped, ...out.map((part) => leftOutFinding(shop, wired, part))];

@@ -12,20 +12,25 @@ import { linkNeeds } from './signal-words';
 const rungs = [4, 5, 6, 7] as const;
 
 /**
- * Why not every must can be wired at rungs 4 to `rung`: the smallest set of parts that clash, in words.
- * `first` is the lowest rung that fails; the ones above fail with it.
+ * Why not every must can be wired: a finding for each rung of 4 to 7 that fails, lowest first. What clashes at the
+ * lowest also clashes above, so only what is new there is said again.
  */
-export function mustFinding(shop: Workshop, laid: LaidPart[], rung: SolvedRung, state: RungState, first: SolvedRung): Finding {
-  const musts = laid.filter((l) => l.part.priority === 'must');
-  const core = smallestConflict(shop, musts, rung, shop.build.locks[shop.board.id]);
-  if (core.length === 0) {
-    const open = doubts(musts, rung);
-    return { rung, state, about: 'Unknown figures', sentence: `Every must can be wired only if this turns out well: ${list(open.length > 0 ? open : ['a figure nobody states'])}.`, grounds: [] };
-  }
-  if (rung > first && sameParts(core, smallestConflict(shop, musts, first, shop.build.locks[shop.board.id]))) {
-    return { rung, state, about: 'Nothing new', sentence: `What breaks at ${rungNames[first - 1]} cannot be wired here either.`, grounds: [] };
-  }
-  return clash(shop, core, rung, state);
+export function mustFindings(shop: Workshop, laid: LaidPart[], failing: { rung: SolvedRung; state: RungState }[]): Finding[] {
+  const locks = shop.build.locks[shop.board.id];
+  let known: LaidPart[] | null = null;
+  return failing.map(({ rung, state }) => {
+    const musts = laid.filter((l) => l.part.priority === 'must');
+    const core = smallestConflict(shop, known ?? musts, rung, locks);
+    if (core.length === 0) {
+      const open = doubts(musts, rung);
+      return { rung, state, about: 'Unknown figures', sentence: `Every must can be wired only if this turns out well: ${list(open.length > 0 ? open : ['a figure nobody states'])}.`, grounds: [] };
+    }
+    if (known && core.length === known.length) {
+      return { rung, state, about: 'Nothing new', sentence: `What breaks at ${rungNames[failing[0]!.rung - 1]} cannot be wired here either.`, grounds: [] };
+    }
+    known ??= core;
+    return clash(shop, core, rung, state);
+  });
 }
 
 /** Why a part that is not a must is left out, given all that is wired. */
@@ -40,10 +45,6 @@ export function leftOutFinding(shop: Workshop, wired: LaidPart[], part: LaidPart
     }
   }
   return { rung: 4, state: 'strained', about: name, sentence: `${name} (${part.part.priority}) is left out: wiring it would cost money, mass or effort, which outranks a ${part.part.priority}.`, grounds: [], fix: 'Make it a must or a should to have it wired all the same.' };
-}
-
-function sameParts(a: LaidPart[], b: LaidPart[]): boolean {
-  return a.length === b.length && a.every((l) => b.includes(l));
 }
 
 function doubts(parts: LaidPart[], rung: SolvedRung): string[] {

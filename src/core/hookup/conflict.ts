@@ -1,6 +1,8 @@
 import type { Lock } from '../model/build';
 import { compile } from './compile';
+import { cost, noCost } from './cost';
 import type { LaidPart } from './lay-out';
+import type { Problem } from './problem';
 import { solve } from './solve';
 import type { SolvedRung, Workshop } from './way';
 
@@ -19,8 +21,21 @@ export function smallestConflict(shop: Workshop, laid: LaidPart[], upTo: SolvedR
   return core;
 }
 
-/** Can every one of these parts be wired at once, whatever it costs? */
+/** Can every one of these parts be wired at once, whatever it costs? Asked without prices and margins, which merges most ways. */
 export function worksTogether(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, locks: Lock[] = []): boolean {
   const wanted = laid.map((l) => ({ ...l, part: { ...l.part, priority: 'must' as const } }));
-  return solve(compile(shop, wanted, upTo, locks).problem).cost.must === 0;
+  return solve(priceless(compile(shop, wanted, upTo, locks).problem)).cost.must === 0;
+}
+
+/** The same problem where nothing costs anything but leaving a part out. */
+export function priceless(problem: Problem): Problem {
+  return {
+    rows: problem.rows.map(({ id, group, limit }) => ({ id, group, limit })),
+    tags: problem.tags.map((t) => ({ id: t.id, once: t.once.map(() => noCost) })),
+    parts: problem.parts.map((p) => ({
+      ...p,
+      unmet: cost({ must: p.unmet.must }),
+      modes: p.modes.map((m) => ({ ...m, cost: noCost, needs: m.needs.map((n) => ({ ...n, choices: n.choices.map((c) => ({ ...c, cost: noCost, margin: Infinity })) })) })),
+    })),
+  };
 }

@@ -1,6 +1,6 @@
 /**
  * What a hookup costs, in the order in which it matters. All fields are whole numbers and add up.
- * `deciGrams` are tenths of a gram; `places` only breaks ties in the documented order.
+ * `deciGrams` are tenths of a gram.
  */
 export interface Cost {
   must: number;
@@ -13,14 +13,13 @@ export interface Cost {
   nice: number;
   compromises: number;
   ports: number;
-  places: number;
 }
 
 /** Most that each level can hold over a whole hookup; what is above is held at the limit. */
 const widths: [keyof Cost, number][][] = [
   [['must', 64], ['should', 64], ['doubts', 256], ['hazards', 256], ['cents', 2 ** 21]],
   [['deciGrams', 2 ** 17], ['effort', 4096], ['nice', 64], ['compromises', 512]],
-  [['ports', 256], ['places', 2 ** 20]],
+  [['ports', 256]],
 ];
 
 /**
@@ -31,7 +30,7 @@ export type Packed = readonly [number, number, number];
 
 export const zero: Packed = [0, 0, 0];
 
-export const noCost: Cost = { must: 0, should: 0, doubts: 0, hazards: 0, cents: 0, deciGrams: 0, effort: 0, nice: 0, compromises: 0, ports: 0, places: 0 };
+export const noCost: Cost = { must: 0, should: 0, doubts: 0, hazards: 0, cents: 0, deciGrams: 0, effort: 0, nice: 0, compromises: 0, ports: 0 };
 
 export function cost(part: Partial<Cost>): Cost {
   return { ...noCost, ...part };

@@ -42,10 +42,9 @@ export function outputWays(shop: Workshop, use: 'motor' | 'servo' | 'light', cou
     }
   };
   split(0, count, []);
-  return splits.map((taken, place) => {
+  return splits.map((taken) => {
     const used = able.flatMap((g, i) => (taken[i] ? [{ g, n: taken[i]! }] : []));
     return way({
-      cost: { places: place },
       rows: used.map(({ g, n }) => ({ id: row(shop, { id: `output:${g.id}`, group: 'output', limit: g.limit }), amount: n, rung: 4 })),
       tags: used.map(({ g }) => tag(shop, `timer:${g.timer}`, use)),
       link: { kind: 'output', take: used.map(({ g, n }) => ({ group: g.id, count: n })) },

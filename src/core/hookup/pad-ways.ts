@@ -14,18 +14,18 @@ export function i2cWays(shop: Workshop, address: number): Way[] {
   const buses = shop.board.buses.filter((b) => b.kind === 'i2c');
   if (buses.length === 0) return none('the board has no I2C bus on pads');
   const hex = `0x${address.toString(16)}`;
-  return buses.map((bus, place) => {
+  return buses.map((bus) => {
     const clash = bus.onBoard.find((d) => d.address === address);
     const conditions: Condition[] = clash ? [{ rung: 4, truth: 'no', why: `${bus.label} already has ${clash.what} at address ${hex}` }] : [];
     const rows = [{ id: row(shop, { id: `address:${bus.id}:${hex}`, group: '', limit: 1 }), amount: 1, rung: 4 as const }];
-    return way({ conditions, rows, tags: busTags(shop, bus.sharesPort), cost: { places: place }, link: { kind: 'bus', bus: bus.id } });
+    return way({ conditions, rows, tags: busTags(shop, bus.sharesPort), link: { kind: 'bus', bus: bus.id } });
   });
 }
 
 export function canWays(shop: Workshop): Way[] {
   const buses = shop.board.buses.filter((b) => b.kind === 'can');
   if (buses.length === 0) return none('the board has no CAN bus');
-  return buses.map((bus, place) => way({ cost: { places: place }, link: { kind: 'bus', bus: bus.id } }));
+  return buses.map((bus) => way({ link: { kind: 'bus', bus: bus.id } }));
 }
 
 /** A bus on the pads of a serial port takes the port away, once, however many parts ride the bus. */

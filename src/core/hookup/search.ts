@@ -1,255 +1,212 @@
-import { compare, pack, type Packed } from './cost';
+import { amountOn, sumBounds, tagBound, unitBound } from './bounds';
+import { pack, type Packed } from './cost';
 import type { Option } from './options';
-import type { Problem, Row } from './problem';
+import type { Problem } from './problem';
 
-interface Laid {
-  option: Option;
-  cost: Packed;
-  rows: Int32Array;
-  amounts: Float64Array;
-  tags: Int32Array;
-  values: Int32Array;
+interface Tables {
+  units: ReturnType<typeof unitBound>;
+  tags: ReturnType<typeof tagBound>;
+  sums: ReturnType<typeof sumBounds>;
+}
+
+/** A problem made ready for several searches: options in branching order and the tables of lower bounds. */
+export interface Prepared {
+  problem: Problem;
+  order: number[];
+  lists: Option[][];
+  /** Sum of the cheapest options from each part on: the bound that costs nothing to make. */
+  ahead: Float64Array;
+  /** The tables of stronger bounds, made when a first short search does not end. */
+  tables: Tables | null;
+  once: Packed[][];
+  /** Rows that can run short, and for each part on how much of them it and its followers can ask for at most. */
+  scarce: { row: number; ahead: number[] }[];
+  /** For each tag the last part that asks for it. */
+  lastUse: number[];
+}
+
+export function prepare(problem: Problem, optionLists: Option[][]): Prepared {
+  const order = orderOf(optionLists);
+  const lists = order.map((p) => optionLists[p]!);
+  const scarce = problem.rows.flatMap((row, r) => {
+    const most = lists.map((list) => Math.max(0, ...list.map((o) => amountOn(o, r))));
+    const ahead = [...most, 0];
+    for (let k = most.length - 1; k >= 0; k--) ahead[k]! += ahead[k + 1]!;
+    const tightest = Math.min(row.limit, row.comfort ?? Infinity) * 0.7;
+    return ahead[0]! > tightest ? [{ row: r, ahead }] : [];
+  });
+  return {
+    problem,
+    order,
+    lists,
+    ahead: cheapestAhead(lists),
+    tables: null,
+    once: problem.tags.map((t) => t.once.map(pack)),
+    scarce,
+    lastUse: problem.tags.map((_, t) => lists.findLastIndex((list) => list.some((o) => o.tags.some(([x]) => x === t)))),
+  };
+}
+
+const shortSearch = 250;
+
+/** The least cost strictly below `below` with options of at least `floor` margin, or null: short search first, tables when it does not end. */
+export function search(prepared: Prepared, limits: number[], floor: number, below?: Packed): { best: Option[] | null; nodes: number } {
+  if (!prepared.tables) {
+    const short = branch(prepared, limits, floor, below, shortSearch);
+    if (short.nodes <= shortSearch) return short;
+    const { problem, lists } = prepared;
+    const loosest = problem.rows.map((r) => r.limit);
+    prepared.tables = { units: unitBound(problem, lists, loosest), tags: tagBound(problem, lists), sums: sumBounds(problem, lists, loosest) };
+  }
+  return branch(prepared, limits, floor, below, Infinity);
 }
 
 /**
- * Branch and bound over the parts. At each node every open part stands at its cheapest option that still goes;
- * where these stand together, the node is solved. Otherwise the clash picks the part to branch on, and an overfull
- * row raises the bound by the cheapest moves that would empty it (see docs/method-hookup.md).
- *
- * Finds the least cost (margin left aside) strictly below `below`, or null when there is none.
+ * Branch and bound over the parts in a fixed order. What the open parts must still cost is read from the tables:
+ * one over the contended ports and outputs together, one over the tags, one for each contended sum. A state that
+ * costs no less and has no more left than one already searched through is dropped (see docs/method-hookup.md).
+ * Stops after `most` nodes.
  */
-export function search(problem: Problem, optionLists: Option[][], limits: number[], below?: Packed): { best: Option[] | null; nodes: number } {
-  const { rows, groups } = withUnions(problem.rows, limits, optionLists);
-  const once = problem.tags.map((t) => t.once.map(pack));
-  const lists = optionLists.map((list) => list.map((o) => lay(o, groups)));
+function branch(prepared: Prepared, limits: number[], floor: number, below: Packed | undefined, most: number): { best: Option[] | null; nodes: number } {
+  const { order, lists, ahead, tables, once, scarce, lastUse } = prepared;
+  const { units, tags, sums } = tables ?? { units: null, tags: null, sums: [] };
+  const left = Float64Array.from(limits);
+  const tagValue = new Int32Array(once.length).fill(-1);
   const count = lists.length;
-  const left = Float64Array.from(rows);
-  const tagValue = new Int32Array(problem.tags.length).fill(-1);
-  const chosen: (Laid | null)[] = lists.map(() => null);
+  const chosen: Option[] = new Array<Option>(count);
+  const seen: Map<string, Float64Array[]>[] = lists.map(() => new Map());
+  const exact = scarce.filter((s) => limits[s.row]! <= 32);
+  const sized = scarce.filter((s) => limits[s.row]! > 32);
   let best: Option[] | null = null;
   let bar: Packed = below ?? [Infinity, 0, 0];
   let nodes = 0;
+  // The bound of the child last looked at.
+  let b0 = 0;
+  let b1 = 0;
+  let b2 = 0;
 
-  const realRows = problem.rows.length;
-  function goes(o: Laid): boolean {
-    for (let i = 0; i < o.rows.length; i++) {
-      const row = o.rows[i]!;
-      if (row < realRows && o.amounts[i]! > left[row]!) return false;
+  function raise(table: Float64Array, at: number): void {
+    const t0 = table[at]!;
+    const t1 = table[at + 1]!;
+    const t2 = table[at + 2]!;
+    if (t0 !== b0 ? t0 > b0 : t1 !== b1 ? t1 > b1 : t2 > b2) {
+      b0 = t0;
+      b1 = t1;
+      b2 = t2;
     }
-    for (let i = 0; i < o.tags.length; i++) {
-      const value = tagValue[o.tags[i]!]!;
-      if (value !== -1 && value !== o.values[i]!) return false;
-    }
-    return true;
   }
 
-  const need = new Float64Array(rows.length);
-  const wanted = new Int32Array(problem.tags.length);
+  /** Has a state been searched through that was as cheap and had as much left of everything? Else remembers this one. */
+  function beaten(k: number, c0: number, c1: number, c2: number): boolean {
+    let key = '';
+    for (const s of exact) key += `${Math.min(left[s.row]!, s.ahead[k]!)},`;
+    for (let t = 0; t < tagValue.length; t++) if (lastUse[t]! >= k) key += `${tagValue[t]!};`;
+    const label = new Float64Array(3 + sized.length);
+    label[0] = c0;
+    label[1] = c1;
+    label[2] = c2;
+    for (let i = 0; i < sized.length; i++) label[3 + i] = Math.min(left[sized[i]!.row]!, sized[i]!.ahead[k]!);
+    const labels = seen[k]!.get(key);
+    if (!labels) {
+      seen[k]!.set(key, [label]);
+      return false;
+    }
+    for (const other of labels) if (covers(other, label)) return true;
+    labels.push(label);
+    return false;
+  }
 
-  function visit(c0: number, c1: number, c2: number): void {
+  function visit(k: number, c0: number, c1: number, c2: number, unitAt: number, tagAt: number): void {
     nodes++;
-    let s0 = c0;
-    let s1 = c1;
-    let s2 = c2;
-    const first: (Laid | null)[] = new Array<Laid | null>(count).fill(null);
-    need.fill(0);
-    for (let p = 0; p < count; p++) {
-      if (chosen[p]) continue;
-      const o = lists[p]!.find(goes);
-      if (!o) return;
-      first[p] = o;
-      s0 += o.cost[0];
-      s1 += o.cost[1];
-      s2 += o.cost[2];
-      for (let i = 0; i < o.rows.length; i++) need[o.rows[i]!]! += o.amounts[i]!;
+    if (nodes > most) return;
+    if (k === count) {
+      bar = [c0, c1, c2];
+      best = chosen.slice();
+      return;
     }
-    if (!below3(s0, s1, s2, bar)) return;
-
-    // Do the cheapest options stand together as they are?
-    let clashTag = -1;
-    let paidTag = -1;
-    let once0 = 0;
-    let once1 = 0;
-    let once2 = 0;
-    wanted.fill(-1);
-    for (let p = 0; p < count && clashTag < 0; p++) {
-      const o = first[p];
-      if (!o) continue;
-      for (let i = 0; i < o.tags.length; i++) {
-        const tag = o.tags[i]!;
-        if (tagValue[tag] !== -1) continue;
-        if (wanted[tag] === -1) {
-          wanted[tag] = o.values[i]!;
-          const price = once[tag]![o.values[i]!]!;
-          if (price[0] || price[1] || price[2]) paidTag = tag;
-          once0 += price[0];
-          once1 += price[1];
-          once2 += price[2];
-        } else if (wanted[tag] !== o.values[i]!) {
-          clashTag = tag;
-          break;
-        }
-      }
-    }
-    let overfull = -1;
-    for (let r = 0; r < rows.length; r++) if (need[r]! > left[r]! && (overfull < 0 || r < realRows)) overfull = r;
-
-    if (clashTag < 0 && overfull < 0) {
-      if (below3(s0 + once0, s1 + once1, s2 + once2, bar)) {
-        bar = [s0 + once0, s1 + once1, s2 + once2];
-        best = first.map((o, p) => (o ?? chosen[p])!.option);
-      }
-      if (paidTag < 0) return;
-    }
-    if (overfull >= 0) {
-      const [d0, d1, d2] = emptying(first);
-      if (!below3(s0 + d0, s1 + d1, s2 + d2, bar)) return;
-    }
-
-    // Branch on a part of the clash with the fewest ways left.
-    let pick = -1;
-    let fewest = Infinity;
-    for (let p = 0; p < count; p++) {
-      const o = first[p];
-      if (!o) continue;
-      const inClash = overfull >= 0 ? o.rows.includes(overfull) : o.tags.includes(clashTag >= 0 ? clashTag : paidTag);
-      if (!inClash) continue;
-      let ways = 0;
-      for (const other of lists[p]!) if (goes(other)) ways++;
-      if (ways < fewest) {
-        fewest = ways;
-        pick = p;
-      }
-    }
-    for (const o of lists[pick]!) {
-      if (!goes(o)) continue;
-      const fresh: number[] = [];
-      let e0 = c0 + o.cost[0];
-      let e1 = c1 + o.cost[1];
-      let e2 = c2 + o.cost[2];
-      for (let i = 0; i < o.tags.length; i++) {
-        const tag = o.tags[i]!;
-        if (tagValue[tag] !== -1) continue;
-        tagValue[tag] = o.values[i]!;
-        fresh.push(tag);
-        const price = once[tag]![o.values[i]!]!;
+    if (k > 1 && beaten(k, c0, c1, c2)) return;
+    const children: { option: Option; index: number; f0: number; f1: number; f2: number; e0: number; e1: number; e2: number; tagAt: number }[] = [];
+    const list = lists[k]!;
+    for (let i = 0; i < list.length; i++) {
+      const option = list[i]!;
+      let e0 = c0 + option.cost[0];
+      let e1 = c1 + option.cost[1];
+      let e2 = c2 + option.cost[2];
+      if (!less(e0, e1, e2, bar)) break;
+      if (option.margin < floor || !goes(option)) continue;
+      let childTag = tagAt;
+      for (const [t, v] of option.tags) {
+        if (tagValue[t] !== -1) continue;
+        const price = once[t]![v]!;
         e0 += price[0];
         e1 += price[1];
         e2 += price[2];
+        const digit = tags ? tags.tags.indexOf(t) : -1;
+        if (tags && digit >= 0) childTag += (v + 1) * tags.strides[digit]!;
       }
-      for (let i = 0; i < o.rows.length; i++) left[o.rows[i]!]! -= o.amounts[i]!;
-      chosen[pick] = o;
-      if (below3(e0, e1, e2, bar)) visit(e0, e1, e2);
-      chosen[pick] = null;
-      for (let i = 0; i < o.rows.length; i++) left[o.rows[i]!]! += o.amounts[i]!;
-      for (const tag of fresh) tagValue[tag] = -1;
+      b0 = b1 = b2 = 0;
+      raise(ahead, (k + 1) * 3);
+      if (tags) raise(tags.table, ((k + 1) * tags.states + childTag) * 3);
+      if (units) raise(units.table, ((k + 1) * units.states + unitAt + units.step(k, i)) * 3);
+      for (const s of sums) {
+        let room = -s.amounts[k]![i]!;
+        for (const r of s.rows) room += left[r]!;
+        raise(s.table, ((k + 1) * s.states + Math.floor(room / s.size + 1e-9)) * 3);
+      }
+      if (less(e0 + b0, e1 + b1, e2 + b2, bar)) children.push({ option, index: i, f0: e0 + b0, f1: e1 + b1, f2: e2 + b2, e0, e1, e2, tagAt: childTag });
+    }
+    children.sort((a, b) => a.f0 - b.f0 || a.f1 - b.f1 || a.f2 - b.f2 || a.index - b.index);
+    for (const child of children) {
+      if (!less(child.f0, child.f1, child.f2, bar)) break;
+      const { option } = child;
+      const fresh: number[] = [];
+      for (const [t, v] of option.tags) {
+        if (tagValue[t] !== -1) continue;
+        tagValue[t] = v;
+        fresh.push(t);
+      }
+      for (const [r, a] of option.uses) left[r]! -= a;
+      chosen[k] = option;
+      visit(k + 1, child.e0, child.e1, child.e2, unitAt + (units ? units.step(k, child.index) : 0), child.tagAt);
+      for (const [r, a] of option.uses) left[r]! += a;
+      for (const t of fresh) tagValue[t] = -1;
     }
   }
 
-  /**
-   * What it costs at least to bring overfull rows back within their limits. One row: enough parts must move to an
-   * option that uses less of it. Rows whose parts do not overlap add up; the dearest row is taken first.
-   */
-  function emptying(first: (Laid | null)[]): Packed {
-    const spent = new Uint8Array(count);
-    let total: Packed = [0, 0, 0];
-    const open: number[] = [];
-    for (let r = 0; r < rows.length; r++) if (need[r]! > left[r]!) open.push(r);
-    for (let round = 0; round < 3 && open.length > 0; round++) {
-      let dearest: { price: Packed; row: number } | null = null;
-      for (const row of open) {
-        const price = emptyingRow(row, first, spent);
-        if (price && (!dearest || compare(price, dearest.price) > 0)) dearest = { price, row };
-      }
-      if (!dearest || compare(dearest.price, [0, 0, 0]) <= 0) break;
-      total = [total[0] + dearest.price[0], total[1] + dearest.price[1], total[2] + dearest.price[2]];
-      for (let p = 0; p < count; p++) if (first[p]?.rows.includes(dearest.row)) spent[p] = 1;
-      open.splice(open.indexOf(dearest.row), 1);
-    }
-    return total;
+  function goes(option: Option): boolean {
+    for (const [r, a] of option.uses) if (a > left[r]!) return false;
+    for (const [t, v] of option.tags) if (tagValue[t] !== -1 && tagValue[t] !== v) return false;
+    return true;
   }
 
-  function emptyingRow(row: number, first: (Laid | null)[], spent: Uint8Array): Packed | null {
-    let excess = -left[row]!;
-    const reliefs: number[] = [];
-    const prices: Packed[] = [];
-    for (let p = 0; p < count; p++) {
-      const o = first[p];
-      if (!o || spent[p]) continue;
-      const used = amountOn(o, row);
-      if (used === 0) continue;
-      excess += used;
-      let least = used;
-      let price: Packed | null = null;
-      for (const other of lists[p]!) {
-        const amount = amountOn(other, row);
-        if (amount >= used || !goes(other)) continue;
-        price ??= [other.cost[0] - o.cost[0], other.cost[1] - o.cost[1], other.cost[2] - o.cost[2]];
-        if (amount < least) least = amount;
-      }
-      if (price) {
-        reliefs.push(used - least);
-        prices.push(price);
-      }
-    }
-    if (excess <= 0) return null;
-    reliefs.sort((a, b) => b - a);
-    prices.sort(compare);
-    let sum: Packed = [0, 0, 0];
-    for (let k = 0; k < reliefs.length && excess > 0; k++) {
-      excess -= reliefs[k]!;
-      sum = [sum[0] + prices[k]![0], sum[1] + prices[k]![1], sum[2] + prices[k]![2]];
-    }
-    return excess > 0 ? [Infinity, 0, 0] : sum;
-  }
-
-  visit(0, 0, 0);
-  return { best, nodes };
+  visit(0, 0, 0, 0, units?.start ?? 0, tags?.start ?? 0);
+  const found = best as Option[] | null;
+  return { best: found && order.map((_, p) => found[order.indexOf(p)]!), nodes };
 }
 
-function below3(a0: number, a1: number, a2: number, bar: Packed): boolean {
+/** `a` costs no more than `b` and leaves no less. */
+function covers(a: Float64Array, b: Float64Array): boolean {
+  if (a[0]! !== b[0]! ? a[0]! > b[0]! : a[1]! !== b[1]! ? a[1]! > b[1]! : a[2]! > b[2]!) return false;
+  for (let i = 3; i < a.length; i++) if (a[i]! < b[i]!) return false;
+  return true;
+}
+
+function less(a0: number, a1: number, a2: number, bar: Packed): boolean {
   return a0 !== bar[0] ? a0 < bar[0] : a1 !== bar[1] ? a1 < bar[1] : a2 < bar[2];
 }
 
-function amountOn(o: Laid, row: number): number {
-  for (let i = 0; i < o.rows.length; i++) if (o.rows[i] === row) return o.amounts[i]!;
-  return 0;
+function cheapestAhead(lists: Option[][]): Float64Array {
+  const ahead = new Float64Array((lists.length + 1) * 3);
+  for (let k = lists.length - 1; k >= 0; k--) for (let i = 0; i < 3; i++) ahead[k * 3 + i] = ahead[(k + 1) * 3 + i]! + lists[k]![0]!.cost[i]!;
+  return ahead;
 }
 
-/**
- * Rows of one group often stand in for each other: five parts on any of four ports clash although no single
- * port is overfull. Adds, for the bounds only, a row for each set of rows that some part can choose among.
- */
-function withUnions(real: Row[], limits: number[], lists: Option[][]): { rows: number[]; groups: number[][] } {
-  const sets = new Map<string, number[]>();
-  const keep = (set: number[]) => {
-    if (set.length > 1) sets.set(set.join(), set);
-  };
-  for (const group of new Set(real.map((r) => r.group))) {
-    if (group === '') continue;
-    const all = new Set<number>();
-    for (const list of lists) {
-      const touched = new Set<number>();
-      for (const o of list) for (const [row] of o.uses) if (real[row]!.group === group) touched.add(row);
-      for (const row of touched) all.add(row);
-      keep([...touched].sort((a, b) => a - b));
-    }
-    keep([...all].sort((a, b) => a - b));
-  }
-  const unions = [...sets.values()].slice(0, 24);
-  const groups = real.map((_, r) => unions.flatMap((set, i) => (set.includes(r) ? [real.length + i] : [])));
-  return { rows: [...limits, ...unions.map((set) => set.reduce((sum, r) => sum + limits[r]!, 0))], groups };
-}
-
-function lay(option: Option, groups: number[][]): Laid {
-  const uses = new Map<number, number>();
-  for (const [row, amount] of option.uses) for (const r of [row, ...groups[row]!]) uses.set(r, (uses.get(r) ?? 0) + amount);
-  return {
-    option,
-    cost: option.cost,
-    rows: Int32Array.from(uses.keys()),
-    amounts: Float64Array.from(uses.values()),
-    tags: Int32Array.from(option.tags, ([t]) => t),
-    values: Int32Array.from(option.tags, ([, v]) => v),
-  };
+/** Parts with tags and large loads first: what is left for the end is what the tables know exactly. */
+function orderOf(lists: Option[][]): number[] {
+  const weight = lists.map((list) => {
+    const tags = Math.max(0, ...list.map((o) => o.tags.length));
+    const load = Math.max(0, ...list.flatMap((o) => o.uses.map(([, a]) => a)));
+    return tags * 1e6 + load;
+  });
+  return lists.map((_, p) => p).sort((a, b) => weight[b]! - weight[a]! || a - b);
 }

@@ -40,14 +40,14 @@ export function invertsInside(shop: Workshop): Truth {
 
 export function serialWays(shop: Workshop, id: ProtocolId): Way[] {
   const protocol = protocols[id];
-  const ways = portGroups(shop).flatMap((group, place) => portWays(shop, group, protocol, place));
+  const ways = portGroups(shop).flatMap((group) => portWays(shop, group, protocol));
   return [...ways, ...softSerialWays(shop, protocol)];
 }
 
-function portWays(shop: Workshop, group: PortGroup, protocol: Protocol, place: number): Way[] {
+function portWays(shop: Workshop, group: PortGroup, protocol: Protocol): Way[] {
   const port = group.ports[0]!;
   const base = way({
-    cost: { ports: 1, places: place },
+    cost: { ports: 1 },
     rows: [{ id: row(shop, { id: `port:${group.id}`, group: 'port', limit: group.ports.length }), amount: 1, rung: 4 }],
   });
   const name = port.label;
@@ -161,7 +161,7 @@ function oneWireEnd(shop: Workshop, end: End, protocol: Protocol, name: string):
 function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
   const groups = outputGroups(shop).filter((g) => g.can.includes('soft serial'));
   if (protocol.onTimerPad) {
-    return groups.map((g, i) => way({ ...softOn(shop, g.id, g.limit, g.timer, 1), cost: { places: 40 + i } }));
+    return groups.map((g) => way({ ...softOn(shop, g.id, g.limit, g.timer, 1)}));
   }
   if (!softSerialCarries(protocol)) {
     const why = protocol.control
@@ -174,10 +174,10 @@ function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
   const pads = protocol.wires === 'both' ? 2 : 1;
   return groups
     .filter((g) => g.limit >= pads)
-    .map((g, i) =>
+    .map((g) =>
       way({
         ...softOn(shop, g.id, g.limit, g.timer, pads),
-        cost: { effort: 2, compromises: 1, places: 40 + i },
+        cost: { effort: 2, compromises: 1 },
         lost: ['runs on soft serial: slow, and it costs the processor time'],
       }),
     );

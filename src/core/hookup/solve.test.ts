@@ -7,9 +7,9 @@ import { isBetter, priceOf, solve } from './solve';
 
 describe('costs', () => {
   test('pack and unpack are inverse, and the order is lexicographic', () => {
-    const a = cost({ must: 1, cents: 450, deciGrams: 30, effort: 2, places: 7 });
+    const a = cost({ must: 1, cents: 450, deciGrams: 30, effort: 2, ports: 7 });
     expect(unpack(pack(a))).toEqual(a);
-    expect(unpack(plus(pack(a), pack(a)))).toMatchObject({ must: 2, cents: 900, deciGrams: 60, effort: 4, places: 14 });
+    expect(unpack(plus(pack(a), pack(a)))).toMatchObject({ must: 2, cents: 900, deciGrams: 60, effort: 4, ports: 14 });
     expect(compare(pack(cost({ should: 1 })), pack(cost({ hazards: 9, cents: 99_999 })))).toBeGreaterThan(0);
     expect(compare(pack(cost({ effort: 1 })), pack(cost({ nice: 9, compromises: 40 })))).toBeGreaterThan(0);
   });

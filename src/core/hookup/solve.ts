@@ -2,18 +2,19 @@ import { marginCapPercent } from '../trade/comfort';
 import { addCosts, compare, pack, plus, unpack, zero, type Packed } from './cost';
 import { onceCosts, optionsOf, type Option } from './options';
 import { rowMargin, type Problem, type Solution } from './problem';
-import { search } from './search';
+import { prepare, search } from './search';
 
 /**
  * The best hookup, exactly: least cost on the levels above the margin, then the widest smallest margin
- * (whole per cent, capped), then fewest ports, then the documented order of places.
+ * (whole per cent, capped), then fewest ports; what is then still equal falls to the way listed first.
  * Pure and repeatable: equal problems give equal solutions.
  */
 export function solve(problem: Problem, cap = marginCapPercent): Solution {
   const options = problem.parts.map((p) => optionsOf(p, cap));
+  const prepared = prepare(problem, options);
   let nodes = 0;
   const at = (floor: number, below?: Packed) => {
-    const found = search(problem, options.map((list) => list.filter((o) => o.margin >= floor)), limitsAt(problem, floor), below);
+    const found = search(prepared, limitsAt(problem, floor), floor, below);
     nodes += found.nodes;
     return found.best;
   };

@@ -14,10 +14,10 @@ const filter = { cents: 450, grams: 3, effort: 2 };
 export function supplyWays(shop: Workshop, part: Part, supply: Supply): Way[] {
   return shop.supplies
     .filter((s) => s.rail.pads.length > 0)
-    .flatMap((s, place) => supplyWay(shop, part, supply, s, place));
+    .flatMap((s) => supplyWay(shop, part, supply, s));
 }
 
-function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied, place: number): Way[] {
+function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): Way[] {
   const needsUsb = part.onUsb;
   const grounds = [
     ...from.grounds,
@@ -59,7 +59,6 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied, p
     rows,
     margin: rangeMargin(from, supply, shop.world),
     tags: from.bridges.map((b) => bridgeTag(shop, b.bridge, b.position)),
-    cost: { places: place },
     feed: {
       rail: from.rail.id,
       pads: from.rail.pads,

@@ -11,7 +11,7 @@ export function loadHighs(): Promise<Highs> {
   return solver;
 }
 
-const levels: (keyof Cost | 'margin')[] = ['must', 'should', 'doubts', 'hazards', 'cents', 'deciGrams', 'effort', 'nice', 'compromises', 'margin', 'ports', 'places'];
+const levels: (keyof Cost | 'margin')[] = ['must', 'should', 'doubts', 'hazards', 'cents', 'deciGrams', 'effort', 'nice', 'compromises', 'margin', 'ports'];
 
 /**
  * The same choice problem as a mixed-integer programme, straight from its definition: no options are merged, no

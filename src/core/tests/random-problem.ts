@@ -13,7 +13,7 @@ interface Size {
 export function problemArbitrary(size: Size): fc.Arbitrary<Problem> {
   const amount = fc.integer({ min: 1, max: 40 });
   const choice: fc.Arbitrary<Choice> = fc.record({
-    cost: fc.record({ effort: fc.nat(3), cents: fc.constantFrom(0, 0, 0, 500, 900), compromises: fc.nat(1), ports: fc.nat(1), places: fc.nat(5) }).map(cost),
+    cost: fc.record({ effort: fc.nat(3), cents: fc.constantFrom(0, 0, 0, 500, 900), compromises: fc.nat(1), ports: fc.nat(1) }).map(cost),
     margin: fc.constantFrom(Infinity, Infinity, 50, 20, 5, 0),
     uses: fc.uniqueArray(fc.tuple(fc.nat(size.rows - 1), amount), { maxLength: 2, selector: ([r]) => r }),
     tags: fc.uniqueArray(fc.tuple(fc.nat(size.tags - 1), fc.nat(1)), { maxLength: 1, selector: ([t]) => t }),
