@@ -128,6 +128,44 @@ describe('the ladder', () => {
   });
 });
 
+describe('the hookup', () => {
+  test('move a wire by keyboard: its price is shown, the choice is locked, undo takes it back', async () => {
+    await at('/b/belfry-six/hookup/tarnfield-keel-f7', async (page) => {
+      await page.waitForSelector('svg [role="button"]');
+      await page.keyboard.press('ArrowDown');
+      await page.keyboard.press('ArrowDown');
+      await waitForText(page, 'Quillon Prism Air: other pads');
+      await waitForText(page, '1 compromise, smallest margin down by');
+      await page.focus('[data-choice="supply:pack"]');
+      await page.keyboard.press('Enter');
+      await waitForText(page, '1 choice is locked; against the free best that costs 1 compromise');
+      await page.waitForFunction(() => [...document.querySelectorAll('td')].some((td) => td.textContent === 'Pack, pad VBAT'));
+      await page.keyboard.down('Control');
+      await page.keyboard.press('z');
+      await page.keyboard.up('Control');
+      await page.waitForFunction(() => [...document.querySelectorAll('td')].some((td) => td.textContent === '9 V, pad 9V'));
+      await new Promise((r) => setTimeout(r, 700));
+      await saved(page);
+    });
+  });
+
+  test('a board that stops: F and Enter accept the cheapest fix, the board then fits, and it can be taken back', async () => {
+    await at('/b/belfry-six/hookup/copperwren-jamb', async (page) => {
+      await waitForText(page, 'Stops at Load');
+      await waitForText(page, 'Feed Quillon Prism Air from an external 9 V regulator on the pack: €6.50, 4 g');
+      await page.keyboard.press('f');
+      await page.keyboard.press('Enter');
+      await waitForText(page, 'Accepted for this board');
+      await page.waitForFunction(() => !document.body.innerText.includes('Stops at Load'));
+      await waitForText(page, 'external 9 V regulator');
+      await page.evaluate(() => [...document.querySelectorAll('button')].find((b) => b.textContent === 'Take back')!.click());
+      await waitForText(page, 'Stops at Load');
+      await new Promise((r) => setTimeout(r, 700));
+      await saved(page);
+    });
+  });
+});
+
 describe('nothing typed is lost', () => {
   test('two tabs: the later one is told, and either version can be kept', async () => {
     await at('/b/heath-runner', async (page) => {
@@ -177,7 +215,7 @@ describe('bad input gets a sentence', () => {
 });
 
 describe('WCAG 2.2 AA, checked with axe-core', () => {
-  test.each(['/', '/b/belfry-six', '/b/belfry-six/ladder', '/b/belfry-six/board/copperwren-sill-45'])('%s', async (path) => {
+  test.each(['/', '/b/belfry-six', '/b/belfry-six/ladder', '/b/belfry-six/board/copperwren-sill-45', '/b/belfry-six/hookup/tarnfield-keel-f7?part=prism-air', '/b/belfry-six/hookup/dunmarrow-fen-f4'])('%s', async (path) => {
     await at(path, async (page) => {
       for (const scheme of ['light', 'dark']) {
         await page.evaluate((s) => document.documentElement.setAttribute('data-scheme', s), scheme);

@@ -6,6 +6,8 @@ const views: Record<string, { path: string; height?: number; click?: string }> =
   build: { path: '/b/belfry-six' },
   ladder: { path: '/b/belfry-six/ladder' },
   board: { path: '/b/belfry-six/board/copperwren-sill-45' },
+  hookup: { path: '/b/belfry-six/hookup/tarnfield-keel-f7?part=prism-air' },
+  fixes: { path: '/b/belfry-six/hookup/copperwren-jamb' },
 };
 
 const [address, ...names] = process.argv.slice(2);

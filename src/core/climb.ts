@@ -7,6 +7,7 @@ import { checkPack } from './check/pack';
 import { leftOutFinding, mustFindings } from './check/unmet';
 import { checkWeight, massLines, total } from './check/weight';
 import { checkWired } from './check/wired';
+import { withFixes } from './fix/apply';
 import { compile, type Compiled } from './hookup/compile';
 import { worksTogether } from './hookup/conflict';
 import { hookupOf, type Hookup } from './hookup/hookup';
@@ -53,7 +54,8 @@ interface Solved {
 const solvedRungs: readonly SolvedRung[] = [4, 5, 6, 7];
 
 /** Checks a build against a board on all ten rungs. Pure; never throws for files that passed `readFile`. */
-export function evaluate(build: Build, board: Board): Climb {
+export function evaluate(asked: Build, bought: Board): Climb {
+  const { build, board } = withFixes(asked, bought);
   const { hookup, findings: solved, states } = solveRungs(build, board);
   const findings: Finding[] = [
     ...checkFrame(build, board),

@@ -1,5 +1,5 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
-import type { Build } from '../core';
+import { readData, type Build } from '../core';
 import type { Database } from './connection';
 import { builds } from './schema';
 
@@ -11,14 +11,21 @@ export interface StoredBuild {
 
 export type SaveResult = { kind: 'saved'; version: number; savedAt: string } | { kind: 'conflict'; current: StoredBuild } | { kind: 'gone' };
 
+/** A build stored by an older Rung, with what has been added to the format since at its default. */
+function current(stored: unknown): Build {
+  const read = readData(stored, 'rung-build');
+  if (!read.ok) throw new Error(`A stored build cannot be read: ${read.faults.map((f) => `${f.field}: ${f.sentence}`).join(' ')}`);
+  return read.value;
+}
+
 export async function allBuilds(db: Database): Promise<StoredBuild[]> {
   const rows = await db.select().from(builds).orderBy(asc(builds.name));
-  return rows.map((r) => ({ build: r.body, version: r.version, savedAt: r.updatedAt.toISOString() }));
+  return rows.map((r) => ({ build: current(r.body), version: r.version, savedAt: r.updatedAt.toISOString() }));
 }
 
 export async function findBuild(db: Database, id: string): Promise<StoredBuild | null> {
   const [row] = await db.select().from(builds).where(eq(builds.id, id));
-  return row ? { build: row.body, version: row.version, savedAt: row.updatedAt.toISOString() } : null;
+  return row ? { build: current(row.body), version: row.version, savedAt: row.updatedAt.toISOString() } : null;
 }
 
 /** Saves only on top of the version that the change was made from, so that no other tab's work is lost. */

@@ -67,6 +67,13 @@ describe('builds', () => {
     expect((await findBuild(db, 'gutterling'))!.build.name).toBe('Mine');
   });
 
+  test('a build stored before a field was added to the format opens with its default', async () => {
+    const { build } = (await findBuild(db, 'gutterling'))!;
+    const { fixes: _, ...older } = build;
+    await addBuild(db, { ...older, id: 'older' } as typeof build);
+    expect((await findBuild(db, 'older'))!.build.fixes).toEqual({});
+  });
+
   test('two saves at once: one wins, the other is told', async () => {
     const { build, version } = (await findBuild(db, 'gutterling'))!;
     const both = await Promise.all(['a', 'b'].map((name) => saveBuild(db, { ...build, name }, version)));

@@ -39,7 +39,7 @@ function layMode(shop: Workshop, part: Part, mode: Mode): LaidMode {
 function linkWays(shop: Workshop, link: Link): Way[] {
   switch (link.kind) {
     case 'serial':
-      return serialWays(shop, link.protocol);
+      return serialWays(shop, link);
     case 'i2c':
       return i2cWays(shop, link.address);
     case 'can':

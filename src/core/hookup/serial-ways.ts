@@ -1,8 +1,9 @@
 import type { Port } from '../model/board';
 import { isUnknown } from '../model/figure';
+import type { Link } from '../model/peripheral';
 import type { Truth } from '../model/truth';
 import { processors } from '../trade/processor';
-import { protocols, softSerialCarries, softSerialMaxBaud, type Protocol, type ProtocolId } from '../trade/protocol';
+import { protocols, softSerialCarries, softSerialMaxBaud, type Protocol } from '../trade/protocol';
 import { ground, type Ground } from './ground';
 import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
 import { outputGroups } from './output-ways';
@@ -38,8 +39,9 @@ export function invertsInside(shop: Workshop): Truth {
   return isUnknown(p) ? 'unknown' : processors[p.value].invertsInside ? 'yes' : 'no';
 }
 
-export function serialWays(shop: Workshop, id: ProtocolId): Way[] {
-  const protocol = protocols[id];
+export function serialWays(shop: Workshop, link: Extract<Link, { kind: 'serial' }>): Way[] {
+  const usual = protocols[link.protocol];
+  const protocol = link.sense ? { ...usual, sense: link.sense } : usual;
   const ways = portGroups(shop).flatMap((group) => portWays(shop, group, protocol));
   return [...ways, ...softSerialWays(shop, protocol)];
 }

@@ -13,7 +13,7 @@ const filter = { cents: 450, grams: 3, effort: 2 };
 /** Every supply pad that a part could be put on, with the rungs at which each fails. */
 export function supplyWays(shop: Workshop, part: Part, supply: Supply): Way[] {
   return shop.supplies
-    .filter((s) => s.rail.pads.length > 0)
+    .filter((s) => s.rail.pads.length > 0 && (s.rail.onlyFor === undefined || s.rail.onlyFor === part.id))
     .flatMap((s) => supplyWay(shop, part, supply, s));
 }
 

@@ -87,6 +87,7 @@ export const railSchema = z.strictObject({
     z.strictObject({ kind: z.literal('bridge'), bridge: idSchema, byPosition: z.record(z.string(), idSchema) }),
   ]),
   ownAmps: numberFigureSchema.optional().describe('What the board itself draws from this rail'),
+  onlyFor: idSchema.optional().describe('A regulator bought for one part of a build'),
 });
 export type Rail = z.infer<typeof railSchema>;
 export type Regulator = z.infer<typeof regulatorSchema>;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { screwSchema } from './board';
 import { numberFigureSchema } from './figure';
 import { peripheralSchema } from './peripheral';
+import { fixSchema } from './fix';
 import { policiesSchema } from './policy';
 import { idSchema, nameSchema, sideSchema, textSchema } from './words';
 
@@ -82,5 +83,6 @@ export const buildSchema = z.strictObject({
     .record(idSchema, z.array(lockSchema))
     .default({})
     .describe('Locked choices by board'),
+  fixes: z.record(idSchema, z.array(fixSchema)).default({}).describe('Fixes the buyer has accepted, by board'),
 });
 export type Build = z.infer<typeof buildSchema>;

@@ -29,7 +29,7 @@ const linkId = { id: idSchema };
 
 /** One connection to the board. `wires` says which sides of the board's port it needs. */
 export const linkSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('serial'), ...linkId, protocol: z.enum(protocolIds) }),
+  z.strictObject({ kind: z.literal('serial'), ...linkId, protocol: z.enum(protocolIds), sense: z.enum(['plain', 'inverted']).optional().describe('Where this part differs from the protocol\'s usual sense') }),
   z.strictObject({ kind: z.literal('i2c'), ...linkId, address: z.int().min(0x08).max(0x77) }),
   z.strictObject({ kind: z.literal('can'), ...linkId }),
   z.strictObject({ kind: z.literal('output'), ...linkId, use: z.enum(['motor', 'servo', 'light']), count: z.int().min(1).max(16).default(1) }),

@@ -5,6 +5,7 @@ import { gramsPerOunce, mmPerInch } from './mass';
 import { processors } from './processor';
 import { mayShare, protocolIds, protocols, softSerialCarries } from './protocol';
 import { ratingShare, usbAmps } from './rating';
+import { awgDiameterMm, awgMilliohmPerM, gaugeFor } from './wire';
 
 describe('processors', () => {
   // RXINV/TXINV in USART_CR2: STM32F3 RM0316, F7 RM0385 and RM0431, H7 RM0433, G4 RM0440; absent in F4 RM0090, RM0383 and F1 RM0008. From memory.
@@ -70,4 +71,17 @@ describe('volts, amps and sizes', () => {
     expect(mmPerInch).toBe(25.4);
     expect(gramsPerOunce * 16).toBeCloseTo(453.59237, 10);
   });
+});
+
+describe('wire', () => {
+  // ASTM B258 sizes with IEC 60028 copper, against handbook values recalled from memory, to 1 %.
+  test.each([[12, 5.21], [14, 8.29], [18, 20.9], [22, 53.0], [28, 213]])('AWG %i: %d milliohm a metre at 20 C', (gauge, milliohm) => {
+    expect(Math.abs(awgMilliohmPerM(gauge) / milliohm - 1)).toBeLessThan(0.01);
+  });
+  test('AWG 36 is 0.127 mm and AWG 0000 is 11.684 mm (ASTM B258)', () => {
+    expect(awgDiameterMm(36)).toBeCloseTo(0.127, 9);
+    expect(awgDiameterMm(-3)).toBeCloseTo(11.684, 3);
+  });
+  // Handbook of Electronic Tables and Formulas, chassis wiring, from memory.
+  test.each([[0.1, 28], [1.4, 28], [1.5, 26], [3.5, 24], [5, 22], [20, 16], [41, 12], [55, 10], [60, null]])('%d A wants AWG %s', (amps, gauge) => expect(gaugeFor(amps)).toBe(gauge));
 });

@@ -38,6 +38,7 @@ export function BoardScreen({ boardId }: { boardId: string }) {
         <span>
           place {rank} of {ranking.ranked.length}
         </span>
+        <Link href={`/b/${build.id}/hookup/${boardId}`}>Hookup</Link>
         <Link href={`/b/${build.id}/ladder?board=${boardId}`}>Back to the ladder</Link>
       </Box>
       {board.summary && <Typography color="text.secondary">{board.summary}</Typography>}

@@ -22,7 +22,7 @@ export function WireTable({ hookup, board }: { hookup: Hookup; board: Board }) {
             .filter((p) => p.mode)
             .map((p) => (
               <tr key={p.id}>
-                <td>{p.name}</td>
+                <td style={{ whiteSpace: 'normal' }}>{p.name}</td>
                 <td>
                   {p.links.map((l) => (
                     <div key={l.id}>

@@ -18,11 +18,17 @@ export function Stile() {
   const path = usePathname();
   const base = `/b/${build.id}`;
   const fits = ranking.ranked?.filter((r) => r.climb.verdict === 'fits' || r.climb.verdict === 'fits with work').length;
-  const board = path.startsWith(`${base}/board/`) ? ranking.ranked?.find((r) => path.endsWith(`/${r.climb.boardId}`)) : (ranking.ranked?.[0] ?? null);
+  const open = /[/](?:board|hookup)[/]([^/]+)$/.exec(path)?.[1];
+  const board = (open ? ranking.ranked?.find((r) => r.climb.boardId === open) : ranking.ranked?.[0]) ?? null;
   const stages: Stage[] = [
     { name: 'Build', href: base, says: `${build.parts.length} parts`, here: path === base },
     { name: 'Ladder', href: `${base}/ladder`, says: fits === undefined ? 'working ...' : `${fits} of ${ranking.ranked!.length} fit`, here: path === `${base}/ladder` },
-    ...(board ? [{ name: 'Board', href: `${base}/board/${board.climb.boardId}`, says: board.climb.boardName, here: path.startsWith(`${base}/board/`) }] : []),
+    ...(board
+      ? [
+          { name: 'Findings', href: `${base}/board/${board.climb.boardId}`, says: board.climb.boardName, here: path.startsWith(`${base}/board/`) },
+          { name: 'Hookup', href: `${base}/hookup/${board.climb.boardId}`, says: `${board.climb.hookup.freePorts} port${board.climb.hookup.freePorts === 1 ? '' : 's'} free`, here: path.startsWith(`${base}/hookup/`) },
+        ]
+      : []),
   ];
   return (
     <Box component="nav" aria-label="Stages" className="no-print" sx={{ width: { xs: 'auto', sm: 124 }, flexShrink: 0, borderRight: { sm: '1px solid var(--hair)' }, borderBottom: { xs: '1px solid var(--hair)', sm: 0 }, display: 'flex', flexDirection: { xs: 'row', sm: 'column' }, alignItems: { xs: 'center', sm: 'stretch' }, gap: { xs: 2, sm: 0 }, px: 1.5, py: { xs: 0.5, sm: 2 } }}>

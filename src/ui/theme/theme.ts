@@ -56,6 +56,7 @@ export const theme = createTheme({
         table: { borderCollapse: 'collapse', width: '100%' },
         'th, td': { textAlign: 'left', padding: '3px 8px 3px 0', borderBottom: '1px solid var(--hair)', fontSize: 12, verticalAlign: 'top' },
         th: { fontWeight: 560, color: 'var(--faded)' },
+        'td:first-of-type': { whiteSpace: 'nowrap' },
         'td.n, th.n': { textAlign: 'right', paddingRight: 10 },
         '@media print': { '.no-print': { display: 'none !important' }, body: { background: '#fff' } },
       },

@@ -1,0 +1,11 @@
+import { Suspense } from 'react';
+import { HookupScreen } from '@/ui/hookup/HookupScreen';
+
+export default async function Page({ params }: { params: Promise<{ boardId: string }> }) {
+  const { boardId } = await params;
+  return (
+    <Suspense>
+      <HookupScreen boardId={boardId} />
+    </Suspense>
+  );
+}

@@ -1,0 +1,106 @@
+import type { Board } from '../model/board';
+import type { Build, Part } from '../model/build';
+import type { NumberFigure } from '../model/figure';
+import type { Fix } from '../model/fix';
+import { externalAmps, fixPrices } from './price';
+
+export interface Pair {
+  build: Build;
+  board: Board;
+}
+
+/** The build and the board as they stand once the accepted fixes of this board are in place. */
+export function withFixes(build: Build, board: Board): Pair {
+  return (build.fixes[board.id] ?? []).reduce(applyFix, { build, board });
+}
+
+/** One fix put in place. Prices and grams go where the thing ends: with the part, or with the board. */
+export function applyFix({ build, board }: Pair, fix: Fix): Pair {
+  switch (fix.kind) {
+    case 'leave out':
+      return { build: { ...build, parts: build.parts.filter((p) => p.id !== fix.part) }, board };
+    case 'external regulator': {
+      const id = `ext-${fix.part}`;
+      return {
+        build: changePart(build, fix, (p) => p),
+        board: {
+          ...board,
+          pads: [...board.pads, { id, label: 'EXT', face: 'top', form: 'pad', size: 'medium', edge: 'inner', order: 0, reachable: true }],
+          rails: [
+            ...board.rails,
+            ...(board.rails.some((r) => r.source.kind === 'pack') ? [] : [{ id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' as const } }]),
+            {
+              id,
+              label: `external ${fix.volts} V regulator`,
+              onlyFor: fix.part,
+              pads: [id],
+              source: {
+                kind: 'regulator',
+                type: 'buck',
+                outVolts: figure(fix.volts),
+                ratedAmps: figure(externalAmps),
+                dropOutVolts: figure(1),
+                input: board.rails.find((r) => r.source.kind === 'pack')?.id ?? 'pack',
+                filtered: false,
+              },
+            },
+          ],
+        },
+      };
+    }
+    case 'signal inverter':
+      return {
+        build: changePart(build, fix, (p) => ({
+          ...p,
+          peripheral: {
+            ...p.peripheral,
+            modes: p.peripheral.modes.map((m) => ({ ...m, links: m.links.map((l) => (l.kind === 'serial' ? { ...l, sense: 'plain' as const } : l)), lost: [...m.lost, 'an inverter sits in the line'] })),
+          },
+        })),
+        board,
+      };
+    case 'adapter plate': {
+      const mount = build.frame.mounts[0]!;
+      const mounting = {
+        ...board.mounting,
+        patternMm: { value: mount.patternMm, origin: 'assumed' as const, source: 'through an adapter plate' },
+        screw: { value: mount.screw, origin: 'assumed' as const, source: 'through an adapter plate' },
+      };
+      return { build, board: heavier({ ...board, mounting }, fix) };
+    }
+    case 'separate ESC':
+      return { build: { ...build, motors: { ...build.motors, esc: 'separate' } }, board: heavier(board, fix) };
+  }
+}
+
+function changePart(build: Build, fix: Fix & { part: string }, change: (p: Part) => Part): Build {
+  const price = fixPrices[fix.kind];
+  return {
+    ...build,
+    parts: build.parts.map((p) => {
+      if (p.id !== fix.part) return p;
+      const changed = change(p);
+      const modes = changed.peripheral.modes.map((m) => ({ ...m, cents: m.cents + price.cents, grams: m.grams + price.grams, effort: m.effort + price.effort }));
+      return { ...changed, peripheral: { ...changed.peripheral, modes } };
+    }),
+  };
+}
+
+function heavier(board: Board, fix: Fix): Board {
+  const price = fixPrices[fix.kind];
+  return {
+    ...board,
+    massG: plus(board.massG, price.grams),
+    heightMm: plus(board.heightMm, price.heightMm),
+    offers: board.offers.map((o) => ({ ...o, cents: o.cents + price.cents })),
+  };
+}
+
+function plus(f: NumberFigure, by: number): NumberFigure {
+  if ('value' in f) return { ...f, value: f.value + by };
+  return 'low' in f ? { ...f, low: f.low + by, high: f.high + by } : f;
+}
+
+function figure(value: number): NumberFigure {
+  return { value, origin: 'assumed', source: 'a usual small external regulator' };
+}

@@ -1,0 +1,44 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { priceWords, sameNeed, type Board, type Lock } from '@/core';
+import { useRoom } from '../room/BuildRoom';
+import { useExplain } from './use-explain';
+
+/** For the chosen part: each port or rail it could end on, and what that would cost against the best. A click locks it. */
+export function Choices({ board, part }: { board: Board; part: string }) {
+  const { build, edit } = useRoom();
+  const answers = useExplain(build, board, { about: 'alternatives', part });
+  const locks = build.locks[board.id] ?? [];
+  const name = build.parts.find((p) => p.id === part)?.peripheral.name ?? 'Separate ESCs';
+  const setLocks = (next: Lock[]) => edit(`lock ${part}`, (b) => ({ ...b, locks: { ...b.locks, [board.id]: next } }));
+  return (
+    <section aria-label={`Choices for ${name}`}>
+      <Typography variant="h2">{name}: other pads</Typography>
+      {!answers && <Box role="status" sx={{ color: 'text.secondary', fontSize: 12.5 }}>Every choice is being solved ...</Box>}
+      {answers?.length === 0 && <Box sx={{ fontSize: 12.5 }}>This part has no choice of pads here.</Box>}
+      {answers?.map(({ need, alternatives }) => (
+        <Box key={need} sx={{ mt: 0.5 }}>
+          <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{need === 'supply' ? 'Supply' : 'Signal'}</Box>
+          {alternatives.map((a) => {
+            const lock: Lock = need === 'supply' ? { kind: 'supply', part, to: a.to } : { kind: 'link', part, link: need, to: a.to };
+            const locked = locks.some((l) => sameNeed(l, lock) && 'to' in l && l.to === a.to);
+            return (
+              <Box key={a.to} sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: 12.5, borderBottom: '1px solid var(--hair)' }}>
+                <Box sx={{ width: 92, fontWeight: a.chosen ? 640 : 400 }}>{a.label}</Box>
+                <Box sx={{ flex: 1, color: a.price ? 'text.primary' : 'text.secondary' }}>{a.chosen ? 'in use' : a.price ? priceWords(a.price) : 'cannot be had'}</Box>
+                {(a.price || locked) && (
+                  <Button aria-pressed={locked} data-choice={`${need}:${a.to}`} onClick={() => setLocks(locked ? locks.filter((l) => !sameNeed(l, lock)) : [...locks.filter((l) => !sameNeed(l, lock)), lock])} sx={{ px: 0.75, py: 0, minHeight: 24 }}>
+                    {locked ? 'Unlock' : a.chosen ? 'Lock' : 'Use'}
+                  </Button>
+                )}
+              </Box>
+            );
+          })}
+        </Box>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,60 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { fixWords, type Board, type Climb, type Fix } from '@/core';
+import { useRoom } from '../room/BuildRoom';
+import { useExplain } from './use-explain';
+
+/** Why it stops, which fixes would carry it on, and those already accepted. */
+export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
+  const { build, edit } = useRoom();
+  const stopped = climb.stopsAt !== null;
+  const sets = useExplain(build, board, stopped ? { about: 'fixes' } : null);
+  const accepted = build.fixes[board.id] ?? [];
+  const nameOf = (id: string) => build.parts.find((p) => p.id === id)?.peripheral.name ?? id;
+  const setFixes = (fixes: Fix[]) => edit(`fix ${board.id} ${fixes.length}`, (b) => ({ ...b, fixes: { ...b.fixes, [board.id]: fixes } }));
+  if (!stopped && accepted.length === 0) return null;
+  const reason = climb.rungs.find((r) => r.rung === climb.stopsAt);
+  return (
+    <section aria-label="Conflict and fixes">
+      {reason && (
+        <>
+          <Typography variant="h2" sx={{ color: 'error.main' }}>
+            Stops at {reason.name}
+          </Typography>
+          <Box sx={{ fontSize: 12.5 }}>{reason.findings[0]?.sentence}</Box>
+          <Typography variant="h3" sx={{ mt: 1 }}>
+            What would carry it on
+          </Typography>
+          {!sets && <Box role="status" sx={{ fontSize: 12.5, color: 'text.secondary' }}>Fixes are being tried, one by one and in pairs ...</Box>}
+          {sets?.length === 0 && <Box sx={{ fontSize: 12.5 }}>No single fix and no pair of fixes is enough. Another board is cheaper than three fixes.</Box>}
+          {sets?.map((s, i) => (
+            <Box key={s.words.join()} sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', borderBottom: '1px solid var(--hair)', py: 0.5, fontSize: 12.5 }}>
+              <Box sx={{ flex: 1 }}>
+                {s.words.join(', and ')}: {s.cents > 0 ? `€${(s.cents / 100).toFixed(2)}, ${s.grams} g, ${s.effort} points of effort` : 'costs no money'}; then it {s.verdict === 'cannot say yet' ? 'still hangs on unknown figures' : s.verdict}.
+              </Box>
+              <Button variant="outlined" data-fix={i} onClick={() => setFixes([...accepted, ...s.fixes])}>
+                Accept
+              </Button>
+            </Box>
+          ))}
+        </>
+      )}
+      {accepted.length > 0 && (
+        <>
+          <Typography variant="h3" sx={{ mt: 1 }}>
+            Accepted for this board
+          </Typography>
+          {accepted.map((f, i) => (
+            <Box key={i} sx={{ display: 'flex', gap: 1, alignItems: 'center', fontSize: 12.5 }}>
+              <Box sx={{ flex: 1 }}>{fixWords(f, nameOf)}</Box>
+              <Button onClick={() => setFixes(accepted.filter((_, j) => j !== i))}>Take back</Button>
+            </Box>
+          ))}
+        </>
+      )}
+    </section>
+  );
+}

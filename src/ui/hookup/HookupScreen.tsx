@@ -1,0 +1,79 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { parseAsString, useQueryState } from 'nuqs';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { priceWords } from '@/core';
+import { PortLedger } from '../board/PortLedger';
+import { RailLedger } from '../board/RailLedger';
+import { WireTable } from '../board/WireTable';
+import { verdictColour } from '../marks/words';
+import { useRoom } from '../room/BuildRoom';
+import { BoardDrawing, DrawingKey } from './BoardDrawing';
+import { Choices } from './Choices';
+import { Fixes } from './Fixes';
+import { useExplain } from './use-explain';
+
+const partAddress = parseAsString;
+
+export function HookupScreen({ boardId }: { boardId: string }) {
+  const { build, ranking, shelf, edit } = useRoom();
+  const [part, setPart] = useQueryState('part', partAddress);
+  const board = shelf?.boards.find((b) => b.id === boardId) ?? null;
+  const climb = ranking.ranked?.find((r) => r.climb.boardId === boardId)?.climb ?? null;
+  const locks = build.locks[boardId] ?? [];
+  const price = useExplain(build, board, locks.length > 0 ? { about: 'locks' } : null);
+  const parts = climb?.hookup.parts ?? [];
+  const step = (by: number) => {
+    const from = parts.findIndex((p) => p.id === part);
+    const next = parts[(from + by + parts.length) % Math.max(1, parts.length)];
+    if (next) void setPart(next.id);
+  };
+  useHotkeys('down', () => step(1), { preventDefault: true });
+  useHotkeys('up', () => step(-1), { preventDefault: true });
+  useHotkeys('escape', () => void setPart(null));
+  useHotkeys('f', () => document.querySelector<HTMLElement>('[data-fix]')?.focus());
+  useHotkeys('l', () => document.querySelector<HTMLElement>('[data-choice][aria-pressed="true"], [data-choice]')?.focus());
+
+  if (!climb || !board) {
+    return (
+      <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
+        {shelf && ranking.ranked ? 'No board of this name is on the shelf.' : 'The board is climbing ...'}
+      </Box>
+    );
+  }
+  const locked = new Set(locks.flatMap((l) => ('part' in l ? [l.part] : [])));
+  return (
+    <Box sx={{ display: 'flex', height: { md: '100%' }, flexDirection: { xs: 'column', md: 'row' } }}>
+      <Box sx={{ flex: 1, minWidth: 0, overflow: 'auto', px: 2, py: 1 }}>
+        <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap' }}>
+          <Typography variant="h1">{climb.boardName}</Typography>
+          <span>{climb.maker}</span>
+          <Box component="strong" sx={{ color: verdictColour[climb.verdict] }}>
+            {climb.verdict}
+          </Box>
+          <Link href={`/b/${build.id}/board/${boardId}`}>Findings</Link>
+          <Box sx={{ flex: 1 }} />
+          <DrawingKey />
+        </Box>
+        <BoardDrawing board={board} climb={climb} selected={part} locked={locked} onSelect={(p) => void setPart(p === part ? null : p)} />
+        <WireTable hookup={climb.hookup} board={board} />
+      </Box>
+      <Box component="aside" aria-label="Choices and ledgers" sx={{ width: { xs: 'auto', md: 330 }, flexShrink: 0, overflow: 'auto', borderLeft: { md: '1px solid var(--hair)' }, px: 2, py: 1, background: 'var(--sheet)', display: 'flex', flexDirection: 'column', gap: 2 }}>
+        <Fixes board={board} climb={climb} />
+        {locks.length > 0 && (
+          <Box sx={{ fontSize: 12.5 }}>
+            {locks.length} {locks.length === 1 ? 'choice is' : 'choices are'} locked; against the free best that {price ? priceWords(price).replace(/^(?!costs)/, 'costs ') : 'costs ...'}.{' '}
+            <Button onClick={() => edit(`unlock ${boardId}`, (b) => ({ ...b, locks: { ...b.locks, [boardId]: [] } }))}>Unlock all</Button>
+          </Box>
+        )}
+        {part ? <Choices board={board} part={part} /> : <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>Pick a part, in the drawing or with the arrow keys, to see where else it could go and at what price.</Box>}
+        <PortLedger hookup={climb.hookup} board={board} />
+        <RailLedger hookup={climb.hookup} />
+      </Box>
+    </Box>
+  );
+}
