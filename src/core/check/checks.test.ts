@@ -130,6 +130,17 @@ describe('4 Ports and 5 Signals', () => {
     expect(rung(climb, 4).state).toBe('strained');
     expect(climb.hookup.releases).toEqual([{ port: 'Port 1', what: 'Turn it off', lost: 'no set-up over the air' }]);
   });
+  test('ESC telemetry and a recorder share the two sides of one port; two talkers do not', () => {
+    expect(on(['rt'], 'F7', ['esc-telemetry', 'recorder'])[0]).toBe('holds');
+    expect(on(['rt'], 'F7', ['recorder', 'recorder'])[0]).toBe('breaks');
+    expect(on(['rt'], 'F7', ['esc-telemetry', 'recorder', 'recorder'])[0]).toBe('breaks');
+    expect(on(['r'], 'F7', ['esc-telemetry', 'recorder'])[0]).toBe('breaks');
+    expect(on(['rt'], 'F7', ['positioning', 'ground-link'])[0]).toBe('breaks');
+    const board = makeBoard({ ...portsAndPads(['rt', 'rt']), claimedPorts: says(2) });
+    const { hookup } = evaluate(makeBuild({}, [makePart('tlm', { links: [serial('esc-telemetry')] }), makePart('log', { links: [serial('recorder')] })]), board);
+    expect(hookup.ports.map((p) => p.usedBy)).toEqual([['tlm', 'log'], []]);
+    expect(hookup.parts.map((p) => p.links[0]!.pads[0]!.pad)).toEqual(['r1', 't1']);
+  });
   test('two compasses of one address need two buses (NXP UM10204)', () => {
     const i2c = { kind: 'i2c', id: 'compass', address: 0x1e } as never;
     const build = makeBuild({}, [makePart('a', { links: [i2c] }), makePart('b', { links: [i2c] })]);

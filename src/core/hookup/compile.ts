@@ -1,7 +1,7 @@
 import type { Lock } from '../model/build';
 import { cost } from './cost';
 import type { LaidMode, LaidNeed, LaidPart } from './lay-out';
-import type { Choice, Problem } from './problem';
+import type { Choice, Problem, TagUse } from './problem';
 import type { Place, SolvedRung, Way, Workshop } from './way';
 
 /** A choice problem, and for each of its choices the way it stands for. */
@@ -40,6 +40,7 @@ export function compile(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, lock
       parts: parts.map(({ laid: l, modes }) => ({
         id: l.part.id,
         unmet: cost({ [l.part.priority]: 1 }),
+        ...(l.unmetTags ? { unmetTags: l.unmetTags.map(tagUse) } : {}),
         modes: modes.map(({ laid: m, needs }) => ({
           id: m.mode.id,
           cost: cost({
@@ -59,8 +60,13 @@ export function compile(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, lock
       cost: cost({ ...w.cost, doubts: doubtsOf(w, upTo) }),
       margin: upTo === 7 ? w.margin : Infinity,
       uses: w.rows.filter((r) => r.rung <= upTo).map((r) => [rowAt.get(r.id)!, r.amount] as const),
-      tags: w.tags.map((t) => [tagAt.get(t.id)!.tag, tagAt.get(t.id)!.values.indexOf(t.value)] as const),
+      tags: w.tags.map(tagUse),
     };
+  }
+
+  function tagUse(t: { id: string; value: string }): TagUse {
+    const { tag, values } = tagAt.get(t.id)!;
+    return [tag, values.indexOf(t.value)];
   }
 }
 

@@ -1,9 +1,11 @@
+import { marginCapPercent } from '../trade/comfort';
 import type { Lock } from '../model/build';
 import { compile } from './compile';
-import { cost, noCost } from './cost';
+import { noCost } from './cost';
 import type { LaidPart } from './lay-out';
+import { optionsOf, type Option } from './options';
 import type { Problem } from './problem';
-import { solve } from './solve';
+import { prepare, search } from './search';
 import type { SolvedRung, Workshop } from './way';
 
 /**
@@ -12,29 +14,41 @@ import type { SolvedRung, Workshop } from './way';
  * Empty when all the parts can be wired together.
  */
 export function smallestConflict(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, locks: Lock[] = []): LaidPart[] {
-  let core = laid;
-  if (worksTogether(shop, core, upTo, locks)) return [];
-  for (const part of laid) {
-    const without = core.filter((l) => l !== part);
-    if (!worksTogether(shop, without, upTo, locks)) core = without;
+  const works = worker(shop, laid, upTo, locks);
+  let core = laid.map((_, i) => i);
+  if (works(core)) return [];
+  for (const part of [...core]) {
+    const without = core.filter((i) => i !== part);
+    if (!works(without)) core = without;
   }
-  return core;
+  return core.map((i) => laid[i]!);
 }
 
-/** Can every one of these parts be wired at once, whatever it costs? Asked without prices and margins, which merges most ways. */
+/** Can every one of these parts be wired at once, whatever it costs? */
 export function worksTogether(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, locks: Lock[] = []): boolean {
-  const wanted = laid.map((l) => ({ ...l, part: { ...l.part, priority: 'must' as const } }));
-  return solve(priceless(compile(shop, wanted, upTo, locks).problem)).cost.must === 0;
+  return worker(shop, laid, upTo, locks)(laid.map((_, i) => i));
 }
 
-/** The same problem where nothing costs anything but leaving a part out. */
-export function priceless(problem: Problem): Problem {
+/** Compiles once, without prices and margins, which merges most ways; then answers for any subset of the parts. */
+function worker(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, locks: Lock[]): (parts: number[]) => boolean {
+  const problem = priceless(compile(shop, laid, upTo, locks).problem);
+  const limits = problem.rows.map((r) => r.limit);
+  const options = problem.parts.map((p) => optionsOf(p, marginCapPercent).filter((o) => o.pick !== null));
+  return (parts) => {
+    const lists: Option[][] = parts.map((i) => options[i]!);
+    return lists.every((l) => l.length > 0) && search(prepare(problem, lists), limits, -Infinity).best !== null;
+  };
+}
+
+/** The same problem where nothing costs anything. */
+function priceless(problem: Problem): Problem {
   return {
     rows: problem.rows.map(({ id, group, limit }) => ({ id, group, limit })),
     tags: problem.tags.map((t) => ({ id: t.id, once: t.once.map(() => noCost) })),
     parts: problem.parts.map((p) => ({
       ...p,
-      unmet: cost({ must: p.unmet.must }),
+      // Whatever uses nothing would beat every way of a part if leaving it out were free as well.
+      unmet: { ...noCost, must: 1 },
       modes: p.modes.map((m) => ({ ...m, cost: noCost, needs: m.needs.map((n) => ({ ...n, choices: n.choices.map((c) => ({ ...c, cost: noCost, margin: Infinity })) })) })),
     })),
   };

@@ -83,6 +83,8 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
   const usedPads = new Map<string, number>();
   const tags = new Map<string, string>();
   const usedBy = new Map<string, string[]>();
+  /** The port that each "part/link" has been given, for those that ride on its other side. */
+  const hosts = new Map<string, Port>();
   const loads = new Map<string, RailLine['parts']>();
 
   const parts = compiled.parts.map(({ laid, modes }, p): WiredPart => {
@@ -106,7 +108,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         loads.set(rail!, lines);
       }
       if (need.laid.link && w.link) {
-        const ended = endOf(w.link);
+        const ended = endOf(w.link, `${wired.id}/${need.laid.id}`);
         for (const id of ended.to) usedBy.set(id, [...(usedBy.get(id) ?? []), wired.name]);
         wired.links.push({ id: need.laid.id, link: need.laid.link, ...ended, conditions: w.conditions, lost: w.lost });
       } else if (w.feed) {
@@ -124,11 +126,13 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
     return pad;
   }
 
-  function endOf(place: Place): Pick<WiredLink, 'on' | 'to' | 'pads'> {
+  function endOf(place: Place, link: string): Pick<WiredLink, 'on' | 'to' | 'pads'> {
     switch (place.kind) {
       case 'port': {
         const group = portGroups(shop).find((g) => g.id === place.group)!;
-        const port = ports.get(place.group)!.shift()!;
+        const seat = place.with ? hosts.get(place.with) : undefined;
+        const port = seat ?? ports.get(place.group)!.shift()!;
+        hosts.set(link, port);
         // The way names the pads of the group's first port; the same places on this port are meant.
         const same = (ids: string[] | undefined, side: 'rx' | 'tx') =>
           (ids ?? []).map((id) => ({ pad: port[side][group.ports[0]![side].findIndex((e) => e.pad === id)]!.pad, does: side === 'rx' ? 'board hears' : 'board talks' }));

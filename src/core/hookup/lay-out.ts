@@ -3,6 +3,7 @@ import type { Link, Mode } from '../model/peripheral';
 import { outputWays } from './output-ways';
 import { analogueWays, canWays, i2cWays, singlePadWays, videoWays } from './pad-ways';
 import { serialWays } from './serial-ways';
+import { shareSides } from './shared-ports';
 import { supplyWays } from './supply-ways';
 import type { Way, Workshop } from './way';
 
@@ -22,12 +23,16 @@ export interface LaidMode {
 export interface LaidPart {
   part: Part;
   modes: LaidMode[];
+  /** What is fixed when the part is left out. */
+  unmetTags?: { id: string; value: string }[];
 }
 
 /** All ways of all parts of the build on this board, workable or not, in priority order of the parts. */
 export function layOut(shop: Workshop): LaidPart[] {
   const parts = [...motorsAsPart(shop), ...shop.build.parts];
-  return parts.map((part) => ({ part, modes: part.peripheral.modes.map((mode) => layMode(shop, part, mode)) }));
+  const laid: LaidPart[] = parts.map((part) => ({ part, modes: part.peripheral.modes.map((mode) => layMode(shop, part, mode)) }));
+  shareSides(shop, laid);
+  return laid;
 }
 
 function layMode(shop: Workshop, part: Part, mode: Mode): LaidMode {

@@ -19,32 +19,45 @@ export function optionsOf(part: ProblemPart, cap: number): Option[] {
   part.modes.forEach((mode, m) => {
     let partial: Option[] = [{ pick: { mode: m, choices: [] }, cost: pack(mode.cost), margin: Infinity, uses: [], tags: [] }];
     for (const need of mode.needs) {
+      // Pruned before they are joined: a choice that another beats is never part of a best option.
+      const choices = undominated(need.choices.map((c, i) => alone(c, i, m, cap)));
       const next: Option[] = [];
-      for (const start of partial) need.choices.forEach((choice, c) => {
-        const joined = join(start, choice, c, cap);
-        if (joined) next.push(joined);
-      });
-      partial = undominated(next);
+      for (const start of partial) {
+        for (const choice of choices) {
+          const joined = join(start, choice);
+          if (joined) next.push(joined);
+        }
+      }
+      partial = partial.length === 1 ? next : undominated(next);
     }
     options.push(...partial);
   });
   return undominated(options);
 }
 
-function join(start: Option, choice: Choice, index: number, cap: number): Option | null {
-  const tags = [...start.tags];
+function alone(choice: Choice, index: number, mode: number, cap: number): Option {
+  return { pick: { mode, choices: [index] }, cost: pack(choice.cost), margin: choice.margin >= cap ? Infinity : choice.margin, uses: summed(choice.uses), tags: choice.tags };
+}
+
+function summed(uses: RowUse[]): RowUse[] {
+  if (uses.length < 2) return uses;
+  const sums = new Map<number, number>();
+  for (const [row, amount] of uses) sums.set(row, (sums.get(row) ?? 0) + amount);
+  return [...sums];
+}
+
+function join(start: Option, choice: Option): Option | null {
+  let tags = start.tags;
   for (const [tag, value] of choice.tags) {
     const there = tags.find(([t]) => t === tag);
-    if (!there) tags.push([tag, value]);
+    if (!there) tags = [...tags, [tag, value]];
     else if (there[1] !== value) return null;
   }
-  const uses = new Map(start.uses);
-  for (const [row, amount] of choice.uses) uses.set(row, (uses.get(row) ?? 0) + amount);
   return {
-    pick: { mode: start.pick!.mode, choices: [...start.pick!.choices, index] },
-    cost: plus(start.cost, pack(choice.cost)),
-    margin: Math.min(start.margin, choice.margin >= cap ? Infinity : choice.margin),
-    uses: [...uses],
+    pick: { mode: start.pick!.mode, choices: [...start.pick!.choices, choice.pick!.choices[0]!] },
+    cost: plus(start.cost, choice.cost),
+    margin: Math.min(start.margin, choice.margin),
+    uses: start.uses.length === 0 ? choice.uses : choice.uses.length === 0 ? start.uses : summed([...start.uses, ...choice.uses]),
     tags,
   };
 }

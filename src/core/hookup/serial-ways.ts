@@ -114,6 +114,12 @@ function padsOf(w: Way): string[] {
   return w.link?.kind === 'pad' ? w.link.pads : [];
 }
 
+/** The ways one side of a group's port can carry a protocol that uses that side alone. */
+export function sideWays(shop: Workshop, group: PortGroup, protocol: Protocol, side: 'rx' | 'tx'): Way[] {
+  const port = group.ports[0]!;
+  return port[side].flatMap((end) => endWays(shop, end, protocol, port.label, side === 'rx' ? 'hear' : 'talk'));
+}
+
 /** The ways one pad can carry the sense the protocol wants: as it is, by the processor, or by a bridge. */
 function endWays(shop: Workshop, end: End, protocol: Protocol, name: string, verb: 'hear' | 'talk'): Way[] {
   const native = invertsInside(shop);

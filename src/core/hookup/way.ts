@@ -16,9 +16,9 @@ export interface Condition {
   grounds?: Ground[];
 }
 
-/** Where a link ends on the board. */
+/** Where a link ends on the board. `with`: on the other side of the port that this "part/link" is on. */
 export type Place =
-  | { kind: 'port'; group: string; rx?: string[]; tx?: string[]; release?: string }
+  | { kind: 'port'; group: string; rx?: string[]; tx?: string[]; release?: string; with?: string }
   | { kind: 'soft serial'; pads: number; group: string }
   | { kind: 'output'; take: { group: string; count: number }[] }
   | { kind: 'bus'; bus: string }
