@@ -32,7 +32,7 @@ describe('the traps of the demo shelf', () => {
     ['attic-mouse', 'tarnfield-sprit-f4', 5],
     ['saltgrass', 'copperwren-lapwing', 4],
     ['saltgrass', 'tarnfield-thwart', 7],
-    ['gutterling', 'dunmarrow-teal-elrs', 2],
+    ['gutterling', 'dunmarrow-teal', 2],
   ] as const)('%s on %s stops at rung %i', (b, id, stop) => {
     expect(evaluate(build(b), board(id)).stopsAt).toBe(stop);
   });
