@@ -3,9 +3,9 @@ import type { Lock } from '../model/build';
 import { compile } from './compile';
 import { noCost } from './cost';
 import type { LaidPart } from './lay-out';
-import { optionsOf, type Option } from './options';
+import { optionsOf } from './options';
 import type { Problem } from './problem';
-import { prepare, search } from './search';
+import { worksAtAll } from './solve';
 import type { SolvedRung, Workshop } from './way';
 
 /**
@@ -32,12 +32,8 @@ export function worksTogether(shop: Workshop, laid: LaidPart[], upTo: SolvedRung
 /** Compiles once, without prices and margins, which merges most ways; then answers for any subset of the parts. */
 function worker(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, locks: Lock[]): (parts: number[]) => boolean {
   const problem = priceless(compile(shop, laid, upTo, locks).problem);
-  const limits = problem.rows.map((r) => r.limit);
   const options = problem.parts.map((p) => optionsOf(p, marginCapPercent).filter((o) => o.pick !== null));
-  return (parts) => {
-    const lists: Option[][] = parts.map((i) => options[i]!);
-    return lists.every((l) => l.length > 0) && search(prepare(problem, lists), limits, -Infinity).best !== null;
-  };
+  return (parts) => worksAtAll(problem, parts.map((i) => options[i]!));
 }
 
 /** The same problem where nothing costs anything. */

@@ -58,6 +58,15 @@ export function unpack(p: Packed): Cost {
   return result;
 }
 
+/** The levels of the objective, dearest first; the margin stands before the last one. */
+export const levelOrder: readonly (keyof Cost)[] = widths.flatMap((level) => level.map(([key]) => key));
+
+/** A packed cost level by level, in the order of `levelOrder`. */
+export function levelsOf(p: Packed): number[] {
+  const c = unpack(p);
+  return levelOrder.map((l) => c[l]);
+}
+
 /** Negative when `a` is the better one. */
 export function compare(a: Packed, b: Packed): number {
   return a[0] - b[0] || a[1] - b[1] || a[2] - b[2];

@@ -1,3 +1,4 @@
+import { marginStep } from '../trade/comfort';
 import { compare, pack, plus, zero, type Packed } from './cost';
 import type { Choice, Pick, Problem, ProblemPart, RowUse, TagUse } from './problem';
 
@@ -36,7 +37,7 @@ export function optionsOf(part: ProblemPart, cap: number): Option[] {
 }
 
 function alone(choice: Choice, index: number, mode: number, cap: number): Option {
-  return { pick: { mode, choices: [index] }, cost: pack(choice.cost), margin: choice.margin >= cap ? Infinity : choice.margin, uses: summed(choice.uses), tags: choice.tags };
+  return { pick: { mode, choices: [index] }, cost: pack(choice.cost), margin: choice.margin >= cap ? Infinity : marginStep(choice.margin), uses: summed(choice.uses), tags: choice.tags };
 }
 
 function summed(uses: RowUse[]): RowUse[] {
@@ -63,34 +64,34 @@ function join(start: Option, choice: Option): Option | null {
 }
 
 function undominated(options: Option[]): Option[] {
-  const order = options.map((o, i) => ({ o, i })).sort((a, b) => compare(a.o.cost, b.o.cost) || b.o.margin - a.o.margin || a.i - b.i);
-  const kept: Option[] = [];
-  for (const { o } of order) if (!kept.some((k) => dominates(k, o))) kept.push(o);
-  return kept;
+  if (options.length < 2) return options;
+  const order = options.map((o, i) => ({ o, i, rows: bits(o.uses), tags: bits(o.tags) })).sort((a, b) => compare(a.o.cost, b.o.cost) || b.o.margin - a.o.margin || a.i - b.i);
+  const kept: typeof order = [];
+  candidates: for (const next of order) {
+    for (const k of kept) if ((k.rows & ~next.rows) === 0 && (k.tags & ~next.tags) === 0 && dominates(k.o, next.o)) continue candidates;
+    kept.push(next);
+  }
+  return kept.map((k) => k.o);
+}
+
+/** A quick sign of which rows or tags are named: one that is not there rules most comparisons out at once. */
+function bits(named: readonly (readonly [number, number])[]): number {
+  let mask = 0;
+  for (const [id] of named) mask |= 1 << (id % 31);
+  return mask;
 }
 
 /** `a` is known to cost no more than `b`. */
 function dominates(a: Option, b: Option): boolean {
   if (a.margin < b.margin) return false;
-  for (const [row, amount] of a.uses) {
-    const other = b.uses.find(([r]) => r === row);
-    if (!other || other[1] < amount) return false;
-  }
-  return a.tags.every(([tag, value]) => b.tags.some(([t, v]) => t === tag && v === value));
+  for (const [row, amount] of a.uses) if (!holds(b.uses, row, amount)) return false;
+  for (const [tag, value] of a.tags) if (!b.tags.some(([t, v]) => t === tag && v === value)) return false;
+  return true;
 }
 
-/** True when the chosen options stand together; used to verify a result independently of how it was found. */
-export function standTogether(problem: Problem, options: Option[]): boolean {
-  const used = problem.rows.map(() => 0);
-  const set = new Map<number, number>();
-  for (const o of options) {
-    for (const [row, amount] of o.uses) used[row]! += amount;
-    for (const [tag, value] of o.tags) {
-      if ((set.get(tag) ?? value) !== value) return false;
-      set.set(tag, value);
-    }
-  }
-  return problem.rows.every((row, i) => used[i]! <= row.limit);
+function holds(uses: RowUse[], row: number, amount: number): boolean {
+  for (const [r, a] of uses) if (r === row) return a >= amount;
+  return false;
 }
 
 export function onceCosts(problem: Problem, options: Option[]): Packed {

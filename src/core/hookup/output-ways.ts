@@ -11,6 +11,14 @@ export interface OutputGroup {
 }
 
 export function outputGroups(shop: Workshop): OutputGroup[] {
+  let groups = grouped.get(shop);
+  if (!groups) grouped.set(shop, (groups = groupOutputs(shop)));
+  return groups;
+}
+
+const grouped = new WeakMap<Workshop, OutputGroup[]>();
+
+function groupOutputs(shop: Workshop): OutputGroup[] {
   const named = new Set((shop.build.locks[shop.board.id] ?? []).flatMap((l) => (l.kind === 'link' ? [l.to] : [])));
   const groups = new Map<string, OutputGroup>();
   for (const output of shop.board.outputs) {

@@ -1,3 +1,4 @@
+import { marginStep } from '../trade/comfort';
 import type { Cost } from './cost';
 
 /**
@@ -71,8 +72,13 @@ export interface Pick {
   choices: number[];
 }
 
-/** Margin of a row in whole per cent when `used` of it is taken. */
+/** The margin step of a row when `used` of it is taken. */
 export function rowMargin(row: Row, used: number): number {
   if (row.comfort === undefined || used === 0) return Infinity;
-  return row.comfort === 0 ? -100 : Math.floor((100 * (row.comfort - used)) / row.comfort);
+  return row.comfort === 0 ? marginStep(-1) : marginStep((100 * (row.comfort - used)) / row.comfort);
+}
+
+/** A row's limit for hookups of at least this margin step. */
+export function limitAt(row: Row, step: number): number {
+  return row.comfort === undefined || step < 0 ? row.limit : Math.min(row.limit, Math.floor((row.comfort * (100 - step)) / 100 + 1e-9));
 }

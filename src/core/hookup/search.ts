@@ -1,212 +1,226 @@
-import { amountOn, sumBounds, tagBound, unitBound } from './bounds';
-import { pack, type Packed } from './cost';
-import type { Option } from './options';
-import type { Problem } from './problem';
+import { totalsOf, type Model } from './model';
+import { enumerate } from './enumerate';
+import { propagate } from './propagate';
+import { lowerToReachable } from './reachable';
+import { boundOf, compacted, copyRelaxation, drop, fixTag, sharesOf, type Bound, type Relaxation } from './relax';
 
-interface Tables {
-  units: ReturnType<typeof unitBound>;
-  tags: ReturnType<typeof tagBound>;
-  sums: ReturnType<typeof sumBounds>;
-}
+/** A hookup as one option for each part, by number in the model. */
+export type Chosen = Int32Array;
 
-/** A problem made ready for several searches: options in branching order and the tables of lower bounds. */
-export interface Prepared {
-  problem: Problem;
-  order: number[];
-  lists: Option[][];
-  /** Sum of the cheapest options from each part on: the bound that costs nothing to make. */
-  ahead: Float64Array;
-  /** The tables of stronger bounds, made when a first short search does not end. */
-  tables: Tables | null;
-  once: Packed[][];
-  /** Rows that can run short, and for each part on how much of them it and its followers can ask for at most. */
-  scarce: { row: number; ahead: number[] }[];
-  /** For each tag the last part that asks for it. */
-  lastUse: number[];
-}
+const near = 1e-6;
+/** A node is tried out by hand, so to say, for so many steps before it is split: about as long as its relaxation took. */
+const mostSteps = 2000;
 
-export function prepare(problem: Problem, optionLists: Option[][]): Prepared {
-  const order = orderOf(optionLists);
-  const lists = order.map((p) => optionLists[p]!);
-  const scarce = problem.rows.flatMap((row, r) => {
-    const most = lists.map((list) => Math.max(0, ...list.map((o) => amountOn(o, r))));
-    const ahead = [...most, 0];
-    for (let k = most.length - 1; k >= 0; k--) ahead[k]! += ahead[k + 1]!;
-    const tightest = Math.min(row.limit, row.comfort ?? Infinity) * 0.7;
-    return ahead[0]! > tightest ? [{ row: r, ahead }] : [];
-  });
-  return {
-    problem,
-    order,
-    lists,
-    ahead: cheapestAhead(lists),
-    tables: null,
-    once: problem.tags.map((t) => t.once.map(pack)),
-    scarce,
-    lastUse: problem.tags.map((_, t) => lists.findLastIndex((list) => list.some((o) => o.tags.some(([x]) => x === t)))),
-  };
-}
+/**
+ * The least of one level below `below`, or with `level` -1 any hookup; null where there is none. `unit`: every cost of the level is a multiple of it.
+ * Exact: branch and bound over relaxations; what the bound rules out is dropped before a node is split. The relaxation given is solved, not split.
+ */
+export function searchLevel(start: Relaxation, level: number, below: number, unit: number): { best: Chosen | null; nodes: number; root: Bound | null } {
+  const { model } = start;
+  let best: Chosen | null = null;
+  let bar = below;
+  let nodes = 0;
+  let first: Bound | null = null;
 
-const shortSearch = 250;
+  visit(start, true);
+  return { best, nodes, root: first };
 
-/** The least cost strictly below `below` with options of at least `floor` margin, or null: short search first, tables when it does not end. */
-export function search(prepared: Prepared, limits: number[], floor: number, below?: Packed): { best: Option[] | null; nodes: number } {
-  if (!prepared.tables) {
-    const short = branch(prepared, limits, floor, below, shortSearch);
-    if (short.nodes <= shortSearch) return short;
-    const { problem, lists } = prepared;
-    const loosest = problem.rows.map((r) => r.limit);
-    prepared.tables = { units: unitBound(problem, lists, loosest), tags: tagBound(problem, lists), sums: sumBounds(problem, lists, loosest) };
+  function visit(node: Relaxation, root: boolean): void {
+    nodes++;
+    if (!propagate(node)) return;
+    lowerToReachable(node, 33);
+    const bound = boundOf(node, level, root);
+    first ??= bound;
+    // What cannot reach below the bar by a whole unit is of no use.
+    if (bound.bound > bar - unit + near * unit) return;
+    const shares = sharesOf(node);
+    const whole = chosenFrom(node, shares);
+    if (whole) consider(whole);
+    if (done(bound)) return;
+    consider(repaired(node, shares, bound));
+    if (done(bound)) return;
+    const kept = node.alive.slice();
+    const open = root ? copyRelaxation(node) : node;
+    for (let o = 0; o < kept.length; o++) if (kept[o] && bound.bound + bound.rise[o]! > bar - unit + near * unit) drop(open, o);
+    const tried = enumerate(open, level, bar, mostSteps);
+    consider(tried.best);
+    if (tried.ended || (best && level < 0)) return;
+    for (const child of split(compacted(open), shares)) {
+      visit(child, false);
+      if (best && level < 0) return;
+    }
   }
-  return branch(prepared, limits, floor, below, Infinity);
+
+  function done({ bound }: Bound): boolean {
+    return (best !== null && level < 0) || bound > bar - unit + near * unit;
+  }
+
+  function consider(pick: Chosen | null): void {
+    if (!pick) return;
+    const totals = standTogether(start, pick);
+    if (!totals) return;
+    const value = level < 0 ? 0 : totals[model.sums + level]!;
+    if (value < bar - near) {
+      best = pick.slice();
+      bar = value;
+    }
+  }
+}
+
+/** What the chosen options take of every row, or null where they exceed a cap or disagree about a tag: worked out from the model alone. */
+export function standTogether({ model, caps }: Relaxation, pick: Chosen): Float64Array | null {
+  const tags = new Map<number, number>();
+  for (const o of pick) {
+    for (const [t, v] of model.options[o]!.tags) {
+      if ((tags.get(t) ?? v) !== v) return null;
+      tags.set(t, v);
+    }
+  }
+  const totals = totalsOf(model, pick);
+  return totals.every((used, r) => used <= caps[r]! + near) ? totals : null;
+}
+
+/** The option that each part takes most of. */
+function chosenFrom({ model, alive }: Relaxation, shares: Float64Array): Chosen | null {
+  const chosen = new Int32Array(model.first.length - 1).fill(-1);
+  for (let p = 0; p < chosen.length; p++) {
+    for (let o = model.first[p]!; o < model.first[p + 1]!; o++) if (alive[o] && (chosen[p]! < 0 || shares[o]! > shares[chosen[p]!]!)) chosen[p] = o;
+    if (chosen[p]! < 0) return null;
+  }
+  return chosen;
+}
+
+/** A hookup made from the relaxed one: parts that are nearly settled first, each takes what it has most of among the options that still go. */
+function repaired({ model, alive, caps }: Relaxation, shares: Float64Array, { rise }: Bound): Chosen | null {
+  const parts = model.first.length - 1;
+  const left = caps.slice();
+  const tags = new Map<number, number>();
+  const chosen = new Int32Array(parts).fill(-1);
+  const worth = (o: number) => shares[o]! - 1e-3 * rise[o]!;
+  const order = Array.from({ length: parts }, (_, p) => {
+    let top = 0;
+    for (let o = model.first[p]!; o < model.first[p + 1]!; o++) top = Math.max(top, shares[o]!);
+    return { p, top };
+  }).sort((a, b) => b.top - a.top || a.p - b.p);
+  for (const { p } of order) {
+    let at = -1;
+    for (let o = model.first[p]!; o < model.first[p + 1]!; o++) if (alive[o] && (at < 0 || worth(o) > worth(at)) && goes(o)) at = o;
+    if (at < 0) return null;
+    chosen[p] = at;
+    for (let i = model.at[at]!; i < model.at[at + 1]!; i++) left[model.row[i]!]! -= model.amount[i]!;
+    for (const [t, v] of model.options[at]!.tags) tags.set(t, v);
+  }
+  return chosen;
+
+  function goes(o: number): boolean {
+    for (let i = model.at[o]!; i < model.at[o + 1]!; i++) if (model.amount[i]! > left[model.row[i]!]! + near) return false;
+    return model.options[o]!.tags.every(([t, v]) => (tags.get(t) ?? v) === v);
+  }
+}
+
+/** Splits a node on a tag that the relaxed hookup has standing two ways, else on the part that is least settled. */
+function split(node: Relaxation, shares: Float64Array): Relaxation[] {
+  const tag = openTag(node, shares);
+  if (tag) {
+    return [...tag.shares.keys()]
+      .sort((a, b) => tag.shares.get(b)! - tag.shares.get(a)! || a - b)
+      .map((value) => {
+        const child = copyRelaxation(node);
+        fixTag(child, tag.tag, value);
+        return child;
+      });
+  }
+  const part = openPart(node, shares);
+  if (!part) return [];
+  return [true, false].map((side) => {
+    const child = copyRelaxation(node);
+    for (let o = child.model.first[part.part]!; o < child.model.first[part.part + 1]!; o++) if (child.alive[o] && part.first(o) !== side) drop(child, o);
+    return child;
+  });
+}
+
+/** The tag that is least settled, with every value that an option still asks for. */
+function openTag({ model, alive, tags }: Relaxation, shares: Float64Array): { tag: number; shares: Map<number, number> } | null {
+  const found = new Map<number, Map<number, number>>();
+  model.options.forEach((o, i) => {
+    if (!alive[i]) return;
+    for (const [t, v] of o.tags) {
+      if (tags[t] !== -1) continue;
+      const values = found.get(t) ?? new Map<number, number>();
+      values.set(v, (values.get(v) ?? 0) + shares[i]!);
+      found.set(t, values);
+    }
+  });
+  let best: { tag: number; shares: Map<number, number> } | null = null;
+  let least = near;
+  for (const [tag, values] of found) {
+    const [, second] = [...values.values()].sort((a, b) => b - a);
+    if (second !== undefined && second > least) {
+      least = second;
+      best = { tag, shares: values };
+    }
+  }
+  return best;
 }
 
 /**
- * Branch and bound over the parts in a fixed order. What the open parts must still cost is read from the tables:
- * one over the contended ports and outputs together, one over the tags, one for each contended sum. A state that
- * costs no less and has no more left than one already searched through is dropped (see docs/method-hookup.md).
- * Stops after `most` nodes.
+ * The part, and the row, on which the options it takes pieces of differ most: halved between those that take more than the mean of this row and those
+ * that take less. Where every part is whole, any open part is halved between what it takes and the rest.
  */
-function branch(prepared: Prepared, limits: number[], floor: number, below: Packed | undefined, most: number): { best: Option[] | null; nodes: number } {
-  const { order, lists, ahead, tables, once, scarce, lastUse } = prepared;
-  const { units, tags, sums } = tables ?? { units: null, tags: null, sums: [] };
-  const left = Float64Array.from(limits);
-  const tagValue = new Int32Array(once.length).fill(-1);
-  const count = lists.length;
-  const chosen: Option[] = new Array<Option>(count);
-  const seen: Map<string, Float64Array[]>[] = lists.map(() => new Map());
-  const exact = scarce.filter((s) => limits[s.row]! <= 32);
-  const sized = scarce.filter((s) => limits[s.row]! > 32);
-  let best: Option[] | null = null;
-  let bar: Packed = below ?? [Infinity, 0, 0];
-  let nodes = 0;
-  // The bound of the child last looked at.
-  let b0 = 0;
-  let b1 = 0;
-  let b2 = 0;
-
-  function raise(table: Float64Array, at: number): void {
-    const t0 = table[at]!;
-    const t1 = table[at + 1]!;
-    const t2 = table[at + 2]!;
-    if (t0 !== b0 ? t0 > b0 : t1 !== b1 ? t1 > b1 : t2 > b2) {
-      b0 = t0;
-      b1 = t1;
-      b2 = t2;
-    }
-  }
-
-  /** Has a state been searched through that was as cheap and had as much left of everything? Else remembers this one. */
-  function beaten(k: number, c0: number, c1: number, c2: number): boolean {
-    let key = '';
-    for (const s of exact) key += `${Math.min(left[s.row]!, s.ahead[k]!)},`;
-    for (let t = 0; t < tagValue.length; t++) if (lastUse[t]! >= k) key += `${tagValue[t]!};`;
-    const label = new Float64Array(3 + sized.length);
-    label[0] = c0;
-    label[1] = c1;
-    label[2] = c2;
-    for (let i = 0; i < sized.length; i++) label[3 + i] = Math.min(left[sized[i]!.row]!, sized[i]!.ahead[k]!);
-    const labels = seen[k]!.get(key);
-    if (!labels) {
-      seen[k]!.set(key, [label]);
-      return false;
-    }
-    for (const other of labels) if (covers(other, label)) return true;
-    labels.push(label);
-    return false;
-  }
-
-  function visit(k: number, c0: number, c1: number, c2: number, unitAt: number, tagAt: number): void {
-    nodes++;
-    if (nodes > most) return;
-    if (k === count) {
-      bar = [c0, c1, c2];
-      best = chosen.slice();
-      return;
-    }
-    if (k > 1 && beaten(k, c0, c1, c2)) return;
-    const children: { option: Option; index: number; f0: number; f1: number; f2: number; e0: number; e1: number; e2: number; tagAt: number }[] = [];
-    const list = lists[k]!;
-    for (let i = 0; i < list.length; i++) {
-      const option = list[i]!;
-      let e0 = c0 + option.cost[0];
-      let e1 = c1 + option.cost[1];
-      let e2 = c2 + option.cost[2];
-      if (!less(e0, e1, e2, bar)) break;
-      if (option.margin < floor || !goes(option)) continue;
-      let childTag = tagAt;
-      for (const [t, v] of option.tags) {
-        if (tagValue[t] !== -1) continue;
-        const price = once[t]![v]!;
-        e0 += price[0];
-        e1 += price[1];
-        e2 += price[2];
-        const digit = tags ? tags.tags.indexOf(t) : -1;
-        if (tags && digit >= 0) childTag += (v + 1) * tags.strides[digit]!;
+function openPart({ model, alive, caps, rowAt }: Relaxation, shares: Float64Array): { part: number; first: (o: number) => boolean } | null {
+  let best: { part: number; first: (o: number) => boolean } | null = null;
+  let most = near;
+  const mean = new Float64Array(model.rows);
+  const apart = new Float64Array(model.rows);
+  for (let p = 0; p < model.first.length - 1; p++) {
+    let top = 0;
+    for (let o = model.first[p]!; o < model.first[p + 1]!; o++) top = Math.max(top, shares[o]!);
+    if (top > 1 - near) continue;
+    mean.fill(0);
+    apart.fill(0);
+    let whole = 0;
+    const each = (take: (r: number, amount: number, share: number) => void) => {
+      for (let o = model.first[p]!; o < model.first[p + 1]!; o++) {
+        if (!alive[o] || shares[o]! < near) continue;
+        for (let i = model.at[o]!; i < model.at[o + 1]!; i++) take(model.row[i]!, model.amount[i]!, shares[o]!);
       }
-      b0 = b1 = b2 = 0;
-      raise(ahead, (k + 1) * 3);
-      if (tags) raise(tags.table, ((k + 1) * tags.states + childTag) * 3);
-      if (units) raise(units.table, ((k + 1) * units.states + unitAt + units.step(k, i)) * 3);
-      for (const s of sums) {
-        let room = -s.amounts[k]![i]!;
-        for (const r of s.rows) room += left[r]!;
-        raise(s.table, ((k + 1) * s.states + Math.floor(room / s.size + 1e-9)) * 3);
-      }
-      if (less(e0 + b0, e1 + b1, e2 + b2, bar)) children.push({ option, index: i, f0: e0 + b0, f1: e1 + b1, f2: e2 + b2, e0, e1, e2, tagAt: childTag });
+    };
+    each((r, amount, share) => (mean[r]! += amount * share));
+    const without = new Float64Array(model.rows).fill(1);
+    each((r, amount, share) => {
+      apart[r]! += share * Math.abs(amount - mean[r]!);
+      without[r]! -= share;
+    });
+    for (let r = 0; r < model.rows; r++) {
+      if (mean[r] === 0 || rowAt[r]! < 0 || !(caps[r]! > 0)) continue;
+      const by = (apart[r]! + without[r]! * mean[r]!) / (Number.isFinite(caps[r]!) ? caps[r]! : 100 * mean[r]!);
+      if (by <= most) continue;
+      most = by;
+      const [row, middle] = [r, mean[r]!];
+      best = { part: p, first: (o) => amountOn(model, o, row) > middle };
     }
-    children.sort((a, b) => a.f0 - b.f0 || a.f1 - b.f1 || a.f2 - b.f2 || a.index - b.index);
-    for (const child of children) {
-      if (!less(child.f0, child.f1, child.f2, bar)) break;
-      const { option } = child;
-      const fresh: number[] = [];
-      for (const [t, v] of option.tags) {
-        if (tagValue[t] !== -1) continue;
-        tagValue[t] = v;
-        fresh.push(t);
-      }
-      for (const [r, a] of option.uses) left[r]! -= a;
-      chosen[k] = option;
-      visit(k + 1, child.e0, child.e1, child.e2, unitAt + (units ? units.step(k, child.index) : 0), child.tagAt);
-      for (const [r, a] of option.uses) left[r]! += a;
-      for (const t of fresh) tagValue[t] = -1;
+    if (!best && whole === 0) {
+      let at = model.first[p]!;
+      for (let o = at; o < model.first[p + 1]!; o++) if (shares[o]! > shares[at]!) at = o;
+      best = { part: p, first: (o) => o === at };
+      whole = 1;
     }
   }
-
-  function goes(option: Option): boolean {
-    for (const [r, a] of option.uses) if (a > left[r]!) return false;
-    for (const [t, v] of option.tags) if (tagValue[t] !== -1 && tagValue[t] !== v) return false;
-    return true;
+  if (best) return best;
+  for (let p = 0; p < model.first.length - 1; p++) {
+    let at = -1;
+    let count = 0;
+    for (let o = model.first[p]!; o < model.first[p + 1]!; o++) {
+      if (!alive[o]) continue;
+      count++;
+      if (at < 0 || shares[o]! > shares[at]!) at = o;
+    }
+    if (count > 1) return { part: p, first: (o) => o === at };
   }
-
-  visit(0, 0, 0, 0, units?.start ?? 0, tags?.start ?? 0);
-  const found = best as Option[] | null;
-  return { best: found && order.map((_, p) => found[order.indexOf(p)]!), nodes };
+  return null;
 }
 
-/** `a` costs no more than `b` and leaves no less. */
-function covers(a: Float64Array, b: Float64Array): boolean {
-  if (a[0]! !== b[0]! ? a[0]! > b[0]! : a[1]! !== b[1]! ? a[1]! > b[1]! : a[2]! > b[2]!) return false;
-  for (let i = 3; i < a.length; i++) if (a[i]! < b[i]!) return false;
-  return true;
-}
-
-function less(a0: number, a1: number, a2: number, bar: Packed): boolean {
-  return a0 !== bar[0] ? a0 < bar[0] : a1 !== bar[1] ? a1 < bar[1] : a2 < bar[2];
-}
-
-function cheapestAhead(lists: Option[][]): Float64Array {
-  const ahead = new Float64Array((lists.length + 1) * 3);
-  for (let k = lists.length - 1; k >= 0; k--) for (let i = 0; i < 3; i++) ahead[k * 3 + i] = ahead[(k + 1) * 3 + i]! + lists[k]![0]!.cost[i]!;
-  return ahead;
-}
-
-/** Parts with tags and large loads first: what is left for the end is what the tables know exactly. */
-function orderOf(lists: Option[][]): number[] {
-  const weight = lists.map((list) => {
-    const tags = Math.max(0, ...list.map((o) => o.tags.length));
-    const load = Math.max(0, ...list.flatMap((o) => o.uses.map(([, a]) => a)));
-    return tags * 1e6 + load;
-  });
-  return lists.map((_, p) => p).sort((a, b) => weight[b]! - weight[a]! || a - b);
+function amountOn(model: Model, o: number, r: number): number {
+  for (let i = model.at[o]!; i < model.at[o + 1]!; i++) if (model.row[i] === r) return model.amount[i]!;
+  return 0;
 }

@@ -18,6 +18,14 @@ export interface PortGroup {
 
 /** Groups ports by everything that decides what they can carry. A port that stands apart by name (a lock, a bus on its pads) stays alone. */
 export function portGroups(shop: Workshop): PortGroup[] {
+  let groups = grouped.get(shop);
+  if (!groups) grouped.set(shop, (groups = groupPorts(shop)));
+  return groups;
+}
+
+const grouped = new WeakMap<Workshop, PortGroup[]>();
+
+function groupPorts(shop: Workshop): PortGroup[] {
   const named = new Set([
     ...(shop.build.locks[shop.board.id] ?? []).flatMap((l) => (l.kind === 'link' ? [l.to] : [])),
     ...shop.board.buses.flatMap((b) => (b.sharesPort ? [b.sharesPort] : [])),

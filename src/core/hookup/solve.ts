@@ -1,44 +1,74 @@
-import { marginCapPercent } from '../trade/comfort';
-import { addCosts, compare, pack, plus, unpack, zero, type Packed } from './cost';
+import { marginCapPercent, marginSteps } from '../trade/comfort';
+import { addCosts, compare, levelOrder, pack, plus, unpack, zero, type Cost, type Packed } from './cost';
+import { modelOf, totalsOf, type Model } from './model';
 import { onceCosts, optionsOf, type Option } from './options';
-import { rowMargin, type Problem, type Solution } from './problem';
-import { prepare, search } from './search';
+import { limitAt, rowMargin, type Problem, type Solution } from './problem';
+import { compacted, copyRelaxation, drop, relaxationOf, setCap, type Bound, type Relaxation } from './relax';
+import { searchLevel, type Chosen } from './search';
+import { ordered, tryOut } from './try-out';
 
 /**
  * The best hookup, exactly: least cost on the levels above the margin, then the widest smallest margin
- * (whole per cent, capped), then fewest ports; what is then still equal falls to the way listed first.
- * Pure and repeatable: equal problems give equal solutions.
+ * (whole per cent, capped), then fewest ports. Pure and repeatable: equal problems give equal solutions.
  */
 export function solve(problem: Problem, cap = marginCapPercent): Solution {
-  const options = problem.parts.map((p) => optionsOf(p, cap));
-  const prepared = prepare(problem, options);
-  let nodes = 0;
+  const lists = problem.parts.map((p) => optionsOf(p, cap));
+  const quick = quickly(problem, lists, cap);
+  return quick.ended ? solutionOf(problem, quick.best, cap, quick.steps) : byRelaxation(problem, lists, cap, quick.best);
+}
+
+/** Can one option be taken from every list at once, whatever it costs? */
+export function worksAtAll(problem: Problem, lists: Option[][]): boolean {
+  if (lists.some((l) => l.length === 0)) return false;
+  const limits = problem.rows.map((r) => r.limit);
+  const quick = tryOut(ordered(problem, lists), limits, -Infinity, undefined, quickSteps);
+  if (quick.best || quick.ended) return quick.best !== null;
+  const model = modelOf(problem, lists);
+  const caps = Float64Array.from({ length: model.rows }, (_, r) => limits[r] ?? Infinity);
+  return searchLevel(relaxationOf(model, caps, model.first.slice(0, -1)), -1, 1, 1).best !== null;
+}
+
+const quickSteps = 1500;
+
+/** By trying options out. Where one of its searches takes too long, the best so far, with nothing proved. */
+function quickly(problem: Problem, lists: Option[][], cap: number): { best: Option[]; ended: boolean; steps: number } {
+  const ready = ordered(problem, lists);
+  let steps = 0;
+  let ended = true;
   const at = (floor: number, below?: Packed) => {
-    const found = search(prepared, limitsAt(problem, floor), floor, below);
-    nodes += found.nodes;
+    const limits = problem.rows.map((row) => limitAt(row, floor));
+    const found = tryOut(ready, limits, floor, below, quickSteps);
+    steps += found.steps;
+    ended &&= found.ended;
     return found.best;
   };
-
   // Most builds reach the capped margin at no extra cost: ask that first, then whether anything is cheaper without it.
   let best = at(cap);
   const cheaper = at(-Infinity, best ? aboveMargin(costOf(problem, best)) : undefined);
   if (cheaper) {
     const least = aboveMargin(costOf(problem, cheaper));
     best = cheaper;
-    let low = marginOf(problem, cheaper, cap);
-    let high = cap;
-    while (high - low > 1) {
-      const middle = Math.floor((low + high) / 2);
-      // Only a hookup as cheap as the cheapest counts; one tick above it is the bar.
-      const found = at(middle, [least[0], least[1] + 1, 0]);
-      if (found) {
-        best = found;
-        low = Math.max(middle, marginOf(problem, found, cap));
-      } else high = middle;
-    }
-    best = at(low, [least[0], least[1] + 1, 0]) ?? best;
+    // Only a hookup as cheap as the cheapest counts; one tick above it is the bar.
+    const bar: Packed = [least[0], least[1] + 1, 0];
+    const step = widestStep(marginOf(problem, cheaper, cap), (s) => {
+      const found = ended ? at(s, bar) : null;
+      return found && marginOf(problem, found, cap);
+    });
+    if (ended) best = at(step, bar) ?? best;
   }
-  return solutionOf(problem, best!, cap, nodes);
+  // Leaving everything out is always possible, so something has been found unless the very first steps went astray.
+  return { best: best ?? lists.map((list) => list.find((o) => o.uses.length === 0)!), ended, steps };
+}
+
+/** The widest margin step that can be had, from the one at hand upwards. `ask` answers with the step it found, or null. */
+function widestStep(at: number, ask: (step: number) => number | null): number {
+  let low = marginSteps.findIndex((s) => s === at);
+  for (let high: number = marginSteps.length, next = high - 1; high - low > 1; next = Math.floor((low + high) / 2)) {
+    const found = ask(marginSteps[next]!);
+    if (found === null) high = next;
+    else low = Math.max(next, marginSteps.findIndex((s) => s === found));
+  }
+  return marginSteps[low]!;
 }
 
 /** Only the levels above the margin, as a strict bar for the next search. */
@@ -46,22 +76,72 @@ function aboveMargin(cost: Packed): Packed {
   return [cost[0], cost[1], 0];
 }
 
-function limitsAt(problem: Problem, floor: number): number[] {
-  return problem.rows.map((row) => {
-    if (row.comfort === undefined || floor === -Infinity) return row.limit;
-    return Math.min(row.limit, Math.floor((row.comfort * (100 - floor)) / 100));
+/** Level after level, each held at its least before the next is asked, on one linear relaxation that shrinks as it goes. */
+function byRelaxation(problem: Problem, lists: Option[][], cap: number, start: Option[]): Solution {
+  const model = modelOf(problem, lists);
+  const limits = Float64Array.from({ length: model.rows }, (_, r) => problem.rows[r]?.limit ?? Infinity);
+  let best: Chosen = Int32Array.from(start, (o, p) => model.first[p]! + lists[p]!.indexOf(o));
+  let relaxed = relaxationOf(model, limits, best);
+  let nodes = 0;
+  const ask = (from: Relaxation, level: number, below: number, unit: number) => {
+    const found = searchLevel(from, level, below, unit);
+    nodes += found.nodes;
+    return found;
+  };
+  /** Decides a level, holds it at its least, and drops what cannot stand at that. */
+  const least = (from: Relaxation, level: number): Relaxation => {
+    const at = model.sums + level;
+    const now = totalsOf(model, best)[at]!;
+    let root: Bound | null = null;
+    if (now > 0) {
+      const found = ask(from, level, now, unitOf(model, level));
+      best = found.best ?? best;
+      root = found.root;
+    }
+    const reached = totalsOf(model, best)[at]!;
+    if (root) for (let o = 0; o < root.rise.length; o++) if (from.alive[o] && root.bound + root.rise[o]! > reached + 1e-6 * Math.max(1, reached)) drop(from, o);
+    setCap(from, at, reached);
+    return compacted(from);
+  };
+
+  const ports = levelOrder.length - 1;
+  for (let level = 0; level < ports; level++) relaxed = least(relaxed, level);
+
+  const at = (floor: number) => {
+    const cut = copyRelaxation(relaxed);
+    model.options.forEach((o, i) => o.margin < floor && drop(cut, i));
+    problem.rows.forEach((row, r) => row.comfort !== undefined && setCap(cut, r, limitAt(row, floor)));
+    return cut;
+  };
+  const optionsIn = (chosen: Chosen) => Array.from(chosen, (o) => model.options[o]!);
+  const step = widestStep(marginOf(problem, optionsIn(best), cap), (s) => {
+    const found = ask(at(s), -1, 1, 1).best;
+    best = found ?? best;
+    return found && marginOf(problem, optionsIn(found), cap);
   });
+  least(at(step), ports);
+  return solutionOf(problem, optionsIn(best), cap, nodes);
 }
 
-function costOf(problem: Problem, options: Option[]): Packed {
-  return options.reduce((sum, o) => plus(sum, o.cost), onceCosts(problem, options) ?? zero);
+/** The greatest number that all costs of a level are multiples of. */
+function unitOf(model: Model, level: number): number {
+  let unit = 0;
+  const take = (n: number) => {
+    for (let a = n; a > 0; ) [unit, a] = [a, unit % a];
+  };
+  for (let i = 0; i < model.row.length; i++) if (model.row[i] === model.sums + level) take(model.amount[i]!);
+  for (const values of model.once) for (const price of values) if (price) take(price[level]!);
+  return unit || 1;
 }
 
 function marginOf(problem: Problem, options: Option[], cap: number): number {
   const used = problem.rows.map(() => 0);
   for (const o of options) for (const [row, amount] of o.uses) used[row]! += amount;
-  const rows = problem.rows.map((row, i) => rowMargin(row, used[i]!));
-  return Math.min(cap, ...rows, ...options.map((o) => o.margin));
+  return Math.min(cap, ...problem.rows.map((row, r) => rowMargin(row, used[r]!)), ...options.map((o) => o.margin));
+}
+
+function costOf(problem: Problem, options: Option[]): Packed {
+  return options.reduce((sum, o) => plus(sum, o.cost), onceCosts(problem, options));
 }
 
 function solutionOf(problem: Problem, options: Option[], cap: number, nodes: number): Solution {
@@ -69,7 +149,7 @@ function solutionOf(problem: Problem, options: Option[], cap: number, nodes: num
 }
 
 /** The cost of given picks, worked out afresh from the problem: for checks and for showing the sum. */
-export function priceOf(problem: Problem, picks: Solution['picks']): ReturnType<typeof unpack> {
+export function priceOf(problem: Problem, picks: Solution['picks']): Cost {
   let sum = unpack(zero);
   const once = new Set<string>();
   picks.forEach((pick, p) => {

@@ -1,7 +1,7 @@
 import { compare, pack } from '../hookup/cost';
 import { rowMargin, type Pick, type Problem, type Solution } from '../hookup/problem';
 import { priceOf } from '../hookup/solve';
-import { marginCapPercent } from '../trade/comfort';
+import { marginCapPercent, marginStep } from '../trade/comfort';
 
 /** Tries every combination: the oracle for small problems. Shares only the price list with the search. */
 export function bruteForce(problem: Problem): Judged {
@@ -42,7 +42,7 @@ function waysOf(problem: Problem, p: number): (Pick | null)[] {
 function judge(problem: Problem, picks: Solution['picks']): Judged | null {
   const used = problem.rows.map(() => 0);
   const tags = new Map<number, number>();
-  let margin = marginCapPercent;
+  let margin: number = marginCapPercent;
   for (let p = 0; p < picks.length; p++) {
     const part = problem.parts[p]!;
     const pick = picks[p];
@@ -53,7 +53,7 @@ function judge(problem: Problem, picks: Solution['picks']): Judged | null {
       tags.set(tag, value);
     }
     for (const c of choices) {
-      margin = Math.min(margin, c.margin);
+      margin = Math.min(margin, marginStep(c.margin));
       for (const [row, amount] of c.uses) used[row]! += amount;
     }
   }

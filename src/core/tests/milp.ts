@@ -1,7 +1,7 @@
 import highsLoader, { type Highs } from 'highs';
 import { noCost, type Cost } from '../hookup/cost';
 import type { Problem } from '../hookup/problem';
-import { marginCapPercent } from '../trade/comfort';
+import { marginSteps } from '../trade/comfort';
 
 let solver: Promise<Highs> | null = null;
 
@@ -23,6 +23,7 @@ export function solveMilp(highs: Highs, problem: Problem): { cost: Cost; margin:
   const terms: Record<string, string[]> = Object.fromEntries(levels.map((l) => [l, []]));
   const rowTerms: string[][] = problem.rows.map(() => []);
   const used = new Set<string>();
+  const steps = marginSteps.slice(1);
   const price = (variable: string, cost: Cost) => {
     for (const key of Object.keys(noCost) as (keyof Cost)[]) if (cost[key] !== 0) terms[key]!.push(`${cost[key]} ${variable}`);
   };
@@ -48,7 +49,8 @@ export function solveMilp(highs: Highs, problem: Problem): { cost: Cost; margin:
           price(y, c.cost);
           tagged(y, c.tags);
           for (const [r, a] of c.uses) rowTerms[r]!.push(`${a} ${y}`);
-          if (c.margin < marginCapPercent) base.push(`t + ${marginCapPercent - c.margin} ${y} <= ${marginCapPercent}`);
+          // g_i: the margin reaches step i.
+          steps.forEach((step, i) => c.margin < step && base.push(`${y} + g_${i} <= 1`));
           return y;
         });
         base.push(`${ys.length > 0 ? `${ys.join(' + ')} - ` : '- '}x_${p}_${m} = 0`);
@@ -58,8 +60,11 @@ export function solveMilp(highs: Highs, problem: Problem): { cost: Cost; margin:
   problem.rows.forEach((row, r) => {
     if (rowTerms[r]!.length === 0) return;
     base.push(`${rowTerms[r]!.join(' + ')} <= ${row.limit}`);
-    // used <= comfort * (100 - t) / 100
-    if (row.comfort !== undefined) base.push(`${rowTerms[r]!.join(' + ')} + ${row.comfort / 100} t <= ${row.comfort}`);
+    // used <= comfort * (100 - step) / 100, where that step is to be reached.
+    if (row.comfort !== undefined) steps.forEach((step, i) => {
+      const cut = Math.min(row.limit, Math.floor((row.comfort! * (100 - step)) / 100 + 1e-9));
+      base.push(`${rowTerms[r]!.join(' + ')} + ${row.limit - cut} g_${i} <= ${row.limit}`);
+    });
   });
   problem.tags.forEach((tag, t) => {
     const zs = tag.once.map((_, v) => `z_${t}_${v}`).filter((z) => used.has(z));
@@ -70,21 +75,24 @@ export function solveMilp(highs: Highs, problem: Problem): { cost: Cost; margin:
   });
   binaries.push(...used);
 
+  steps.forEach((_, i) => i > 0 && base.push(`g_${i} - g_${i - 1} <= 0`));
+  binaries.push(...steps.map((_, i) => `g_${i}`));
+
   const result = { ...noCost };
-  let margin = marginCapPercent;
+  let margin: number = marginSteps[0];
   let solves = 0;
   const held: string[] = [];
   for (const level of levels) {
-    const sum = level === 'margin' ? 't' : terms[level]!.join(' + ');
+    const sum = level === 'margin' ? steps.map((_, i) => `g_${i}`).join(' + ') : terms[level]!.join(' + ');
     if (sum === '') continue;
-    const text = [level === 'margin' ? 'Maximize' : 'Minimize', ` obj: ${sum}`, 'Subject To', ...[...base, ...held].map((c, i) => ` c${i}: ${c}`), 'Bounds', ` -100 <= t <= ${marginCapPercent}`, 'General', ' t', 'Binary', ` ${binaries.join(' ')}`, 'End'].join('\n');
+    const text = [level === 'margin' ? 'Maximize' : 'Minimize', ` obj: ${sum}`, 'Subject To', ...[...base, ...held].map((c, i) => ` c${i}: ${c}`), 'Binary', ` ${binaries.join(' ')}`, 'End'].join('\n');
     const solution = highs.solve(text, { mip_rel_gap: 0, mip_abs_gap: 0.5 });
     solves += 1;
     if (solution.Status !== 'Optimal') throw new Error(`HiGHS: ${solution.Status}`);
     const best = Math.round(solution.ObjectiveValue);
-    if (level === 'margin') margin = best;
+    if (level === 'margin') margin = marginSteps[best]!;
     else result[level] = best;
-    held.push(level === 'margin' ? `t >= ${best}` : `${sum} <= ${best}`);
+    held.push(level === 'margin' ? `${sum} >= ${best}` : `${sum} <= ${best}`);
   }
   return { cost: result, margin, solves };
 }
