@@ -122,7 +122,7 @@ function prepare(build: Build, board: Board, world: World): { shop: Workshop; la
 /** Can rungs 4 to `rung` serve every must? */
 function passes({ shop, laid }: { shop: Workshop; laid: LaidPart[] }, rung: SolvedRung): boolean {
   const musts = laid.filter((l) => l.part.priority === 'must');
-  return worksTogether(shop, musts, rung, shop.build.locks[shop.board.id]);
+  return worksTogether(shop, laid, musts, rung, shop.build.locks[shop.board.id]);
 }
 
 function at({ shop, laid }: { shop: Workshop; laid: LaidPart[] }, rung: SolvedRung): Solved {
@@ -136,7 +136,7 @@ function unmetFindings(shown: Solved, states: Map<SolvedRung, RungState>): Findi
   const stopped = mustFindings(shop, laid, solvedRungs.flatMap((rung) => (states.has(rung) ? [{ rung, state: states.get(rung)! }] : [])));
   const out = laid.filter((l, i) => solution.picks[i] === null && l.part.priority !== 'must');
   const wired = laid.filter((_, i) => solution.picks[i] !== null);
-  return [...stopped, ...out.map((part) => leftOutFinding(shop, wired, part))];
+  return [...stopped, ...out.map((part) => leftOutFinding(shop, laid, wired, part))];
 }
 
 function verdictOf(rungs: Rung[]): Verdict {

@@ -12,7 +12,7 @@ export type { Build, Part, Priority } from './model/build';
 export type { Peripheral } from './model/peripheral';
 export type { Shelf } from './model/shelf';
 export { findFixes, fixWords, type FixSet } from './fix/find';
-export { alternativesOf, priceOfLocks, sameNeed, type Alternative, type Price } from './hookup/alternatives';
+export { alternativesOf, bridgeAlternativesOf, priceOfLocks, sameNeed, type Alternative, type Price } from './hookup/alternatives';
 export { priceWords } from './hookup/price-words';
 export type { Lock } from './model/build';
 export type { Fix } from './model/fix';

@@ -24,6 +24,8 @@ export function linkWords(link: Link): string {
       return 'a camera control pad';
     case 'buzzer':
       return 'a buzzer pad';
+    case 'motor line':
+      return link.carries === 'current' ? 'current of each motor over its wire' : 'revolutions over the motor wires';
   }
 }
 

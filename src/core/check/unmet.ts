@@ -20,7 +20,7 @@ export function mustFindings(shop: Workshop, laid: LaidPart[], failing: { rung: 
   let known: LaidPart[] | null = null;
   return failing.map(({ rung, state }) => {
     const musts = laid.filter((l) => l.part.priority === 'must');
-    const core = smallestConflict(shop, known ?? musts, rung, locks);
+    const core = smallestConflict(shop, laid, known ?? musts, rung, locks);
     if (core.length === 0) {
       const open = doubts(musts, rung);
       return { rung, state, about: 'Unknown figures', sentence: `Every must can be wired only if this turns out well: ${list(open.length > 0 ? open : ['a figure nobody states'])}.`, grounds: [] };
@@ -34,11 +34,11 @@ export function mustFindings(shop: Workshop, laid: LaidPart[], failing: { rung: 
 }
 
 /** Why a part that is not a must is left out, given all that is wired. */
-export function leftOutFinding(shop: Workshop, wired: LaidPart[], part: LaidPart): Finding {
+export function leftOutFinding(shop: Workshop, laid: LaidPart[], wired: LaidPart[], part: LaidPart): Finding {
   const locks = shop.build.locks[shop.board.id];
   const { name } = part.part.peripheral;
   for (const rung of rungs) {
-    const core = smallestConflict(shop, [...wired, part], rung, locks);
+    const core = smallestConflict(shop, laid, [...wired, part], rung, locks);
     if (core.length > 0) {
       const finding = clash(shop, core, rung, 'strained');
       return { ...finding, about: name, sentence: `${name} (${part.part.priority}) is left out. ${finding.sentence}` };

@@ -59,6 +59,14 @@ export function applyFix({ build, board }: Pair, fix: Fix): Pair {
         })),
         board,
       };
+    case 'level shifter':
+      return {
+        build: changePart(build, fix, (p) => ({
+          ...p,
+          peripheral: { ...p.peripheral, modes: p.peripheral.modes.map((m) => ({ ...m, links: m.links.map((l) => (l.kind === 'serial' ? { ...l, sendsVolts: undefined, hearsFromVolts: undefined } : l)), lost: [...m.lost, 'a level shifter sits in the line'] })) },
+        })),
+        board,
+      };
     case 'adapter plate': {
       const mount = build.frame.mounts[0]!;
       const mounting = {

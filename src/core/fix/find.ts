@@ -59,6 +59,7 @@ function candidatesFor(original: Build, originalBoard: Board): Fix[] {
     }
     const oneWay = part.peripheral.modes.some((m) => m.links.some((l) => l.kind === 'serial' && ['hear', 'talk'].includes(protocols[l.protocol].wires) && (l.sense ?? protocols[l.protocol].sense) === 'inverted'));
     if (oneWay) fixes.push({ kind: 'signal inverter', part: part.id });
+    if (part.peripheral.modes.some((m) => m.links.some((l) => l.kind === 'serial' && (l.sendsVolts !== undefined || l.hearsFromVolts !== undefined)))) fixes.push({ kind: 'level shifter', part: part.id });
     fixes.push({ kind: 'leave out', part: part.id });
   }
   return fixes;
@@ -94,6 +95,8 @@ export function fixWords(fix: Fix, nameOf: (part: string) => string): string {
       return `Feed ${nameOf(fix.part)} from an external ${fix.volts} V regulator on the pack`;
     case 'signal inverter':
       return `Put a signal inverter into the line of ${nameOf(fix.part)}`;
+    case 'level shifter':
+      return `Put a level shifter into the line of ${nameOf(fix.part)}`;
     case 'adapter plate':
       return 'Mount the board on an adapter plate';
     case 'separate ESC':

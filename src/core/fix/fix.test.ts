@@ -42,8 +42,8 @@ describe('fixes, each checked by climbing again with it in place', () => {
     expect(kinds(makeBuild(), { ...board, heightMm: says(18) })).toEqual([]); // 18 + 3 mm do not go into 20 mm
   });
   test('a board without ESC but with outputs: a separate one', () => {
-    const outputs = [1, 2, 3, 4].map((n) => ({ id: `m${n}`, label: `M${n}`, pad: 'vbat', timer: 't', can: ['motor' as const] }));
-    expect(kinds(makeBuild(), makeBoard({ esc: undefined, outputs }))).toEqual(['separate ESC']);
+    const outputs = [1, 2, 3, 4].map((n) => ({ id: `m${n}`, label: `M${n}`, pad: `m${n}`, timer: 't', can: ['motor' as const] }));
+    expect(kinds(makeBuild(), makeBoard({ esc: undefined, outputs, pads: [{ id: 'vbat', label: 'VBAT' }, ...outputs.map((o) => ({ id: o.pad, label: o.label }))] }))).toEqual(['separate ESC']);
   });
   test('where one is not enough, pairs; a sound board needs none', () => {
     const board = makeBoard({ ...pads(['rt']), processor: { value: 'F4', origin: 'manual' }, mounting: { patternMm: says(20), screw: { value: 'M2', origin: 'print' }, softIsolators: { value: true, origin: 'print' } } });

@@ -13,6 +13,7 @@ export const fixPrices: Record<Fix['kind'], FixPrice> = {
   'leave out': { cents: 0, grams: 0, effort: 0, heightMm: 0 },
   'external regulator': { cents: 650, grams: 4, effort: 3, heightMm: 0 },
   'signal inverter': { cents: 350, grams: 1, effort: 3, heightMm: 0 },
+  'level shifter': { cents: 290, grams: 1, effort: 3, heightMm: 0 },
   'adapter plate': { cents: 490, grams: 3.5, effort: 1, heightMm: 3 },
   'separate ESC': { cents: 4900, grams: 15, effort: 4, heightMm: 6 },
 };

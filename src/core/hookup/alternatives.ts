@@ -1,6 +1,7 @@
 import type { Board } from '../model/board';
 import type { Build, Lock } from '../model/build';
 import { withFixes } from '../fix/apply';
+import type { Link } from '../model/peripheral';
 import { compile } from './compile';
 import { noCost, type Cost } from './cost';
 import { hookupOf, type Hookup } from './hookup';
@@ -30,7 +31,7 @@ export function priceOfLocks(build: Build, board: Board): Price {
   return minus(locked.solution, best(build, board, []).solution);
 }
 
-/** For each link and the supply of a part, every port, rail or output it could end on, each solved anew with that choice locked. */
+/** For each way to wire a part, each of its links and its supply: everything else it could be, each solved anew with that choice locked. */
 export function alternativesOf(build: Build, board: Board, part: string): { need: string; alternatives: Alternative[] }[] {
   const locks = build.locks[board.id] ?? [];
   const free = best(build, board, locks);
@@ -38,30 +39,69 @@ export function alternativesOf(build: Build, board: Board, part: string): { need
   const peripheral = build.parts.find((p) => p.id === part)?.peripheral;
   if (!peripheral) return [];
   const mode = peripheral.modes.find((m) => m.id === wired?.mode?.id) ?? peripheral.modes[0]!;
+  const others = peripheral.modes.length > 1 ? [{ need: 'mode', alternatives: peripheral.modes.flatMap((m) => tried({ kind: 'mode', part, mode: m.id }, m.id, m.label, m.id === wired?.mode?.id)) }] : [];
   const links = mode.links.flatMap((link) => {
-    if (link.kind !== 'serial') return [];
+    const places = placesFor(board, link);
+    if (places.length < 2) return [];
     const on = wired?.links.find((l) => l.id === link.id)?.to ?? [];
-    return [{ need: link.id, alternatives: board.ports.flatMap((p) => tried({ kind: 'link', part, link: link.id, to: p.id }, p.id, p.label, on.includes(p.id))) }];
+    return [{ need: link.id, alternatives: places.flatMap((p) => tried({ kind: 'link', part, link: link.id, to: p.id }, p.id, p.label, on.includes(p.id))) }];
   });
   const supply = mode.supply
-    ? [{ need: 'supply', alternatives: board.rails.filter((r) => r.pads.length > 0).flatMap((r) => tried({ kind: 'supply', part, to: r.id }, r.id, r.label, wired?.supply?.rail === r.id)) }]
+    ? [{ need: 'supply', alternatives: feedsFor(build, board, part).flatMap((r) => tried({ kind: 'supply', part, to: r.id }, r.id, r.label, wired?.supply?.rail === r.id)) }]
     : [];
-  return [...links, ...supply];
+  return [...others, ...links, ...supply];
 
   function tried(lock: Lock, to: string, label: string, chosen: boolean): Alternative[] {
     if (chosen) return [{ to, label, chosen, price: { cost: noCost, marginPercent: 0 } }];
-    const others = locks.filter((l) => !sameNeed(l, lock));
-    const found = best(build, board, [...others, lock]);
-    const served = found.hookup.parts.find((p) => p.id === part)?.mode;
+    const kept = locks.filter((l) => !sameNeed(l, lock));
+    const found = best(build, board, [...kept, lock]);
+    const served = found.hookup.parts.find((p) => p.id === part);
     // A mode without this link satisfies the lock idly; then the choice was not had.
-    const had = served && (lock.kind === 'supply' ? found.hookup.parts.find((p) => p.id === part)?.supply?.rail === to : found.hookup.parts.find((p) => p.id === part)?.links.some((l) => l.to.includes(to)));
+    const had = served?.mode && (lock.kind === 'supply' ? served.supply?.rail === to : lock.kind === 'mode' ? served.mode.id === to : served.links.some((l) => l.to.includes(to)));
     return [{ to, label, chosen, price: had ? minus(found.solution, free.solution) : null }];
   }
 }
 
+/** Every bridge of the board in every position, each solved anew with that position locked. */
+export function bridgeAlternativesOf(build: Build, board: Board): { bridge: string; label: string; alternatives: Alternative[] }[] {
+  const locks = build.locks[board.id] ?? [];
+  const free = best(build, board, locks);
+  return board.bridges.map((b) => {
+    const stands = free.hookup.bridges.find((x) => x.bridge === b.id)?.position;
+    const alternatives = b.positions.map((p): Alternative => {
+      if (p.id === stands) return { to: p.id, label: p.label, chosen: true, price: { cost: noCost, marginPercent: 0 } };
+      const lock: Lock = { kind: 'bridge', bridge: b.id, position: p.id };
+      return { to: p.id, label: p.label, chosen: false, price: minus(best(build, board, [...locks.filter((l) => !sameNeed(l, lock)), lock]).solution, free.solution) };
+    });
+    return { bridge: b.id, label: b.label, alternatives };
+  });
+}
+
+/** Where a link of this kind could end on this board. */
+function placesFor(board: Board, link: Link): { id: string; label: string }[] {
+  switch (link.kind) {
+    case 'serial':
+      return [...board.ports, ...board.outputs.filter((o) => o.can.includes('soft serial')).map((o) => ({ id: o.id, label: `${o.label}, soft serial` }))];
+    case 'i2c':
+    case 'can':
+      return board.buses.filter((b) => b.kind === link.kind);
+    case 'output':
+      return board.outputs.filter((o) => o.can.includes(link.use));
+    default:
+      return [];
+  }
+}
+
+/** The rails with pads, and the outputs of other parts. */
+function feedsFor(build: Build, board: Board, part: string): { id: string; label: string }[] {
+  const parts = build.parts.filter((p) => p.id !== part && p.peripheral.gives.length > 0).map((p) => ({ id: `part:${p.id}`, label: p.peripheral.name }));
+  return [...board.rails.filter((r) => r.pads.length > 0), ...parts];
+}
+
 export function sameNeed(a: Lock, b: Lock): boolean {
   if (a.kind === 'link' && b.kind === 'link') return a.part === b.part && a.link === b.link;
-  return a.kind === 'supply' && b.kind === 'supply' && a.part === b.part;
+  if (a.kind === 'bridge' && b.kind === 'bridge') return a.bridge === b.bridge;
+  return (a.kind === 'supply' || a.kind === 'mode') && a.kind === b.kind && 'part' in b && a.part === b.part;
 }
 
 function best(original: Build, originalBoard: Board, locks: Lock[]): { solution: Solution; hookup: Hookup } {

@@ -9,31 +9,37 @@ import { worksAtAll } from './solve';
 import type { SolvedRung, Workshop } from './way';
 
 /**
- * A smallest set of parts that cannot all be wired at rungs 4 to `upTo`: a minimal unsatisfiable subset,
- * found by dropping one part after the other and keeping those without which it would work.
- * Empty when all the parts can be wired together.
+ * A smallest set of the wanted parts that cannot all be wired at rungs 4 to `upTo`: a minimal unsatisfiable subset,
+ * found by dropping one part after the other and keeping those without which it would work. `all` are the parts of the build: one that is not wanted
+ * may stand in or out, for others can hang on it. Empty when all the wanted parts can be wired together.
  */
-export function smallestConflict(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, locks: Lock[] = []): LaidPart[] {
-  const works = worker(shop, laid, upTo, locks);
-  let core = laid.map((_, i) => i);
+export function smallestConflict(shop: Workshop, all: LaidPart[], wanted: LaidPart[], upTo: SolvedRung, locks: Lock[] = []): LaidPart[] {
+  const works = worker(shop, all, upTo, locks);
+  let core = wanted;
   if (works(core)) return [];
-  for (const part of [...core]) {
-    const without = core.filter((i) => i !== part);
+  for (const part of wanted) {
+    const without = core.filter((l) => l !== part);
     if (!works(without)) core = without;
   }
-  return core.map((i) => laid[i]!);
+  return core;
 }
 
-/** Can every one of these parts be wired at once, whatever it costs? */
-export function worksTogether(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, locks: Lock[] = []): boolean {
-  return worker(shop, laid, upTo, locks)(laid.map((_, i) => i));
+/** Can every one of the wanted parts be wired at once, whatever it costs? */
+export function worksTogether(shop: Workshop, all: LaidPart[], wanted: LaidPart[], upTo: SolvedRung, locks: Lock[] = []): boolean {
+  return worker(shop, all, upTo, locks)(wanted);
 }
 
 /** Compiles once, without prices and margins, which merges most ways; then answers for any subset of the parts. */
-function worker(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, locks: Lock[]): (parts: number[]) => boolean {
-  const problem = priceless(compile(shop, laid, upTo, locks).problem);
-  const options = problem.parts.map((p) => optionsOf(p, marginCapPercent).filter((o) => o.pick !== null));
-  return (parts) => worksAtAll(problem, parts.map((i) => options[i]!));
+function worker(shop: Workshop, all: LaidPart[], upTo: SolvedRung, locks: Lock[]): (wanted: LaidPart[]) => boolean {
+  const problem = priceless(compile(shop, all, upTo, locks).problem);
+  const options = problem.parts.map((p) => optionsOf(p, marginCapPercent));
+  const wired = options.map((list) => list.filter((o) => o.pick !== null));
+  return (wanted) =>
+    worksAtAll(
+      problem,
+      // Only a part that others can ride on or feed from matters when it is not wanted.
+      all.flatMap((l, i) => (wanted.includes(l) ? [wired[i]!] : l.unmetTags ? [options[i]!] : [])),
+    );
 }
 
 /** The same problem where nothing costs anything. */

@@ -112,9 +112,8 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         for (const id of ended.to) usedBy.set(id, [...(usedBy.get(id) ?? []), wired.name]);
         wired.links.push({ id: need.laid.id, link: need.laid.link, ...ended, conditions: w.conditions, lost: w.lost });
       } else if (w.feed) {
-        const rail = shop.board.rails.find((r) => r.id === w.feed!.rail)!;
         const margin = Number.isFinite(w.margin) ? w.margin : null;
-        wired.supply = { ...w.feed, pads: [leastUsed(w.feed.pads)], on: rail.label, conditions: w.conditions, lost: w.lost, margin };
+        wired.supply = { ...w.feed, pads: w.feed.pads.length > 0 ? [leastUsed(w.feed.pads)] : [], on: w.feed.label, conditions: w.conditions, lost: w.lost, margin };
       }
     });
     return wired;
@@ -155,6 +154,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         return { on: input.label, to: [id], pads: [{ pad: input.pad, does: 'board measures' }] };
       }
       case 'pad': {
+        if (place.pads.length === 0) return { on: place.what, to: [], pads: [] };
         const free = place.pads.find((p) => !usedBy.has(p)) ?? place.pads[0]!;
         return { on: shop.board.pads.find((x) => x.id === free)?.label ?? place.what, to: [free], pads: [{ pad: free, does: place.what }] };
       }

@@ -1,7 +1,8 @@
 import type { Part } from '../model/build';
 import type { Link, Mode } from '../model/peripheral';
+import { feedFromParts } from './fed-by-part';
 import { outputWays } from './output-ways';
-import { analogueWays, canWays, i2cWays, singlePadWays, videoWays } from './pad-ways';
+import { analogueWays, canWays, i2cWays, motorLineWays, singlePadWays, videoWays } from './pad-ways';
 import { serialWays } from './serial-ways';
 import { shareSides } from './shared-ports';
 import { supplyWays } from './supply-ways';
@@ -32,6 +33,7 @@ export function layOut(shop: Workshop): LaidPart[] {
   const parts = [...motorsAsPart(shop), ...shop.build.parts];
   const laid: LaidPart[] = parts.map((part) => ({ part, modes: part.peripheral.modes.map((mode) => layMode(shop, part, mode)) }));
   shareSides(shop, laid);
+  feedFromParts(shop, laid);
   return laid;
 }
 
@@ -57,6 +59,8 @@ function linkWays(shop: Workshop, link: Link): Way[] {
       return videoWays(shop, link);
     case 'camera control':
       return singlePadWays(shop, shop.board.video?.cameraControl, 'camera control');
+    case 'motor line':
+      return motorLineWays(shop, link.carries);
     case 'buzzer':
       return singlePadWays(shop, shop.board.buzzerPad, 'buzzer');
   }

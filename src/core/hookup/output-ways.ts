@@ -1,4 +1,5 @@
 import type { Output, OutputUse } from '../model/board';
+import { padTags, sharedPads } from './shared-pads';
 import { row, tag, way, type Way, type Workshop } from './way';
 
 /** Outputs that are alike: one timer, the same uses. */
@@ -22,7 +23,7 @@ function groupOutputs(shop: Workshop): OutputGroup[] {
   const named = new Set((shop.build.locks[shop.board.id] ?? []).flatMap((l) => (l.kind === 'link' ? [l.to] : [])));
   const groups = new Map<string, OutputGroup>();
   for (const output of shop.board.outputs) {
-    const key = JSON.stringify([output.timer, [...output.can].sort(), named.has(output.id) ? output.id : '']);
+    const key = JSON.stringify([output.timer, [...output.can].sort(), named.has(output.id) || sharedPads(shop.board).has(output.pad) ? output.id : '']);
     const group = groups.get(key) ?? { id: output.id, timer: output.timer, can: output.can, outputs: [], limit: 0 };
     group.outputs.push(output);
     group.limit = group.outputs.length;
@@ -35,7 +36,7 @@ function groupOutputs(shop: Workshop): OutputGroup[] {
  * All splits of `count` wires over the groups that can do the job. Outputs of one timer run at one rate,
  * so a timer that drives motors drives nothing else.
  */
-export function outputWays(shop: Workshop, use: 'motor' | 'servo' | 'light', count: number): Way[] {
+export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'>, count: number): Way[] {
   const able = outputGroups(shop).filter((g) => g.can.includes(use));
   const total = able.reduce((sum, g) => sum + g.limit, 0);
   if (total < count) {
@@ -54,7 +55,7 @@ export function outputWays(shop: Workshop, use: 'motor' | 'servo' | 'light', cou
     const used = able.flatMap((g, i) => (taken[i] ? [{ g, n: taken[i]! }] : []));
     return way({
       rows: used.map(({ g, n }) => ({ id: row(shop, { id: `output:${g.id}`, group: 'output', limit: g.limit }), amount: n, rung: 4 })),
-      tags: used.map(({ g }) => tag(shop, `timer:${g.timer}`, use)),
+      tags: used.flatMap(({ g }) => [tag(shop, `timer:${g.timer}`, use), ...padTags(shop, g.outputs[0]!.pad, g.id)]),
       link: { kind: 'output', take: used.map(({ g, n }) => ({ group: g.id, count: n })) },
     });
   });

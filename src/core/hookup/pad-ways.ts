@@ -1,9 +1,11 @@
+import { isUnknown } from '../model/figure';
 import { flag } from '../model/truth';
 import type { AnalogueKind } from '../model/board';
 import type { Link } from '../model/peripheral';
 import { ground } from './ground';
 import { portGroups } from './serial-ways';
-import { row, tag, way, type Condition, type Way, type Workshop } from './way';
+import { padTags } from './shared-pads';
+import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
 
 function none(why: string): Way[] {
   return [way({ conditions: [{ rung: 4, truth: 'no', why }] })];
@@ -39,8 +41,10 @@ export function analogueWays(shop: Workshop, kind: AnalogueKind): Way[] {
   const inputs = shop.board.analogueInputs.filter((i) => i.kind === kind);
   if (inputs.length === 0) return none(`the board has no ${kind} input`);
   const group = `input:${kind}`;
+  const at = inputs[0]!.at;
   return [
     way({
+      tags: [...(at ? [bridgeTag(shop, at.bridge, at.position)] : []), ...(inputs.length === 1 ? padTags(shop, inputs[0]!.pad, group) : [])],
       rows: [{ id: row(shop, { id: group, group: '', limit: inputs.length }), amount: 1, rung: 4 }],
       link: { kind: 'input', group: kind },
     }),
@@ -70,4 +74,20 @@ export function videoWays(shop: Workshop, link: Extract<Link, { kind: 'video' }>
 export function singlePadWays(shop: Workshop, pad: string | undefined, what: string): Way[] {
   if (!pad) return none(`the board has no ${what} pad`);
   return [way({ rows: [{ id: row(shop, { id: `pad:${what}`, group: '', limit: 1 }), amount: 1, rung: 4 }], link: { kind: 'pad', pads: [pad], what } })];
+}
+
+/** What comes back over the motor wires needs a digital motor protocol; current also its jumper in the right position. */
+export function motorLineWays(shop: Workshop, carries: 'revolutions' | 'current'): Way[] {
+  const line = shop.board.motorLine;
+  const known = line && !isUnknown(line) ? line.value : null;
+  const digital: Condition =
+    carries === 'revolutions'
+      ? { rung: 5, truth: known === null ? 'unknown' : known === 'digital both ways' ? 'yes' : 'no', why: known === null ? 'nobody says what runs on the motor wires' : known === 'digital both ways' ? 'the motor wires report back' : 'the motor wires report nothing back' }
+      : { rung: 5, truth: known === null ? 'unknown' : known === 'analogue' ? 'no' : 'yes', why: known === null ? 'nobody says what runs on the motor wires' : known === 'analogue' ? 'the motor wires are not digital' : 'the motor wires are digital' };
+  if (carries === 'revolutions') return [way({ conditions: [digital], link: { kind: 'pad', pads: [], what: 'motor wires' } })];
+  const current = shop.board.digitalCurrent;
+  const there = current ? flag(current.there) : 'no';
+  const why = { yes: 'each ESC reports its current', no: 'the ESCs do not report their current', unknown: 'nobody says whether the ESCs report their current' }[there];
+  const at = current?.at;
+  return [way({ conditions: [digital, { rung: 5, truth: there, why }], tags: at ? [bridgeTag(shop, at.bridge, at.position)] : [], link: { kind: 'pad', pads: [], what: 'motor wires' } })];
 }

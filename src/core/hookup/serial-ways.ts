@@ -1,14 +1,24 @@
 import type { Port } from '../model/board';
-import { isUnknown } from '../model/figure';
+import { interval, isUnknown } from '../model/figure';
 import type { Link } from '../model/peripheral';
-import type { Truth } from '../model/truth';
+import { atLeast, type Truth } from '../model/truth';
+import { level } from '../trade/level';
 import { processors } from '../trade/processor';
 import { protocols, softSerialCarries, softSerialMaxBaud, type Protocol } from '../trade/protocol';
 import { ground, type Ground } from './ground';
 import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
 import { outputGroups } from './output-ways';
+import { padTags, sharedPads } from './shared-pads';
 
 type End = Port['rx'][number] & { twoWayInverter?: boolean };
+
+/** The protocol as this link of this part speaks it. */
+export type Spoken = Protocol & { sendsVolts?: number | undefined; hearsFromVolts?: number | undefined };
+
+export function spoken(link: Extract<Link, { kind: 'serial' }>): Spoken {
+  const usual = protocols[link.protocol];
+  return { ...usual, sense: link.sense ?? usual.sense, sendsVolts: link.sendsVolts, hearsFromVolts: link.hearsFromVolts };
+}
 
 /** Ports that no way can tell apart, so that the search need not either. */
 export interface PortGroup {
@@ -29,6 +39,7 @@ function groupPorts(shop: Workshop): PortGroup[] {
   const named = new Set([
     ...(shop.build.locks[shop.board.id] ?? []).flatMap((l) => (l.kind === 'link' ? [l.to] : [])),
     ...shop.board.buses.flatMap((b) => (b.sharesPort ? [b.sharesPort] : [])),
+    ...shop.board.ports.filter((p) => [...p.rx, ...p.tx].some((e) => sharedPads(shop.board).has(e.pad))).map((p) => p.id),
   ]);
   const groups = new Map<string, PortGroup>();
   for (const port of shop.board.ports) {
@@ -48,13 +59,12 @@ export function invertsInside(shop: Workshop): Truth {
 }
 
 export function serialWays(shop: Workshop, link: Extract<Link, { kind: 'serial' }>): Way[] {
-  const usual = protocols[link.protocol];
-  const protocol = link.sense ? { ...usual, sense: link.sense } : usual;
+  const protocol = spoken(link);
   const ways = portGroups(shop).flatMap((group) => portWays(shop, group, protocol));
   return [...ways, ...softSerialWays(shop, protocol)];
 }
 
-function portWays(shop: Workshop, group: PortGroup, protocol: Protocol): Way[] {
+function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
   const port = group.ports[0]!;
   const base = way({
     cost: { ports: 1 },
@@ -77,6 +87,8 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Protocol): Way[] {
     ends.map((e) => ({
       ...base,
       conditions: e.conditions,
+      cost: addTo(base.cost, e.cost),
+      lost: [...base.lost, ...e.lost],
       tags: [...base.tags, ...e.tags],
       link: {
         kind: 'port' as const,
@@ -101,6 +113,8 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Protocol): Way[] {
         talk.map((t) => ({
           ...base,
           conditions: [...h.conditions, ...t.conditions],
+          cost: addTo(addTo(base.cost, h.cost), t.cost),
+          lost: [...base.lost, ...h.lost, ...t.lost],
           tags: [...base.tags, ...h.tags, ...t.tags],
           link: { kind: 'port' as const, group: group.id, rx: padsOf(h), tx: padsOf(t), ...releaseOf },
         })),
@@ -118,20 +132,44 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Protocol): Way[] {
   }
 }
 
+/** What a 5 V signal does to a 3.3 V pad, and a 3.3 V pad to a part that wants more (trade/level). */
+function levelled(shop: Workshop, padId: string, { sendsVolts, hearsFromVolts }: Spoken, hears: boolean, talks: boolean, w: Way): Way {
+  const pad = shop.board.pads.find((p) => p.id === padId);
+  const conditions = [...w.conditions];
+  if (hears && sendsVolts !== undefined && sendsVolts > level.inputMaxVolts) {
+    const stands = pad?.toleratesVolts;
+    const truth: Truth = stands ? atLeast(interval(stands), { low: sendsVolts, high: sendsVolts }) : 'unknown';
+    const why = truth === 'yes' ? `${pad!.label} stands the ${sendsVolts} V signal` : truth === 'no' ? `the part sends ${sendsVolts} V, more than ${pad!.label} stands: a level shifter is needed` : `nobody says whether ${pad?.label ?? 'the pad'} stands a ${sendsVolts} V signal`;
+    conditions.push({ rung: 5, truth, why, grounds: stands ? [ground(`${pad!.label} stands`, stands, 'V')] : [] });
+  }
+  if (!talks || hearsFromVolts === undefined || hearsFromVolts <= level.highLoadedVolts) return { ...w, conditions };
+  if (hearsFromVolts <= level.highUnloadedVolts) {
+    return { ...w, conditions, cost: addTo(w.cost, { compromises: 1 }), lost: [...w.lost, `the part takes ${hearsFromVolts} V for high, which a 3.3 V pad just reaches`] };
+  }
+  conditions.push({ rung: 5, truth: 'no', why: `the part takes ${hearsFromVolts} V for high, which a 3.3 V pad does not reach` });
+  return { ...w, conditions };
+}
+
+function addTo(a: Way['cost'], b: Way['cost']): Way['cost'] {
+  const sum = { ...a };
+  for (const [key, n] of Object.entries(b) as [keyof Way['cost'], number][]) sum[key] = (sum[key] ?? 0) + n;
+  return sum;
+}
+
 function padsOf(w: Way): string[] {
   return w.link?.kind === 'pad' ? w.link.pads : [];
 }
 
 /** The ways one side of a group's port can carry a protocol that uses that side alone. */
-export function sideWays(shop: Workshop, group: PortGroup, protocol: Protocol, side: 'rx' | 'tx'): Way[] {
+export function sideWays(shop: Workshop, group: PortGroup, protocol: Spoken, side: 'rx' | 'tx'): Way[] {
   const port = group.ports[0]!;
   return port[side].flatMap((end) => endWays(shop, end, protocol, port.label, side === 'rx' ? 'hear' : 'talk'));
 }
 
 /** The ways one pad can carry the sense the protocol wants: as it is, by the processor, or by a bridge. */
-function endWays(shop: Workshop, end: End, protocol: Protocol, name: string, verb: 'hear' | 'talk'): Way[] {
+function endWays(shop: Workshop, end: End, protocol: Spoken, name: string, verb: 'hear' | 'talk'): Way[] {
   const native = invertsInside(shop);
-  const at = (conditions: Condition[], tags: Way['tags'] = []) => way({ conditions, tags, link: { kind: 'pad', pads: [end.pad], what: verb } });
+  const at = (conditions: Condition[], tags: Way['tags'] = []) => levelled(shop, end.pad, protocol, verb === 'hear', verb === 'talk', way({ conditions, tags: [...tags, ...padTags(shop, end.pad, name)], link: { kind: 'pad', pads: [end.pad], what: verb } }));
   if (end.switch) {
     const { bridge, plainAt, invertedAt } = end.switch;
     return [
@@ -156,9 +194,9 @@ function senseCondition(shop: Workshop, sense: End['sense'], protocol: Protocol,
   return { rung: 5, truth: 'no', why, grounds };
 }
 
-function oneWireEnd(shop: Workshop, end: End, protocol: Protocol, name: string): Way[] {
+function oneWireEnd(shop: Workshop, end: End, protocol: Spoken, name: string): Way[] {
   const native = invertsInside(shop);
-  const at = (condition: Condition) => way({ conditions: [condition], link: { kind: 'pad', pads: [end.pad], what: 'one wire' } });
+  const at = (condition: Condition) => levelled(shop, end.pad, protocol, true, true, way({ conditions: [condition], tags: padTags(shop, end.pad, name), link: { kind: 'pad', pads: [end.pad], what: 'one wire' } }));
   const grounds = [processorGround(shop)];
   if (protocol.sense === 'plain') {
     if (end.sense === 'inverted' && native !== 'yes') return [at({ rung: 5, truth: native, why: `${name} has a fixed inverter in the line`, grounds })];
@@ -202,7 +240,7 @@ function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
 function softOn(shop: Workshop, group: string, limit: number, timer: string, pads: number): Partial<Way> {
   return {
     rows: [{ id: row(shop, { id: `output:${group}`, group: 'output', limit }), amount: pads, rung: 4 }],
-    tags: [tag(shop, `timer:${timer}`, 'soft serial')],
+    tags: [tag(shop, `timer:${timer}`, 'soft serial'), ...padTags(shop, shop.board.outputs.find((o) => o.id === group)!.pad, group)],
     link: { kind: 'soft serial', pads, group },
   };
 }

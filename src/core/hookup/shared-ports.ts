@@ -1,6 +1,6 @@
-import { mayShare, protocols, type Protocol } from '../trade/protocol';
+import { mayShare } from '../trade/protocol';
 import type { LaidNeed, LaidPart } from './lay-out';
-import { portGroups, sideWays } from './serial-ways';
+import { portGroups, sideWays, spoken, type Spoken } from './serial-ways';
 import { row, tag, way, type Way, type Workshop } from './way';
 
 /**
@@ -22,18 +22,17 @@ export function shareSides(shop: Workshop, laid: LaidPart[]): void {
   });
 }
 
-function serialNeeds(l: LaidPart): { need: LaidNeed; protocol: Protocol }[] {
+function serialNeeds(l: LaidPart): { need: LaidNeed; protocol: Spoken }[] {
   return l.modes.flatMap((m) =>
     m.needs.flatMap((need) => {
       if (need.link?.kind !== 'serial') return [];
-      const usual = protocols[need.link.protocol];
-      return [{ need, protocol: need.link.sense ? { ...usual, sense: need.link.sense } : usual }];
+      return [{ need, protocol: spoken(need.link) }];
     }),
   );
 }
 
 /** Only a part with a single mode is a host: then its link is there whenever the part is. */
-function hostNeed(host: LaidPart, guest: Protocol): { need: LaidNeed } | null {
+function hostNeed(host: LaidPart, guest: Spoken): { need: LaidNeed } | null {
   if (host.modes.length !== 1) return null;
   return serialNeeds(host).find(({ protocol }) => mayShare(protocol, guest)) ?? null;
 }
@@ -45,7 +44,7 @@ function markHost(shop: Workshop, host: LaidPart, need: LaidNeed, id: string): v
   host.unmetTags = [...(host.unmetTags ?? []), tag(shop, id, 'nowhere')];
 }
 
-function ridingWays(shop: Workshop, host: LaidPart, seat: LaidNeed, guest: Protocol, id: string, once: string): Way[] {
+function ridingWays(shop: Workshop, host: LaidPart, seat: LaidNeed, guest: Spoken, id: string, once: string): Way[] {
   const groups = new Set(seat.ways.flatMap((w) => (w.link?.kind === 'port' ? [w.link.group] : [])));
   return portGroups(shop)
     .filter((g) => groups.has(g.id))
@@ -54,6 +53,8 @@ function ridingWays(shop: Workshop, host: LaidPart, seat: LaidNeed, guest: Proto
       return sideWays(shop, g, guest, side).map((end) =>
         way({
           conditions: end.conditions,
+          cost: end.cost,
+          lost: end.lost,
           rows: [{ id: once, amount: 1, rung: 4 }],
           tags: [...end.tags, tag(shop, id, g.id)],
           link: { kind: 'port', group: g.id, [side]: end.link?.kind === 'pad' ? end.link.pads : [], with: `${host.part.id}/${seat.id}` },

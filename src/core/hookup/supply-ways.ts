@@ -32,13 +32,40 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
   }
   const peakAmps = ampsAt(supply, 'peakAmps', from, shop.world);
   const typicalAmps = ampsAt(supply, 'typicalAmps', from, shop.world);
-  const rows: Way['rows'] = [];
   for (const figure of [supply.peakAmps, supply.typicalAmps]) {
     if (isUnknown(figure)) {
       conditions.push({ rung: 7, truth: 'unknown', why: `nobody says what ${part.peripheral.name} draws`, grounds: [ground('Draw', figure, 'A')] });
       break;
     }
   }
+  const load = loadOn(shop, from, typicalAmps, peakAmps);
+  conditions.push(...load.conditions);
+
+  const base = way({
+    conditions,
+    rows: load.rows,
+    margin: rangeMargin(from, supply, shop.world),
+    tags: from.bridges.map((b) => bridgeTag(shop, b.bridge, b.position)),
+    feed: {
+      rail: from.rail.id,
+      label: from.rail.label,
+      pads: from.rail.pads,
+      volts: { low: from.swing.low.low, high: from.swing.high.high },
+      typicalAmps,
+      peakAmps,
+    },
+  });
+  const feeders = shop.build.parts.some((p) => p.id !== part.id && p.peripheral.kind === 'video transmitter' && p.peripheral.gives.length > 0);
+  if (part.peripheral.kind === 'camera' && shop.build.policies.cameraSupply === 'transmitter' && feeders) {
+    return [{ ...base, cost: { ...base.cost, compromises: 1 }, lost: ['fed from the board, where the build prefers the transmitter\'s output'] }];
+  }
+  return isVideo(part) ? [schooled(shop, base, from)] : [base];
+}
+
+/** What so many amps at a pad ask of each regulator on the way to the pack, and of USB. */
+export function loadOn(shop: Workshop, from: Supplied, typicalAmps: number, peakAmps: number): Pick<Way, 'rows' | 'conditions'> {
+  const rows: Way['rows'] = [];
+  const conditions: Condition[] = [];
   for (const { rail, source, perAmp } of from.regulators) {
     if (!isKnown(source.ratedAmps)) {
       conditions.push({ rung: 7, truth: 'unknown', why: `nobody says what ${rail.label} is rated for`, grounds: [ground(`${rail.label} rating`, source.ratedAmps, 'A')] });
@@ -54,20 +81,7 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
     rows.push({ id: row(shop, { id: 'usb', group: '', limit: usbAmps * 1000 }), amount: milliamps(typicalAmps), rung: 7 });
   }
 
-  const base = way({
-    conditions,
-    rows,
-    margin: rangeMargin(from, supply, shop.world),
-    tags: from.bridges.map((b) => bridgeTag(shop, b.bridge, b.position)),
-    feed: {
-      rail: from.rail.id,
-      pads: from.rail.pads,
-      volts: { low: from.swing.low.low, high: from.swing.high.high },
-      typicalAmps,
-      peakAmps,
-    },
-  });
-  return isVideo(part) ? [schooled(shop, base, from)] : [base];
+  return { rows, conditions };
 }
 
 /** The policy on what cameras and transmitters are fed from. */
@@ -86,7 +100,7 @@ function schooled(shop: Workshop, base: Way, from: Supplied): Way {
 }
 
 /** Does the whole swing lie inside the part's absolute range? */
-function insideRange(from: Supplied, supply: Supply): Truth {
+export function insideRange(from: Pick<Supplied, 'swing'>, supply: Supply): Truth {
   return all([atLeast(from.swing.low, interval(supply.minVolts)), atLeast(interval(supply.maxVolts), from.swing.high)]);
 }
 
@@ -119,7 +133,7 @@ function rangeMargin(from: Supplied, supply: Supply, world: Workshop['world']): 
 }
 
 /** Amps at the pad. A part with a switching regulator of its own draws more at fewer volts; the lowest volts count. */
-function ampsAt(supply: Supply, which: 'peakAmps' | 'typicalAmps', from: Supplied, world: Workshop['world']): number {
+export function ampsAt(supply: Supply, which: 'peakAmps' | 'typicalAmps', from: Pick<Supplied, 'swing'>, world: Workshop['world']): number {
   const figure = supply[which];
   if (!isKnown(figure)) return 0;
   const stated = world === 'sure' ? interval(figure).high : interval(figure).low;

@@ -27,7 +27,9 @@ export type Place =
 
 /** Where a part takes its power. */
 export interface Feed {
+  /** The rail's id, or "part:" and the id of the part that feeds this one. */
   rail: string;
+  label: string;
   pads: string[];
   volts: { low: number; high: number };
   typicalAmps: number;

@@ -55,7 +55,11 @@ export function checkBoard(board: Board, at: string): Fault[] {
   });
   board.bridges.forEach((b, i) => wantPosition(b.id, b.factory, `bridges[${i}].factory`));
   board.outputs.forEach((o, i) => want(pads, o.pad, `outputs[${i}].pad`, 'pad'));
-  board.analogueInputs.forEach((o, i) => want(pads, o.pad, `analogueInputs[${i}].pad`, 'pad'));
+  board.analogueInputs.forEach((o, i) => {
+    want(pads, o.pad, `analogueInputs[${i}].pad`, 'pad');
+    if (o.at) wantPosition(o.at.bridge, o.at.position, `analogueInputs[${i}].at`);
+  });
+  if (board.digitalCurrent?.at) wantPosition(board.digitalCurrent.at.bridge, board.digitalCurrent.at.position, 'digitalCurrent.at');
   board.buses.forEach((b, i) => b.pads.forEach((p, j) => want(pads, p, `buses[${i}].pads[${j}]`, 'pad')));
   board.video?.cameraIns.forEach((p, i) => want(pads, p, `video.cameraIns[${i}]`, 'pad'));
   want(pads, board.video?.out, 'video.out', 'pad');

@@ -5,7 +5,7 @@ import { idSchema, labelSchema, nameSchema, sideSchema, textSchema } from './wor
 export const processorFamilies = ['F1', 'F3', 'F4', 'F7', 'H7', 'G4'] as const;
 export type ProcessorFamily = (typeof processorFamilies)[number];
 
-export const outputUses = ['motor', 'servo', 'light', 'soft serial'] as const;
+export const outputUses = ['motor', 'servo', 'light', 'soft serial', 'channel in'] as const;
 export type OutputUse = (typeof outputUses)[number];
 
 export const analogueKinds = ['battery', 'current', 'signal strength', 'air speed'] as const;
@@ -24,6 +24,7 @@ export const padSchema = z.strictObject({
   edge: z.enum(['front', 'right', 'rear', 'left', 'inner']).default('left'),
   order: z.int().min(0).max(99).default(0),
   reachable: z.boolean().default(true).describe('Can still be reached once the board is mounted'),
+  toleratesVolts: numberFigureSchema.optional().describe('Highest signal level the pad stands; 3.3 V where the page says nothing is not taken for granted'),
 });
 export type Pad = z.infer<typeof padSchema>;
 
@@ -131,6 +132,7 @@ export const analogueInputSchema = z.strictObject({
   kind: z.enum(analogueKinds),
   pad: idSchema,
   maxVolts: z.number().positive().default(3.3),
+  at: z.strictObject({ bridge: idSchema, position: idSchema }).optional().describe('The jumper position in which this input is connected'),
 });
 
 export const offerSchema = z.strictObject({
@@ -191,6 +193,13 @@ export const boardSchema = z.strictObject({
       burstSeconds: numberFigureSchema,
     })
     .optional(),
+  motorLine: wordFigureSchema(['analogue', 'digital', 'digital both ways'])
+    .optional()
+    .describe('What runs on the motor wires; both ways: revolutions come back'),
+  digitalCurrent: z
+    .strictObject({ there: flagFigureSchema, at: z.strictObject({ bridge: idSchema, position: idSchema }).optional() })
+    .optional()
+    .describe('Current of each motor reported over its wire, and the jumper position that selects it'),
   currentSensor: z.strictObject({ fullScaleAmps: numberFigureSchema }).optional(),
   mounting: z.strictObject({
     patternMm: numberFigureSchema,

@@ -59,7 +59,7 @@ export const comfortSchema = z.strictObject({
 export const lockSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('mode'), part: idSchema, mode: idSchema }),
   z.strictObject({ kind: z.literal('link'), part: idSchema, link: idSchema, to: idSchema.describe('Port, bus, input or output') }),
-  z.strictObject({ kind: z.literal('supply'), part: idSchema, to: idSchema.describe('Rail') }),
+  z.strictObject({ kind: z.literal('supply'), part: idSchema, to: z.string().min(1).max(80).describe('Rail, or "part:" and the id of the part that feeds it') }),
   z.strictObject({ kind: z.literal('bridge'), bridge: idSchema, position: idSchema }),
   z.strictObject({ kind: z.literal('leave out'), part: idSchema }),
 ]);

@@ -41,10 +41,10 @@ export function makeBuild(change: Partial<BuildInput> = {}, parts: Part[] = []):
   });
 }
 
-export function makePart(id: string, mode: Partial<PeripheralInput['modes'][number]>, change: Partial<Omit<Part, 'peripheral'>> & { kind?: Peripheral['kind']; modes?: PeripheralInput['modes']; massG?: PeripheralInput['massG'] } = {}): Part {
-  const { kind = 'other', modes, massG = says(2), ...part } = change;
+export function makePart(id: string, mode: Partial<PeripheralInput['modes'][number]>, change: Partial<Omit<Part, 'peripheral'>> & { kind?: Peripheral['kind']; modes?: PeripheralInput['modes']; massG?: PeripheralInput['massG']; gives?: PeripheralInput['gives'] } = {}): Part {
+  const { kind = 'other', modes, massG = says(2), gives = [], ...part } = change;
   const peripheral = peripheralSchema.parse({
-    format: 'rung-peripheral', version: 1, id, name: id, maker: 'Testwright', kind, massG, cents: 1000,
+    format: 'rung-peripheral', version: 1, id, name: id, maker: 'Testwright', kind, massG, gives, cents: 1000,
     modes: modes ?? [{ id: 'way', label: 'way', links: [], supply: null, ...mode }],
   });
   return { id, priority: 'must', onUsb: false, owned: false, ...part, peripheral };

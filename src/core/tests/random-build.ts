@@ -85,6 +85,7 @@ export function randomPair(seed: number, size: RandomSize = largest): { build: B
     makePart(`part${i}`, {}, {
       priority: pick(['must', 'must', 'should', 'nice']),
       kind: pick(['other', 'other', 'camera', 'video transmitter']),
+      gives: chance(0.15) ? [{ id: 'five', label: '5 V out', volts: says(pick([4.5, 5, 5])), amps: claims(pick([0.3, 0.5, 1])) }] : [],
       modes: Array.from({ length: 1 + upTo(2) }, (_, m) => ({
         id: `way${m}`, label: `way ${m}`, links: Array.from({ length: pick([0, 1, 1, 1, 2]) }, (_, n) => link(n)), supply: supply(),
         cents: m === 0 ? 0 : pick([0, 0, 500, 900]), grams: m === 0 ? 0 : pick([0, 1.5]), effort: m === 0 ? 0 : upTo(4), lost: chance(0.2) ? ['something'] : [],

@@ -21,10 +21,10 @@ export function Choices({ board, part }: { board: Board; part: string }) {
       {answers?.length === 0 && <Box sx={{ fontSize: 12.5 }}>This part has no choice of pads here.</Box>}
       {answers?.map(({ need, alternatives }) => (
         <Box key={need} sx={{ mt: 0.5 }}>
-          <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{need === 'supply' ? 'Supply' : 'Signal'}</Box>
+          <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{need === 'supply' ? 'Supply' : need === 'mode' ? 'Way to wire it' : 'Signal'}</Box>
           {alternatives.map((a) => {
-            const lock: Lock = need === 'supply' ? { kind: 'supply', part, to: a.to } : { kind: 'link', part, link: need, to: a.to };
-            const locked = locks.some((l) => sameNeed(l, lock) && 'to' in l && l.to === a.to);
+            const lock: Lock = need === 'supply' ? { kind: 'supply', part, to: a.to } : need === 'mode' ? { kind: 'mode', part, mode: a.to } : { kind: 'link', part, link: need, to: a.to };
+            const locked = locks.some((l) => sameNeed(l, lock) && (('to' in l && l.to === a.to) || ('mode' in l && l.mode === a.to)));
             return (
               <Box key={a.to} sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: 12.5, borderBottom: '1px solid var(--hair)' }}>
                 <Box sx={{ width: 92, fontWeight: a.chosen ? 640 : 400 }}>{a.label}</Box>

@@ -13,6 +13,7 @@ import { WireTable } from '../board/WireTable';
 import { verdictColour } from '../marks/words';
 import { useRoom } from '../room/BuildRoom';
 import { BoardDrawing, DrawingKey } from './BoardDrawing';
+import { Bridges } from './Bridges';
 import { Choices } from './Choices';
 import { Fixes } from './Fixes';
 import { useExplain } from './use-explain';
@@ -35,6 +36,7 @@ export function HookupScreen({ boardId }: { boardId: string }) {
   useHotkeys('down', () => step(1), { preventDefault: true });
   useHotkeys('up', () => step(-1), { preventDefault: true });
   useHotkeys('escape', () => void setPart(null));
+  useHotkeys('a', () => document.querySelector<HTMLElement>('[data-fix="0"]')?.click());
   useHotkeys('f', () => document.querySelector<HTMLElement>('[data-fix]')?.focus());
   useHotkeys('l', () => document.querySelector<HTMLElement>('[data-choice][aria-pressed="true"], [data-choice]')?.focus());
 
@@ -71,6 +73,7 @@ export function HookupScreen({ boardId }: { boardId: string }) {
           </Box>
         )}
         {part ? <Choices board={board} part={part} /> : <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>Pick a part, in the drawing or with the arrow keys, to see where else it could go and at what price.</Box>}
+        <Bridges board={board} />
         <PortLedger hookup={climb.hookup} board={board} />
         <RailLedger hookup={climb.hookup} />
       </Box>

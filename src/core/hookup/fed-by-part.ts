@@ -1,0 +1,92 @@
+import { interval, isKnown, type NumberFigure } from '../model/figure';
+import type { Supply } from '../model/peripheral';
+import { assumedBuckEfficiency, ratingShare } from '../trade/rating';
+import { all, type Truth } from '../model/truth';
+import { ground } from './ground';
+import type { LaidPart } from './lay-out';
+import { ampsAt, insideRange, loadOn, milliamps } from './supply-ways';
+import { row, tag, way, type Condition, type Way, type Workshop } from './way';
+
+/**
+ * Lets a part take its supply from another part's output (a transmitter's 5 V feeding a camera). The host's supply ways say by a tag where the host
+ * stands; the guest's way wants the same tag and loads the host's rail through the host. Only a host on a rail of the board feeds others: no chains.
+ */
+export function feedFromParts(shop: Workshop, laid: LaidPart[]): void {
+  const hosts = laid.filter((l) => l.part.peripheral.gives.length > 0 && l.modes.every((m) => m.mode.supply));
+  const seats = hosts.map((host) => ({ host, id: `feed:${host.part.id}`, ways: supplyNeeds(host).flatMap((n) => n.ways) }));
+  for (const { host, id, ways } of seats) {
+    for (const w of ways) w.tags = [...w.tags, tag(shop, id, placeOf(w))];
+    host.unmetTags = [...(host.unmetTags ?? []), tag(shop, id, 'nowhere')];
+  }
+  for (const guest of laid) {
+    for (const need of supplyNeeds(guest)) {
+      const supply = need.supply;
+      for (const { host, ways } of seats) {
+        if (host === guest) continue;
+        const own = seats.find((s) => s.host === guest);
+        const made = host.part.peripheral.gives.flatMap((give) => uniqueByPlace(ways).flatMap((w) => fedWay(shop, guest, supply, host, give, w)));
+        need.add(own ? made.map((w) => ({ ...w, tags: [...w.tags, tag(shop, own.id, 'elsewhere')] })) : made);
+      }
+    }
+  }
+}
+
+function supplyNeeds(l: LaidPart): { supply: Supply; ways: Way[]; add: (more: Way[]) => void }[] {
+  return l.modes.flatMap((m) =>
+    m.needs.flatMap((n) => {
+      if (n.kind !== 'supply' || !m.mode.supply) return [];
+      return [{ supply: m.mode.supply, ways: [...n.ways], add: (more: Way[]) => n.ways.push(...more) }];
+    }),
+  );
+}
+
+/** Where a host stands: its rail and the bridge positions behind it. */
+function placeOf(w: Way): string {
+  return `${w.feed!.rail} ${w.tags.filter((t) => t.id.startsWith('bridge:')).map((t) => t.value).join(' ')}`.trim();
+}
+
+function uniqueByPlace(ways: Way[]): Way[] {
+  return ways.filter((w, i) => ways.findIndex((x) => placeOf(x) === placeOf(w)) === i);
+}
+
+function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart, give: { id: string; label: string; volts: NumberFigure; amps: NumberFigure }, seat: Way): Way[] {
+  const from = shop.supplies.find((s) => s.rail.id === seat.feed!.rail && s.bridges.every((b) => seat.tags.some((t) => t.id === `bridge:${b.bridge}` && t.value === b.position)));
+  if (!from) return [];
+  const hostName = host.part.peripheral.name;
+  const volts = interval(give.volts);
+  const at = { swing: { low: volts, high: volts } };
+  const inside = insideRange(at, supply);
+  const shown = isKnown(give.volts) ? `${volts.low === volts.high ? volts.low : `${volts.low} to ${volts.high}`} V` : 'unknown volts';
+  const conditions: Condition[] = [
+    { rung: 6, truth: inside, why: `${give.label} of ${hostName} gives ${shown}${inside === 'no' ? `, outside what ${guest.part.peripheral.name} takes` : ''}`, grounds: [ground(`${hostName}, ${give.label}`, give.volts, 'V')] },
+  ];
+  if (guest.part.onUsb) {
+    const alive: Truth = all([host.part.onUsb ? 'yes' : 'no', from.onUsb ? 'yes' : 'no']);
+    conditions.push({ rung: 6, truth: alive, why: alive === 'yes' ? `${hostName} is alive on USB and feeds it` : `${hostName} need not be alive on USB` });
+  }
+  const typicalAmps = ampsAt(supply, 'typicalAmps', at, shop.world);
+  const peakAmps = ampsAt(supply, 'peakAmps', at, shop.world);
+  const end = shop.world === 'sure' ? 'low' : 'high';
+  const rated = interval(give.amps)[end];
+  if (!Number.isFinite(rated)) conditions.push({ rung: 7, truth: 'unknown', why: `nobody says what ${give.label} of ${hostName} may carry`, grounds: [ground(`${hostName}, ${give.label}`, give.amps, 'A')] });
+  const share = ratingShare(give.amps, shop.build.policies.ratedAmps);
+  const limit = Number.isFinite(rated) ? Math.floor(rated * 1000 + 1e-6) : 0;
+  const rows = Number.isFinite(rated)
+    ? [{ id: row(shop, { id: `gives:${host.part.id}:${give.id}`, group: '', limit, comfort: Math.floor(limit * share) }), amount: milliamps(peakAmps), rung: 7 as const }]
+    : [];
+  // The host draws for its guest what its own regulator loses as well.
+  const lowest = Math.max(0.5, seat.feed!.volts.low);
+  const through = (Number.isFinite(volts.high) ? volts.high : lowest) / (assumedBuckEfficiency * lowest);
+  const load = loadOn(shop, from, typicalAmps * through, peakAmps * through);
+  const preferred = guest.part.peripheral.kind === 'camera' && shop.build.policies.cameraSupply === 'transmitter' && host.part.peripheral.kind === 'video transmitter';
+  return [
+    way({
+      conditions: [...conditions, ...load.conditions],
+      rows: [...rows, ...load.rows],
+      tags: [tag(shop, `feed:${host.part.id}`, placeOf(seat)), ...from.bridges.map((b) => ({ id: `bridge:${b.bridge}`, value: b.position }))],
+      cost: preferred ? {} : { compromises: 1 },
+      lost: preferred ? [] : [`fed through ${hostName}: it is dark when that is`],
+      feed: { rail: `part:${host.part.id}`, label: `${give.label} of ${hostName}`, pads: [], volts: { low: volts.low, high: volts.high }, typicalAmps, peakAmps },
+    }),
+  ];
+}
