@@ -2,11 +2,14 @@ import { checkComforts } from './check/comforts';
 import { checkCost, totalCents } from './check/cost';
 import { rungNames, worst, type Finding, type RungName, type RungNumber, type RungState } from './check/finding';
 import { checkFrame } from './check/frame';
+import { checkLights } from './check/lights';
 import { checkMotors } from './check/motors';
 import { checkPack } from './check/pack';
 import { leftOutFinding, mustFindings } from './check/unmet';
 import { checkWeight, massLines, total } from './check/weight';
+import { sanityFindings } from './check/sanity';
 import { checkWired } from './check/wired';
+import { checkWires } from './check/wires';
 import { withFixes } from './fix/apply';
 import { compile, type Compiled } from './hookup/compile';
 import { worksTogether } from './hookup/conflict';
@@ -57,9 +60,12 @@ const solvedRungs: readonly SolvedRung[] = [4, 5, 6, 7];
 export function evaluate(asked: Build, bought: Board): Climb {
   const { build, board } = withFixes(asked, bought);
   const { hookup, findings: solved, states } = solveRungs(build, board);
+  const after = [...sanityFindings(board), ...checkLights(build), ...checkWires(board, hookup)];
+  const checkedAfter = new Set(after);
   const findings: Finding[] = [
     ...checkFrame(build, board),
     ...checkPack(build, board),
+    ...after,
     ...checkMotors(build, board),
     ...solved,
     ...checkWeight(build, board, hookup),
@@ -70,7 +76,8 @@ export function evaluate(asked: Build, bought: Board): Climb {
     const rung = (i + 1) as RungNumber;
     const own = findings.filter((f) => f.rung === rung);
     const margins = own.flatMap((f) => (f.margin === undefined ? [] : [f.margin]));
-    const state = states.get(rung as SolvedRung) ?? worst(own.map((f) => f.state));
+    // Rungs 4 to 7 take their state from the solve, and what is checked on the hookup can only add to it.
+    const state = worst([...(states.has(rung as SolvedRung) ? [states.get(rung as SolvedRung)!] : []), ...own.filter((f) => !states.has(rung as SolvedRung) || checkedAfter.has(f)).map((f) => f.state)]);
     return { rung, name, state, margin: margins.length > 0 ? Math.min(...margins) : null, findings: worstFirst(own) };
   });
   const mass = total(massLines(build, board, hookup));

@@ -4,7 +4,7 @@ import { interval, isUnknown } from '../model/figure';
 import { atLeast, flag, type Truth } from '../model/truth';
 import { ground } from '../hookup/ground';
 import type { Hookup } from '../hookup/hookup';
-import { num, type Finding } from './finding';
+import { list, num, type Finding } from './finding';
 
 /** Rung 10: preferences. A missed one strains the rung; it never breaks a board. */
 export function checkComforts(build: Build, board: Board, hookup: Hookup): Finding[] {
@@ -28,12 +28,28 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
     found.push(finding('Storage', t, yesNo(t, `${given} MB for logs.`, `${given} MB for logs, ${num(want.storageMb, 0)} MB wanted.`, 'Nobody says how much it can log.'), [ground('Storage', board.storageMb, 'MB')]));
   }
   if (want.quietGyro) {
-    const t: Truth = isUnknown(board.gyroNoise) ? 'unknown' : board.gyroNoise.value === 'high' ? 'no' : 'yes';
-    found.push(finding('Gyro', t, yesNo(t, 'The gyro stands noise well.', 'The gyro is sensitive to noise: mount it soft.', 'Nobody says how the gyro stands noise.'), [ground('Gyro noise', board.gyroNoise)]));
+    // The other school takes a newer, noisier part and mounts it soft.
+    const soft = build.policies.gyro === 'newer part' ? flag(board.mounting.softIsolators) : 'no';
+    const t: Truth = isUnknown(board.gyroNoise) ? 'unknown' : board.gyroNoise.value === 'high' ? soft : 'yes';
+    found.push(finding('Gyro', t, yesNo(t, !isUnknown(board.gyroNoise) && board.gyroNoise.value === 'high' ? 'The gyro is sensitive, but the board is mounted soft.' : 'The gyro stands noise well.', 'The gyro is sensitive to noise: mount it soft.', 'Nobody says how the gyro stands noise.'), [ground('Gyro noise', board.gyroNoise)]));
   }
   if (want.sparePorts > 0) {
     const t: Truth = hookup.freePorts >= want.sparePorts ? 'yes' : 'no';
     found.push(finding('Spare ports', t, `${hookup.freePorts} ports stay free, ${want.sparePorts} wanted for later.`, []));
+  }
+  if (want.plugs) {
+    const t: Truth = board.plugs.length > 0 ? 'yes' : 'no';
+    found.push(finding('Plugs', t, yesNo(t, `${board.plugs.length} plugs are on the board.`, 'Everything is soldered: the board has no plugs.', ''), []));
+  }
+  if (want.topSide) {
+    const used = new Set(hookup.parts.flatMap((p) => [...p.links.flatMap((l) => l.pads.map((x) => x.pad)), ...(p.supply?.pads ?? [])]));
+    const under = board.pads.filter((p) => p.face === 'bottom' && used.has(p.id));
+    const t: Truth = under.length === 0 ? 'yes' : 'no';
+    found.push(finding('Top side', t, yesNo(t, 'Nothing is soldered on the underside.', `${under.length} pads on the underside are needed (${list(under.slice(0, 3).map((p) => p.label))}).`, ''), []));
+  }
+  if (want.buttonReach) {
+    const t: Truth = !board.buttonSide ? 'unknown' : build.frame.openSides.includes(board.buttonSide) ? 'yes' : 'no';
+    found.push(finding('Button', t, yesNo(t, 'The button can be reached.', 'The button is behind a closed side.', 'Nobody says where the button is.'), []));
   }
   return found.length > 0 ? found : [finding('Comforts', 'yes', 'No preferences are set.', [])];
 }

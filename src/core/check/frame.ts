@@ -2,14 +2,15 @@ import type { Board, Screw } from '../model/board';
 import type { Build } from '../model/build';
 import { interval, isUnknown } from '../model/figure';
 import { all, any, atLeast, flag, type Truth } from '../model/truth';
+import type { Side } from '../model/words';
 import { ground } from '../hookup/ground';
 import { comfort } from '../trade/comfort';
 import { isolatorsBridgeMm, samePatternMm } from '../trade/frame';
-import { num, stateOf, worst, type Finding, type RungState } from './finding';
+import { list, num, stateOf, worst, type Finding, type RungState } from './finding';
 
 /** Rung 1: does the board go onto the frame, and can its USB plug be reached? */
 export function checkFrame(build: Build, board: Board): Finding[] {
-  return [mounting(build, board), outline(build, board), height(build, board), usb(build, board)];
+  return [mounting(build, board), outline(build, board), height(build, board), ...plugs(build, board), ...underside(board)];
 }
 
 function mounting(build: Build, board: Board): Finding {
@@ -80,18 +81,33 @@ function outline(build: Build, board: Board): Finding {
   };
 }
 
+/** The stack from the frame plate up: standoffs, the buyer's own ESC, the board, and what hangs into the bay from above. */
+export function stackLines(build: Build, board: Board): { what: string; mm: { low: number; high: number } }[] {
+  const exactly = (mm: number) => ({ low: mm, high: mm });
+  const esc = build.motors.esc === 'separate' ? build.motors.ownEsc : undefined;
+  const over = build.parts.reduce((most, p) => Math.max(most, p.peripheral.overhangMm ?? 0), build.frame.overhangMm);
+  return [
+    { what: 'standoffs', mm: exactly(build.frame.standoffMm) },
+    ...(esc ? [{ what: esc.name, mm: exactly(esc.heightMm + build.frame.standoffMm) }] : []),
+    { what: 'the board', mm: interval(board.heightMm) },
+    ...(over > 0 ? [{ what: 'what hangs in from above', mm: exactly(over) }] : []),
+  ];
+}
+
 function height(build: Build, board: Board): Finding {
-  const h = interval(board.heightMm);
+  const lines = stackLines(build, board);
+  const h = lines.reduce((sum, l) => ({ low: sum.low + l.mm.low, high: sum.high + l.mm.high }), { low: 0, high: 0 });
   const bay = build.frame.bayHeightMm;
   const truth = atLeast({ low: bay, high: bay }, h);
   const room = bay - h.high;
   const state: RungState = truth === 'yes' && room < comfort.airMm ? 'strained' : stateOf(truth);
-  const why = { holds: `${num(room)} mm is left.`, strained: `only ${num(room)} mm is left.`, unknown: 'nobody says how high it builds.', breaks: `it stands ${num(h.low - bay)} mm too high.` }[state];
+  const why = { holds: `${num(room)} mm is left.`, strained: `only ${num(room)} mm is left.`, unknown: 'nobody says how high the board builds.', breaks: `it stands ${num(h.low - bay)} mm too high.` }[state];
+  const sum = lines.map((l) => `${l.what} ${num(l.mm.high)}`).join(' + ');
   return {
     rung: 1,
     state,
     about: 'Height',
-    sentence: `The bay is ${num(bay)} mm high, the board ${num(h.high)} mm: ${why}`,
+    sentence: `The bay is ${num(bay)} mm high, the stack ${num(h.high)} mm (${sum}): ${why}`,
     needed: `${num(h.high)} mm`,
     given: `${num(bay)} mm`,
     ...(Number.isFinite(room) ? { margin: room / Math.max(1, h.high) } : {}),
@@ -99,18 +115,66 @@ function height(build: Build, board: Board): Finding {
   };
 }
 
-function usb(build: Build, board: Board): Finding {
-  const open = build.frame.openSides.includes(board.usb.side);
-  const sides = build.frame.openSides.join(', ') || 'no side';
-  return {
-    rung: 1,
-    state: open ? 'holds' : 'strained',
-    about: 'USB reach',
-    sentence: open
-      ? `The USB plug is on the ${board.usb.side}, where the frame is open.`
-      : `The USB plug is on the ${board.usb.side}, the frame is open at: ${sides}. The board turns (yaw offset) or comes out to be plugged in.`,
-    needed: `one of: ${sides}`,
-    given: board.usb.side,
-    grounds: [],
-  };
+const round: Side[] = ['front', 'right', 'rear', 'left'];
+
+/** Where a side of the board comes to lie when the board is turned clockwise. */
+export function turned(side: Side, degrees: number): Side {
+  return round[(round.indexOf(side) + Math.round(degrees / 90) + 4) % 4]!;
+}
+
+/** The yaw offset to set in the firmware: a board turned 90 degrees counter-clockwise is an offset of 270 (common practice, no source). */
+export function yawOffset(arrowOffsetDeg: number, turnedDeg: number): number {
+  return (((arrowOffsetDeg + turnedDeg) % 360) + 360) % 360;
+}
+
+/** Does the board go in as it is drawn, or only turned? Degrees clockwise. */
+export function turnOf(build: Build, board: Board): 0 | 90 {
+  const { bayLengthMm, bayWidthMm } = build.frame;
+  const [length, width] = [interval(board.lengthMm).high, interval(board.widthMm).high];
+  return length <= bayLengthMm && width <= bayWidthMm ? 0 : width <= bayLengthMm && length <= bayWidthMm ? 90 : 0;
+}
+
+/** USB, button and cables against the frame's open sides, over the four ways the board can be turned in its holes. */
+function plugs(build: Build, board: Board): Finding[] {
+  const { openSides } = build.frame;
+  const sides = openSides.join(', ') || 'no side';
+  const square = interval(board.lengthMm).high === interval(board.widthMm).high;
+  const base = turnOf(build, board);
+  const turns = square ? [0, 90, 180, 270] : [base, base + 180];
+  const reached = (side: Side, at: number) => openSides.includes(turned(side, at));
+  const needs = [board.usb.side, ...(board.buttonSide ? [board.buttonSide] : []), ...board.cableSides];
+  const open = (at: number) => needs.filter((s) => reached(s, at)).length;
+  // As drawn, unless another turn opens more: USB counts first.
+  const best = turns.reduce((a, b) => (Number(reached(board.usb.side, b)) * 10 + open(b) > Number(reached(board.usb.side, a)) * 10 + open(a) ? b : a));
+  const offset = yawOffset(board.arrowOffsetDeg, best);
+  const turnedWords = offset === 0 ? '' : ` The board lies with its arrow at ${offset} degrees: set a yaw offset of ${offset}.`;
+  const usb = reached(board.usb.side, best);
+  const findings: Finding[] = [
+    {
+      rung: 1,
+      state: usb && offset === 0 ? 'holds' : 'strained',
+      about: 'USB reach',
+      sentence: usb
+        ? `The USB plug comes to the ${turned(board.usb.side, best)}, where the frame is open.${turnedWords}`
+        : `The USB plug is on the ${board.usb.side}, the frame is open at: ${sides}. The board comes out to be plugged in.`,
+      needed: `one of: ${sides}`,
+      given: turned(board.usb.side, best),
+      grounds: [],
+    },
+  ];
+  if (board.buttonSide && !reached(board.buttonSide, best)) {
+    findings.push({ rung: 1, state: 'strained', about: 'Button reach', sentence: `The button comes to the ${turned(board.buttonSide, best)}, where the frame is closed: the board comes out to press it.`, grounds: [] });
+  }
+  const shut = board.cableSides.filter((s) => !reached(s, best));
+  if (shut.length > 0) {
+    findings.push({ rung: 1, state: 'strained', about: 'Cables', sentence: `Cables leave at the ${list(shut.map((s) => turned(s, best)))}, where the frame is closed: they bend round the edge.`, grounds: [] });
+  }
+  return findings;
+}
+
+/** Pads that cannot be reached any more once the board is mounted. */
+function underside(board: Board): Finding[] {
+  const hidden = board.pads.filter((p) => !p.reachable);
+  if (hidden.length === 0) return [];
+  return [{ rung: 1, state: 'holds', about: 'Underside', sentence: `${hidden.length} pads (${list(hidden.slice(0, 4).map((p) => p.label))}${hidden.length > 4 ? ' ...' : ''}) cannot be reached once the board is mounted: solder them first.`, grounds: [] }];
 }

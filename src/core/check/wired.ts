@@ -99,7 +99,7 @@ function loadFinding(r: Hookup['rails'][number]): Finding[] {
   const margin = marginOf(r.usableMa, Math.max(1, r.peakMa));
   const over = r.peakMa > r.usableMa;
   const own = r.ownMa > 0 ? `, less ${num(r.ownMa / 1000, 2)} A for the board itself` : '';
-  const derate = r.share < 1 ? ` (${num((r.printedMa + r.ownMa) / 1000, 2)} A x ${num(r.share * 100, 0)} %${own})` : '';
+  const derate = r.byHeat ? ` (a linear regulator: more would burn too many watts on the full pack${own})` : r.share < 1 ? ` (${num((r.printedMa + r.ownMa) / 1000, 2)} A x ${num(r.share * 100, 0)} %${own})` : '';
   return [
     {
       rung: 7,

@@ -4,6 +4,7 @@ import type { Link } from '../model/peripheral';
 import type { Compiled } from './compile';
 import type { Cost } from './cost';
 import { outputGroups } from './output-ways';
+import { pinOf } from './plug-pins';
 import type { Solution } from './problem';
 import { portGroups } from './serial-ways';
 import { railLimits } from './supply-ways';
@@ -56,6 +57,8 @@ export interface RailLine {
   usableMa: number | null;
   ownMa: number;
   share: number;
+  /** Heat in a linear regulator ends it sooner than its rating does. */
+  byHeat: boolean;
   typicalMa: number;
   peakMa: number;
   parts: { part: string; name: string; peakMa: number; typicalMa: number }[];
@@ -113,11 +116,18 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         wired.links.push({ id: need.laid.id, link: need.laid.link, ...ended, conditions: w.conditions, lost: w.lost });
       } else if (w.feed) {
         const margin = Number.isFinite(w.margin) ? w.margin : null;
-        wired.supply = { ...w.feed, pads: w.feed.pads.length > 0 ? [leastUsed(w.feed.pads)] : [], on: w.feed.label, conditions: w.conditions, lost: w.lost, margin };
+        wired.supply = { ...w.feed, pads: w.feed.pads.length > 0 ? [leastUsed(able(w.feed))] : [], on: w.feed.label, conditions: w.conditions, lost: w.lost, margin };
       }
     });
     return wired;
   });
+
+  /** Pads that carry what the part draws; all of them where only the policy says they do. */
+  function able(feed: Feed): string[] {
+    const rail = shop.board.rails.find((r) => r.id === feed.rail)!;
+    const strong = feed.pads.filter((p) => (pinOf(shop.board, rail, p)?.amps ?? Infinity) >= feed.peakAmps);
+    return strong.length > 0 ? strong : feed.pads;
+  }
 
   function leastUsed(pads: string[]): string {
     const pad = [...pads].sort((a, b) => (usedPads.get(a) ?? 0) - (usedPads.get(b) ?? 0) || pads.indexOf(a) - pads.indexOf(b))[0]!;
@@ -198,6 +208,7 @@ function railLines(shop: Workshop, loads: Map<string, RailLine['parts']>): RailL
         usableMa: known(limits.deratedMa),
         ownMa: limits.ownMa,
         share: limits.share,
+        byHeat: limits.byHeat,
         typicalMa: sum('typicalMa'),
         peakMa: sum('peakMa'),
         parts,

@@ -1,6 +1,7 @@
 import type { Board, Rail, Regulator } from '../model/board';
 import type { Build } from '../model/build';
 import { assumed, interval, type Interval } from '../model/figure';
+import { flag } from '../model/truth';
 import { packSwing } from '../trade/cell';
 import { assumedBuckEfficiency } from '../trade/rating';
 import { ground, type Ground } from './ground';
@@ -22,15 +23,23 @@ export interface Supplied {
   regulators: { rail: Rail; source: Regulator; perAmp: number }[];
   /** Comes straight from the pack, with the motors' noise on it. */
   raw: boolean;
+  /** USB and regulator are not kept apart: one drives current into the other. */
+  backFeeds: boolean;
   grounds: Ground[];
 }
 
+/** What of a build decides the volts of its rails. */
+export interface Powered {
+  pack: Pick<Build['pack'], 'cells' | 'chemistry' | 'cellMilliohm'>;
+  motors: Pick<Build['motors'], 'count' | 'peakAmps'>;
+}
+
 /** Every way each rail can be supplied, over all bridge positions that matter to it. Rails without a source in the board are left out. */
-export function suppliesOf(board: Board, build: Pick<Build, 'pack'>): Supplied[] {
+export function suppliesOf(board: Board, build: Powered): Supplied[] {
   return board.rails.flatMap((rail) => supplied(board, build, rail));
 }
 
-function supplied(board: Board, build: Pick<Build, 'pack'>, rail: Rail): Supplied[] {
+function supplied(board: Board, build: Powered, rail: Rail): Supplied[] {
   const source = rail.source;
   const parent = (id: string) => {
     const found = board.rails.find((r) => r.id === id);
@@ -38,12 +47,12 @@ function supplied(board: Board, build: Pick<Build, 'pack'>, rail: Rail): Supplie
   };
   switch (source.kind) {
     case 'pack': {
-      const swing = packSwing(build.pack);
-      return [{ rail, bridges: [], swing: { low: exactly(swing.low), high: exactly(swing.high) }, onUsb: null, regulators: [], raw: true, grounds: [] }];
+      const swing = packSwing(build.pack, build.motors.count * build.motors.peakAmps);
+      return [{ rail, bridges: [], swing: { low: exactly(swing.low), high: exactly(swing.high) }, onUsb: null, regulators: [], raw: true, backFeeds: false, grounds: [] }];
     }
     case 'usb': {
       const volts = exactly(5 - source.dropVolts);
-      return [{ rail, bridges: [], swing: { low: volts, high: volts }, onUsb: volts, regulators: [], raw: false, grounds: [] }];
+      return [{ rail, bridges: [], swing: { low: volts, high: volts }, onUsb: volts, regulators: [], raw: false, backFeeds: false, grounds: [] }];
     }
     case 'regulator':
       return parent(source.input).map((from) => regulated(rail, source, from));
@@ -52,7 +61,7 @@ function supplied(board: Board, build: Pick<Build, 'pack'>, rail: Rail): Supplie
       const sides = source.of.map(parent);
       const usb = sides.flat().find((s) => s.onUsb);
       const flight = sides.find((side) => side.some((s) => s.regulators.length > 0 || s.raw)) ?? sides[0] ?? [];
-      return flight.map((s) => ({ ...s, rail, onUsb: usb?.onUsb ?? null }));
+      return flight.map((s) => ({ ...s, rail, onUsb: usb?.onUsb ?? null, backFeeds: s.backFeeds || (source.isolated !== undefined && flag(source.isolated) === 'no') }));
     }
     case 'bridge':
       return Object.entries(source.byPosition).flatMap(([position, id]) =>
@@ -85,6 +94,7 @@ function regulated(rail: Rail, source: Regulator, from: Supplied): Supplied {
     onUsb: from.onUsb && from.onUsb.low >= out.high + drop.high ? out : null,
     regulators: [{ rail, source, perAmp: 1 }, ...from.regulators.map((r) => ({ ...r, perAmp: r.perAmp * parentPerAmp }))],
     raw: false,
+    backFeeds: from.backFeeds,
     grounds: [ground(`${rail.label} volts`, source.outVolts, 'V'), ...from.grounds],
   };
 }

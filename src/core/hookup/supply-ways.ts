@@ -2,8 +2,9 @@ import type { Part } from '../model/build';
 import { interval, isKnown, isUnknown } from '../model/figure';
 import type { Supply } from '../model/peripheral';
 import { all, atLeast, type Truth } from '../model/truth';
-import { ratingShare, usbAmps } from '../trade/rating';
+import { assumedLinearWatts, ratingShare, usbAmps } from '../trade/rating';
 import { ground } from './ground';
+import { pinLimit } from './plug-pins';
 import type { Supplied } from './rail-tree';
 import { bridgeTag, isVideo, row, way, type Condition, type Way, type Workshop } from './way';
 
@@ -38,6 +39,8 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
       break;
     }
   }
+  const pin = pinLimit(shop, from.rail);
+  if (peakAmps > pin.amps) conditions.push({ rung: 7, truth: 'no', why: `${part.peripheral.name} takes ${volts(peakAmps)} A, and the ${pin.plug} plug passes ${volts(pin.amps)} A` });
   const load = loadOn(shop, from, typicalAmps, peakAmps);
   conditions.push(...load.conditions);
 
@@ -55,6 +58,10 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
       peakAmps,
     },
   });
+  if (from.backFeeds && part.onUsb) {
+    base.cost = { ...base.cost, hazards: 1 };
+    base.lost = [`${from.rail.label} ties USB and regulator together: unplug the pack before USB`];
+  }
   const feeders = shop.build.parts.some((p) => p.id !== part.id && p.peripheral.kind === 'video transmitter' && p.peripheral.gives.length > 0);
   if (part.peripheral.kind === 'camera' && shop.build.policies.cameraSupply === 'transmitter' && feeders) {
     return [{ ...base, cost: { ...base.cost, compromises: 1 }, lost: ['fed from the board, where the build prefers the transmitter\'s output'] }];
@@ -143,15 +150,28 @@ export function ampsAt(supply: Supply, which: 'peakAmps' | 'typicalAmps', from: 
 }
 
 /** What a regulator may carry for the parts: printed and derated, in mA, after what the board itself draws. */
-export function railLimits(shop: Workshop, railId: string): { printedMa: number; deratedMa: number; ownMa: number; share: number } {
+export function railLimits(shop: Workshop, railId: string): { printedMa: number; deratedMa: number; ownMa: number; share: number; byHeat: boolean } {
   const rail = shop.board.rails.find((r) => r.id === railId);
-  if (rail?.source.kind !== 'regulator') return { printedMa: Infinity, deratedMa: Infinity, ownMa: 0, share: 1 };
+  if (rail?.source.kind !== 'regulator') return { printedMa: Infinity, deratedMa: Infinity, ownMa: 0, share: 1, byHeat: false };
   const rated = interval(rail.source.ratedAmps);
   const amps = Math.max(0, shop.world === 'sure' ? rated.low : rated.high);
   const share = ratingShare(rail.source.ratedAmps, shop.build.policies.ratedAmps);
   const ownMa = ownDraw(shop, railId);
+  const heat = heatLimitAmps(shop, railId);
   const left = (limit: number) => Math.max(0, Math.floor(limit * 1000 + 1e-6) - ownMa);
-  return { printedMa: left(amps), deratedMa: left(amps * share), ownMa, share };
+  return { printedMa: left(amps), deratedMa: Math.min(left(amps * share), left(heat)), ownMa, share, byHeat: heat < amps * share };
+}
+
+/** A linear regulator burns (Vin - Vout) x I (any electronics handbook): the amps at which that reaches its limit on the full pack; Infinity for a buck. */
+function heatLimitAmps(shop: Workshop, railId: string): number {
+  const rail = shop.board.rails.find((r) => r.id === railId);
+  if (rail?.source.kind !== 'regulator' || rail.source.type !== 'linear') return Infinity;
+  const input = shop.supplies.find((s) => s.rail.id === (rail.source as { input: string }).input);
+  if (!input) return Infinity;
+  const stated = rail.source.burnsWatts;
+  const watts = stated && isKnown(stated) ? interval(stated)[shop.world === 'sure' ? 'low' : 'high'] : assumedLinearWatts;
+  const over = input.swing.high.high - interval(rail.source.outVolts).low;
+  return Number.isFinite(over) && over > 0 ? watts / over : Infinity;
 }
 
 function ownDraw(shop: Workshop, railId: string): number {

@@ -74,6 +74,7 @@ const regulatorSchema = z.strictObject({
   efficiency: numberFigureSchema.optional().describe('0 to 1, of a buck'),
   input: idSchema.describe('The rail it is fed from'),
   filtered: z.boolean().default(false),
+  burnsWatts: numberFigureSchema.optional().describe('What a linear regulator may turn into heat'),
 });
 
 export const railSchema = z.strictObject({
@@ -84,7 +85,7 @@ export const railSchema = z.strictObject({
     z.strictObject({ kind: z.literal('pack') }),
     regulatorSchema,
     z.strictObject({ kind: z.literal('usb'), dropVolts: z.number().min(0).default(0) }),
-    z.strictObject({ kind: z.literal('either'), of: z.array(idSchema).min(2) }).describe('Whichever is up'),
+    z.strictObject({ kind: z.literal('either'), of: z.array(idSchema).min(2), isolated: flagFigureSchema.optional().describe('Diodes keep the sources apart; no: USB and regulator back-feed each other') }).describe('Whichever is up'),
     z.strictObject({ kind: z.literal('bridge'), bridge: idSchema, byPosition: z.record(z.string(), idSchema) }),
   ]),
   ownAmps: numberFigureSchema.optional().describe('What the board itself draws from this rail'),
@@ -191,8 +192,15 @@ export const boardSchema = z.strictObject({
       continuousAmps: numberFigureSchema,
       burstAmps: numberFigureSchema,
       burstSeconds: numberFigureSchema,
+      padAmps: numberFigureSchema.optional().describe('What the motor pads or corner pads carry, where that is less than the transistors'),
+      telemetry: flagFigureSchema.optional(),
     })
     .optional(),
+  escPlug: z
+    .strictObject({ family: labelSchema, pins: z.array(labelSchema).min(1).max(20) })
+    .optional()
+    .describe('The plug for a separate four-in-one ESC and its pin order'),
+  capacitor: z.strictObject({ microfarads: z.number().positive(), volts: z.number().positive() }).optional().describe('Delivered with the board'),
   motorLine: wordFigureSchema(['analogue', 'digital', 'digital both ways'])
     .optional()
     .describe('What runs on the motor wires; both ways: revolutions come back'),
@@ -200,12 +208,17 @@ export const boardSchema = z.strictObject({
     .strictObject({ there: flagFigureSchema, at: z.strictObject({ bridge: idSchema, position: idSchema }).optional() })
     .optional()
     .describe('Current of each motor reported over its wire, and the jumper position that selects it'),
-  currentSensor: z.strictObject({ fullScaleAmps: numberFigureSchema }).optional(),
+  currentSensor: z
+    .strictObject({ fullScaleAmps: numberFigureSchema, shuntMilliohm: numberFigureSchema.optional(), throughAmps: numberFigureSchema.optional().describe('What trace and pads of the shunt carry when a separate ESC is fed through it') })
+    .optional(),
   mounting: z.strictObject({
     patternMm: numberFigureSchema,
     screw: wordFigureSchema(screwSchema.options as ['M2', 'M3']),
     softIsolators: flagFigureSchema,
   }),
+  arrowOffsetDeg: z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]).default(0).describe('Where the printed arrow points against the drawing\'s nose, clockwise'),
+  buttonSide: sideSchema.optional(),
+  cableSides: z.array(sideSchema).default([]).describe('Edges that want room for plugs and cables'),
   lengthMm: numberFigureSchema,
   widthMm: numberFigureSchema,
   heightMm: numberFigureSchema,

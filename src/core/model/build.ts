@@ -4,7 +4,7 @@ import { numberFigureSchema } from './figure';
 import { peripheralSchema } from './peripheral';
 import { fixSchema } from './fix';
 import { policiesSchema } from './policy';
-import { idSchema, nameSchema, sideSchema, textSchema } from './words';
+import { idSchema, labelSchema, nameSchema, sideSchema, textSchema } from './words';
 
 export const priorities = ['must', 'should', 'nice'] as const;
 export type Priority = (typeof priorities)[number];
@@ -18,6 +18,8 @@ export const frameSchema = z.strictObject({
   bayLengthMm: z.number().positive().max(1000),
   bayWidthMm: z.number().positive().max(1000),
   bayHeightMm: z.number().positive().max(500),
+  standoffMm: z.number().min(0).max(50).default(0).describe('Height of standoffs or isolators under the board'),
+  overhangMm: z.number().min(0).max(100).default(0).describe('What already hangs into the bay from above: camera mount, strap, aerial'),
   openSides: z.array(sideSchema).describe('Sides from which a USB plug can be reached'),
 });
 
@@ -25,6 +27,9 @@ export const packSchema = z.strictObject({
   cells: z.int().min(1).max(14),
   chemistry: z.enum(['lipo', 'high-voltage lipo', 'li-ion']),
   connector: nameSchema.optional(),
+  cellMilliohm: numberFigureSchema.optional().describe('Inner resistance of one cell'),
+  leadGauge: z.int().min(6).max(30).optional().describe('AWG of the pack leads'),
+  leadMm: z.number().min(10).max(1000).default(80),
   massG: numberFigureSchema,
 });
 export type Pack = z.infer<typeof packSchema>;
@@ -34,6 +39,20 @@ export const motorsSchema = z.strictObject({
   cruiseAmps: z.number().min(0).max(300).describe('Each, steady'),
   peakAmps: z.number().min(0).max(300).describe('Each, full throttle'),
   peakSeconds: z.number().min(0).max(600).describe('Longest full-throttle stretch'),
+  ownEsc: z
+    .strictObject({
+      name: nameSchema,
+      channels: z.int().min(1).max(12),
+      continuousAmps: numberFigureSchema,
+      burstAmps: numberFigureSchema,
+      burstSeconds: numberFigureSchema,
+      maxCells: numberFigureSchema,
+      plugFamily: labelSchema.optional(),
+      pins: z.array(labelSchema).max(20).default([]).describe('Pin order of its harness plug'),
+      heightMm: z.number().min(0).max(50).default(6),
+    })
+    .optional()
+    .describe('The ESC the buyer has, where it is separate'),
   esc: z.enum(['on the board', 'separate']).describe('separate: the buyer has ESCs, the board only signals them'),
 });
 export type Motors = z.infer<typeof motorsSchema>;
@@ -53,6 +72,10 @@ export const comfortSchema = z.strictObject({
   storageMb: z.number().min(0).default(0),
   quietGyro: z.boolean().default(false),
   sparePorts: z.int().min(0).max(8).default(0),
+  plugs: z.boolean().default(false).describe('Plugs rather than pads'),
+  topSide: z.boolean().default(false).describe('Nothing to solder on the underside'),
+  buttonReach: z.boolean().default(false),
+  weights: z.record(z.enum(['barometer', 'storage', 'gyro', 'spare ports', 'plugs', 'top side', 'button']), z.number().min(0).max(5)).default({ barometer: 1, storage: 1, gyro: 1, 'spare ports': 1, plugs: 1, 'top side': 1, button: 1 }).describe('How much each preference counts, 0 to 5'),
 });
 
 /** One choice the buyer has fixed for the solver. */
@@ -75,6 +98,7 @@ export const buildSchema = z.strictObject({
   pack: packSchema,
   motors: motorsSchema,
   bareMassG: numberFigureSchema.describe('Frame, motors, propellers, screws: all that is neither pack, board nor listed part'),
+  capacitor: z.strictObject({ microfarads: z.number().positive(), volts: z.number().positive() }).optional().describe('At the pack leads, already at home'),
   limits: z.strictObject({ takeOffMassG: z.number().positive(), budgetCents: z.int().min(0) }),
   comforts: comfortSchema,
   policies: policiesSchema,

@@ -83,6 +83,8 @@ export const peripheralSchema = z.strictObject({
   kind: z.enum(peripheralKinds),
   summary: textSchema.optional(),
   massG: numberFigureSchema,
+  lights: z.int().min(1).max(300).optional().describe('Chips in a chain of lights'),
+  overhangMm: z.number().min(0).max(100).optional().describe('Height it takes away above the board'),
   cents: z.int().min(0).describe('Price where it is still to be bought'),
   gives: z
     .array(z.strictObject({ id: idSchema, label: labelSchema, volts: numberFigureSchema, amps: numberFigureSchema }))

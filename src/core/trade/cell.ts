@@ -1,5 +1,5 @@
 import type { Pack } from '../model/build';
-import type { Interval } from '../model/figure';
+import { interval, isKnown, type Interval } from '../model/figure';
 
 /**
  * Volts of one cell. Full 4.20 V (4.35 V high-voltage), land at about 3.5 V, 3.3 V the floor under load:
@@ -11,10 +11,19 @@ export const cellVolts = {
   'li-ion': { full: 4.2, nominal: 3.6, land: 3.1, floor: 2.8 },
 } as const;
 
-/** The whole swing of a pack in volts, from empty under load to full. */
-export function packSwing(pack: Pick<Pack, 'cells' | 'chemistry'>): Interval {
+/**
+ * The whole swing of a pack in volts: down to the floor under load, or below it where a landing pack sags further at full throttle
+ * (land volts less cell resistance x current; Ohm), up to full.
+ */
+export function packSwing(pack: Pick<Pack, 'cells' | 'chemistry' | 'cellMilliohm'>, fullThrottleAmps = 0): Interval {
   const cell = cellVolts[pack.chemistry];
-  return { low: round(pack.cells * cell.floor), high: round(pack.cells * cell.full) };
+  return { low: Math.min(round(pack.cells * cell.floor), sagVolts(pack, fullThrottleAmps)), high: round(pack.cells * cell.full) };
+}
+
+/** Volts of a pack at landing charge while so many amps are drawn. Without a known cell resistance it is the landing volts. */
+export function sagVolts(pack: Pick<Pack, 'cells' | 'chemistry' | 'cellMilliohm'>, amps: number): number {
+  const ohm = pack.cellMilliohm && isKnown(pack.cellMilliohm) ? interval(pack.cellMilliohm).high / 1000 : 0;
+  return round(pack.cells * Math.max(0, cellVolts[pack.chemistry].land - ohm * amps));
 }
 
 /** Full pack of a plain lithium-polymer pack of so many cells, in volts: what a board's "3-6S" is read as. */

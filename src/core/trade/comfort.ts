@@ -13,6 +13,12 @@ export const comfort = {
   cost: 0,
 } as const;
 
+/** Common practice of the trade, no source: more addressable lights than this in one chain flicker and overload the processor's timing. */
+export const mostLightsInChain = 32;
+
+/** Amps of one addressable light of three dies at full white: 3 x 20 mA, data sheets of the common part, from memory. */
+export const ampsPerLight = 0.06;
+
 /**
  * The smallest margin of a hookup counts in these steps of per cent; a load that goes into the reserve between the derated and the printed limit counts
  * as the lowest. Finer differences would decide between hookups that no buyer tells apart, and are the dearest to prove. Our own choice, no source.

@@ -33,6 +33,24 @@ const chassisAmps: readonly (readonly [gauge: number, amps: number])[] = [
   [10, 55],
 ];
 
+/** Temperature coefficient of copper at 20 C, IEC 60028. */
+const copperPerK = 0.00393;
+
+/** Volts lost on a wire and back on its ground, at so many degrees. */
+export function dropVolts(gauge: number, lengthMm: number, amps: number, celsius = 20): number {
+  return (2 * amps * awgMilliohmPerM(gauge) * (1 + copperPerK * (celsius - 20)) * lengthMm) / 1e6;
+}
+
+/** What a gauge carries by the same table; null for gauges that are not in it. */
+export function carriesAmps(gauge: number): number | null {
+  return chassisAmps.find(([g]) => g === gauge)?.[1] ?? null;
+}
+
+/** Grams of copper and silicone sleeve a metre: copper 8.96 g/cm3 (handbook) and about as much again for the sleeve, assumed. */
+export function wireGramsPerM(gauge: number): number {
+  return 2 * 8.96 * awgAreaMm2(gauge);
+}
+
 /** Thinnest wire for supplies of small parts: thinner ones break before they overheat. Common practice, no source. */
 const thinnestSupply = 28;
 

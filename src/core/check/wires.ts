@@ -1,0 +1,41 @@
+import type { Board } from '../model/board';
+import type { Hookup, WiredPart } from '../hookup/hookup';
+import { pinOf } from '../hookup/plug-pins';
+import { dropVolts, gaugeFor } from '../trade/wire';
+import { signalWireMm } from '../trade/wiring';
+import { num, type Finding } from './finding';
+
+/** Rung 7, the way from pad to part: the pins of the plug, and the wire and its ground return. */
+export function checkWires(board: Board, hookup: Hookup): Finding[] {
+  return hookup.parts.flatMap((p) => (p.supply ? [...pins(board, p), ...wire(p)] : []));
+}
+
+function pins(board: Board, part: WiredPart): Finding[] {
+  const rail = board.rails.find((r) => r.id === part.supply!.rail);
+  const pin = rail && part.supply!.pads[0] !== undefined ? pinOf(board, rail, part.supply!.pads[0]) : null;
+  if (!pin) return [];
+  const peak = part.supply!.peakAmps;
+  const { amps, sharing, plug, family } = pin;
+  return [
+    {
+      rung: 7,
+      state: peak > 0.9 * amps ? 'strained' : 'holds',
+      about: part.name,
+      sentence: `${part.name} draws up to ${num(peak, 2)} A through ${sharing} pin${sharing === 1 ? '' : 's'} of the ${plug.label} plug, and back through as many for ground; ${family.family} pins carry ${num(family.ampsPerPin, 1)} A each.`,
+      needed: `${num(peak, 2)} A`,
+      given: `${num(amps, 1)} A`,
+      margin: (amps - peak) / amps,
+      grounds: [],
+    },
+  ];
+}
+
+/** A drop of more than a twentieth of the rail wants a thicker or a shorter wire. */
+function wire(part: WiredPart): Finding[] {
+  const { peakAmps, volts } = part.supply!;
+  const gauge = gaugeFor(peakAmps);
+  if (gauge === null) return [{ rung: 7, state: 'strained', about: part.name, sentence: `${part.name} draws ${num(peakAmps, 0)} A: no single wire of the table carries that; run two.`, grounds: [] }];
+  const lost = dropVolts(gauge, signalWireMm, peakAmps);
+  if (!Number.isFinite(volts.low) || lost <= 0.05 * volts.low) return [];
+  return [{ rung: 7, state: 'strained', about: part.name, sentence: `${num(signalWireMm, 0)} mm of ${gauge} AWG out and back lose ${num(lost, 2)} V of ${num(volts.low, 1)} V at ${part.name}'s peak: take a thicker wire.`, grounds: [] }];
+}

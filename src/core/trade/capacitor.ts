@@ -1,0 +1,15 @@
+/** Rated volts of capacitors in the usual steps. */
+const steps = [10, 16, 25, 35, 50, 63, 80, 100] as const;
+
+/**
+ * The least rated volts of a capacitor at the pack leads: the first step with a fifth to spare above the full pack.
+ * 16.8 V asks for 25 V, 25.2 V for 35 V: common practice of the trade, no source.
+ */
+export function capacitorVolts(fullVolts: number): number {
+  return steps.find((s) => s >= fullVolts * 1.2) ?? steps[steps.length - 1]!;
+}
+
+/** Microfarads by full-throttle amps, within the 220 to 1000 that are usual. Common practice, no source. */
+export function capacitorMicrofarads(peakAmps: number): number {
+  return peakAmps <= 40 ? 220 : peakAmps <= 100 ? 470 : 1000;
+}

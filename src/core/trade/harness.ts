@@ -1,0 +1,28 @@
+export interface Meeting {
+  /** Counted from one. */
+  pin: number;
+  board: string;
+  esc: string;
+  /** Pack or ground would meet something else. */
+  burns: boolean;
+}
+
+const kindOf = (label: string): 'ground' | 'pack' | 'signal' => {
+  const word = label.trim().toUpperCase();
+  if (/^(G|GND|GROUND|-)$/.test(word)) return 'ground';
+  if (/^(V|VBAT|BAT|BATT|PACK|VCC|\+)\+?$/.test(word)) return 'pack';
+  return 'signal';
+};
+
+/** Pins at which the two ends of a straight harness carry different things; pins that one end lacks meet "nothing". */
+export function meetings(board: readonly string[], esc: readonly string[]): Meeting[] {
+  const found: Meeting[] = [];
+  for (let i = 0; i < Math.max(board.length, esc.length); i++) {
+    const [a, b] = [board[i], esc[i]];
+    if (a !== undefined && b !== undefined && a.trim().toUpperCase() === b.trim().toUpperCase()) continue;
+    if (a !== undefined && b !== undefined && kindOf(a) === kindOf(b) && kindOf(a) !== 'signal') continue;
+    const burns = a !== undefined && b !== undefined && kindOf(a) !== kindOf(b) && (kindOf(a) !== 'signal' || kindOf(b) !== 'signal');
+    found.push({ pin: i + 1, board: a ?? 'nothing', esc: b ?? 'nothing', burns });
+  }
+  return found;
+}
