@@ -25,6 +25,13 @@ describe('the traps of the demo shelf', () => {
     ['belfry-six', 'marlpit-hod-30', 3],
     ['gutterling', 'oxbow-punt', 4],
     ['belfry-six', 'dunmarrow-fen-f4', 5],
+    ['belfry-six', 'copperwren-corbel', 3],
+    ['belfry-six', 'pellmere-quoin', 3],
+    ['belfry-six', 'tarnfield-purlin', 7],
+    ['gutterling', 'dunmarrow-smack', 4],
+    ['gutterling', 'copperwren-vole', 7],
+    ['saltgrass', 'oxbow-curlew', 4],
+    ['attic-mouse', 'marlpit-shrew', 2],
     ['belfry-six', 'tarnfield-gunnel', 6],
     ['belfry-six', 'copperwren-jamb', 7],
     ['belfry-six', 'pellmere-bollard', 8],
@@ -40,7 +47,7 @@ describe('the traps of the demo shelf', () => {
     ['belfry-six', 'tarnfield-keel-f7', 'fits with work'],
     ['belfry-six', 'dunmarrow-tarn-x', 'cannot say yet'],
     ['gutterling', 'copperwren-wicket-20', 'fits'],
-    ['saltgrass', 'oxbow-heron-wing', 'fits'],
+    ['saltgrass', 'oxbow-heron-wing', 'fits with work'],
   ] as const)('%s on %s: %s', (b, id, verdict) => {
     expect(evaluate(build(b), board(id)).verdict).toBe(verdict);
   });

@@ -1,6 +1,10 @@
 /** The public face of the core: what the application, the workers and the command line may lean on. */
 export { evaluate, type Climb, type Rung, type Verdict } from './climb';
 export { rankClimbs, rankShelf, type Ranked } from './rank/rank-shelf';
+export { whatMoved, type Moved } from './rank/moved';
+export { schools, type School } from './trade/school';
+export type { Policies } from './model/policy';
+export { doubtsAbout, type Doubt } from './check/sanity';
 export { scoreOf } from './rank/score';
 export { tally, type Tally } from './rank/tally';
 export { rungNames, type Finding, type RungName, type RungNumber, type RungState } from './check/finding';

@@ -227,7 +227,7 @@ function leads(build: Build, board: Board): Finding[] {
     const lost = dropVolts(gauge, build.pack.leadMm, peakTotal);
     findings.push({
       rung: 3,
-      state: carries < steady ? 'breaks' : 2 * carries < peakTotal ? 'strained' : 'holds',
+      state: carries < steady ? 'breaks' : 3 * carries < peakTotal ? 'strained' : 'holds',
       about: 'Pack leads',
       sentence: `The leads are ${gauge} AWG: good for ${num(carries, 0)} A steady by the usual table; the motors cruise at ${num(steady, 0)} A and peak at ${num(peakTotal, 0)} A, when ${num(build.pack.leadMm, 0)} mm out and back lose ${num(lost, 2)} V.`,
       needed: `${num(steady, 0)} A`,

@@ -130,9 +130,9 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
   const limits = shop.board.rails
     .filter((r) => r.source.kind === 'regulator' && able.includes(`peak:${r.id}`))
     .map((r) => {
-      const { deratedMa, printedMa, share, ownMa } = railLimits(shop, r.id);
+      const { deratedMa, printedMa, share, ownMa, byHeat } = railLimits(shop, r.id);
       const own = ownMa > 0 ? ` after the board's own ${num(ownMa / 1000, 2)} A` : '';
-      return `${r.label} may carry ${num(deratedMa / 1000, 2)} A (${num(share * 100, 0)} % of its rating${own}), ${num(printedMa / 1000, 2)} A for moments`;
+      return `${r.label} may carry ${num(deratedMa / 1000, 2)} A (${byHeat ? 'a linear regulator: more turns into too much heat on the full pack' : `${num(share * 100, 0)} % of its rating`}${own}), ${num(printedMa / 1000, 2)} A for moments`;
     });
   if (able.includes('usb')) limits.push(`USB gives ${num(usbAmps, 1)} A to all that lives on it`);
   const draw = (which: 'typicalAmps' | 'peakAmps') => num(core.reduce((sum, l) => sum + leastWatts(l, which), 0), 1);

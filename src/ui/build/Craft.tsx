@@ -6,6 +6,7 @@ import { useState } from 'react';
 import type { Build } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { CraftFields } from './CraftFields';
+import { Policies } from './Policies';
 
 /** Frame, pack, motors and limits as sentences; opened, as fields. */
 export function Craft() {
@@ -22,6 +23,7 @@ export function Craft() {
         </Button>
       </Box>
       {open && <CraftFields />}
+      <Policies />
     </Box>
   );
 }
@@ -33,6 +35,5 @@ function sentences(b: Build): [string, string][] {
     ['Pack', `${b.pack.cells} cells, ${b.pack.chemistry}, ${mass(b.pack.massG)}`],
     ['Motors', b.motors.count === 0 ? 'none on the board' : `${b.motors.count}, each ${b.motors.cruiseAmps} A at cruise, ${b.motors.peakAmps} A for up to ${b.motors.peakSeconds} s; ESCs ${b.motors.esc}`],
     ['Limits', `${b.limits.takeOffMassG} g at take-off, €${(b.limits.budgetCents / 100).toFixed(2)}`],
-    ['Policies', `rated amps: ${b.policies.ratedAmps}; video supply: ${b.policies.videoSupply}; burst amps: ${b.policies.burst}`],
   ];
 }

@@ -64,6 +64,8 @@ export function CraftFields() {
               />
             ))}
           </Box>
+          <NumberBox label="Standoffs" unit="mm" max={50} value={build.frame.standoffMm} onChange={(v) => set('frame', { standoffMm: v ?? 0 })} />
+          <NumberBox label="Hangs in from above" unit="mm" max={100} width={130} value={build.frame.overhangMm} onChange={(v) => set('frame', { overhangMm: v ?? 0 })} />
           <FigureBox label="Bare craft" unit="g" figure={build.bareMassG} onChange={(bareMassG) => edit('bare mass', (b) => ({ ...b, bareMassG }))} />
         </>,
       )}
@@ -73,6 +75,8 @@ export function CraftFields() {
           <NumberBox label="Cells" whole min={1} max={14} width={56} value={build.pack.cells} onChange={(v) => v && set('pack', { cells: v })} />
           <Choice label="Chemistry" value={build.pack.chemistry} words={['lipo', 'high-voltage lipo', 'li-ion']} onChange={(chemistry) => set('pack', { chemistry })} />
           <FigureBox label="Pack" unit="g" figure={build.pack.massG} onChange={(massG) => set('pack', { massG })} />
+          <FigureBox label="One cell's resistance" unit="mΩ" figure={build.pack.cellMilliohm ?? { unknown: true }} onChange={(cellMilliohm) => set('pack', { cellMilliohm })} />
+          <NumberBox label="Pack leads" unit="AWG" whole min={6} max={30} width={70} value={build.pack.leadGauge ?? null} mayBeUnknown onChange={(v) => set('pack', { leadGauge: v ?? undefined })} />
           <NumberBox label="Motors" whole max={12} width={60} value={build.motors.count} onChange={(v) => set('motors', { count: v ?? 0 })} />
           <NumberBox label="Cruise, each" unit="A" max={300} value={build.motors.cruiseAmps} onChange={(v) => set('motors', { cruiseAmps: v ?? 0 })} />
           <NumberBox label="Full throttle, each" unit="A" max={300} width={118} value={build.motors.peakAmps} onChange={(v) => set('motors', { peakAmps: v ?? 0 })} />
@@ -81,7 +85,7 @@ export function CraftFields() {
         </>,
       )}
       {group(
-        'Limits, comforts and policies',
+        'Limits and comforts',
         <>
           <NumberBox label="Take-off mass" unit="g" min={1} value={build.limits.takeOffMassG} onChange={(v) => v && set('limits', { takeOffMassG: v })} />
           <NumberBox label="Budget" unit="€" value={build.limits.budgetCents / 100} onChange={(v) => set('limits', { budgetCents: Math.round((v ?? 0) * 100) })} />
@@ -89,9 +93,9 @@ export function CraftFields() {
           <NumberBox label="Storage" unit="MB" value={build.comforts.storageMb} onChange={(v) => set('comforts', { storageMb: v ?? 0 })} />
           <FormControlLabel control={<Checkbox checked={build.comforts.barometer} onChange={(e) => set('comforts', { barometer: e.target.checked })} />} label="barometer" />
           <FormControlLabel control={<Checkbox checked={build.comforts.quietGyro} onChange={(e) => set('comforts', { quietGyro: e.target.checked })} />} label="quiet gyro" />
-          <Choice label="Rated amps" value={build.policies.ratedAmps} words={['cautious', 'usual', 'as printed']} onChange={(ratedAmps) => set('policies', { ratedAmps })} />
-          <Choice label="Video supply" value={build.policies.videoSupply} words={['quiet rail first', 'raw pack', 'raw pack with filter']} onChange={(videoSupply) => set('policies', { videoSupply })} />
-          <Choice label="Burst amps" value={build.policies.burst} words={['for the stated seconds', 'ignored']} onChange={(burst) => set('policies', { burst })} />
+          <FormControlLabel control={<Checkbox checked={build.comforts.plugs} onChange={(e) => set('comforts', { plugs: e.target.checked })} />} label="plugs" />
+          <FormControlLabel control={<Checkbox checked={build.comforts.topSide} onChange={(e) => set('comforts', { topSide: e.target.checked })} />} label="nothing underneath" />
+          <FormControlLabel control={<Checkbox checked={build.comforts.buttonReach} onChange={(e) => set('comforts', { buttonReach: e.target.checked })} />} label="button in reach" />
         </>,
       )}
     </Box>
