@@ -142,6 +142,7 @@ export const offerSchema = z.strictObject({
   shippingCents: z.int().min(0).default(0),
   deliveryDays: z.int().min(0).max(365).optional(),
   seen: z.iso.date(),
+  stock: z.int().min(0).max(100_000).optional(),
 });
 export type Offer = z.infer<typeof offerSchema>;
 
@@ -229,5 +230,10 @@ export const boardSchema = z.strictObject({
   storageMb: numberFigureSchema,
   gyroNoise: wordFigureSchema(['low', 'usual', 'high']),
   offers: z.array(offerSchema).default([]),
+  history: z
+    .array(z.strictObject({ when: z.iso.date(), field: labelSchema, before: textSchema, after: textSchema, who: textSchema }))
+    .max(500)
+    .default([])
+    .describe('What was changed: when, by whose word, and what stood there before'),
 });
 export type Board = z.infer<typeof boardSchema>;

@@ -1,0 +1,77 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { readFile } from '../model/file';
+import { makeBoard, says } from '../tests/make';
+import { applyReadings } from './apply-readings';
+import { boardsToCsv, readBoardsCsv, tableSchema } from './csv';
+import { differencesOf } from './differences';
+import { boardFigures, completenessOf } from './figures';
+import { addGroup, newBoard, padGroups, removePad } from './new-board';
+import { readSpec } from './read-spec';
+
+const shelf = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
+if (!shelf.ok) throw new Error('demo shelf');
+const { boards } = shelf.value;
+
+describe('CSV (RFC 4180)', () => {
+  test('the whole demo shelf goes out and comes back without loss', () => {
+    const read = readBoardsCsv(boardsToCsv(boards));
+    expect(read.faults).toEqual([]);
+    expect(read.boards.map((b) => b.board)).toEqual(boards);
+  });
+  test('quotes, commas and line breaks inside a cell survive', () => {
+    const odd = { ...boards[0]!, name: 'A "B", c', summary: 'two\nlines' };
+    expect(readBoardsCsv(boardsToCsv([odd])).boards[0]!.board).toEqual(odd);
+  });
+  test('each fault names row, column, what stands there and what was expected; the sound rows are kept', () => {
+    const read = readBoardsCsv('name,maker,massG,esc.burstAmps\nGood,Maker,8.2,\nBad,Maker,heavy,\n,Maker,8,\nRange,Maker,"7,5..9",\n');
+    expect(read.boards.map((b) => b.board.name)).toEqual(['Good', 'Range']);
+    expect(read.boards[1]!.board.massG).toEqual({ low: 7.5, high: 9, origin: 'claim' });
+    expect(read.faults.map((f) => [f.row, f.column])).toEqual([[2, 'massG'], [3, 'name']]);
+  });
+  test('a file without the needed headings says which', () => expect(readBoardsCsv('a,b\n1,2').faults.map((f) => f.column)).toEqual(['name', 'maker']));
+  test('every column of the file stands in the descriptor', () => {
+    const heading = boardsToCsv([]).trim().split(',');
+    expect((tableSchema() as { fields: { name: string }[] }).fields.map((f) => f.name)).toEqual(heading);
+  });
+});
+
+describe('from a spec sheet to a board', () => {
+  const text = 'MCU F722\nUART x5 (UART3 for wireless)\nBEC 5V@3A\n3-6S\n30.5*30.5mm/M3\n8.5 g (w/o cable)';
+  const board = applyReadings(newBoard('x', 'X', 'Maker'), readSpec(text), { origin: 'claim', seen: '2026-11-25' });
+  test('each confirmed reading lands with origin, quote and date', () => {
+    expect(board.massG).toEqual({ value: 8.5, origin: 'claim', source: '8.5 g (w/o cable)', seen: '2026-11-25' });
+    expect([board.ports.length, board.ports[2]!.taken?.by.includes('UART3')]).toEqual([5, true]);
+    expect(board.rails.find((r) => r.label === '5 V')!.source).toMatchObject({ ratedAmps: { value: 3 } });
+    expect(readFile(JSON.stringify(board), 'rung-board').ok).toBe(true);
+  });
+  test('the history says who, when, and what stood there before', () => {
+    expect(board.history.find((h) => h.field === 'massG')).toEqual({ when: '2026-11-25', field: 'massG', before: 'unknown', after: '8.5 g', who: 'claim: "8.5 g (w/o cable)"' });
+  });
+  test('completeness counts what is known and lists what to ask', () => {
+    const before = completenessOf(newBoard('x', 'X', 'Maker'));
+    const after = completenessOf(board);
+    expect(before.known).toBe(0);
+    expect(after.known).toBeGreaterThan(5);
+    expect(after.missing.map((m) => m.field)).toContain('heightMm');
+    expect(after.known + after.missing.length).toBe(after.total);
+  });
+  test('two revisions show what differs', () => {
+    expect(differencesOf(board, { ...board, massG: says(9) })).toEqual([{ field: 'massG', says: 'Mass', before: '8.5 g', after: '9 g' }]);
+    expect(differencesOf(board, board)).toEqual([]);
+  });
+});
+
+test('every group of pads gives a board that reads back, and taking its pads away leaves one that does', () => {
+  for (const group of padGroups) {
+    const board = addGroup(addGroup(newBoard('x', 'X', 'M'), 'port', 'left'), group, 'right', 'bottom');
+    const read = readFile(JSON.stringify(board), 'rung-board');
+    expect(read.ok ? '' : JSON.stringify(read.faults), group).toBe('');
+    const bare = board.pads.reduce((b, p) => removePad(b, p.id), board);
+    expect(readFile(JSON.stringify(bare), 'rung-board').ok, group).toBe(true);
+  }
+});
+
+test('each figure that can be named can be read back where it was put', () => {
+  for (const f of boardFigures) expect(f.get(f.set(makeBoard(), says(7) as never)), f.field).toEqual(says(7));
+});

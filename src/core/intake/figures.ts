@@ -1,0 +1,85 @@
+import type { Board } from '../model/board';
+import { isUnknown, originOf, type FlagFigure, type NumberFigure, type Origin } from '../model/figure';
+
+type AnyFigure = NumberFigure | FlagFigure | { value: string; origin: Origin; source?: string | undefined; seen?: string | undefined } | { unknown: true; source?: string | undefined };
+
+/** A figure of a board by name: how to find it, how to put another in its place, and what to ask a seller who does not state it. */
+export interface BoardFigure {
+  field: string;
+  says: string;
+  unit: string;
+  ask: string;
+  get: (b: Board) => AnyFigure | undefined;
+  set: (b: Board, f: never) => Board;
+}
+
+function figure(field: string, says: string, unit: string, ask: string, get: BoardFigure['get'], set: (b: Board, f: never) => Board): BoardFigure {
+  return { field, says, unit, ask, get, set };
+}
+
+const top = <K extends keyof Board>(key: K, says: string, unit: string, ask: string): BoardFigure => figure(key, says, unit, ask, (b) => b[key] as AnyFigure, (b, f) => ({ ...b, [key]: f }));
+const inEsc = (key: 'channels' | 'continuousAmps' | 'burstAmps' | 'burstSeconds', says: string, unit: string, ask: string): BoardFigure =>
+  figure(`esc.${key}`, says, unit, ask, (b) => b.esc?.[key], (b, f) => ({ ...b, esc: { ...(b.esc ?? noEsc), [key]: f } }));
+const noEsc = { channels: { unknown: true as const }, continuousAmps: { unknown: true as const }, burstAmps: { unknown: true as const }, burstSeconds: { unknown: true as const } };
+
+/** Every single figure of a board, in the order in which a buyer meets them. Ports, pads and rails have places of their own. */
+export const boardFigures: readonly BoardFigure[] = [
+  top('processor', 'Processor family', '', 'Which processor is on the board?'),
+  top('claimedPorts', 'Serial ports, as the shop counts them', '', 'How many serial ports are brought out, and which of them are taken?'),
+  figure('packCells.min', 'Fewest cells', 'cells', 'From how many cells does it start?', (b) => b.packCells.min, (b, f) => ({ ...b, packCells: { ...b.packCells, min: f } })),
+  figure('packCells.max', 'Most cells', 'cells', 'How many cells does it survive?', (b) => b.packCells.max, (b, f) => ({ ...b, packCells: { ...b.packCells, max: f } })),
+  top('packMaxVolts', 'Most volts at the pack pads', 'V', 'What is the absolute limit at the pack pads in volts?'),
+  inEsc('channels', 'ESC channels', '', 'How many motors does the ESC drive?'),
+  inEsc('continuousAmps', 'Continuous amps a channel', 'A', 'How many amps does a channel carry without end?'),
+  inEsc('burstAmps', 'Burst amps a channel', 'A', 'How many amps for a burst?'),
+  inEsc('burstSeconds', 'Burst seconds', 's', 'For how many seconds is the burst rating meant?'),
+  figure('currentSensor.fullScaleAmps', 'Sensor full scale', 'A', 'Up to how many amps does the current sensor read?', (b) => b.currentSensor?.fullScaleAmps, (b, f) => ({ ...b, currentSensor: { ...b.currentSensor, fullScaleAmps: f } })),
+  figure('mounting.patternMm', 'Hole pattern', 'mm', 'What is the distance between the holes?', (b) => b.mounting.patternMm, (b, f) => ({ ...b, mounting: { ...b.mounting, patternMm: f } })),
+  figure('mounting.screw', 'Screw', '', 'Which screws do the holes take?', (b) => b.mounting.screw, (b, f) => ({ ...b, mounting: { ...b.mounting, screw: f } })),
+  figure('mounting.softIsolators', 'Soft isolators', '', 'Are soft isolators delivered?', (b) => b.mounting.softIsolators, (b, f) => ({ ...b, mounting: { ...b.mounting, softIsolators: f } })),
+  top('lengthMm', 'Length', 'mm', 'How long is it?'),
+  top('widthMm', 'Width', 'mm', 'How wide is it?'),
+  top('heightMm', 'Height', 'mm', 'How high does it build, plugs included?'),
+  top('massG', 'Mass', 'g', 'What does it weigh, and with what?'),
+  figure('video.overlayChip', 'Overlay chip', '', 'Is there an overlay chip on board?', (b) => b.video?.overlayChip, (b, f) => ({ ...b, video: { ...(b.video ?? { cameraIns: [] }), overlayChip: f } })),
+  top('barometer', 'Barometer', '', 'Is there a barometer?'),
+  top('storageMb', 'Storage', 'MB', 'How much can it log?'),
+  top('gyroNoise', 'Gyro noise', '', 'Which gyro is on board?'),
+];
+
+export interface Completeness {
+  known: number;
+  total: number;
+  missing: { field: string; says: string; ask: string }[];
+  origins: Partial<Record<Origin | 'unknown', number>>;
+}
+
+/** How many of a board's figures are known, whose word they are, and what is still to find out. What a board does not have (an ESC) is not missed. */
+export function completenessOf(board: Board): Completeness {
+  const found: Completeness = { known: 0, total: 0, missing: [], origins: {} };
+  const count = (f: AnyFigure, field: string, says: string, ask: string) => {
+    found.total += 1;
+    const origin = originOf(f as NumberFigure);
+    found.origins[origin] = (found.origins[origin] ?? 0) + 1;
+    if (isUnknown(f)) found.missing.push({ field, says, ask });
+    else found.known += 1;
+  };
+  for (const { field, says, ask, get } of boardFigures) {
+    const f = get(board);
+    if (f) count(f, field, says, ask);
+  }
+  board.rails.forEach((r, i) => {
+    if (r.source.kind !== 'regulator') return;
+    count(r.source.outVolts, `rails[${i}].source.outVolts`, `${r.label}, volts`, `What does ${r.label} give in volts?`);
+    count(r.source.ratedAmps, `rails[${i}].source.ratedAmps`, `${r.label}, amps`, `How many amps does ${r.label} give without end?`);
+    count(r.source.dropOutVolts, `rails[${i}].source.dropOutVolts`, `${r.label}, drop-out`, `How far above its output must the input of ${r.label} stay?`);
+  });
+  return found;
+}
+
+export function figureWords(f: AnyFigure | undefined, unit = ''): string {
+  if (!f || isUnknown(f)) return 'unknown';
+  const u = unit ? ` ${unit}` : '';
+  if ('low' in f) return `${f.low} to ${f.high}${u}`;
+  return typeof f.value === 'boolean' ? (f.value ? 'yes' : 'no') : `${f.value}${u}`;
+}

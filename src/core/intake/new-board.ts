@@ -1,0 +1,95 @@
+import { boardSchema, type Board, type Pad } from '../model/board';
+
+const unknown = { unknown: true as const };
+
+/** A board of which nothing is known yet but its name. */
+export function newBoard(id: string, name: string, maker: string): Board {
+  return boardSchema.parse({
+    format: 'rung-board', version: 1, id, name, maker, kind: 'flight controller',
+    processor: unknown, claimedPorts: unknown, packCells: { min: unknown, max: unknown },
+    mounting: { patternMm: unknown, screw: unknown, softIsolators: unknown },
+    lengthMm: unknown, widthMm: unknown, heightMm: unknown, massG: unknown, usb: { plug: 'C', side: 'left' },
+    barometer: unknown, storageMb: unknown, gyroNoise: unknown,
+    rails: [{ id: 'pack', label: 'Pack', source: { kind: 'pack' } }],
+  });
+}
+
+/** The next free id made of a word and a number. */
+export function freeId(word: string, taken: readonly { id: string }[]): string {
+  for (let n = 1; ; n++) if (!taken.some((t) => t.id === `${word}${n}`)) return `${word}${n}`;
+}
+
+function addPads(board: Board, edge: Pad['edge'], face: Pad['face'], labels: { id: string; label: string; size?: Pad['size'] }[]): Board {
+  const order = Math.max(-1, ...board.pads.filter((p) => p.edge === edge && p.face === face).map((p) => p.order));
+  return { ...board, pads: [...board.pads, ...labels.map((l, i): Pad => ({ id: l.id, label: l.label, edge, face, form: 'pad', size: l.size ?? 'medium', order: order + 1 + i, reachable: true }))] };
+}
+
+/** Groups of pads as boards of the trade bring them out; each adds the pads with what stands behind them. */
+export const padGroups = ['port', 'hearing port', '5 V regulator', '9 V regulator', 'I2C', 'CAN', 'analogue video', 'light output', 'motor outputs', 'servo output', 'buzzer', 'battery and current inputs'] as const;
+export type PadGroup = (typeof padGroups)[number];
+
+export function addGroup(board: Board, group: PadGroup, edge: Pad['edge'], face: Pad['face'] = 'top'): Board {
+  switch (group) {
+    case 'port':
+    case 'hearing port': {
+      const id = freeId('port', board.ports);
+      const n = id.slice(4);
+      const talks = group === 'port';
+      const padded = addPads(board, edge, face, [{ id: `r${n}`, label: `R${n}` }, ...(talks ? [{ id: `t${n}`, label: `T${n}` }] : [])]);
+      return { ...padded, ports: [...padded.ports, { id, label: `Port ${n}`, rx: [{ pad: `r${n}`, sense: 'plain' }], tx: talks ? [{ pad: `t${n}`, sense: 'plain', twoWayInverter: false }] : [] }] };
+    }
+    case '5 V regulator':
+    case '9 V regulator': {
+      const volts = group === '5 V regulator' ? 5 : 9;
+      const id = freeId(`v${volts}-`, board.rails);
+      const padded = addPads(board, edge, face, [{ id, label: `${volts}V` }]);
+      const assumed = { value: volts, origin: 'print' as const };
+      return { ...padded, rails: [...padded.rails, { id, label: `${volts} V`, pads: [id], source: { kind: 'regulator', type: 'buck', outVolts: assumed, ratedAmps: unknown, dropOutVolts: { value: 1, origin: 'assumed', source: 'a usual small buck' }, input: 'pack', filtered: false } }] };
+    }
+    case 'I2C':
+    case 'CAN': {
+      const kind = group === 'I2C' ? 'i2c' : 'can';
+      const id = freeId(kind, board.buses);
+      const labels = kind === 'i2c' ? ['SDA', 'SCL'] : ['CAN-H', 'CAN-L'];
+      const padded = addPads(board, edge, face, labels.map((label) => ({ id: `${id}-${label.toLowerCase()}`, label })));
+      return { ...padded, buses: [...padded.buses, { id, label: group, kind, pads: labels.map((l) => `${id}-${l.toLowerCase()}`), onBoard: [] }] };
+    }
+    case 'analogue video': {
+      const padded = addPads(board, edge, face, [{ id: 'cam1', label: 'CAM' }, { id: 'vtx', label: 'VTX' }]);
+      return { ...padded, video: { cameraIns: ['cam1'], out: 'vtx', overlayChip: unknown } };
+    }
+    case 'light output':
+    case 'motor outputs':
+    case 'servo output': {
+      const use = group === 'light output' ? 'light' : group === 'motor outputs' ? 'motor' : 'servo';
+      const letter = { light: 'led', motor: 'm', servo: 's' }[use];
+      return Array.from({ length: use === 'motor' ? 4 : 1 }).reduce<Board>((b) => {
+        const id = freeId(letter, b.outputs);
+        const padded = addPads(b, edge, face, [{ id, label: id.toUpperCase() }]);
+        return { ...padded, outputs: [...padded.outputs, { id, label: id.toUpperCase(), pad: id, timer: `timer for ${use}s`, can: [use] }] };
+      }, board);
+    }
+    case 'buzzer':
+      return { ...addPads(board, edge, face, [{ id: 'bz', label: 'BZ-' }]), buzzerPad: 'bz' };
+    case 'battery and current inputs': {
+      const padded = addPads(board, edge, face, [{ id: 'vbat', label: 'VBAT' }, { id: 'curr', label: 'CURR' }]);
+      return { ...padded, analogueInputs: [...padded.analogueInputs, { id: 'vbat', label: 'VBAT', kind: 'battery', pad: 'vbat', maxVolts: 40 }, { id: 'curr', label: 'CURR', kind: 'current', pad: 'curr', maxVolts: 3.3 }] };
+    }
+  }
+}
+
+/** Takes a pad away with everything that leaned on it alone. */
+export function removePad(board: Board, pad: string): Board {
+  return {
+    ...board,
+    pads: board.pads.filter((p) => p.id !== pad),
+    ports: board.ports.map((p) => ({ ...p, rx: p.rx.filter((e) => e.pad !== pad), tx: p.tx.filter((e) => e.pad !== pad) })).filter((p) => p.rx.length + p.tx.length > 0),
+    rails: board.rails.map((r) => ({ ...r, pads: r.pads.filter((x) => x !== pad) })),
+    outputs: board.outputs.filter((o) => o.pad !== pad),
+    analogueInputs: board.analogueInputs.filter((i) => i.pad !== pad),
+    buses: board.buses.filter((b) => !b.pads.includes(pad)),
+    plugs: board.plugs.map((p) => ({ ...p, pins: p.pins.map(({ pad: at, ...pin }) => (at === undefined || at === pad ? pin : { ...pin, pad: at })) })),
+    ...(board.video ? { video: { ...board.video, cameraIns: board.video.cameraIns.filter((p) => p !== pad), ...(board.video.out === pad ? { out: undefined } : {}), ...(board.video.cameraControl === pad ? { cameraControl: undefined } : {}) } } : {}),
+    ...(board.buzzerPad === pad ? { buzzerPad: undefined } : {}),
+  };
+}

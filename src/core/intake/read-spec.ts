@@ -1,0 +1,154 @@
+import { gramsPerOunce, mmPerInch } from '../trade/mass';
+import { numberOf, plain } from './plain';
+import type { Reading, SpecField } from './reading';
+
+type Found = { field: SpecField; value: Reading['value']; doubt?: 'likely'; why?: string };
+
+/** One way of the trade to write something. `read` may refuse by returning nothing; the groups of the match come with it. */
+interface Rule {
+  at: RegExp;
+  read: (groups: (string | undefined)[], around: { before: string; after: string; line: string }) => Found[];
+}
+
+// Every repeat is bounded, so that no text can make a rule run longer than its length.
+const W = '[ \\t]{0,6}';
+const N = '(\\d{1,5}(?:[.,]\\d{1,3})?)';
+const MM = '(?:mm|millimet(?:re|er)s?)';
+const rule = (pattern: string, read: Rule['read']): Rule => ({ at: new RegExp(pattern, 'g'), read });
+const num = (s: string | undefined) => numberOf(s ?? '');
+const one = (field: SpecField, value: Reading['value'], likely?: string): Found[] => [{ field, value, ...(likely ? { doubt: 'likely' as const, why: likely } : {}) }];
+
+const counts: Record<string, number> = { two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, ten: 10 };
+const count = (s: string | undefined) => counts[s ?? ''] ?? num(s);
+const COUNT = '(\\d{1,2}|two|three|four|five|six|seven|eight)';
+const patterns = [16, 20, 25, 25.5, 30.5];
+const mountWords = /(?:mount|hole|loch|fixa|montaj|montag|bohr|screw|schraub|pattern|spacing)[^\n]{0,18}$/;
+const massWord = '(?:weights?|gewicht|masse?|peso|poids|重量|weighs)';
+const inches = /^(?:in|inch|inches)$/;
+const named = /weights?|gewicht|masse?|peso|poids|重量|weighs/;
+
+function grams(value: string | undefined, unit: string | undefined): number {
+  const n = num(value);
+  return unit && /^(?:oz|unze|ounce)/.test(unit) ? Math.round(n * gramsPerOunce * 100) / 100 : n;
+}
+
+function mm(value: string | undefined, unit: string | undefined): number {
+  const n = num(value);
+  return unit && inches.test(unit) ? Math.round(n * mmPerInch * 100) / 100 : n;
+}
+
+const sane = (field: SpecField, n: number, low: number, high: number): Found[] => (n >= low && n <= high ? one(field, n) : []);
+
+/** In the order in which they take their piece of the text; what one has taken the next ones do not see. */
+const rules: Rule[] = [
+  rule('\\b(?:stm32 ?)?(f1|f3|f4|f7|h7|g4)(?:\\d{2}[a-z]{0,3}\\d?)?\\b', ([family]) => one('processor', family!.toUpperCase())),
+
+  rule(`\\buart ?(\\d) ?(?:is )?(?:for|used by|taken by|reserved for)\\b`, ([n]) => one('takenPort', num(n))),
+  rule(`\\b(?:takes|taken by[^\\n(]{1,40}\\()${W}uart ?(\\d)`, ([n]) => one('takenPort', num(n))),
+  rule(`\\buart(\\d)${W}-${W}uart(\\d)\\b`, ([a, b]) => one('claimedPorts', num(b) - num(a) + 1)),
+  rule(`\\b(?:uarts${W}[:x]?|uart${W}(?:x|:|count:?)|serial ports?${W}[:x]|串口${W}:)${W}(\\d{1,2})\\b`, ([n]) => sane('claimedPorts', num(n), 1, 16)),
+  rule(`\\b串口${W}:${W}(\\d{1,2})|串口:(\\d{1,2})`, ([a, b]) => sane('claimedPorts', num(a ?? b), 1, 16)),
+  rule(`\\buart${W}(\\d{1,2}) ?(?:pcs|pieces|stk)\\b`, ([n]) => sane('claimedPorts', num(n), 1, 16)),
+  rule(`\\b${COUNT}${W}(?:x${W})?(?:hardware )?(?:uarts?\\b|serial ports?\\b|serielle schnittstellen|个${W}uart)`, ([n]) => sane('claimedPorts', count(n), 1, 16)),
+
+  rule(`\\b(\\d{1,2}) ?s?${W}-${W}(\\d{1,2}) ?s\\b(?:${W}(?:lipo|lihv|li-ion))?(?:${W}\\(${N}${W}-${W}${N} ?v\\))?`, ([a, b, , v]) => (num(a) < num(b) && num(b) <= 14 ? [...one('cellsMin', num(a)), ...one('cellsMax', num(b)), ...(v ? one('packMaxVolts', num(v)) : [])] : [])),
+  rule('\\b(\\d{1,2})s (?:a|to|bis|à) (\\d{1,2}) ?s\\b', ([a, b]) => (num(a) < num(b) ? [...one('cellsMin', num(a)), ...one('cellsMax', num(b))] : [])),
+  rule(`\\bmax(?:imum)?${W}(\\d{1,2})s\\b|\\b(\\d{1,2})s${W}max\\b`, ([a, b]) => sane('cellsMax', num(a ?? b), 1, 14)),
+  rule('\\b(\\d{1,2})s (?:hv )?only\\b', ([n]) => [...one('cellsMin', num(n)), ...one('cellsMax', num(n))]),
+  rule(`\\b(\\d{1,2})s${W}${N} ?v${W}max\\b`, ([n, v]) => [...one('cellsMax', num(n)), ...one('packMaxVolts', num(v))]),
+  rule(`\\bmax(?:imum)? input${W}:?${W}${N} ?v\\b`, ([v]) => one('packMaxVolts', num(v))),
+  rule(`\\binput(?: voltage)?${W}:?${W}${N}${W}(?:v${W})?-${W}${N} ?v\\b`, ([, v]) => one('packMaxVolts', num(v))),
+
+  rule(`\\bcurrent sensor${W}:?${W}(?:up to )?${N} ?a\\b`, ([a]) => one('sensorAmps', num(a))),
+  rule(`\\b(?:burst|peak|spitze)(?: current)?${W}:?${W}${N} ?a\\b(?:${W}[/,(]?${W}(?:for )?(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\b\\)?)?`, ([a, s]) => [...one('burstAmps', num(a)), ...(s ? one('burstSeconds', num(s)) : [])]),
+  rule(`\\b${N} ?a${W}\\(${W}(?:burst|peak)?${W}(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\)`, ([a, s]) => [...one('burstAmps', num(a)), ...one('burstSeconds', num(s))]),
+  rule(`\\b${N} ?a${W}\\(?(?:burst|peak)\\b(?:${W}(?:for )?(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\b)?`, ([a, s]) => [...one('burstAmps', num(a)), ...(s ? one('burstSeconds', num(s)) : [])]),
+  rule(`\\b${N} ?a${W}\\(?(?:cont(?:inuous)?\\b\\.?|per channel|per motor|4in1)`, ([a]) => one('continuousAmps', num(a))),
+  rule(`\\b(?:cont(?:inuous)?\\.?(?: current)?|esc rating|nennstrom|4in1 esc|esc${W}:?${W}4${W}x)${W}:?${W}${N} ?a\\b`, ([a]) => one('continuousAmps', num(a))),
+
+  rule(`\\b${N} ?v(?:${W}${N} ?v)?${W}(?:bec|ldo)?${W}[@/:]?${W}(?:gives )?${N} ?(ma|a)\\b`, ([v, , a, unit]) => {
+    const [volts, amps] = [num(v), num(a) / (unit === 'ma' ? 1000 : 1)];
+    return volts >= 3 && volts <= 14 && amps > 0 && amps <= 12 ? one('regulators', `${volts}@${amps}`) : [];
+  }),
+
+  rule(`\\b${N}${W}${MM}?${W}x${W}${N} ?${MM}?(?![\\d.,]{0,6}${W}x)`, ([a, b], { before, after }) => {
+    const p = num(a);
+    if (p !== num(b) || !patterns.includes(p)) return [];
+    const mounted = mountWords.test(before) || /^[ \t]{0,3}[/,(]?[ \t]{0,3}(?:m[23]\b|mounting|holes)/.test(after);
+    return one('patternMm', p, mounted ? undefined : 'two equal figures of a usual hole pattern, without a word that says so');
+  }),
+  rule(`\\b(?:mount(?:ing)?(?: pattern)?|holes?|hole spacing|lochbild|lochabstand)${W}:?${W}${N} ?(mm|in|inch|inches)\\b`, ([v, unit]) => sane('patternMm', mm(v, unit), 10, 60)),
+  rule('\\bm([23])\\b', ([n]) => one('screw', `M${n}`)),
+
+  rule(`\\b${N} ?(?:${MM})?${W}(?:x|by)${W}${N} ?(?:${MM})?(?:${W}x${W}${N})?${W}(mm|millimet(?:re|er)s?|in|inch|inches)?`, ([a, b, c, unit], { before, line }) => {
+    const sized = /(?:size|dimension|abmess|maße|masse|outline|measures|tama|board)/.test(line);
+    const inUnit = unit ?? (/mm|millimet/.test(line.slice(before.length)) ? 'mm' : undefined);
+    if (!inUnit && !sized) return [];
+    const [l, w, h] = [mm(a, unit), mm(b, unit), c === undefined ? null : mm(c, unit)];
+    if (l < 10 || w < 10 || l > 120 || w > 120) return [];
+    const likely = sized ? undefined : 'a size by its shape, without a word that says so';
+    return [...one('lengthMm', l, likely), ...one('widthMm', w, likely), ...(h !== null && h >= 1 && h <= 60 ? one('heightMm', h, likely) : [])];
+  }),
+  rule(`\\b(?:stack )?height${W}:?${W}${N} ?mm\\b`, ([h]) => sane('heightMm', num(h), 1, 60)),
+
+  rule(`(?:${massWord})${W}[:\\t]?${W}(?:approx\\.?|about|ca\\.?)?${W}${N} ?(grams?|grammes|gramm|g|oz|ounces?|unzen)\\b(?:${W}\\(([^)\\n]{3,40})\\)|${W}((?:with|without|ohne|mit) [a-zäöü ]{3,40}))?`, ([v, unit, a, b]) => [...sane('massG', grams(v, unit), 0.5, 500), ...(a ?? b ? one('massIncludes', (a ?? b)!.trim()) : [])]),
+  rule(`\\b${N} ?(grams?|g|oz)\\b(?:${W}\\(([^)\\n]{3,40})\\)|${W}((?:with|without|ohne|mit) [a-zäöü ]{3,40}))?`, ([v, unit, a, b], { line }) => {
+    if (named.test(line)) return [];
+    const found = sane('massG', grams(v, unit), 0.5, 500);
+    return found.length === 0 ? [] : [{ ...found[0]!, doubt: 'likely', why: 'grams without a word that says of what' }, ...(a ?? b ? one('massIncludes', (a ?? b)!.trim()) : [])];
+  }),
+
+  rule('\\b(?:no baro(?:meter)?\\b|baro(?:meter)?[: ]{1,3}(?:no|none)\\b)', () => one('barometer', false)),
+  rule('\\bbaro(?:meter)?\\b', () => one('barometer', true)),
+  rule('\\b(?:no|without) osd\\b', () => one('overlayChip', false)),
+  rule('\\bosd\\b', () => one('overlayChip', true)),
+  rule('\\bno (?:blackbox|flash)\\b', () => one('storageMb', 0)),
+  rule(`\\b${N} ?(mb|mbyte|mbit|gb)\\b`, ([v, unit]) => one('storageMb', unit === 'mbit' ? num(v) / 8 : unit === 'gb' ? num(v) * 1024 : num(v))),
+  rule('\\b(?:usb-?c|usb c|type-?c)\\b', () => one('usbPlug', 'C')),
+  rule('\\b(?:micro[ -]?usb|usb: ?micro)\\b', () => one('usbPlug', 'micro')),
+];
+
+/**
+ * Marks every figure of a spec sheet that it understands, in the order in which they stand. Deterministic, no services; a figure it is not sure of says
+ * so, and where the text says two things of one field both are kept and marked. Time grows with the length of the text.
+ */
+export function readSpec(text: string): Reading[] {
+  const n = plain(text);
+  const taken = new Uint8Array(n.length + 1);
+  const readings: Reading[] = [];
+  for (const { at, read } of rules) {
+    for (const match of n.matchAll(at)) {
+      const start = match.index;
+      const end = start + match[0].length;
+      if (isTaken(taken, start, end)) continue;
+      const from = Math.max(n.lastIndexOf('\n', start - 1) + 1, start - 60);
+      const to = Math.min(lineEnd(n, end), end + 60);
+      const found = read(match.slice(1), { before: n.slice(from, start), after: n.slice(end, to), line: n.slice(from, to) });
+      if (found.length === 0) continue;
+      taken.fill(1, start, end);
+      for (const f of found) readings.push({ field: f.field, value: f.value, start, end, quote: text.slice(start, end).trim(), doubt: f.doubt ?? 'sure', ...(f.why ? { why: f.why } : {}) });
+    }
+  }
+  return contradicted(readings).sort((a, b) => a.start - b.start || a.end - b.end);
+}
+
+function isTaken(taken: Uint8Array, start: number, end: number): boolean {
+  for (let i = start; i < end; i++) if (taken[i]) return true;
+  return false;
+}
+
+function lineEnd(n: string, from: number): number {
+  const at = n.indexOf('\n', from);
+  return at < 0 ? n.length : at;
+}
+
+/** A field that has one value but is given two is marked on both; a regulator is one of several unless its volts come twice. */
+function contradicted(readings: Reading[]): Reading[] {
+  const said = new Map<string, Set<Reading['value']>>();
+  const key = (r: Reading) => (r.field === 'regulators' ? `regulators ${String(r.value).split('@')[0]}` : r.field);
+  for (const r of readings) said.set(key(r), (said.get(key(r)) ?? new Set()).add(r.value));
+  return readings.map((r) => {
+    const all = said.get(key(r))!;
+    return all.size > 1 ? { ...r, doubt: 'contradicted', why: `the text says ${[...all].slice(0, 3).join(' and ')}` } : r;
+  });
+}
