@@ -6,7 +6,7 @@ import { describe, expect, test } from 'vitest';
 
 const folder = mkdtempSync(path.join(os.tmpdir(), 'rung-cli-'));
 const rung = (...args: string[]) => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'cli/rung.ts', ...args], { encoding: 'utf8' });
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'cli/rung.ts', ...args], { encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 });
   return { status, stdout, stderr };
 };
 const file = (name: string, text: string) => {
@@ -55,4 +55,13 @@ describe('rung check', () => {
     expect(stderr).toContain('field boards[0].version: Expected 1; found nothing.');
   });
   test('a sound file is said to be sound', () => expect(rung('check', 'demo/shelf.json')).toMatchObject({ status: 0, stdout: 'demo/shelf.json: a sound rung-shelf file, version 1.\n' }));
+});
+
+describe('rung read', () => {
+  test('prints what it understood of a text, and as JSON', () => {
+    const at = file('sheet.txt', 'BEC 5V@3A\n30.5*30.5mm/M3');
+    expect(rung('read', at).stdout).toMatch(/regulators +5@3[\s\S]*patternMm +30.5/);
+    expect((JSON.parse(rung('read', at, '--json').stdout) as { field: string }[]).map((r) => r.field)).toEqual(['regulators', 'patternMm', 'screw']);
+    expect(rung('read', path.join(folder, 'none.txt')).status).toBe(2);
+  });
 });

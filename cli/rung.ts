@@ -1,12 +1,14 @@
 import { fit } from './fit';
 import { check } from './check';
+import { read } from './read';
 
 const usage = `Usage:
   npm run -s rung -- fit --build FILE --shelf FILE [--json]    which boards carry the build, and why
-  npm run -s rung -- check FILE                                 is this a sound Rung file?`;
+  npm run -s rung -- check FILE                                 is this a sound Rung file?
+  npm run -s rung -- read FILE [--json]                         what Rung understands of a spec sheet`;
 
 const [command, ...rest] = process.argv.slice(2);
-const commands: Record<string, (args: string[]) => number> = { fit, check };
+const commands: Record<string, (args: string[]) => number> = { fit, check, read };
 const run = command ? commands[command] : undefined;
 if (!run) {
   console.error(usage);

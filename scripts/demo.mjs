@@ -2,10 +2,14 @@ import { buildWhenStale } from './build.mjs';
 import { startCluster } from './cluster.mjs';
 import { installPackages } from './install.mjs';
 import { freePort, runTs, stop } from './run.mjs';
+import { startShopProcess } from './shop.mjs';
 import { serve } from './serve.mjs';
 
 installPackages();
 const cluster = process.env.DATABASE_URL ? { url: process.env.DATABASE_URL, stop: () => undefined } : await startCluster('cluster');
+
+const shop = process.env.RUNG_SHOP_URL ? null : await startShopProcess();
+if (shop) process.env.RUNG_SHOP_URL = shop.address;
 
 let server = null;
 let ending = false;
@@ -13,6 +17,7 @@ function end(code) {
   if (ending) return;
   ending = true;
   if (server && server.exitCode === null) server.kill('SIGTERM');
+  shop?.close();
   cluster.stop();
   process.exit(code);
 }

@@ -4,6 +4,7 @@ import { buildWhenStale } from './build.mjs';
 import { startCluster } from './cluster.mjs';
 import { chromiumPath, installPackages } from './install.mjs';
 import { ask, freePort, root, run } from './run.mjs';
+import { startShopProcess } from './shop.mjs';
 import { serve } from './serve.mjs';
 
 let passed = 0;
@@ -46,6 +47,8 @@ check('dependency rules', node, [bin('dependency-cruiser/bin/dependency-cruise.m
 vitest('unit');
 
 const cluster = await startCluster('test-cluster');
+const shop = await startShopProcess();
+process.env.RUNG_SHOP_URL = shop.address;
 let server = null;
 try {
   vitest('database', { TEST_DATABASE_URL: cluster.url });
@@ -61,6 +64,7 @@ try {
   failed += 1;
 } finally {
   server?.child.kill('SIGTERM');
+  shop.close();
   cluster.stop();
 }
 

@@ -1,16 +1,58 @@
-import { asc, sql } from 'drizzle-orm';
-import type { Board, Peripheral } from '../core';
+import { and, asc, eq, sql } from 'drizzle-orm';
+import { readData, type Board, type Peripheral } from '../core';
 import type { Database } from './connection';
 import { boards, peripherals } from './schema';
 
 export async function allBoards(db: Database): Promise<Board[]> {
   const rows = await db.select({ body: boards.body }).from(boards).orderBy(asc(boards.maker), asc(boards.name), asc(boards.id));
-  return rows.map((r) => r.body);
+  return rows.map((r) => current(r.body));
+}
+
+/** A board stored by an older Rung, with what has been added to the format since at its default. Newer ones need no second reading. */
+function current(stored: Board): Board {
+  if ('history' in stored) return stored;
+  const read = readData(stored, 'rung-board');
+  if (!read.ok) throw new Error(`A stored board cannot be read: ${read.faults.map((f) => `${f.field}: ${f.sentence}`).join(' ')}`);
+  return read.value;
 }
 
 export async function allPeripherals(db: Database): Promise<Peripheral[]> {
   const rows = await db.select({ body: peripherals.body }).from(peripherals).orderBy(asc(peripherals.kind), asc(peripherals.name));
   return rows.map((r) => r.body);
+}
+
+export async function boardVersions(db: Database): Promise<Record<string, number>> {
+  const rows = await db.select({ id: boards.id, version: boards.version }).from(boards);
+  return Object.fromEntries(rows.map((r) => [r.id, r.version]));
+}
+
+export type BoardSaved = { kind: 'saved'; version: number } | { kind: 'conflict'; board: Board; version: number } | { kind: 'gone' };
+
+/** Saves one board on top of the version the change was made from; 0 adds a new one. */
+export async function saveBoard(db: Database, board: Board, baseVersion: number): Promise<BoardSaved> {
+  const values = { id: board.id, maker: board.maker, name: board.name, revision: board.revision, body: board };
+  if (baseVersion === 0) {
+    const added = await db.insert(boards).values(values).onConflictDoNothing().returning({ version: boards.version });
+    if (added[0]) return { kind: 'saved', version: added[0].version };
+  } else {
+    const [row] = await db
+      .update(boards)
+      .set({ ...values, version: sql`${boards.version} + 1`, updatedAt: sql`now()` })
+      .where(and(eq(boards.id, board.id), eq(boards.version, baseVersion)))
+      .returning({ version: boards.version });
+    if (row) return { kind: 'saved', version: row.version };
+  }
+  const [there] = await db.select().from(boards).where(eq(boards.id, board.id));
+  return there ? { kind: 'conflict', board: there.body, version: there.version } : { kind: 'gone' };
+}
+
+export async function findBoard(db: Database, id: string): Promise<{ board: Board; version: number } | null> {
+  const [row] = await db.select().from(boards).where(eq(boards.id, id));
+  return row ? { board: current(row.body), version: row.version } : null;
+}
+
+export async function removeBoard(db: Database, id: string): Promise<void> {
+  await db.delete(boards).where(eq(boards.id, id));
 }
 
 /** Adds boards, or replaces those with the same id. */
@@ -22,7 +64,7 @@ export async function putBoards(db: Database, list: Board[]): Promise<void> {
       .values(rows)
       .onConflictDoUpdate({
         target: boards.id,
-        set: { maker: sql`excluded.maker`, name: sql`excluded.name`, revision: sql`excluded.revision`, body: sql`excluded.body`, updatedAt: sql`now()` },
+        set: { maker: sql`excluded.maker`, name: sql`excluded.name`, revision: sql`excluded.revision`, body: sql`excluded.body`, version: sql`${boards.version} + 1`, updatedAt: sql`now()` },
       });
   }
 }

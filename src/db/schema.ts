@@ -1,4 +1,4 @@
-import { index, integer, jsonb, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
+import { customType, index, integer, jsonb, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
 import type { Board, Build, Peripheral } from '../core';
 
 const updatedAt = timestamp('updated_at', { withTimezone: true }).notNull().defaultNow();
@@ -11,6 +11,7 @@ export const boards = pgTable(
     name: text('name').notNull(),
     revision: text('revision').notNull(),
     body: jsonb('body').$type<Board>().notNull(),
+    version: integer('version').notNull().default(1),
     updatedAt,
   },
   (t) => [index('boards_maker_name').on(t.maker, t.name, t.revision)],
@@ -32,3 +33,18 @@ export const builds = pgTable('builds', {
   version: integer('version').notNull().default(1),
   updatedAt,
 });
+
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** Pictures of a board or of a logbook entry, stripped of what the camera added. */
+export const photos = pgTable(
+  'photos',
+  {
+    id: text('id').primaryKey(),
+    about: text('about').notNull(),
+    mime: text('mime').notNull(),
+    body: bytes('body').notNull(),
+    updatedAt,
+  },
+  (t) => [index('photos_about').on(t.about)],
+);

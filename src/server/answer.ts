@@ -17,17 +17,23 @@ export async function answer(work: () => Promise<NextResponse>): Promise<NextRes
   }
 }
 
-/** Reads a request body as text, at most `limitMb`; null when it is larger. Stops reading as soon as it is. */
+/** Reads a request body as text, at most `limitMb`; null when it is larger. */
 export async function bodyText(request: Request, limitMb: number): Promise<string | null> {
+  const bytes = await bodyBytes(request, limitMb);
+  return bytes && new TextDecoder().decode(bytes);
+}
+
+/** The same as bytes. Stops reading as soon as the limit is passed. */
+export async function bodyBytes(request: Request, limitMb: number): Promise<Buffer | null> {
   const limit = limitMb * 1024 * 1024;
   if (Number(request.headers.get('content-length') ?? 0) > limit) return null;
   const reader = request.body?.getReader();
-  if (!reader) return '';
+  if (!reader) return Buffer.alloc(0);
   const pieces: Uint8Array[] = [];
   let size = 0;
   for (;;) {
     const { done, value } = await reader.read();
-    if (done) break;
+    if (done) return Buffer.concat(pieces);
     size += value.byteLength;
     if (size > limit) {
       await reader.cancel();
@@ -35,5 +41,4 @@ export async function bodyText(request: Request, limitMb: number): Promise<strin
     }
     pieces.push(value);
   }
-  return new TextDecoder().decode(Buffer.concat(pieces));
 }

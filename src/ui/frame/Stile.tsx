@@ -14,7 +14,7 @@ interface Stage {
 
 /** The stages of the work as a ladder that goes up: the first stage stands at the foot. */
 export function Stile() {
-  const { build, ranking } = useRoom();
+  const { build, ranking, shelf } = useRoom();
   const path = usePathname();
   const base = `/b/${build.id}`;
   const fits = ranking.ranked?.filter((r) => r.climb.verdict === 'fits' || r.climb.verdict === 'fits with work').length;
@@ -22,6 +22,7 @@ export function Stile() {
   const board = (open ? ranking.ranked?.find((r) => r.climb.boardId === open) : ranking.ranked?.[0]) ?? null;
   const stages: Stage[] = [
     { name: 'Build', href: base, says: `${build.parts.length} parts`, here: path === base },
+    { name: 'Shelf', href: `${base}/shelf`, says: shelf ? `${shelf.boards.length} boards` : '...', here: path.startsWith(`${base}/shelf`) },
     { name: 'Ladder', href: `${base}/ladder`, says: fits === undefined ? 'working ...' : `${fits} of ${ranking.ranked!.length} fit`, here: path === `${base}/ladder` },
     ...(board
       ? [
@@ -37,7 +38,7 @@ export function Stile() {
       </Box>
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: { xs: 'row', sm: 'column-reverse' }, gap: { xs: 2, sm: 0 }, mt: { sm: 'auto' }, position: 'relative', borderLeft: { sm: '2px solid var(--ink)' }, borderRight: { sm: '2px solid var(--ink)' }, pt: { sm: 3 } }}>
         {stages.map((s) => (
-          <Box component="li" key={s.name} sx={{ position: 'relative', height: { sm: 74 }, display: 'flex', flexDirection: 'column', justifyContent: 'flex-end' }}>
+          <Box component="li" key={s.name} sx={{ position: 'relative', height: { sm: 58 }, display: 'flex', flexDirection: 'column', justifyContent: 'flex-end' }}>
             <Box
               component={Link}
               href={s.href}

@@ -1,8 +1,8 @@
 'use client';
 
-import { createContext, useCallback, useContext, useEffect, useMemo, useReducer, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useReducer, useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { Build, Shelf } from '@/core';
+import type { Board, Build, Shelf } from '@/core';
 import { dropDraft, findDraft } from './draft';
 import { begin, edited, redone, undone, type History } from './history';
 import { useAutosave, type SaveState, type Stored } from './use-autosave';
@@ -24,6 +24,11 @@ interface Room {
   shelf: Shelf | null;
   shelfFault: string | null;
   reloadShelf: () => void;
+  /** Puts a board on the shelf, or in the place of its older self, and saves it. Answers with a sentence when that did not go. */
+  putBoard: (board: Board) => Promise<string | null>;
+  removeBoard: (id: string) => Promise<string | null>;
+  /** Takes a board as the server has just stored it. */
+  takeBoard: (board: Board, version: number) => void;
   ranking: Ranking;
 }
 
@@ -54,6 +59,7 @@ export function BuildRoom({ stored, children }: { stored: Stored; children: Reac
   const [shelf, setShelf] = useState<Shelf | null>(null);
   const [shelfFault, setShelfFault] = useState<string | null>(null);
   const [tries, setTries] = useState(0);
+  const versions = useRef<Record<string, number>>({});
   const build = history.now;
   const { state: save, keepMine, takeTheirs, resumeFrom } = useAutosave(build, stored);
   const ranking = useRanking(build, shelf?.boards ?? null);
@@ -62,7 +68,8 @@ export function BuildRoom({ stored, children }: { stored: Stored; children: Reac
     let gone = false;
     fetch('/api/shelf')
       .then(async (r) => {
-        const said = (await r.json()) as Shelf & { sentence?: string };
+        const { versions: counted, ...said } = (await r.json()) as Shelf & { sentence?: string; versions?: Record<string, number> };
+        if (counted) versions.current = counted;
         if (gone) return;
         if (r.ok) setShelf(said);
         setShelfFault(r.ok ? null : (said.sentence ?? 'The shelf did not come.'));
@@ -84,6 +91,31 @@ export function BuildRoom({ stored, children }: { stored: Stored; children: Reac
   }, [stored, resumeFrom]);
 
   const edit = useCallback((label: string, change: (b: Build) => Build) => move({ kind: 'edit', change, label, at: Date.now() }), []);
+  const takeBoard = useCallback((board: Board, version: number) => {
+    versions.current[board.id] = version;
+    setShelf((s) => s && { ...s, boards: s.boards.some((b) => b.id === board.id) ? s.boards.map((b) => (b.id === board.id ? board : b)) : [...s.boards, board] });
+  }, []);
+  const putBoard = useCallback(
+    async (board: Board) => {
+      const base = versions.current[board.id] ?? 0;
+      const reply = await fetch(`/api/boards/${board.id}`, { method: 'PUT', headers: { 'if-match': String(base) }, body: JSON.stringify(board) }).catch(() => null);
+      if (!reply) return 'The server does not answer; the board is not saved yet. Nothing you typed is lost: save again.';
+      const said = (await reply.json()) as { version?: number; sentence?: string; faults?: { field: string; sentence: string }[]; current?: { board: Board; version: number } };
+      if (reply.ok) {
+        takeBoard(board, said.version!);
+        return null;
+      }
+      if (reply.status === 409 && said.current) versions.current[board.id] = said.current.version;
+      return `${said.sentence ?? 'The board was not saved.'} ${said.faults?.map((f) => `${f.field}: ${f.sentence}`).join(' ') ?? ''}${reply.status === 409 ? ' Save again to put yours in its place.' : ''}`;
+    },
+    [takeBoard],
+  );
+  const removeBoard = useCallback(async (id: string) => {
+    const reply = await fetch(`/api/boards/${id}`, { method: 'DELETE' }).catch(() => null);
+    if (!reply?.ok) return 'The server does not answer; the board is still on the shelf.';
+    setShelf((s) => s && { ...s, boards: s.boards.filter((b) => b.id !== id) });
+    return null;
+  }, []);
   const undo = useCallback(() => move({ kind: 'undo' }), []);
   const redo = useCallback(() => move({ kind: 'redo' }), []);
   useHotkeys('mod+z', undo, { preventDefault: true, enableOnFormTags: true });
@@ -106,6 +138,9 @@ export function BuildRoom({ stored, children }: { stored: Stored; children: Reac
       shelf,
       shelfFault,
       reloadShelf: () => setTries((n) => n + 1),
+      putBoard,
+      removeBoard,
+      takeBoard,
       ranking,
     }),
     // keepMine and takeTheirs close over `save`, which is listed.

@@ -1,0 +1,109 @@
+import { randomBytes } from 'node:crypto';
+import http from 'node:http';
+import { Client } from 'pg';
+import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
+import { newBoard } from '../core';
+import { openDatabase, type Database } from '../db/connection';
+import { findBoard, saveBoard } from '../db/library';
+import { migrateDatabase } from '../db/migrate';
+import { addPhoto, findPhoto, photosAbout } from '../db/photos';
+import { refreshOffers } from './offers';
+import { photoFrom } from './photo';
+
+const server = process.env.TEST_DATABASE_URL!;
+const url = server.replace(/\/[^/]*$/, `/rung_${randomBytes(6).toString('hex')}`);
+let db: Database;
+let close: () => Promise<void>;
+
+beforeAll(async () => {
+  const client = new Client({ connectionString: server });
+  await client.connect();
+  await client.query(`create database ${url.split('/').at(-1)!}`);
+  await client.end();
+  await migrateDatabase(url);
+  ({ db, close } = openDatabase(url));
+});
+afterAll(() => close());
+
+const board = newBoard('test-board', 'Test', 'Testwright');
+
+test('a board is added once, saved on the newest version only, and says when it is gone', async () => {
+  expect(await saveBoard(db, board, 0)).toEqual({ kind: 'saved', version: 1 });
+  expect(await saveBoard(db, board, 0)).toMatchObject({ kind: 'conflict', version: 1 });
+  expect(await saveBoard(db, { ...board, summary: 'mine' }, 1)).toEqual({ kind: 'saved', version: 2 });
+  expect(await saveBoard(db, { ...board, summary: 'late' }, 1)).toMatchObject({ kind: 'conflict', board: { summary: 'mine' } });
+  expect(await saveBoard(db, { ...board, id: 'nowhere' }, 3)).toEqual({ kind: 'gone' });
+  expect((await findBoard(db, 'test-board'))!.version).toBe(2);
+});
+
+test('a board stored before a field was added to the format opens with its default', async () => {
+  const { history: _, ...older } = { ...board, id: 'older' };
+  await saveBoard(db, older as typeof board, 0);
+  expect((await findBoard(db, 'older'))!.board.history).toEqual([]);
+});
+
+describe('the shop service, at its worst', () => {
+  let shop: http.Server | null = null;
+  afterEach(() => {
+    shop?.closeAllConnections();
+    shop?.close();
+  });
+  const ask = async (answer: (r: http.ServerResponse) => void, waitMs = 400) => {
+    shop = http.createServer((_, r) => answer(r));
+    await new Promise<void>((done) => shop!.listen(0, '127.0.0.1', done));
+    return refreshOffers(board, `http://127.0.0.1:${(shop.address() as { port: number }).port}`, '2026-11-25', waitMs);
+  };
+  const offer = { shop: 'S', cents: 4000, currency: 'EUR', shippingCents: 300, deliveryDays: 3, stock: 2 };
+  const reply = (offers: unknown) => (r: http.ServerResponse) => void r.end(JSON.stringify({ offers }));
+  test('a sound reply is taken, with the day it was seen', async () => {
+    expect(await ask(reply([offer]))).toMatchObject({ ok: true, offers: [{ cents: 4000, seen: '2026-11-25', stock: 2 }] });
+  });
+  test.each([
+    ['a negative price', reply([{ ...offer, cents: -1 }]), 'cannot be right'],
+    ['another currency', reply([{ ...offer, currency: 'XTS' }]), 'cannot be right'],
+    ['one bad offer among good ones', reply([offer, { ...offer, deliveryDays: 'soon' }]), 'cannot be right'],
+    ['something that is not JSON', (r: http.ServerResponse) => void r.end('<html>'), 'not a list of offers'],
+    ['an outage', (r: http.ServerResponse) => void r.writeHead(503).end(), 'answers 503'],
+    ['no answer at all', () => undefined, 'does not answer'],
+    ['a slow drip', (r: http.ServerResponse) => void setInterval(() => r.write('['), 100).unref(), 'does not answer'],
+    ['a body without end', (r: http.ServerResponse) => void r.write('['.repeat(200_000)), 'far more'],
+  ])('%s changes nothing and is said plainly', async (_, answer, words) => {
+    const result = await ask(answer);
+    expect([result.ok, result.sentence.includes(words), result.sentence.includes('stay as they are')]).toEqual([false, true, true]);
+  });
+  test('no shop set up, or none listening', async () => {
+    expect((await refreshOffers(board, undefined, '2026-11-25')).ok).toBe(false);
+    expect((await refreshOffers(board, 'http://127.0.0.1:9', '2026-11-25')).sentence).toContain('does not answer');
+  });
+});
+
+describe('pictures', () => {
+  const chunk = (type: string, data: string) => {
+    const length = Buffer.alloc(4);
+    length.writeUInt32BE(data.length);
+    return Buffer.concat([length, Buffer.from(type + data, 'latin1'), Buffer.alloc(4)]);
+  };
+  const png = Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), chunk('IHDR', '0123456789abc'), chunk('tEXt', 'Place 52.1 N'), chunk('eXIf', 'MM'), chunk('IDAT', 'picture'), chunk('IEND', '')]);
+  const segment = (marker: number, data: string) => Buffer.concat([Buffer.from([0xff, marker, 0, data.length + 2]), Buffer.from(data)]);
+  const jpeg = Buffer.concat([Buffer.from([0xff, 0xd8]), segment(0xe0, 'JFIF'), segment(0xe1, 'Exif place'), segment(0xfe, 'comment'), segment(0xda, 'scan'), Buffer.from('picture')]);
+  test('what the camera wrote beside the picture is left out (ISO/IEC 15948 chunks, ITU-T T.81 segments)', () => {
+    const [a, b] = [photoFrom(png), photoFrom(jpeg)];
+    expect(a.ok && a.body.toString('latin1')).not.toMatch(/Place|eXIf/);
+    expect(a.ok && a.body.toString('latin1')).toContain('picture');
+    expect(b.ok && b.body.toString('latin1')).not.toMatch(/Exif|comment/);
+    expect(b.ok && b.body.toString('latin1')).toMatch(/JFIF[\s\S]*picture/);
+  });
+  test('content counts, not the name; what ends in the middle is refused', () => {
+    expect(photoFrom(Buffer.from('<svg onload=alert(1)>')).ok).toBe(false);
+    expect(photoFrom(png.subarray(0, 40)).ok).toBe(false);
+    expect(photoFrom(jpeg.subarray(0, 8)).ok).toBe(false);
+    expect(photoFrom(Buffer.alloc(0)).ok).toBe(false);
+  });
+  test('kept and found again', async () => {
+    const photo = photoFrom(png);
+    if (!photo.ok) throw new Error();
+    await addPhoto(db, { id: 'p', about: 'board:x', mime: photo.mime, body: photo.body });
+    expect(await photosAbout(db, 'board:x')).toEqual(['p']);
+    expect((await findPhoto(db, 'p'))!.body.equals(photo.body)).toBe(true);
+  });
+});

@@ -1,0 +1,166 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useState } from 'react';
+import { completenessOf, differencesOf, doubtsAbout, evaluate, type Board } from '@/core';
+import { LadderStrip } from '../marks/LadderStrip';
+import { verdictColour } from '../marks/words';
+import { useRoom } from '../room/BuildRoom';
+import { BoardFigures } from './BoardFigures';
+import { Offers } from './Offers';
+import { PadPlan } from './PadPlan';
+import { Photos } from './Photos';
+import { SheetReader } from './SheetReader';
+
+const draftKey = (id: string) => `rung:board:${id}`;
+
+/** One board as it is filled in: figures, pads to scale, the sheet it is read from, and how it climbs for the build at hand. */
+export function EditorScreen({ boardId }: { boardId: string }) {
+  const { shelf } = useRoom();
+  const stored = shelf?.boards.find((b) => b.id === boardId);
+  if (!stored) return <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>{shelf ? 'No board of this name is on the shelf.' : 'The shelf is on its way ...'}</Box>;
+  return <Editor stored={stored} />;
+}
+
+function Editor({ stored }: { stored: Board }) {
+  const { build, shelf, putBoard, removeBoard } = useRoom();
+  const router = useRouter();
+  const [board, setBoard] = useState(() => draftOf(stored));
+  const [said, setSaid] = useState<string | null>(null);
+  const changed = board !== stored && JSON.stringify(board) !== JSON.stringify(stored);
+  const climb = useMemo(() => evaluate(build, board), [build, board]);
+  const before = useMemo(() => evaluate(build, stored), [build, stored]);
+  const complete = completenessOf(board);
+  const doubts = doubtsAbout(board);
+  useEffect(() => {
+    try {
+      if (changed) localStorage.setItem(draftKey(board.id), JSON.stringify(board));
+      else localStorage.removeItem(draftKey(board.id));
+    } catch {
+      // A full or forbidden store: the change stays on the page.
+    }
+  }, [board, changed]);
+  const save = async () => setSaid((await putBoard(board)) ?? 'Saved; the whole shelf climbs again.');
+  const revise = async () => {
+    const revision = String((Number(board.revision) || 1) + 1);
+    let id = `${stored.id.replace(/-r\d+$/, '')}-r${revision}`;
+    while (shelf?.boards.some((b) => b.id === id)) id += 'x';
+    const fault = await putBoard({ ...board, id, revision });
+    if (fault) setSaid(fault);
+    else router.push(`/b/${build.id}/shelf/${id}`);
+  };
+  const older = shelf?.boards.filter((b) => b.id !== board.id && b.maker === board.maker && b.name === board.name) ?? [];
+  const stop = climb.rungs.find((r) => r.rung === climb.stopsAt) ?? climb.rungs.find((r) => r.state === 'unknown');
+  return (
+    <Box sx={{ display: 'flex', height: '100%' }}>
+      <Box sx={{ flex: 1, minWidth: 0, overflow: 'auto', px: 2, py: 1 }}>
+        <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap' }}>
+          <Typography variant="h1">{board.name}</Typography>
+          <span>
+            {board.maker}, revision {board.revision}; {complete.known} of {complete.total} figures known
+          </span>
+          <Box sx={{ flex: 1 }} />
+          <Link href={`/b/${build.id}/shelf`}>Shelf</Link>
+          <Button variant="contained" disabled={!changed} onClick={() => void save()}>
+            Save
+          </Button>
+          <Button disabled={!changed} onClick={() => setBoard(stored)}>
+            Put back
+          </Button>
+          <Button onClick={() => void revise()}>New revision</Button>
+          <Button color="error" onClick={() => void removeBoard(board.id).then((f) => (f ? setSaid(f) : router.push(`/b/${build.id}/shelf`)))}>
+            Take off
+          </Button>
+        </Box>
+        {said && <Box role="status" sx={{ fontSize: 12.5 }}>{said}</Box>}
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, borderTop: '1px solid var(--hair)', borderBottom: '1px solid var(--hair)', my: 0.75, py: 0.5 }} aria-label="How it climbs for this build">
+          <LadderStrip climb={climb} />
+          <Box sx={{ fontSize: 12.5 }} role="status">
+            <Box component="strong" sx={{ color: verdictColour[climb.verdict] }}>
+              {climb.verdict}
+            </Box>{' '}
+            for {build.name}
+            {before.verdict !== climb.verdict ? ` (${before.verdict} as saved)` : ''}
+            {stop ? `: ${stop.findings[0]?.sentence}` : '.'}
+          </Box>
+        </Box>
+        {doubts.length > 0 && (
+          <Box component="ul" sx={{ m: 0, pl: 2.5, color: 'error.main', fontSize: 12.5 }} aria-label="Figures in doubt">
+            {doubts.map((d) => (
+              <li key={d.field + d.sentence}>{d.sentence}</li>
+            ))}
+          </Box>
+        )}
+        <PadPlan board={board} onChange={setBoard} />
+        <BoardFigures board={board} onChange={setBoard} />
+        {complete.missing.length > 0 && (
+          <section aria-label="Still to find out">
+            <Typography variant="h2" sx={{ mt: 1.5 }}>
+              Still to find out
+            </Typography>
+            <Box component="ul" sx={{ m: 0, pl: 2.5, fontSize: 12.5 }}>
+              {complete.missing.map((m) => (
+                <li key={m.field}>{m.ask}</li>
+              ))}
+            </Box>
+          </section>
+        )}
+        {older.map((o) => (
+          <section key={o.id} aria-label={`Against revision ${o.revision}`}>
+            <Typography variant="h2" sx={{ mt: 1.5 }}>
+              Against revision {o.revision}
+            </Typography>
+            <table>
+              <tbody>
+                {differencesOf(o, board).map((d) => (
+                  <tr key={d.field}>
+                    <td>{d.says}</td>
+                    <td>{d.before}</td>
+                    <td>{d.after}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </section>
+        ))}
+        {board.history.length > 0 && (
+          <details>
+            <summary>History: {board.history.length} changes</summary>
+            <table>
+              <tbody>
+                {[...board.history].reverse().map((h, i) => (
+                  <tr key={i}>
+                    <td>{h.when}</td>
+                    <td>{h.field}</td>
+                    <td>
+                      {h.before} became {h.after}
+                    </td>
+                    <td>{h.who}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </details>
+        )}
+      </Box>
+      <Box component="aside" aria-label="Spec sheet, offers and pictures" sx={{ width: 380, flexShrink: 0, overflow: 'auto', borderLeft: '1px solid var(--hair)', px: 2, py: 1, background: 'var(--sheet)', display: 'flex', flexDirection: 'column', gap: 2 }}>
+        <SheetReader board={board} onChange={setBoard} />
+        <Offers board={board} changed={changed} onFresh={setBoard} />
+        <Photos about={`board:${board.id}`} />
+      </Box>
+    </Box>
+  );
+}
+
+function draftOf(stored: Board): Board {
+  try {
+    const kept = localStorage.getItem(draftKey(stored.id));
+    return kept ? (JSON.parse(kept) as Board) : stored;
+  } catch {
+    return stored;
+  }
+}

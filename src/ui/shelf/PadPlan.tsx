@@ -1,0 +1,123 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import Select from '@mui/material/Select';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { addGroup, padGroups, removePad, type Board, type PadGroup } from '@/core';
+import { outlineOf, placePads } from '../hookup/place-pads';
+
+const edges = ['front', 'right', 'rear', 'left', 'inner'] as const;
+const area = { width: 300, height: 250 };
+
+/** Both sides of the board to scale. Pads come in by edge and group, in their order; nothing is drawn freely. */
+export function PadPlan({ board, onChange }: { board: Board; onChange: (b: Board) => void }) {
+  const [edge, setEdge] = useState<(typeof edges)[number]>('left');
+  const [face, setFace] = useState<'top' | 'bottom'>('top');
+  const [group, setGroup] = useState<PadGroup>('port');
+  const [picked, setPicked] = useState<string | null>(null);
+  const pad = board.pads.find((p) => p.id === picked) ?? null;
+  const port = pad && board.ports.find((p) => [...p.rx, ...p.tx].some((e) => e.pad === pad.id));
+  const setPad = (change: Partial<Board['pads'][number]>) => onChange({ ...board, pads: board.pads.map((p) => (p.id === picked ? { ...p, ...change } : p)) });
+  const move = (by: number) => {
+    const along = board.pads.filter((p) => p.edge === pad!.edge && p.face === pad!.face).sort((a, b) => a.order - b.order);
+    const at = along.indexOf(pad!);
+    const other = along[at + by];
+    if (other) onChange({ ...board, pads: board.pads.map((p) => (p.id === pad!.id ? { ...p, order: at + by } : p.id === other.id ? { ...p, order: at } : along.includes(p) ? { ...p, order: along.indexOf(p) } : p)) });
+  };
+  const setPort = (change: Partial<Board['ports'][number]>) => onChange({ ...board, ports: board.ports.map((p) => (p.id === port!.id ? { ...p, ...change } : p)) });
+  return (
+    <section aria-label="Pads">
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
+        {(['top', 'bottom'] as const).map((f) => (
+          <Side key={f} board={board} face={f} picked={picked} onPick={setPicked} />
+        ))}
+        <Box sx={{ flex: 1, minWidth: 170, fontSize: 12.5, display: 'flex', flexDirection: 'column', gap: 0.75 }}>
+          <Typography variant="h2">Pads</Typography>
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
+            <Select value={group} onChange={(e) => setGroup(e.target.value as PadGroup)} inputProps={{ 'aria-label': 'Group of pads' }}>
+              {padGroups.map((g) => (
+                <MenuItem key={g} value={g}>
+                  {g}
+                </MenuItem>
+              ))}
+            </Select>
+            <Select value={edge} onChange={(e) => setEdge(e.target.value as (typeof edges)[number])} inputProps={{ 'aria-label': 'Edge' }}>
+              {edges.map((e) => (
+                <MenuItem key={e} value={e}>
+                  {e}
+                </MenuItem>
+              ))}
+            </Select>
+            <Select value={face} onChange={(e) => setFace(e.target.value as 'top' | 'bottom')} inputProps={{ 'aria-label': 'Side of the board' }}>
+              <MenuItem value="top">top</MenuItem>
+              <MenuItem value="bottom">bottom</MenuItem>
+            </Select>
+            <Button variant="outlined" onClick={() => onChange(addGroup(board, group, edge, face))}>
+              Add
+            </Button>
+          </Box>
+          {pad ? (
+            <Box sx={{ display: 'flex', flexDirection: 'column', gap: 0.5, borderLeft: '3px solid var(--copper)', pl: 1 }}>
+              <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+                <TextField value={pad.label} onChange={(e) => e.target.value && setPad({ label: e.target.value })} slotProps={{ htmlInput: { 'aria-label': 'As printed', maxLength: 40 } }} sx={{ width: 70 }} />
+                <Button onClick={() => move(-1)}>Earlier</Button>
+                <Button onClick={() => move(1)}>Later</Button>
+                <Button aria-pressed={pad.form === 'pin'} onClick={() => setPad({ form: pad.form === 'pin' ? 'pad' : 'pin' })}>
+                  {pad.form === 'pin' ? 'plug pin' : 'pad'}
+                </Button>
+                <Button aria-pressed={!pad.reachable} onClick={() => setPad({ reachable: !pad.reachable })}>
+                  {pad.reachable ? 'reached when mounted' : 'hidden when mounted'}
+                </Button>
+                <Button color="error" onClick={() => (onChange(removePad(board, pad.id)), setPicked(null))}>
+                  Remove
+                </Button>
+              </Box>
+              {port && (
+                <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+                  {port.label}
+                  {port.rx.some((e) => e.pad === pad.id) && (
+                    <Select value={port.rx.find((e) => e.pad === pad.id)!.sense} onChange={(e) => setPort({ rx: port.rx.map((x) => (x.pad === pad.id ? { ...x, sense: e.target.value as 'plain' } : x)) })} inputProps={{ 'aria-label': 'Inverter in the line' }}>
+                      <MenuItem value="plain">plain</MenuItem>
+                      <MenuItem value="inverted">inverter in the line</MenuItem>
+                      <MenuItem value="unknown">nobody says</MenuItem>
+                    </Select>
+                  )}
+                  <Button aria-pressed={port.taken !== undefined} onClick={() => setPort({ taken: port.taken ? undefined : { by: 'something on the board' } })}>
+                    {port.taken ? `taken by ${port.taken.by}` : 'free'}
+                  </Button>
+                </Box>
+              )}
+            </Box>
+          ) : (
+            <Box sx={{ color: 'text.secondary' }}>Pick a pad to name, move or remove it.</Box>
+          )}
+          {board.bridges.length > 0 && <Box sx={{ color: 'text.secondary' }}>Bridges: {board.bridges.map((b) => `${b.label} (${b.positions.map((p) => p.label).join(' or ')})`).join('; ')}</Box>}
+          {board.plugs.length > 0 && <Box sx={{ color: 'text.secondary' }}>Plugs: {board.plugs.map((p) => `${p.label}, ${p.family}, ${p.pins.length} pins`).join('; ')}</Box>}
+        </Box>
+      </Box>
+    </section>
+  );
+}
+
+function Side({ board, face, picked, onPick }: { board: Board; face: 'top' | 'bottom'; picked: string | null; onPick: (pad: string) => void }) {
+  const outline = outlineOf(board, area, 196);
+  const pads = placePads(board, outline, face);
+  return (
+    <svg viewBox={`0 0 ${area.width} ${area.height}`} width={area.width} height={area.height} role="group" aria-label={`${face} of the board`}>
+      <rect x={outline.x} y={outline.y} width={outline.width} height={outline.height} rx={5} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.6} />
+      <text x={area.width / 2} y={area.height / 2} textAnchor="middle" fontSize={11} fill="var(--faded)">
+        {face}, nose up
+      </text>
+      {pads.map((p) => (
+        <g key={p.id} role="button" tabIndex={0} aria-label={`Pad ${p.label}`} aria-pressed={p.id === picked} onClick={() => onPick(p.id)} onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && (e.preventDefault(), onPick(p.id))} style={{ cursor: 'pointer' }}>
+          <rect x={p.x - 6} y={p.y - 6} width={12} height={12} rx={2} fill={p.id === picked ? 'var(--copper)' : 'var(--paper)'} stroke="var(--ink)" />
+          <text x={p.edge === 'right' ? p.x - 9 : p.edge === 'left' ? p.x + 9 : p.x} y={p.edge === 'rear' ? p.y - 9 : p.edge === 'front' || p.edge === 'inner' ? p.y + 15 : p.y + 3} textAnchor={p.edge === 'right' ? 'end' : p.edge === 'left' ? 'start' : 'middle'} fontSize={8} fill="var(--ink)">
+            {p.label}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}

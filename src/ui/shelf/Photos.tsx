@@ -1,0 +1,47 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useEffect, useRef, useState } from 'react';
+
+/** Pictures about a board or a logbook entry, PNG or JPEG; what the camera wrote beside the picture is left out. */
+export function Photos({ about }: { about: string }) {
+  const input = useRef<HTMLInputElement>(null);
+  const [photos, setPhotos] = useState<string[]>([]);
+  const [said, setSaid] = useState<string | null>(null);
+  const [tries, setTries] = useState(0);
+  useEffect(() => {
+    let gone = false;
+    fetch(`/api/photos?about=${encodeURIComponent(about)}`)
+      .then(async (r) => !gone && r.ok && setPhotos(((await r.json()) as { photos: string[] }).photos))
+      .catch(() => undefined);
+    return () => {
+      gone = true;
+    };
+  }, [about, tries]);
+  const send = async (file: File) => {
+    const reply = await fetch(`/api/photos?about=${encodeURIComponent(about)}`, { method: 'POST', body: file }).catch(() => null);
+    const answer = reply ? ((await reply.json().catch(() => ({}))) as { sentence?: string }) : {};
+    setSaid(reply?.ok ? null : (answer.sentence ?? 'The server does not answer. Nothing was kept.'));
+    setTries((n) => n + 1);
+  };
+  return (
+    <section aria-label="Pictures">
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          Pictures
+        </Typography>
+        <Button variant="outlined" onClick={() => input.current?.click()}>
+          Attach
+        </Button>
+      </Box>
+      <input ref={input} type="file" accept="image/png,image/jpeg" hidden aria-label="Picture" onChange={(e) => (e.target.files?.[0] && void send(e.target.files[0]), (e.target.value = ''))} />
+      {said && <Box role="alert" sx={{ fontSize: 12.5 }}>{said}</Box>}
+      {photos.map((id, i) => (
+        <Box key={id} sx={{ mt: 0.5 }}>
+          <img src={`/api/photos/${id}`} alt={`Picture ${i + 1}`} style={{ maxWidth: '100%' }} />
+          <Button onClick={() => void fetch(`/api/photos/${id}`, { method: 'DELETE' }).then(() => setTries((n) => n + 1))}>Remove</Button>
+        </Box>
+      ))}
+    </section>
+  );
+}
