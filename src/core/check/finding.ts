@@ -1,8 +1,7 @@
 import type { Ground } from '../hookup/ground';
 import type { Truth } from '../model/truth';
 
-export const rungNames = ['Frame', 'Pack', 'Motors', 'Ports', 'Signals', 'Rails', 'Load', 'Weight', 'Cost', 'Comforts'] as const;
-export type RungName = (typeof rungNames)[number];
+export { rungNames, type RungName } from '../trade/rungs';
 /** 1 Frame to 10 Comforts, in the order in which a careful buyer would stop bothering. */
 export type RungNumber = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10;
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { screwSchema } from './board';
+import { rungNames } from '../trade/rungs';
+import { boardSchema, screwSchema } from './board';
 import { numberFigureSchema } from './figure';
 import { peripheralSchema } from './peripheral';
 import { fixSchema } from './fix';
@@ -78,6 +79,39 @@ export const comfortSchema = z.strictObject({
   weights: z.record(z.enum(['barometer', 'storage', 'gyro', 'spare ports', 'plugs', 'top side', 'button']), z.number().min(0).max(5)).default({ barometer: 1, storage: 1, gyro: 1, 'spare ports': 1, plugs: 1, 'top side': 1, button: 1 }).describe('How much each preference counts, 0 to 5'),
 });
 
+/** What the buyer says of how much the rungs count; all weightings that agree with it are reasonable. */
+export const weighingSchema = z.strictObject({
+  statements: z.array(z.strictObject({ more: z.enum(rungNames), than: z.enum(rungNames) })).max(40).default([]),
+  ranges: z.partialRecord(z.enum(rungNames), z.tuple([z.number().min(0).max(1), z.number().min(0).max(1)])).default({}).describe('Least and most share of a rung'),
+});
+export type Weighing = z.infer<typeof weighingSchema>;
+
+/** A choice as it was made, kept whole so that it can be judged again when figures change. */
+export const pickSchema = z.strictObject({
+  id: idSchema,
+  when: z.iso.date(),
+  board: boardSchema,
+  verdict: z.string().max(40),
+  rank: z.int().min(1),
+  firstShare: z.number().min(0).max(1).nullable().describe('Share of reasonable weightings for which it came first'),
+  cents: z.int().nullable(),
+  grams: z.number().nullable(),
+  reasons: z.array(textSchema).max(40),
+  open: z.array(textSchema).max(60).describe('What was not known'),
+});
+export type Pick = z.infer<typeof pickSchema>;
+
+/** What happened on the bench or in the field. */
+export const entrySchema = z.strictObject({
+  id: idSchema,
+  when: z.iso.date(),
+  about: nameSchema.describe('Board, pad or step'),
+  kind: z.enum(['inspected', 'measured', 'passed', 'failed', 'changed']),
+  note: textSchema.default(''),
+  reading: z.strictObject({ value: z.number(), unit: labelSchema, instrument: nameSchema.optional(), field: labelSchema.optional().describe('The figure of the board it is a reading of') }).optional(),
+});
+export type Entry = z.infer<typeof entrySchema>;
+
 /** One choice the buyer has fixed for the solver. */
 export const lockSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('mode'), part: idSchema, mode: idSchema }),
@@ -108,5 +142,13 @@ export const buildSchema = z.strictObject({
     .default({})
     .describe('Locked choices by board'),
   fixes: z.record(idSchema, z.array(fixSchema)).default({}).describe('Fixes the buyer has accepted, by board'),
+  weighing: weighingSchema.default({ statements: [], ranges: {} }),
+  picks: z.array(pickSchema).max(20).default([]),
+  log: z.array(entrySchema).max(2000).default([]),
+  done: z.record(z.string().max(120), z.literal(true)).default({}).describe('Steps of the build sheet that are ticked off'),
+  stage: z.enum(['planned', 'picked', 'ordered', 'arrived', 'soldered', 'powered', 'done']).default('planned'),
+  orderedOn: z.iso.date().optional(),
+  atHome: z.record(z.string().max(120), z.number().min(0)).default({}).describe('Basket lines already at home, by their key'),
+  forkOf: idSchema.optional(),
 });
 export type Build = z.infer<typeof buildSchema>;

@@ -1,19 +1,19 @@
 import { evaluate, type Climb } from '../climb';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
-import { scoreOf } from './score';
+import { scoreOf, type Span } from './score';
 
 export interface Ranked {
   rank: number;
   climb: Climb;
-  /** 0 to 1; only compares boards of the same verdict. */
-  score: number;
+  /** 0 to 1, an interval where figures are unknown; only compares boards of the same class. */
+  score: Span;
 }
 
 const verdicts = ['fits', 'fits with work', 'cannot say yet', 'does not fit'] as const;
 
 /**
- * All boards, best first: whole boards before undecided before broken ones; among whole ones by score,
+ * All boards, best first: whole boards before undecided before broken ones; among whole ones by the lower end of their score,
  * among broken ones by the rung reached. Ties fall to the cheaper board, then to the name.
  */
 export function rankShelf(build: Build, shelf: readonly Board[]): Ranked[] {
@@ -27,7 +27,8 @@ export function rankClimbs(climbs: readonly Climb[]): Ranked[] {
       (a, b) =>
         whole(a.climb) - whole(b.climb) ||
         (b.climb.stopsAt ?? 11) - (a.climb.stopsAt ?? 11) ||
-        b.score - a.score ||
+        b.score.low - a.score.low ||
+        b.score.high - a.score.high ||
         (a.climb.totalCents ?? Infinity) - (b.climb.totalCents ?? Infinity) ||
         a.climb.boardName.localeCompare(b.climb.boardName) ||
         a.climb.boardId.localeCompare(b.climb.boardId),

@@ -30,6 +30,9 @@ export function Stile() {
           { name: 'Hookup', href: `${base}/hookup/${board.climb.boardId}`, says: `${board.climb.hookup.freePorts} port${board.climb.hookup.freePorts === 1 ? '' : 's'} free`, here: path.startsWith(`${base}/hookup/`) },
         ]
       : []),
+    { name: 'Side by side', href: `${base}/compare`, says: '', here: path === `${base}/compare` },
+    { name: 'Trade-off', href: `${base}/trade`, says: build.picks.length > 0 ? `picked: ${build.picks.at(-1)!.board.name}` : 'no pick yet', here: path === `${base}/trade` },
+    { name: 'Questions', href: `${base}/questions`, says: undecidedWords(ranking.ranked), here: path === `${base}/questions` },
   ];
   return (
     <Box component="nav" aria-label="Stages" className="no-print" sx={{ width: { xs: 'auto', sm: 124 }, flexShrink: 0, borderRight: { sm: '1px solid var(--hair)' }, borderBottom: { xs: '1px solid var(--hair)', sm: 0 }, display: 'flex', flexDirection: { xs: 'row', sm: 'column' }, alignItems: { xs: 'center', sm: 'stretch' }, gap: { xs: 2, sm: 0 }, px: 1.5, py: { xs: 0.5, sm: 2 } }}>
@@ -38,7 +41,7 @@ export function Stile() {
       </Box>
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: { xs: 'row', sm: 'column-reverse' }, gap: { xs: 2, sm: 0 }, mt: { sm: 'auto' }, position: 'relative', borderLeft: { sm: '2px solid var(--ink)' }, borderRight: { sm: '2px solid var(--ink)' }, pt: { sm: 3 } }}>
         {stages.map((s) => (
-          <Box component="li" key={s.name} sx={{ position: 'relative', height: { sm: 58 }, display: 'flex', flexDirection: 'column', justifyContent: 'flex-end' }}>
+          <Box component="li" key={s.name} sx={{ position: 'relative', height: { sm: 46 }, display: 'flex', flexDirection: 'column', justifyContent: 'flex-end' }}>
             <Box
               component={Link}
               href={s.href}
@@ -59,4 +62,9 @@ export function Stile() {
       <Box aria-hidden sx={{ display: { xs: 'none', sm: 'block' }, height: 18, borderLeft: '2px solid var(--ink)', borderRight: '2px solid var(--ink)' }} />
     </Box>
   );
+}
+
+function undecidedWords(ranked: ReturnType<typeof useRoom>['ranking']['ranked']): string {
+  const undecided = ranked?.filter((r) => r.climb.verdict === 'cannot say yet').length ?? 0;
+  return undecided === 0 ? 'none open' : `${undecided} undecided`;
 }

@@ -16,7 +16,8 @@ import { verdictColour } from '../marks/words';
 import { useRoom } from '../room/BuildRoom';
 import { LadderRow } from './LadderRow';
 import { RungReader } from './RungReader';
-import { grams, sortKeys, tellingRung, verdicts } from './stop';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { asCsv, grams, sortKeys, tellingRung, verdicts } from './stop';
 
 /** Every state of the ladder has an address. */
 const address = {
@@ -25,6 +26,9 @@ const address = {
   hide: parseAsArrayOf(parseAsStringLiteral(verdicts)).withDefault([]),
   board: parseAsString,
   rung: parseAsInteger,
+  stops: parseAsInteger,
+  most: parseAsInteger,
+  light: parseAsInteger,
 };
 
 export function LadderScreen() {
@@ -32,7 +36,7 @@ export function LadderScreen() {
   const router = useRouter();
   const [view, setView] = useQueryStates(address, { history: 'replace' });
   const filter = useRef<HTMLInputElement>(null);
-  const rows = useMemo(() => arrange(ranking.ranked ?? [], view.q, view.sort, view.hide), [ranking.ranked, view.q, view.sort, view.hide]);
+  const rows = useMemo(() => arrange(ranking.ranked ?? [], view), [ranking.ranked, view]);
   // The cursor moves at once; the address follows.
   const [cursor, setCursor] = useState<{ board: string | null; rung: number | null }>({ board: view.board, rung: view.rung });
   useEffect(() => void setView(cursor), [cursor, setView]);
@@ -40,6 +44,8 @@ export function LadderScreen() {
   const current = rows[at] ?? null;
   const rung = cursor.rung ?? (current ? (tellingRung(current.climb)?.rung ?? 1) : 1);
 
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => 37, overscan: 10 });
   const step = (by: number) =>
     setCursor((c) => {
       const from = Math.max(0, rows.findIndex((r) => r.climb.boardId === c.board));
@@ -52,9 +58,13 @@ export function LadderScreen() {
   useHotkeys('left', () => toRung(rung - 1), { preventDefault: true });
   useHotkeys('0,1,2,3,4,5,6,7,8,9', (e) => toRung(e.key === '0' ? 10 : Number(e.key)));
   useHotkeys('enter', () => current && router.push(`/b/${build.id}/board/${current.climb.boardId}`));
+  useHotkeys('s', () => current && router.push(`/b/${build.id}/compare?boards=${[current.climb.boardId, ...rows.filter((r) => r !== current).slice(0, 2).map((r) => r.climb.boardId)].join(',')}`));
+  useHotkeys('f', () => current && router.push(`/b/${build.id}/hookup/${current.climb.boardId}`));
   useHotkeys('/', () => filter.current?.focus(), { preventDefault: true, useKey: true });
   useEffect(() => {
-    document.querySelector('[data-row][data-current="true"]')?.scrollIntoView({ block: 'nearest' });
+    if (at >= 0 && cursor.board) virtual.scrollToIndex(at);
+    // The list itself changes with every ranking; only a move of the cursor scrolls.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [cursor.board]);
 
   if (shelfFault) {
@@ -112,10 +122,12 @@ export function LadderScreen() {
         <Box sx={{ flex: 1 }} />
         <MarkKey />
       </Box>
+      <Filters view={view} onChange={(change) => void setView(change)} />
+      <Moves />
       <Box role="status" aria-live="polite" className="sr">
         {ranking.busy ? '' : best ? `First: ${best.climb.boardName}, ${best.climb.verdict}.` : ''}
       </Box>
-      <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', opacity: ranking.busy ? 0.75 : 1 }}>
+      <Box ref={scroller} sx={{ flex: 1, minHeight: 0, overflow: 'auto', opacity: ranking.busy ? 0.75 : 1 }}>
         <Box role="grid" aria-label="Boards and the rungs they reach" aria-rowcount={rows.length}>
           <Box role="row" sx={{ display: 'flex', alignItems: 'flex-end', px: 2, position: 'sticky', top: 0, background: 'var(--paper)', zIndex: 1, borderBottom: '1px solid var(--ink)', fontSize: 11.5, color: 'text.secondary' }}>
             <Box role="columnheader" sx={{ width: 182, flexShrink: 0 }}>
@@ -139,9 +151,16 @@ export function LadderScreen() {
               to pay €
             </Box>
           </Box>
-          {rows.map((r, i) => (
-            <LadderRow key={r.climb.boardId} ranked={r} before={ranking.before.get(r.climb.boardId)} current={i === at} rung={i === at ? rung : null} grams={grams(r.climb)} onPick={(n) => setCursor({ board: r.climb.boardId, rung: n })} href={`/b/${build.id}/board/${r.climb.boardId}`} />
-          ))}
+          <Box sx={{ height: virtual.getTotalSize(), position: 'relative' }}>
+            {virtual.getVirtualItems().map((v) => {
+              const r = rows[v.index]!;
+              return (
+                <Box key={r.climb.boardId} sx={{ position: 'absolute', top: v.start, left: 0, right: 0 }}>
+                  <LadderRow ranked={r} before={ranking.before.get(r.climb.boardId)} current={v.index === at} rung={v.index === at ? rung : null} grams={grams(r.climb)} onPick={(n) => setCursor({ board: r.climb.boardId, rung: n })} href={`/b/${build.id}/board/${r.climb.boardId}`} />
+                </Box>
+              );
+            })}
+          </Box>
         </Box>
         {rows.length === 0 && (
           <Box sx={{ p: 3, color: 'text.secondary' }}>
@@ -154,10 +173,60 @@ export function LadderScreen() {
   );
 }
 
-function arrange(ranked: Ranked[], q: string, sort: (typeof sortKeys)[number], hide: readonly string[]): Ranked[] {
+type View = { q: string; sort: (typeof sortKeys)[number]; hide: readonly string[]; stops: number | null; most: number | null; light: number | null };
+
+/** Bounds and the rung a board stops at; all in the address, so that a view can be kept as a link. */
+function Filters({ view, onChange }: { view: View; onChange: (change: Partial<Pick<View, 'stops' | 'most' | 'light'>>) => void }) {
+  const { ranking } = useRoom();
+  const box = (label: string, key: 'most' | 'light', unit: string) => (
+    <TextField label={label} value={view[key] ?? ''} onChange={(e) => onChange({ [key]: Number(e.target.value) || null })} slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': `${label} ${unit}` } }} sx={{ width: 84 }} />
+  );
+  return (
+    <Box className="no-print" sx={{ display: 'flex', gap: 2, px: 2, py: 0.25, alignItems: 'center', fontSize: 12, borderBottom: '1px solid var(--hair)' }}>
+      <Select displayEmpty value={view.stops ?? ''} onChange={(e) => onChange({ stops: Number(e.target.value) || null })} inputProps={{ 'aria-label': 'Stops at' }} renderValue={(v) => (v ? `stops at ${rungNames[Number(v) - 1]}` : 'stops anywhere')} sx={{ width: 130 }}>
+        <MenuItem value="">stops anywhere</MenuItem>
+        {rungNames.map((n, i) => (
+          <MenuItem key={n} value={i + 1}>
+            stops at {n}
+          </MenuItem>
+        ))}
+      </Select>
+      {box('at most €', 'most', '')}
+      {box('at most g', 'light', '')}
+      <Box sx={{ flex: 1 }} />
+      {ranking.progress && (
+        <>
+          <progress value={ranking.progress.done} max={ranking.progress.total} aria-label="Boards that have climbed" /> {ranking.progress.done} of {ranking.progress.total}
+          <Button onClick={ranking.stop}>Stop</Button>
+        </>
+      )}
+      <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], '\t'))}>Copy as text</Button>
+      <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], ','))}>Copy as CSV</Button>
+    </Box>
+  );
+}
+
+/** What the last change of the build moved, in one line. */
+function Moves() {
+  const { ranking } = useRoom();
+  const told = ranking.moved.filter((m) => m.before !== m.after || m.because !== null);
+  if (told.length === 0) return null;
+  const m = told[0]!;
+  return (
+    <Box role="status" sx={{ px: 2, py: 0.25, fontSize: 12, borderBottom: '1px solid var(--hair)', overflow: 'hidden', whiteSpace: 'nowrap', textOverflow: 'ellipsis', color: 'primary.main' }}>
+      {m.name} {m.from === m.to ? `stays at ${m.to}` : `moved from ${m.from} to ${m.to}`} because {m.because ?? `it is now judged ${m.after}`}
+      {told.length > 1 ? ` (and ${told.length - 1} more changed)` : ''}
+    </Box>
+  );
+}
+
+function arrange(ranked: Ranked[], { q, sort, hide, stops, most, light }: View): Ranked[] {
   const word = q.trim().toLowerCase();
   const shown = ranked.filter(({ climb }) => {
     if (hide.includes(climb.verdict)) return false;
+    if (stops !== null && climb.stopsAt !== stops) return false;
+    if (most !== null && (climb.totalCents ?? Infinity) > most * 100) return false;
+    if (light !== null && (climb.massG.high ?? Infinity) > light) return false;
     if (!word) return true;
     const text = `${climb.boardName} ${climb.maker} ${climb.verdict} ${tellingRung(climb)?.name ?? ''} ${tellingRung(climb)?.findings[0]?.sentence ?? ''}`;
     return text.toLowerCase().includes(word);

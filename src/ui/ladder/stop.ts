@@ -1,4 +1,4 @@
-import type { Climb, Rung } from '@/core';
+import type { Climb, Ranked, Rung } from '@/core';
 
 /** The rung whose reason is written beside the strip: the break, else the first unknown, else the first strained one. */
 export function tellingRung(climb: Climb): Rung | null {
@@ -13,4 +13,11 @@ export const verdicts = ['fits', 'fits with work', 'cannot say yet', 'does not f
 
 export function grams(climb: Climb): string {
   return climb.massG.high === null ? `> ${Math.round(climb.massG.low)}` : String(Math.round(climb.massG.high));
+}
+
+/** The ladder as lines: CSV (RFC 4180) with a comma, plain text with a tab. */
+export function asCsv(ranked: readonly Ranked[], separator: ',' | '\t'): string {
+  const cell = (text: string) => (separator === ',' && /[",\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
+  const rows = ranked.map(({ rank, climb }) => [String(rank), climb.boardName, climb.maker, climb.verdict, tellingRung(climb)?.name ?? '', tellingRung(climb)?.findings[0]?.sentence ?? '', climb.totalCents === null ? '' : (climb.totalCents / 100).toFixed(2), grams(climb)]);
+  return [['place', 'board', 'maker', 'verdict', 'rung', 'reason', 'to pay EUR', 'g'], ...rows].map((r) => r.map(cell).join(separator)).join('\r\n');
 }

@@ -1,0 +1,5 @@
+import { CompareScreen } from '@/ui/decide/CompareScreen';
+
+export default function Page() {
+  return <CompareScreen />;
+}

@@ -1,0 +1,5 @@
+import { QuestionsScreen } from '@/ui/decide/QuestionsScreen';
+
+export default function Page() {
+  return <QuestionsScreen />;
+}

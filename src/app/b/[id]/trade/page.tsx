@@ -1,0 +1,5 @@
+import { TradeScreen } from '@/ui/decide/TradeScreen';
+
+export default function Page() {
+  return <TradeScreen />;
+}

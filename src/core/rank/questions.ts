@@ -1,0 +1,146 @@
+import { evaluate, type Climb } from '../climb';
+import { boardFigures, type BoardFigure } from '../intake/figures';
+import type { Board } from '../model/board';
+import type { Build } from '../model/build';
+import { isUnknown, type NumberFigure } from '../model/figure';
+import { rankClimbs, type Ranked } from './rank-shelf';
+
+/** An unknown figure that could change which board is picked. */
+export interface Question {
+  boardId: string;
+  boardName: string;
+  field: string;
+  says: string;
+  unit: string;
+  /** The sentence to send to the seller. */
+  ask: string;
+  /** How to find out at home, where that is possible. */
+  measure: string | null;
+  /** Share of the values tried for which the pick is another than today. */
+  changes: number;
+  /** 1 easy (read, weigh), 2 a question to the seller, 3 wants a bench. */
+  ease: 1 | 2 | 3;
+  /** What would be picked instead, and for what values. */
+  wouldPick: string;
+}
+
+const measures: Record<string, { how: string; ease: 1 | 3 }> = {
+  massG: { how: 'Put it on a kitchen scale, with what you will mount.', ease: 1 },
+  lengthMm: { how: 'Measure it with a calliper.', ease: 1 },
+  widthMm: { how: 'Measure it with a calliper.', ease: 1 },
+  heightMm: { how: 'Measure from the lowest to the highest part, plugs in.', ease: 1 },
+  'mounting.patternMm': { how: 'Measure from hole centre to hole centre.', ease: 1 },
+  'mounting.screw': { how: 'Try an M3 screw: if it does not pass, it is M2.', ease: 1 },
+  processor: { how: 'Read the print on the largest chip.', ease: 1 },
+};
+const benchRail = { how: 'Load the rail with a resistor and read the volts at the pad.', ease: 3 as const };
+
+/**
+ * Every value worth trying for an unknown: both ends of what is sold for numbers, every word for words. The rules are monotone in a number, so that its ends
+ * decide; only the rules for figures that cannot be true are not, and for what they read (mass, ports, burst) usual values in between are tried as well.
+ */
+const numberEnds: Record<string, number[]> = {
+  claimedPorts: [1, 3, 5, 8], 'packCells.min': [1, 14], 'packCells.max': [1, 14], packMaxVolts: [5, 70], 'esc.channels': [1, 8], 'esc.continuousAmps': [3, 150], 'esc.burstAmps': [3, 25, 60, 200], 'esc.burstSeconds': [0, 60],
+  'currentSensor.fullScaleAmps': [5, 1000], 'mounting.patternMm': [10, 45], lengthMm: [10, 80], widthMm: [10, 80], heightMm: [2, 60], massG: [3, 9, 20, 40, 300], storageMb: [0, 100_000],
+};
+const wordValues: Record<string, readonly (string | boolean)[]> = {
+  processor: ['F1', 'F3', 'F4', 'F7', 'H7', 'G4'], 'mounting.screw': ['M2', 'M3'], 'mounting.softIsolators': [true, false], 'video.overlayChip': [true, false], barometer: [true, false], gyroNoise: ['low', 'usual', 'high'],
+};
+
+interface Unknown extends Omit<BoardFigure, 'set'> {
+  set: (b: Board, value: unknown) => Board;
+  values: unknown[];
+}
+
+/**
+ * The unknown figures that could change the pick, those that change it for most values first, then the easiest. A board with several unknowns is tried
+ * with the others at whatever suits it best: an unknown that decides only then is still a question. Empty: you know enough.
+ */
+export function questionsFor(build: Build, boards: readonly Board[], ranked: readonly Ranked[], goesOn: () => boolean = () => true): Question[] {
+  const pick = ranked.find((r) => isWhole(r.climb)) ?? null;
+  const found: Question[] = [];
+  for (const board of boards) {
+    const own = ranked.find((r) => r.climb.boardId === board.id);
+    if (!own || own.climb.stopsAt !== null || !goesOn()) continue;
+    const unknowns = unknownsOf(build, board);
+    if (unknowns.length === 0) continue;
+    const kindly = unknowns.reduce((b, u) => kindest(build, b, u), board);
+    for (const u of unknowns) {
+      const others = ranked.filter((r) => r.climb.boardId !== board.id).map((r) => r.climb);
+      const outcomes = u.values.map((value) => ({ value, first: firstOf([...others, evaluate(build, u.set(kindly, value))]) }));
+      const other = outcomes.filter((o) => o.first !== (pick?.climb.boardId ?? null));
+      const differ = new Set(outcomes.map((o) => o.first)).size > 1;
+      if (!differ) continue;
+      const measure = measures[u.field] ?? (u.field.startsWith('rails') ? benchRail : null);
+      found.push({
+        boardId: board.id,
+        boardName: board.name,
+        field: u.field,
+        says: u.says,
+        unit: u.unit,
+        ask: `${board.maker} ${board.name}, revision ${board.revision}: ${u.ask}`,
+        measure: measure?.how ?? null,
+        changes: other.length / outcomes.length,
+        ease: measure?.ease ?? 2,
+        wouldPick: pickWords(outcomes, [...others.map((c) => ({ id: c.boardId, name: c.boardName })), { id: board.id, name: board.name }], u.unit),
+      });
+    }
+  }
+  return found.sort((a, b) => b.changes - a.changes || a.ease - b.ease || a.boardName.localeCompare(b.boardName) || a.field.localeCompare(b.field));
+}
+
+function isWhole(climb: Climb): boolean {
+  return climb.verdict === 'fits' || climb.verdict === 'fits with work';
+}
+
+function firstOf(climbs: Climb[]): string | null {
+  const first = rankClimbs(climbs)[0];
+  return first && isWhole(first.climb) ? first.climb.boardId : null;
+}
+
+/** The value under which the board climbs best, with the unknowns after it still open. */
+function kindest(build: Build, board: Board, u: Unknown): Board {
+  const tried = u.values.map((v) => u.set(board, v));
+  const order = rankClimbs(tried.map((b, i) => ({ ...evaluate(build, b), boardId: String(i) })));
+  return tried[Number(order[0]!.climb.boardId)]!;
+}
+
+/** Unknown figures, and ranges, that the climb of this board leans on. */
+function unknownsOf(build: Build, board: Board): Unknown[] {
+  const single = boardFigures.flatMap((f): Unknown[] => {
+    const figure = f.get(board);
+    if (!figure) return [];
+    const values = valuesFor(f.field, figure as NumberFigure);
+    return values ? [{ ...f, values, set: (b, value) => f.set(b, { value, origin: 'assumed' } as never) }] : [];
+  });
+  const rails = board.rails.flatMap((rail, i): Unknown[] => {
+    if (rail.source.kind !== 'regulator') return [];
+    return (['ratedAmps', 'outVolts', 'dropOutVolts'] as const).flatMap((key): Unknown[] => {
+      const figure = rail.source.kind === 'regulator' ? rail.source[key] : null;
+      const ends = { ratedAmps: [0.1, 8], outVolts: [3, 12], dropOutVolts: [0, 3] }[key];
+      const values = !figure ? null : isUnknown(figure) ? ends : 'low' in figure ? [figure.low, figure.high] : null;
+      if (!values) return [];
+      const says = { ratedAmps: 'amps', outVolts: 'volts', dropOutVolts: 'drop-out' }[key];
+      const ask = { ratedAmps: `how many amps does ${rail.label} give without end?`, outVolts: `what does ${rail.label} give in volts?`, dropOutVolts: `how far above its output must the input of ${rail.label} stay?` }[key];
+      const set = (b: Board, value: unknown): Board => ({ ...b, rails: b.rails.map((r) => (r.id === rail.id && r.source.kind === 'regulator' ? { ...r, source: { ...r.source, [key]: { value: value as number, origin: 'assumed' as const } } } : r)) });
+      return [{ field: `rails[${i}].source.${key}`, says: `${rail.label}, ${says}`, unit: key === 'ratedAmps' ? 'A' : 'V', ask, get: () => figure as NumberFigure, set, values }];
+    });
+  });
+  const before = JSON.stringify(evaluate(build, board).rungs.map((r) => r.state));
+  // What changes nothing at any value is no question.
+  return [...single, ...rails].filter((u) => u.values.some((v) => JSON.stringify(evaluate(build, u.set(board, v)).rungs.map((r) => r.state)) !== before));
+}
+
+function valuesFor(field: string, figure: NumberFigure): unknown[] | null {
+  if ('low' in figure) return [figure.low, figure.high];
+  if (!isUnknown(figure)) return null;
+  if (field === 'mounting.patternMm') return [16, 20, 25.5, 30.5];
+  return wordValues[field] ? [...wordValues[field]] : numberEnds[field] ? [...numberEnds[field]] : null;
+}
+
+function pickWords(outcomes: { value: unknown; first: string | null }[], names: { id: string; name: string }[], unit: string): string {
+  const by = new Map<string | null, unknown[]>();
+  for (const o of outcomes) by.set(o.first, [...(by.get(o.first) ?? []), o.value]);
+  const word = (v: unknown) => (v === true ? 'yes' : v === false ? 'no' : `${String(v)}${unit ? ` ${unit}` : ''}`);
+  return [...by].map(([id, values]) => `${id === null ? 'nothing' : (names.find((x) => x.id === id)?.name ?? id)} if it is ${values.map(word).join(' or ')}`).join('; ');
+}

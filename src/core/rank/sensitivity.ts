@@ -1,0 +1,72 @@
+import { evaluate } from '../climb';
+import { boardFigures } from '../intake/figures';
+import type { Board } from '../model/board';
+import type { Build } from '../model/build';
+import { rankClimbs, type Ranked } from './rank-shelf';
+
+/** How far one figure of the picked board may go before another board is picked. */
+export interface Tipping {
+  field: string;
+  says: string;
+  unit: string;
+  now: number;
+  /** The value at which it tips, to a hundredth of the figure; towards less or more. */
+  at: number;
+  direction: 'below' | 'above';
+  then: string;
+}
+
+interface Dial {
+  field: string;
+  says: string;
+  unit: string;
+  now: number;
+  set: (b: Board, value: number) => Board;
+}
+
+/** For each number of the first board, the nearest value at which it stops being first, by halving: the rules are monotone in each. Nearest first. */
+export function tippingPoints(build: Build, board: Board, ranked: readonly Ranked[]): Tipping[] {
+  const others = ranked.filter((r) => r.climb.boardId !== board.id).map((r) => r.climb);
+  const firstWith = (b: Board) => rankClimbs([...others, evaluate(build, b)])[0]!.climb;
+  return dialsOf(board)
+    .flatMap((dial): Tipping[] =>
+      (['below', 'above'] as const).flatMap((direction): Tipping[] => {
+        let stays = dial.now;
+        let tips = direction === 'below' ? 0 : dial.now * 10 + 1;
+        let then = firstWith(dial.set(board, tips));
+        if (then.boardId === board.id) return [];
+        for (let i = 0; i < 14 && Math.abs(tips - stays) > 0.005 * Math.max(0.1, dial.now); i++) {
+          const middle = (stays + tips) / 2;
+          const first = firstWith(dial.set(board, middle));
+          if (first.boardId === board.id) stays = middle;
+          else {
+            tips = middle;
+            then = first;
+          }
+        }
+        return [{ field: dial.field, says: dial.says, unit: dial.unit, now: dial.now, at: Number(tips.toPrecision(3)), direction, then: then.boardName }];
+      }),
+    )
+    .sort((a, b) => distance(a) - distance(b));
+}
+
+function distance(t: Tipping): number {
+  return Math.abs(t.at - t.now) / Math.max(1e-9, t.now);
+}
+
+function dialsOf(board: Board): Dial[] {
+  const single = boardFigures.flatMap((f): Dial[] => {
+    const figure = f.get(board);
+    // Hole patterns go by steps, not by more or less.
+    if (!figure || !('value' in figure) || typeof figure.value !== 'number' || f.field === 'mounting.patternMm') return [];
+    return [{ field: f.field, says: f.says, unit: f.unit, now: figure.value, set: (b, value) => f.set(b, { ...figure, value } as never) }];
+  });
+  const rails = board.rails.flatMap((rail, i): Dial[] => {
+    if (rail.source.kind !== 'regulator' || !('value' in rail.source.ratedAmps)) return [];
+    const amps = rail.source.ratedAmps;
+    return [{ field: `rails[${i}].source.ratedAmps`, says: `${rail.label}, amps`, unit: 'A', now: amps.value, set: (b, value) => ({ ...b, rails: b.rails.map((r) => (r.id === rail.id && r.source.kind === 'regulator' ? { ...r, source: { ...r.source, ratedAmps: { ...amps, value } } } : r)) }) }];
+  });
+  const offer = [...board.offers].sort((a, b) => a.cents + a.shippingCents - b.cents - b.shippingCents)[0];
+  const price: Dial[] = offer ? [{ field: 'offers', says: 'Landed price', unit: '€', now: (offer.cents + offer.shippingCents) / 100, set: (b, value) => ({ ...b, offers: [{ ...offer, cents: Math.round(value * 100), shippingCents: 0 }] }) }] : [];
+  return [...single, ...rails, ...price];
+}

@@ -1,0 +1,145 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import Select from '@mui/material/Select';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { parseAsArrayOf, parseAsBoolean, parseAsString, useQueryStates } from 'nuqs';
+import { sideBySide, type Climb } from '@/core';
+import { RungMark } from '../marks/RungMark';
+import { stateColour, verdictColour } from '../marks/words';
+import { useRoom } from '../room/BuildRoom';
+import { PickButton } from './PickButton';
+
+const address = { boards: parseAsArrayOf(parseAsString).withDefault([]), all: parseAsBoolean.withDefault(false) };
+const most = 5;
+
+/** Two to five boards as upright ladders that share their rungs, and below them only what differs. */
+export function CompareScreen() {
+  const { build, ranking } = useRoom();
+  const [view, setView] = useQueryStates(address, { history: 'replace' });
+  if (!ranking.ranked) return <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>The boards are climbing ...</Box>;
+  const byId = new Map(ranking.ranked.map((r) => [r.climb.boardId, r]));
+  const ids = view.boards.filter((id) => byId.has(id));
+  const chosen = (ids.length > 0 ? ids : ranking.ranked.slice(0, 3).map((r) => r.climb.boardId)).slice(0, most).map((id) => byId.get(id)!);
+  const rows = sideBySide(chosen.map((r) => r.climb)).filter((r) => r.group !== 'rungs' && (view.all || r.differs));
+  const setIds = (next: string[]) => void setView({ boards: next });
+  const shownIds = chosen.map((r) => r.climb.boardId);
+  return (
+    <Box sx={{ p: 2 }}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mb: 1 }}>
+        <Typography variant="h1">Side by side</Typography>
+        {chosen.length < most && (
+          <Select displayEmpty value="" onChange={(e) => setIds([...shownIds, e.target.value])} inputProps={{ 'aria-label': 'Add a board' }} renderValue={() => 'Add a board'}>
+            {ranking.ranked
+              .filter((r) => !shownIds.includes(r.climb.boardId))
+              .slice(0, 60)
+              .map((r) => (
+                <MenuItem key={r.climb.boardId} value={r.climb.boardId}>
+                  {r.climb.boardName}, {r.climb.verdict}
+                </MenuItem>
+              ))}
+          </Select>
+        )}
+        <FormControlLabel control={<Checkbox checked={!view.all} onChange={(e) => void setView({ all: e.target.checked ? null : true })} />} label="only what differs" />
+        <Box sx={{ flex: 1 }} />
+        <Button onClick={() => void navigator.clipboard.writeText(asText(rows, chosen.map((r) => r.climb)))}>Copy as text</Button>
+      </Box>
+      <table>
+        <thead>
+          <tr>
+            <th />
+            {chosen.map((r) => (
+              <th key={r.climb.boardId} style={{ verticalAlign: 'bottom' }}>
+                <Link href={`/b/${build.id}/board/${r.climb.boardId}`}>{r.climb.boardName}</Link>
+                <Box sx={{ color: verdictColour[r.climb.verdict] }}>{r.climb.verdict}</Box>
+                place {r.rank}
+                {chosen.length > 2 && <Button onClick={() => setIds(shownIds.filter((id) => id !== r.climb.boardId))}>Remove</Button>}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          <tr>
+            <td style={{ padding: 0, borderBottom: 0 }}>
+              <RungNames climb={chosen[0]!.climb} />
+            </td>
+            {chosen.map((r) => (
+              <td key={r.climb.boardId} style={{ padding: 0, borderBottom: 0 }}>
+                <Upright climb={r.climb} />
+              </td>
+            ))}
+          </tr>
+          {rows.map((row) => (
+            <tr key={row.group + row.what}>
+              <td>{row.what}</td>
+              {row.cells.map((c, i) => (
+                <td key={i}>{c}</td>
+              ))}
+            </tr>
+          ))}
+          <tr>
+            <td>Pick</td>
+            {chosen.map((r) => (
+              <td key={r.climb.boardId}>
+                <PickButton ranked={r} firstShare={null} />
+              </td>
+            ))}
+          </tr>
+        </tbody>
+      </table>
+    </Box>
+  );
+}
+
+const pitch = 24;
+
+function RungNames({ climb }: { climb: Climb }) {
+  return (
+    <Box component="ol" reversed sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: 'column-reverse' }}>
+      {climb.rungs.map((r) => (
+        <Box component="li" key={r.rung} sx={{ height: pitch, lineHeight: `${pitch}px`, fontSize: 12 }}>
+          {r.rung} {r.name}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** The ladder stood up: rung 1 at the foot, inked as far as the board gets. */
+function Upright({ climb }: { climb: Climb }) {
+  const height = pitch * climb.rungs.length;
+  const reached = climb.stopsAt === null ? 0 : height - (climb.stopsAt - 0.5) * pitch;
+  return (
+    <svg width={230} height={height} role="img" aria-label={climb.rungs.map((r) => `${r.name} ${r.state}`).join(', ')}>
+      {[11, 29].map((x) => (
+        <g key={x}>
+          <line x1={x} x2={x} y1={height} y2={reached + (climb.stopsAt === null ? 0 : 7)} stroke="var(--ink)" strokeWidth={1.8} />
+          {climb.stopsAt !== null && <line x1={x} x2={x} y1={reached - 7} y2={0} stroke="var(--pencil)" strokeWidth={0.8} strokeDasharray="5 3" />}
+        </g>
+      ))}
+      {climb.rungs.map((r, i) => {
+        const pencil = climb.stopsAt !== null && r.rung > climb.stopsAt;
+        return (
+          <g key={r.rung}>
+            <g transform={`translate(20 ${height - (i + 0.5) * pitch}) rotate(90)`}>
+              <RungMark state={r.state} reach={(r.margin ?? 0) / 0.5} pencil={pencil} />
+            </g>
+            <text x={46} y={height - (i + 0.5) * pitch + 4} fontSize={11} fill={pencil ? 'var(--faded)' : stateColour[r.state]}>
+              {r.state}
+              {r.margin !== null && !pencil ? `, ${Math.round(r.margin * 100)} % to spare` : ''}
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+function asText(rows: { what: string; cells: string[] }[], climbs: Climb[]): string {
+  return [['', ...climbs.map((c) => `${c.boardName} (${c.verdict})`)], ...rows.map((r) => [r.what, ...r.cells])].map((r) => r.join('\t')).join('\n');
+}

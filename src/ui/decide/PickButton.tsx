@@ -1,0 +1,23 @@
+import Button from '@mui/material/Button';
+import { pickOf, type Ranked } from '@/core';
+import { useRoom } from '../room/BuildRoom';
+
+/** Picks a board: a frozen copy with its reasons and open questions is kept with the build. */
+export function PickButton({ ranked, firstShare }: { ranked: Ranked; firstShare: number | null }) {
+  const { build, shelf, edit } = useRoom();
+  const board = shelf?.boards.find((b) => b.id === ranked.climb.boardId);
+  const last = build.picks.at(-1);
+  if (!board) return null;
+  if (last?.board.id === board.id) return <strong>picked on {last.when}</strong>;
+  return (
+    <Button
+      variant="outlined"
+      onClick={() =>
+        edit(`pick ${board.id}`, (b) => ({ ...b, stage: 'picked', picks: [...b.picks, pickOf(b, board, ranked, firstShare, new Date().toISOString().slice(0, 10))].slice(-20) }))
+      }
+    >
+      Pick {board.name}
+      {ranked.climb.stopsAt !== null ? ' all the same' : ''}
+    </Button>
+  );
+}

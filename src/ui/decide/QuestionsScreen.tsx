@@ -1,0 +1,103 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import Select from '@mui/material/Select';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { boardFigures, type Board, type Question } from '@/core';
+import { useRoom } from '../room/BuildRoom';
+import { useDecide } from './use-decide';
+
+const ease = { 1: 'easy: read or weigh it', 2: 'ask the seller', 3: 'wants a bench' } as const;
+
+/** The unknown figures that could still change the pick, most telling first, each with the sentence to send; answered in place. */
+export function QuestionsScreen() {
+  const questions = useDecide({ about: 'questions' });
+  const { ranking } = useRoom();
+  const first = ranking.ranked?.[0];
+  return (
+    <Box sx={{ p: 2, maxWidth: 980 }}>
+      <Typography variant="h1">Questions</Typography>
+      {!questions && <Box role="status" sx={{ color: 'text.secondary' }}>Every unknown is being tried at all it could be ...</Box>}
+      {questions?.length === 0 && (
+        <Box sx={{ mt: 1 }}>
+          <strong>You know enough.</strong> No unknown figure, whatever it turns out to be, changes the pick{first ? `: ${first.climb.boardName}, ${first.climb.verdict}` : ''}.
+        </Box>
+      )}
+      {questions && questions.length > 0 && (
+        <Box sx={{ color: 'text.secondary', mb: 1 }}>
+          {questions.length} unknown figures could still change the pick. All others do not matter for this build.
+        </Box>
+      )}
+      {questions?.map((q) => (
+        <One key={`${q.boardId} ${q.field}`} question={q} />
+      ))}
+    </Box>
+  );
+}
+
+function One({ question: q }: { question: Question }) {
+  const { shelf, putBoard } = useRoom();
+  const [value, setValue] = useState('');
+  const [origin, setOrigin] = useState<'manual' | 'report' | 'print' | 'measured' | 'claim'>('manual');
+  const [said, setSaid] = useState<string | null>(null);
+  const board = shelf?.boards.find((b) => b.id === q.boardId);
+  const answer = async () => {
+    if (!board) return;
+    const made = answered(board, q, value, origin);
+    setSaid(made ? ((await putBoard(made)) ?? null) : 'That is not a value of this figure. A number, yes or no, or the word as printed.');
+  };
+  return (
+    <Box sx={{ borderTop: '1px solid var(--hair)', py: 1 }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
+        <strong>
+          {q.boardName}: {q.says}
+        </strong>
+        <Box sx={{ flex: 1, color: 'text.secondary', fontSize: 12 }}>
+          changes the pick for {Math.round(q.changes * 100)} % of what it could be; {ease[q.ease]}
+        </Box>
+      </Box>
+      <Box sx={{ fontSize: 12.5 }}>Picked then: {q.wouldPick}.</Box>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5, flexWrap: 'wrap' }}>
+        <Box component="q" sx={{ fontSize: 12.5, flex: 1, minWidth: 260 }}>
+          {q.ask}
+        </Box>
+        <Button onClick={() => void navigator.clipboard.writeText(q.ask)}>Copy</Button>
+      </Box>
+      {q.measure && <Box sx={{ fontSize: 12.5 }}>Or find out: {q.measure}</Box>}
+      <Box component="form" onSubmit={(e) => (e.preventDefault(), void answer())} sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5 }}>
+        <TextField value={value} onChange={(e) => setValue(e.target.value)} placeholder={`answer${q.unit ? `, ${q.unit}` : ''}`} slotProps={{ htmlInput: { 'aria-label': `Answer: ${q.boardName}, ${q.says}` } }} sx={{ width: 120 }} />
+        <Select value={origin} onChange={(e) => setOrigin(e.target.value)} inputProps={{ 'aria-label': 'Whose word' }}>
+          {(['manual', 'report', 'print', 'measured', 'claim'] as const).map((o) => (
+            <MenuItem key={o} value={o}>
+              {o}
+            </MenuItem>
+          ))}
+        </Select>
+        <Button type="submit" variant="outlined" disabled={!value.trim()}>
+          Answer
+        </Button>
+        {said && <span role="alert">{said}</span>}
+      </Box>
+    </Box>
+  );
+}
+
+function answered(board: Board, q: Question, text: string, origin: string): Board | null {
+  const said = { origin, seen: new Date().toISOString().slice(0, 10), source: 'answer to a question' };
+  const word = text.trim();
+  const number = Number(word.replace(',', '.'));
+  const rail = /^rails\[(\d+)\]\.source\.(\w+)$/.exec(q.field);
+  if (rail) {
+    if (!Number.isFinite(number)) return null;
+    return { ...board, rails: board.rails.map((r, i) => (i === Number(rail[1]) ? ({ ...r, source: { ...r.source, [rail[2]!]: { value: number, ...said } } } as typeof r) : r)) };
+  }
+  const figure = boardFigures.find((f) => f.field === q.field);
+  if (!figure) return null;
+  const value = /^(yes|no)$/i.test(word) ? /^yes$/i.test(word) : q.field === 'processor' || q.field === 'mounting.screw' ? word.toUpperCase() : q.field === 'gyroNoise' ? word.toLowerCase() : number;
+  if (typeof value === 'number' && !Number.isFinite(value)) return null;
+  return figure.set(board, { value, ...said } as never);
+}

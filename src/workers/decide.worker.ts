@@ -1,0 +1,28 @@
+import { questionsFor, robustnessOf, tippingPoints, type Board, type Build, type Question, type Ranked, type Robustness, type Tipping } from '../core';
+
+export type Decision = { about: 'robustness' } | { about: 'questions' } | { about: 'tipping'; board: string };
+export interface Decided {
+  robustness: Robustness;
+  questions: Question[];
+  tipping: Tipping[];
+}
+export interface ToDecider {
+  build: Build;
+  boards: Board[];
+  ranked: Ranked[];
+  decision: Decision;
+}
+
+/** Answers one question on the whole shelf; a newer question ends this worker and starts another. */
+onmessage = ({ data: { build, boards, ranked, decision } }: MessageEvent<ToDecider>) => {
+  switch (decision.about) {
+    case 'robustness':
+      return postMessage(robustnessOf(ranked.filter((r) => r.climb.stopsAt === null).slice(0, 30).map((r) => r.climb), build.weighing));
+    case 'questions':
+      return postMessage(questionsFor(build, boards, ranked));
+    case 'tipping': {
+      const board = boards.find((b) => b.id === decision.board);
+      return postMessage(board ? tippingPoints(build, board, ranked) : []);
+    }
+  }
+};
