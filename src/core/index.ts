@@ -27,6 +27,12 @@ export { boardFigures, completenessOf, figureWords, type Completeness } from './
 export { addGroup, newBoard, padGroups, removePad, type PadGroup } from './intake/new-board';
 export { differencesOf, type Difference } from './intake/differences';
 export { boardsToCsv, idFrom, readBoardsCsv, tableSchema, type RowFault } from './intake/csv';
+export { basketCsv, basketOf, orderFor, type Aim, type BasketLine, type Order } from './sheet/basket';
+export { buildSheet, sheetMarkdown, type BuildSheet, type Step } from './sheet/build-sheet';
+export { arrivesOn, currentScale, logCsv, logMarkdown, measurable, voltageScale, withReading } from './sheet/logbook';
+export { powerUp, type PowerUp } from './bench/power-up';
+export { sagOver, type SagPoint } from './bench/sag';
+export { faultsFor, probesWith, stillPossible, type BenchFault, type Probe } from './bench/faults';
 export type { Peripheral } from './model/peripheral';
 export type { Shelf } from './model/shelf';
 export { findFixes, fixWords, type FixSet } from './fix/find';

@@ -18,7 +18,7 @@ function current(stored: Board): Board {
 
 export async function allPeripherals(db: Database): Promise<Peripheral[]> {
   const rows = await db.select({ body: peripherals.body }).from(peripherals).orderBy(asc(peripherals.kind), asc(peripherals.name));
-  return rows.map((r) => r.body);
+  return rows.map((r) => ({ ...r.body, offers: r.body.offers ?? [] }));
 }
 
 export async function boardVersions(db: Database): Promise<Record<string, number>> {

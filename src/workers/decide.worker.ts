@@ -17,7 +17,7 @@ export interface ToDecider {
 onmessage = ({ data: { build, boards, ranked, decision } }: MessageEvent<ToDecider>) => {
   switch (decision.about) {
     case 'robustness':
-      return postMessage(robustnessOf(ranked.filter((r) => r.climb.stopsAt === null).slice(0, 30).map((r) => r.climb), build.weighing));
+      return postMessage(robustnessOf(contenders(ranked), build.weighing));
     case 'questions':
       return postMessage(questionsFor(build, boards, ranked));
     case 'tipping': {
@@ -26,3 +26,10 @@ onmessage = ({ data: { build, boards, ranked, decision } }: MessageEvent<ToDecid
     }
   }
 };
+
+/** Whole boards; where there is none, those that cannot be judged yet. */
+function contenders(ranked: Ranked[]): Ranked['climb'][] {
+  const climbs = ranked.map((r) => r.climb);
+  const whole = climbs.filter((c) => c.verdict === 'fits' || c.verdict === 'fits with work');
+  return (whole.length > 0 ? whole : climbs.filter((c) => c.stopsAt === null)).slice(0, 30);
+}

@@ -35,7 +35,7 @@ function fullPack(build: Build, board: Board): Finding {
     sentence: `${build.pack.cells} cells reach ${num(high, 2)} V when full; the board takes ${Number.isFinite(limit.low) ? words : 'an unknown number of cells'}: ${why}`,
     needed: `${num(high, 2)} V`,
     given: `${num(limit.low, 2)} V`,
-    ...(margin === undefined ? {} : { margin }),
+    ...(margin === undefined || !stated ? {} : { margin }),
     grounds: [stated ? ground('Limit', board.packMaxVolts!, 'V') : ground('Most cells', board.packCells.max, 'cells')],
   };
 }

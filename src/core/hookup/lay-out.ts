@@ -85,6 +85,7 @@ function motorsAsPart(shop: Workshop): Part[] {
         kind: 'other',
         massG: { value: 0, origin: 'assumed', source: 'counted in the bare craft' },
         cents: 0,
+        offers: [],
         gives: [],
         plugs: [],
         modes: [

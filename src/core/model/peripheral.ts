@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { protocolIds } from '../trade/protocol';
-import { analogueKinds } from './board';
+import { analogueKinds, offerSchema } from './board';
 import { numberFigureSchema } from './figure';
 import { idSchema, labelSchema, nameSchema, textSchema } from './words';
 
@@ -86,6 +86,7 @@ export const peripheralSchema = z.strictObject({
   lights: z.int().min(1).max(300).optional().describe('Chips in a chain of lights'),
   overhangMm: z.number().min(0).max(100).optional().describe('Height it takes away above the board'),
   cents: z.int().min(0).describe('Price where it is still to be bought'),
+  offers: z.array(offerSchema).default([]),
   gives: z
     .array(z.strictObject({ id: idSchema, label: labelSchema, volts: numberFigureSchema, amps: numberFigureSchema }))
     .default([])

@@ -33,6 +33,10 @@ export function Stile() {
     { name: 'Side by side', href: `${base}/compare`, says: '', here: path === `${base}/compare` },
     { name: 'Trade-off', href: `${base}/trade`, says: build.picks.length > 0 ? `picked: ${build.picks.at(-1)!.board.name}` : 'no pick yet', here: path === `${base}/trade` },
     { name: 'Questions', href: `${base}/questions`, says: undecidedWords(ranking.ranked), here: path === `${base}/questions` },
+    { name: 'Basket', href: `${base}/basket`, says: build.stage === 'planned' ? '' : build.stage, here: path === `${base}/basket` },
+    { name: 'Build sheet', href: `${base}/sheet`, says: `${Object.keys(build.done).length} steps done`, here: path === `${base}/sheet` },
+    { name: 'Bench', href: `${base}/bench`, says: '', here: path === `${base}/bench` },
+    { name: 'Logbook', href: `${base}/log`, says: build.log.length > 0 ? `${build.log.length} entries` : '', here: path === `${base}/log` },
   ];
   return (
     <Box component="nav" aria-label="Stages" className="no-print" sx={{ width: { xs: 'auto', sm: 124 }, flexShrink: 0, borderRight: { sm: '1px solid var(--hair)' }, borderBottom: { xs: '1px solid var(--hair)', sm: 0 }, display: 'flex', flexDirection: { xs: 'row', sm: 'column' }, alignItems: { xs: 'center', sm: 'stretch' }, gap: { xs: 2, sm: 0 }, px: 1.5, py: { xs: 0.5, sm: 2 } }}>
@@ -66,5 +70,5 @@ export function Stile() {
 
 function undecidedWords(ranked: ReturnType<typeof useRoom>['ranking']['ranked']): string {
   const undecided = ranked?.filter((r) => r.climb.verdict === 'cannot say yet').length ?? 0;
-  return undecided === 0 ? 'none open' : `${undecided} undecided`;
+  return undecided === 0 ? 'none open' : `${undecided} boards open`;
 }

@@ -1,0 +1,5 @@
+import { BasketScreen } from '@/ui/after/BasketScreen';
+
+export default function Page() {
+  return <BasketScreen />;
+}

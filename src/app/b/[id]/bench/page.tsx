@@ -1,0 +1,5 @@
+import { BenchScreen } from '@/ui/after/BenchScreen';
+
+export default function Page() {
+  return <BenchScreen />;
+}

@@ -1,0 +1,5 @@
+import { SheetScreen } from '@/ui/after/SheetScreen';
+
+export default function Page() {
+  return <SheetScreen />;
+}

@@ -1,0 +1,43 @@
+import type { Climb } from '../climb';
+import { suppliesOf } from '../hookup/rail-tree';
+import type { Board } from '../model/board';
+import type { Build } from '../model/build';
+import { interval, isKnown } from '../model/figure';
+import { cellVolts } from '../trade/cell';
+
+export interface SagPoint {
+  throttlePercent: number;
+  packVolts: number;
+  amps: number;
+  rails: Record<string, number>;
+  /** Parts whose supply is below what they need. */
+  out: string[];
+}
+
+/**
+ * The pack under throttle: V = cells x (rest volts - cell resistance x amps) (Ohm), amps rising from nought to full throttle in proportion; each rail is its
+ * output, or its input less drop-out where that is lower; a part is out where its rail is below its least volts.
+ */
+export function sagOver(build: Build, board: Board, climb: Climb, charge: 'full' | 'nominal' | 'land'): SagPoint[] {
+  const rest = cellVolts[build.pack.chemistry][charge];
+  const ohm = build.pack.cellMilliohm && isKnown(build.pack.cellMilliohm) ? interval(build.pack.cellMilliohm).high / 1000 : 0.005;
+  const supplies = suppliesOf(board, build);
+  const positions = new Map(climb.hookup.bridges.map((b) => [b.bridge, b.position]));
+  return Array.from({ length: 21 }, (_, i): SagPoint => {
+    const throttlePercent = i * 5;
+    const amps = (build.motors.count * build.motors.peakAmps * throttlePercent) / 100;
+    const packVolts = Math.max(0, build.pack.cells * (rest - ohm * amps));
+    const rails: Record<string, number> = {};
+    for (const s of supplies) {
+      if (!s.bridges.every((b) => (positions.get(b.bridge) ?? b.position) === b.position)) continue;
+      // From the pack downwards through every regulator on the way.
+      rails[s.rail.id] = [...s.regulators].reverse().reduce((v, r) => Math.min(interval(r.source.outVolts).high, Math.max(0, v - interval(r.source.dropOutVolts).high)), s.rail.source.kind === 'usb' ? 5 : packVolts);
+    }
+    const out = climb.hookup.parts.flatMap((p) => {
+      const supply = build.parts.find((x) => x.id === p.id)?.peripheral.modes.find((m) => m.id === p.mode?.id)?.supply;
+      const v = p.supply ? rails[p.supply.rail] : undefined;
+      return supply && v !== undefined && isKnown(supply.minVolts) && v < interval(supply.minVolts).high ? [p.name] : [];
+    });
+    return { throttlePercent, packVolts, amps, rails, out };
+  });
+}

@@ -1,0 +1,63 @@
+import type { Board } from '../model/board';
+import type { Build, Part } from '../model/build';
+import type { Hookup } from '../hookup/hookup';
+import { wireColours } from '../trade/sundries';
+import { gaugeFor, wireGramsPerM } from '../trade/wire';
+import { signalWireMm } from '../trade/wiring';
+
+export interface Wire {
+  part: string;
+  partName: string;
+  /** As printed on the board, with the side it is on. */
+  from: string;
+  padId: string | null;
+  face: 'top' | 'bottom';
+  to: string;
+  gauge: number;
+  lengthMm: number;
+  colour: string;
+  grams: number;
+  kind: 'signal' | 'supply' | 'ground';
+  /** Where a colour of the part's own plug misleads. */
+  warning?: string;
+}
+
+/** Every wire of the hookup with its ground return, part by part: from which pad, to which pin, gauge, length and colour. */
+export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
+  return hookup.parts.flatMap((p) => {
+    const part = build.parts.find((x) => x.id === p.id);
+    const wires: Wire[] = p.links.flatMap((l) =>
+      l.pads.map(({ pad, does }) => {
+        const hears = does === 'board hears';
+        const role = l.pads.length > 1 || l.link.kind === 'serial' ? (hears ? 'TX' : does === 'board talks' ? 'RX' : 'signal') : 'signal';
+        return wire(p.id, p.name, pad, `${p.name}, ${pinName(part, role)}`, 28, hears ? wireColours.hears : does === 'board talks' ? wireColours.talks : wireColours.other, 'signal', part);
+      }),
+    );
+    if (p.supply) {
+      const gauge = gaugeFor(p.supply.peakAmps) ?? 10;
+      const raw = board.rails.find((r) => r.id === p.supply!.rail)?.source.kind === 'pack';
+      const pad = p.supply.pads[0] ?? null;
+      const from = pad === null ? p.supply.on : undefined;
+      wires.push(wire(p.id, p.name, pad, `${p.name}, ${pinName(part, 'V+')}`, gauge, raw ? wireColours.pack : wireColours.supply, 'supply', part, from));
+      wires.push(wire(p.id, p.name, null, `${p.name}, ${pinName(part, 'GND')}`, gauge, wireColours.ground, 'ground', part, pad === null ? `${p.supply.on}, ground` : 'nearest ground pad'));
+    }
+    return wires;
+  });
+
+  function wire(partId: string, partName: string, padId: string | null, to: string, gauge: number, colour: string, kind: Wire['kind'], part: Part | undefined, from?: string): Wire {
+    const pad = board.pads.find((x) => x.id === padId);
+    const lengthMm = signalWireMm;
+    const warning = part?.peripheral.plugs.find((x) => x.warning)?.warning;
+    return {
+      part: partId, partName, padId, face: pad?.face ?? 'top', from: from ?? (pad ? `${pad.label}${pad.face === 'bottom' ? ' (underside)' : ''}` : '?'), to, gauge, lengthMm, colour, kind,
+      grams: (wireGramsPerM(gauge) * lengthMm) / 1000, ...(warning ? { warning } : {}),
+    };
+  }
+}
+
+/** The pin as the part's plug names it, or the role in plain words. */
+function pinName(part: Part | undefined, role: 'TX' | 'RX' | 'GND' | 'V+' | 'signal'): string {
+  const names = { TX: /^(TX|TXD|T)$/i, RX: /^(RX|RXD|R)$/i, GND: /^(GND|G|-)$/i, 'V+': /^(V|VCC|VIN|5V|\+|BAT)\+?$/i, signal: /^(S|SIG|SIGNAL|DATA|PWM)$/i }[role];
+  const pin = part?.peripheral.plugs.flatMap((p) => p.pins).find((p) => names.test(p.name));
+  return pin ? `pin ${pin.name}${pin.colour ? ` (${pin.colour} on its own plug)` : ''}` : { TX: 'what it sends', RX: 'what it hears', GND: 'ground', 'V+': 'supply', signal: 'signal' }[role];
+}

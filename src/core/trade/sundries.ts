@@ -1,0 +1,14 @@
+/** Prices and masses of small things that a hookup drags in: assumed, common practice of the trade, no source. Cents and grams each. */
+export const sundries = {
+  wirePerM: (gauge: number) => ({ cents: gauge <= 14 ? 320 : gauge <= 20 ? 180 : 90 }),
+  heatShrinkPerJoint: { cents: 4, grams: 0.05 },
+  housing: { cents: 25, grams: 0.2 },
+  pin: { cents: 4, grams: 0.02 },
+  capacitor: { cents: 180, grams: 3.2 },
+  standoff: { cents: 20, grams: 0.4 },
+  isolator: { cents: 30, grams: 0.3 },
+  spareShare: 0.2,
+} as const;
+
+/** What a marking means on a wire, where colours are kept: common practice, no source. Black is ground, red the pack, orange a regulated supply. */
+export const wireColours = { ground: 'black', pack: 'red', supply: 'orange', hears: 'white', talks: 'yellow', other: 'blue' } as const;

@@ -1,0 +1,102 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { parseAsStringLiteral, useQueryState } from 'nuqs';
+import { arrivesOn, basketCsv, basketOf, orderFor, type Aim, type BasketLine } from '@/core';
+import { useRoom } from '../room/BuildRoom';
+import { saveAs } from '../shelf/save-as';
+import { WithBoard, type Chosen } from './use-chosen';
+
+const aims = ['cheapest', 'fastest', 'fewest parcels'] as const;
+
+/** All that is still to be bought, over shops, less what is at home. */
+export function BasketScreen() {
+  return <WithBoard title="Basket">{(chosen) => <Basket {...chosen} />}</WithBoard>;
+}
+
+function Basket({ board, climb }: Chosen) {
+  const { build, edit } = useRoom();
+  const [aim, setAim] = useQueryState('aim', parseAsStringLiteral(aims).withDefault('cheapest'));
+  const lines = basketOf(build, board, climb);
+  const order = orderFor(lines, aim, build.atHome);
+  const from = new Map(order.from.map((f) => [f.key, f]));
+  const grams = lines.reduce((sum, l) => sum + l.grams, 0);
+  const today = new Date().toISOString().slice(0, 10);
+  const atHome = (l: BasketLine, n: number) => edit(`home ${l.key}`, (b) => ({ ...b, atHome: { ...b.atHome, [l.key]: Math.max(0, n) } }));
+  return (
+    <>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1, flexWrap: 'wrap' }}>
+        {aims.map((a) => (
+          <Button key={a} aria-pressed={a === aim} variant={a === aim ? 'contained' : 'outlined'} onClick={() => void setAim(a)}>
+            {a}
+          </Button>
+        ))}
+        <Box sx={{ flex: 1 }} />
+        <Button onClick={() => void navigator.clipboard.writeText(asText(lines))}>Copy as text</Button>
+        <Button onClick={() => saveAs('basket.csv', 'text/csv', basketCsv(lines))}>CSV</Button>
+        <Button variant="contained" onClick={() => edit('ordered', (b) => ({ ...b, stage: 'ordered', orderedOn: today }))}>
+          {build.orderedOn ? `Ordered on ${build.orderedOn}` : 'Ordered today'}
+        </Button>
+      </Box>
+      <Box sx={{ fontSize: 14, mb: 1 }}>
+        <strong>€{(order.totalCents / 100).toFixed(2)}</strong> landed, {Math.round(grams)} g,{' '}
+        {order.parcels.length === 0 ? 'no parcels' : `${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}: ${order.parcels.map((p) => `${p.shop} (shipping €${(p.shippingCents / 100).toFixed(2)}, ${p.days === null ? 'days unknown' : `${p.days} days`})`).join(', ')}`}
+        {order.days !== null && order.parcels.length > 0 ? `; all there on ${arrivesOn(build.orderedOn ?? today, order.days)}` : ''}.
+      </Box>
+      <table>
+        <thead>
+          <tr>
+            <th>What</th>
+            <th className="n">Quantity</th>
+            <th className="n">At home</th>
+            <th className="n">€</th>
+            <th className="n">g</th>
+            <th>From</th>
+            <th>Why</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((l) => {
+            const home = build.atHome[l.key] ?? 0;
+            return (
+              <tr key={l.key} style={{ opacity: home >= l.quantity ? 0.55 : 1 }}>
+                <td style={{ whiteSpace: 'normal' }}>{l.what}</td>
+                <td className="n">
+                  {l.quantity} {l.unit}
+                </td>
+                <td className="n">
+                  <TextField value={home} onChange={(e) => atHome(l, Number(e.target.value.replace(',', '.')) || 0)} slotProps={{ htmlInput: { 'aria-label': `At home: ${l.what}`, inputMode: 'decimal', style: { textAlign: 'right' } } }} sx={{ width: 46 }} />
+                </td>
+                <td className="n">{((from.get(l.key)?.cents ?? l.cents) / 100).toFixed(2)}</td>
+                <td className="n">{l.grams.toFixed(1)}</td>
+                <td>{home >= l.quantity ? 'at home' : (from.get(l.key)?.shop ?? 'anywhere, usual price')}</td>
+                <td style={{ whiteSpace: 'normal' }}>{l.why}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <Schedule />
+    </>
+  );
+}
+
+/** What every build waits for, week by week, is told by this one's parcels; the others stand on the first page. */
+function Schedule() {
+  const { build } = useRoom();
+  if (!build.orderedOn) return null;
+  return (
+    <Typography sx={{ mt: 1 }} color="text.secondary">
+      Ordered on {build.orderedOn}. The first page shows which builds wait for parts in which week.
+    </Typography>
+  );
+}
+
+function asText(lines: BasketLine[]): string {
+  return lines.map((l) => `${l.quantity} ${l.unit}  ${l.what}  €${(l.cents / 100).toFixed(2)}`).join('\n');
+}
+
+export type { Aim };
