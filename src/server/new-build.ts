@@ -26,8 +26,8 @@ function draft(id: string, name: string): Build {
   return made.value;
 }
 
-/** Starts a build under a free id made from its name. */
-export async function newBuild(db: Database, name: string): Promise<string> {
+/** Starts a build under a free id made from its name: a plain draft, or a variant of another one, which keeps all but its picks, log and ticks. */
+export async function newBuild(db: Database, name: string, from?: Build): Promise<string> {
   const base =
     name
       .toLowerCase()
@@ -37,6 +37,7 @@ export async function newBuild(db: Database, name: string): Promise<string> {
       .slice(0, 48) || 'build';
   for (let n = 1; ; n++) {
     const id = n === 1 ? base : `${base}-${n}`;
-    if (await addBuild(db, draft(id, name))) return id;
+    const made: Build = from ? { ...from, id, name, forkOf: from.id, picks: [], log: [], done: {}, stage: 'planned' } : draft(id, name);
+    if (await addBuild(db, made)) return id;
   }
 }

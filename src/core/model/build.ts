@@ -148,6 +148,7 @@ export const buildSchema = z.strictObject({
   done: z.record(z.string().max(120), z.literal(true)).default({}).describe('Steps of the build sheet that are ticked off'),
   stage: z.enum(['planned', 'picked', 'ordered', 'arrived', 'soldered', 'powered', 'done']).default('planned'),
   orderedOn: z.iso.date().optional(),
+  arrivesOn: z.iso.date().optional().describe('When the last parcel of the order is due'),
   atHome: z.record(z.string().max(120), z.number().min(0)).default({}).describe('Basket lines already at home, by their key'),
   forkOf: idSchema.optional(),
 });

@@ -37,7 +37,7 @@ function Basket({ board, climb }: Chosen) {
         <Box sx={{ flex: 1 }} />
         <Button onClick={() => void navigator.clipboard.writeText(asText(lines))}>Copy as text</Button>
         <Button onClick={() => saveAs('basket.csv', 'text/csv', basketCsv(lines))}>CSV</Button>
-        <Button variant="contained" onClick={() => edit('ordered', (b) => ({ ...b, stage: 'ordered', orderedOn: today }))}>
+        <Button variant="contained" onClick={() => edit('ordered', (b) => ({ ...b, stage: 'ordered', orderedOn: today, ...(order.days === null ? {} : { arrivesOn: arrivesOn(today, order.days) }) }))}>
           {build.orderedOn ? `Ordered on ${build.orderedOn}` : 'Ordered today'}
         </Button>
       </Box>

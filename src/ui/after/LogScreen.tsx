@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useState } from 'react';
-import { currentScale, evaluate, logCsv, logMarkdown, measurable, voltageScale, whatMoved, withReading, type Entry, type Moved } from '@/core';
+import { currentScale, evaluate, logCsv, logMarkdown, measurable, rankClimbs, voltageScale, whatMoved, withReading, type Entry, type Moved } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { Photos } from '../shelf/Photos';
 import { saveAs } from '../shelf/save-as';
@@ -116,7 +116,7 @@ function OneEntry({ entry, board }: { entry: Entry; board: Chosen['board'] }) {
   const look = () => {
     if (!measured || !ranking.ranked) return;
     const after = ranking.ranked.map((r) => (r.climb.boardId === board.id ? evaluate(build, measured) : r.climb));
-    void import('@/core').then(({ rankClimbs }) => setPreview(whatMoved(ranking.ranked!, rankClimbs(after))));
+    setPreview(whatMoved(ranking.ranked, rankClimbs(after)));
   };
   return (
     <Box sx={{ borderBottom: '1px solid var(--hair)', py: 0.5, fontSize: 12.5 }}>

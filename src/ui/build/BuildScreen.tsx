@@ -10,6 +10,7 @@ import { Craft } from './Craft';
 import { PartList } from './PartList';
 import { PartSheet } from './PartSheet';
 import { TallyBox } from './TallyBox';
+import { Variants } from './Variants';
 
 export function BuildScreen() {
   const { build, ranking } = useRoom();
@@ -37,6 +38,7 @@ export function BuildScreen() {
             <Link href={`/b/${build.id}/ladder`}>See the ladder</Link>
           </Box>
         )}
+        <Variants />
         {part && <PartSheet key={part.id} part={part} onClose={() => setSelected(null)} />}
       </Box>
     </Box>

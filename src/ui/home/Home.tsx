@@ -15,6 +15,9 @@ export interface BuildCard {
   craft: string;
   cells: number;
   parts: number;
+  stage: string;
+  pick: string | null;
+  arrivesOn: string | null;
   savedAt: string;
 }
 
@@ -62,6 +65,8 @@ export function Home({ builds }: { builds: BuildCard[] }) {
               <th>What it is for</th>
               <th className="n">Cells</th>
               <th className="n">Parts</th>
+              <th>Pick</th>
+              <th>Stage</th>
               <th />
             </tr>
           </thead>
@@ -74,6 +79,8 @@ export function Home({ builds }: { builds: BuildCard[] }) {
                 <td>{b.craft}</td>
                 <td className="n">{b.cells}S</td>
                 <td className="n">{b.parts}</td>
+                <td>{b.pick ?? 'none yet'}</td>
+                <td>{b.stage}</td>
                 <td>
                   <Link href={`/b/${b.id}/ladder`}>Ladder</Link>
                 </td>
@@ -82,6 +89,39 @@ export function Home({ builds }: { builds: BuildCard[] }) {
           </tbody>
         </table>
       )}
+      <Waiting builds={builds} />
     </Box>
   );
+}
+
+/** Which builds wait for parts, by the week in which the last parcel is due. */
+function Waiting({ builds }: { builds: BuildCard[] }) {
+  const waiting = builds.filter((b) => b.stage === 'ordered' && b.arrivesOn).sort((a, b) => a.arrivesOn!.localeCompare(b.arrivesOn!));
+  if (waiting.length === 0) return null;
+  const weeks = [...new Set(waiting.map((b) => mondayOf(b.arrivesOn!)))];
+  return (
+    <section aria-label="Waiting for parts">
+      <Typography variant="h2" sx={{ mt: 3 }}>
+        Waiting for parts
+      </Typography>
+      {weeks.map((w) => (
+        <Box key={w} sx={{ display: 'flex', gap: 2, borderBottom: '1px solid var(--hair)', py: 0.5 }}>
+          <Box sx={{ width: 150, color: 'text.secondary' }}>week of {w}</Box>
+          <Box>
+            {waiting
+              .filter((b) => mondayOf(b.arrivesOn!) === w)
+              .map((b) => `${b.name}, due ${b.arrivesOn}`)
+              .join('; ')}
+          </Box>
+        </Box>
+      ))}
+    </section>
+  );
+}
+
+/** The Monday of a day's week, ISO 8601. */
+function mondayOf(day: string): string {
+  const date = new Date(`${day}T00:00:00Z`);
+  date.setUTCDate(date.getUTCDate() - ((date.getUTCDay() + 6) % 7));
+  return date.toISOString().slice(0, 10);
 }

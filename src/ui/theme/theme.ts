@@ -58,7 +58,7 @@ export const theme = createTheme({
         th: { fontWeight: 560, color: 'var(--faded)' },
         'td:first-of-type': { whiteSpace: 'nowrap' },
         'td.n, th.n': { textAlign: 'right', paddingRight: 10 },
-        '@media print': { '.no-print': { display: 'none !important' }, body: { background: '#fff' } },
+        '@media print': { '.no-print': { display: 'none !important' }, body: { background: '#fff', fontSize: '10pt' }, main: { overflow: 'visible !important' }, '@page': { margin: '14mm' } },
       },
     },
     MuiButtonBase: { defaultProps: { disableRipple: true } },

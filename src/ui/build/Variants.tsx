@@ -1,0 +1,87 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { readData, type Build, type Ranked } from '@/core';
+import { useRoom } from '../room/BuildRoom';
+
+interface Listed {
+  id: string;
+  name: string;
+  forkOf: string | null;
+}
+
+/** "What if": a fork of the build, which boards survive in each, and a way to take the fork over. */
+export function Variants() {
+  const { build, edit, ranking } = useRoom();
+  const router = useRouter();
+  const [list, setList] = useState<Listed[]>([]);
+  const [name, setName] = useState('');
+  const [said, setSaid] = useState<string | null>(null);
+  const [compared, setCompared] = useState<{ id: string; other: Build; ranked: Ranked[] } | null>(null);
+  useEffect(() => {
+    let gone = false;
+    fetch('/api/builds')
+      .then(async (r) => !gone && r.ok && setList(((await r.json()) as { builds: Listed[] }).builds))
+      .catch(() => undefined);
+    return () => {
+      gone = true;
+    };
+  }, []);
+  const kin = list.filter((b) => b.id !== build.id && (b.forkOf === build.id || b.id === build.forkOf || (build.forkOf !== undefined && b.forkOf === build.forkOf)));
+  const fork = async () => {
+    const reply = await fetch('/api/builds', { method: 'POST', body: JSON.stringify({ name: name.trim(), from: build.id }) }).catch(() => null);
+    const answer = reply ? ((await reply.json().catch(() => ({}))) as { id?: string; sentence?: string }) : {};
+    if (answer.id) router.push(`/b/${answer.id}`);
+    else setSaid(answer.sentence ?? 'The server does not answer. Nothing was forked.');
+  };
+  const look = async (id: string) => {
+    const reply = await fetch(`/api/builds/${id}`).catch(() => null);
+    const read = reply?.ok ? readData(((await reply.json()) as { build: unknown }).build, 'rung-build') : null;
+    if (!read?.ok) return setSaid('That build cannot be read just now.');
+    setCompared({ id, other: read.value, ranked: await ranking.ask(read.value) });
+  };
+  const whole = (ranked: Ranked[] | null) => new Map((ranked ?? []).filter((r) => r.climb.verdict === 'fits' || r.climb.verdict === 'fits with work').map((r) => [r.climb.boardId, r.climb.boardName]));
+  const here = whole(ranking.ranked);
+  const there = whole(compared?.ranked ?? null);
+  const only = (a: Map<string, string>, b: Map<string, string>) => [...a].filter(([id]) => !b.has(id)).map(([, n]) => n).join(', ') || 'none';
+  return (
+    <Box component="section" aria-label="Variants" sx={{ mt: 2, fontSize: 12.5 }}>
+      <Typography variant="h2">What if</Typography>
+      <Box component="form" onSubmit={(e) => (e.preventDefault(), void fork())} sx={{ display: 'flex', gap: 1 }}>
+        <TextField value={name} onChange={(e) => setName(e.target.value)} placeholder="Name of a variant" slotProps={{ htmlInput: { 'aria-label': 'Name of a variant', maxLength: 80 } }} sx={{ flex: 1 }} />
+        <Button type="submit" variant="outlined" disabled={!name.trim()}>
+          Fork
+        </Button>
+      </Box>
+      {said && <Box role="alert">{said}</Box>}
+      {kin.map((b) => (
+        <Box key={b.id} sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
+          <Box sx={{ flex: 1 }}>
+            <Link href={`/b/${b.id}`}>{b.name}</Link>
+          </Box>
+          <Button onClick={() => void look(b.id)}>Compare</Button>
+        </Box>
+      ))}
+      {compared && (
+        <Box role="status" sx={{ borderLeft: '3px solid var(--copper)', pl: 1 }}>
+          Carry both: {[...here].filter(([id]) => there.has(id)).map(([, n]) => n).join(', ') || 'none'}. Only this build: {only(here, there)}. Only {compared.other.name}: {only(there, here)}.
+          <br />
+          <Button
+            variant="outlined"
+            onClick={() => {
+              const { id, name: own, forkOf, picks, log, done, stage } = build;
+              edit(`take over ${compared.id}`, () => ({ ...compared.other, id, name: own, picks, log, done, stage, ...(forkOf === undefined ? { forkOf: undefined } : { forkOf }) }));
+              setCompared(null);
+            }}
+          >
+            Take {compared.other.name} over into this build
+          </Button>
+        </Box>
+      )}
+    </Box>
+  );
+}
