@@ -55,6 +55,16 @@ describe('the limiter', () => {
   });
 });
 
+test('no rail of any demo board ever stands above what its regulator gives', () => {
+  for (const b of shelf.value.boards) {
+    const run = powerUp(gutter.value, b, evaluate(gutter.value, b), 2);
+    for (const rail of b.rails) {
+      const named = /^(\d+(?:\.\d+)?) V/.exec(rail.label)?.[1];
+      if (named) for (const m of run.moments) expect(m.rails[rail.id] ?? 0, `${b.name} ${rail.label}`).toBeLessThanOrEqual(Number(named) + 0.01);
+    }
+  }
+});
+
 describe('sag under throttle', () => {
   test('Ohm at every step: 4 x (3.5 - 0.01 x amps); the 10 V rail follows below 10.8 V', () => {
     const build = { ...four(10), motors: { ...four(10).motors, count: 4, peakAmps: 30 } };

@@ -44,7 +44,10 @@ export function steadyPackAmps(board: Board, climb: Climb, packVolts: number): n
 export function powerUp(build: Build, board: Board, climb: Climb, limitAmps: number | null, charge: 'full' | 'nominal' = 'full'): PowerUp {
   const volts = build.pack.cells * cellVolts[build.pack.chemistry][charge];
   const farad = ((build.capacitor ?? board.capacitor)?.microfarads ?? 220) / 1e6 + 47e-6;
-  const supplies = suppliesOf(board, build).filter((s, i, all) => all.findIndex((x) => x.rail.id === s.rail.id) === i && s.rail.source.kind !== 'usb');
+  const positions = new Map(climb.hookup.bridges.map((b) => [b.bridge, b.position]));
+  const supplies = suppliesOf(board, build)
+    .filter((s) => s.rail.source.kind !== 'usb' && s.bridges.every((b) => (positions.get(b.bridge) ?? b.position) === b.position))
+    .filter((s, i, all) => all.findIndex((x) => x.rail.id === s.rail.id) === i);
   const dt = 0.02;
   const moments: Moment[] = [];
   const upAt = new Map<string, number>();
@@ -58,9 +61,10 @@ export function powerUp(build: Build, board: Board, climb: Climb, limitAmps: num
     const rails: Record<string, number> = {};
     let load = 0;
     for (const s of supplies) {
-      const source = s.rail.source;
-      const out = source.kind === 'regulator' ? Math.min(interval(source.outVolts).high, Math.max(0, v - interval(source.dropOutVolts).high)) : v;
-      const enough = source.kind !== 'regulator' || (Number.isFinite(out) && out > 0.9 * interval(source.outVolts).low);
+      // From the pack down through every regulator on the way.
+      const out = [...s.regulators].reverse().reduce((volts, r) => Math.min(interval(r.source.outVolts).high, Math.max(0, volts - interval(r.source.dropOutVolts).high)), v);
+      const last = s.regulators[0];
+      const enough = !last || (Number.isFinite(out) && out > 0.9 * interval(last.source.outVolts).low);
       if (enough && v > 0.9 * Math.min(volts, 6) && !upAt.has(s.rail.id)) upAt.set(s.rail.id, ms + softStartMs * (1 + s.regulators.length));
       if (!enough) upAt.delete(s.rail.id);
       const stands = (upAt.get(s.rail.id) ?? Infinity) <= ms;
