@@ -1,11 +1,9 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { openBrowser, openPage, waitForText } from './browser';
+import { openBrowser, waitForText } from './browser';
+import { expectAccessible, visit } from './visit';
 
 const address = process.env.RUNG_ADDRESS!;
-const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 let browser: Browser;
 let close: () => Promise<void>;
 
@@ -14,16 +12,7 @@ beforeAll(async () => {
 });
 afterAll(() => close());
 
-async function at<T>(path: string, work: (page: Page) => Promise<T>): Promise<T> {
-  const { page, faults } = await openPage(browser, address + path);
-  try {
-    const result = await work(page);
-    expect(faults).toEqual([]);
-    return result;
-  } finally {
-    await page.close();
-  }
-}
+const at = <T>(path: string, work: (page: Page) => Promise<T>) => visit(browser, path, work);
 
 const saved = (page: Page) => page.waitForSelector('[data-save="saved"]');
 const put = (body: object, base: number) =>
@@ -217,17 +206,7 @@ describe('bad input gets a sentence', () => {
 describe('WCAG 2.2 AA, checked with axe-core', () => {
   test.each(['/', '/b/belfry-six', '/b/belfry-six/ladder', '/b/belfry-six/board/copperwren-sill-45', '/b/belfry-six/hookup/tarnfield-keel-f7?part=prism-air', '/b/belfry-six/hookup/dunmarrow-fen-f4'])('%s', async (path) => {
     await at(path, async (page) => {
-      for (const scheme of ['light', 'dark']) {
-        await page.evaluate((s) => document.documentElement.setAttribute('data-scheme', s), scheme);
-        await new Promise((r) => setTimeout(r, 700));
-        await page.evaluate(axe);
-        const violations = await page.evaluate(async () => {
-          const run = (window as unknown as { axe: { run: (o: object) => Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }> } }).axe;
-          const { violations } = await run.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
-          return violations.map((v) => `${v.id}: ${v.nodes[0]!.html.slice(0, 160)} ${v.nodes[0]!.failureSummary.slice(0, 200)}`);
-        });
-        expect(violations, scheme).toEqual([]);
-      }
+      await expectAccessible(page);
     });
   });
 

@@ -1,0 +1,179 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { openBrowser, waitForText } from './browser';
+import { clickOn, expectAccessible, visit } from './visit';
+
+const address = process.env.RUNG_ADDRESS!;
+let browser: Browser;
+let close: () => Promise<void>;
+
+beforeAll(async () => {
+  ({ browser, close } = await openBrowser());
+});
+afterAll(() => close());
+
+const at = <T>(path: string, work: (page: Page) => Promise<T>) => visit(browser, path, work);
+const shelf = async () => (await (await fetch(`${address}/api/shelf`)).json()) as { boards: { id: string; massG: unknown; ports: unknown[]; offers: { seen: string }[] }[] };
+const settled = (page: Page) => page.waitForSelector('[data-save="saved"]');
+
+describe('the shelf', () => {
+  test('a new board: paste its sheet, take a figure by keyboard, save; it stands on the shelf with origin and quote', async () => {
+    await at('/b/saltgrass/shelf', async (page) => {
+      await page.waitForSelector('[aria-label="Name of a new board"]');
+      await page.type('[aria-label="Name of a new board"]', 'Spar');
+      await page.type('[aria-label="Maker of a new board"]', 'Testwright');
+      await clickOn(page, 'Add');
+      await page.waitForSelector('[aria-label="Text of the spec sheet"]');
+      await page.type('[aria-label="Text of the spec sheet"]', 'UART x5 (UART3 for wireless), weight 8.5 g, weight 9 g');
+      await waitForText(page, 'contradicted: the text says 8.5 and 9');
+      await page.focus('[role="listbox"]');
+      await page.keyboard.press('Enter');
+      await clickOn(page, 'Save');
+      await waitForText(page, 'Saved; the whole shelf climbs again.');
+    });
+    const board = (await shelf()).boards.find((b) => b.id === 'testwright-spar')!;
+    expect(board.ports).toHaveLength(5);
+    expect(board).toMatchObject({ claimedPorts: { value: 5, origin: 'claim', source: 'UART x5' } });
+  });
+  test('offers are asked of the shop on demand; when it is down they stay as they are, and it says so', async () => {
+    await at('/b/saltgrass/shelf/tarnfield-plover', async (page) => {
+      await clickOn(page, 'Ask the shops');
+      await waitForText(page, '2 offers, seen today.');
+    });
+    expect((await shelf()).boards.find((b) => b.id === 'tarnfield-plover')!.offers[0]!.seen).toBe(new Date().toISOString().slice(0, 10));
+    const shop = process.env.RUNG_SHOP_URL!;
+    await fetch(`${shop}/mode?is=down`);
+    try {
+      const reply = await fetch(`${address}/api/offers/tarnfield-plover`, { method: 'POST' });
+      expect([reply.status, ((await reply.json()) as { sentence: string }).sentence]).toEqual([502, 'The shop service answers 503. The offers stay as they are; ask again later.']);
+    } finally {
+      await fetch(`${shop}/mode?is=usual`);
+    }
+  });
+  test('two people on one board: the later one is told and nothing is overwritten', async () => {
+    const board = (await shelf()).boards.find((b) => b.id === 'testwright-spar')!;
+    const put = (base: number) => fetch(`${address}/api/boards/testwright-spar`, { method: 'PUT', headers: { 'if-match': String(base) }, body: JSON.stringify(board) });
+    expect((await put(1)).status).toBe(409);
+    expect((await put(0)).status).toBe(409);
+  });
+  test('a picture that is none is refused by its content', async () => {
+    const reply = await fetch(`${address}/api/photos?about=board:x`, { method: 'POST', body: '<svg onload=alert(1)>' });
+    expect([reply.status, ((await reply.json()) as { sentence: string }).sentence.includes('neither a PNG nor a JPEG')]).toEqual([422, true]);
+  });
+});
+
+describe('policies and weighing', () => {
+  test('what a policy would change is shown before it is changed', async () => {
+    await at('/b/attic-mouse', async (page) => {
+      await page.waitForSelector('section[aria-label="Policies"] button');
+      await page.click('section[aria-label="Policies"] button');
+      await waitForText(page, 'How much of a rated current may be used?');
+      await waitForText(page, 'Carries it best just now');
+      await clickOn(page, 'cautious: 70 %');
+      await page.waitForFunction(() => /boards would stand elsewhere|Nothing would change/.test(document.body.innerText), { timeout: 15_000 });
+      await clickOn(page, 'Change it to');
+      await waitForText(page, 'How much of a rated current may be used: cautious: 70 %');
+      await settled(page);
+    });
+  });
+  test('a statement narrows the weightings; a pick is kept and stands in the top line', async () => {
+    await at('/b/attic-mouse/trade', async (page) => {
+      await waitForText(page, 'of reasonable weightings');
+      await clickOn(page, 'Say so');
+      await waitForText(page, 'Weight matters at least as much as Cost.');
+      await clickOn(page, 'Pick ');
+      await page.waitForFunction(() => /pick: (?!none)/.test(document.querySelector('header')!.textContent ?? ''), { timeout: 10_000 });
+      await waitForText(page, 'It still stands');
+      await settled(page);
+    });
+  });
+  test('side by side shows where the same peripheral goes on each board', async () => {
+    await at('/b/belfry-six/compare?boards=tarnfield-keel-f7,copperwren-sill-45', async (page) => {
+      await waitForText(page, 'Oxbow Sounder');
+      expect(await page.evaluate(() => [...document.querySelectorAll('tr')].find((r) => r.innerText.startsWith('Oxbow Sounder'))!.innerText)).toMatch(/Port 6; 5 V\s+I2C; 5 V/);
+    });
+  });
+  test('when no unknown decides, it says that you know enough', async () => {
+    await at('/b/belfry-six/questions', (page) => waitForText(page, 'You know enough'));
+  });
+});
+
+describe('after the pick', () => {
+  test('the basket adds up over shops, and what is at home is not bought', async () => {
+    await at('/b/saltgrass/basket', async (page) => {
+      await waitForText(page, 'landed');
+      const euro = () => page.evaluate(() => Number(/€([\d.]+) landed/.exec(document.body.innerText)![1]));
+      const before = await euro();
+      await page.click('input[aria-label^="At home: Tarnfield"], input[aria-label^="At home: Oxbow Heron"], input[aria-label^="At home: "]', { count: 3 });
+      await page.keyboard.type('1');
+      await page.waitForFunction((b) => Number(/€([\d.]+) landed/.exec(document.body.innerText)![1]) < b, { timeout: 10_000 }, before);
+      await settled(page);
+    });
+  });
+  test('the build sheet spells out the re-pinning, and a ticked step stays ticked', async () => {
+    await at('/b/saltgrass/sheet', async (page) => {
+      await waitForText(page, 'Re-pin the ESC plug');
+      await waitForText(page, 'burns: pack or ground meets something else');
+      await page.click('input[aria-label^="Check that the print"]');
+      await waitForText(page, '1 of');
+      await new Promise((r) => setTimeout(r, 800));
+      await settled(page);
+      await page.reload({ waitUntil: 'networkidle0' });
+      await page.waitForSelector('input[aria-label^="Check that the print"]');
+      expect(await page.$eval('input[aria-label^="Check that the print"]', (e) => (e as HTMLInputElement).checked)).toBe(true);
+    });
+  });
+  test('the sheet prints as pages of A4 and of Letter', async () => {
+    await at('/b/saltgrass/sheet', async (page) => {
+      await waitForText(page, 'Port settings');
+      for (const format of ['a4', 'letter'] as const) {
+        const pdf = Buffer.from(await page.pdf({ format })).toString('latin1');
+        const pages = pdf.match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;
+        expect(pages, format).toBeGreaterThan(1);
+        expect(pages, format).toBeLessThan(9);
+      }
+    });
+  });
+  test('practice: reading every place leaves one fault, and naming it is right', async () => {
+    await at('/b/belfry-six/bench?scene=practice', async (page) => {
+      await waitForText(page, 'hold the meter');
+      for (;;) {
+        const more = await page.evaluate(() => {
+          const b = [...document.querySelectorAll('button')].find((x) => x.innerText.trim() === 'Read');
+          b?.click();
+          return b !== undefined;
+        });
+        if (!more) break;
+      }
+      await page.waitForFunction(() => / 1 of \d+ still agree/.test(document.body.innerText), { timeout: 10_000 });
+    });
+  });
+  test('a measured value goes from the logbook to the shelf after showing what it moves', async () => {
+    await at('/b/saltgrass/log?board=tarnfield-plover', async (page) => {
+      await waitForText(page, 'Nothing entered yet');
+      await page.click('[aria-label="New entry"] [role="combobox"]:not([aria-label])').catch(() => undefined);
+      await page.keyboard.press('Escape');
+      const boxes = await page.$$('form[aria-label="New entry"] [role="combobox"]');
+      await boxes[1]!.click();
+      await page.waitForSelector('[role="option"]');
+      await page.evaluate(() => ([...document.querySelectorAll('[role="option"]')].find((o) => (o as HTMLElement).innerText === 'Mass') as HTMLElement).click());
+      await page.evaluate(() => new Promise((r) => setTimeout(r, 300)));
+      const inputs = await page.$$('form[aria-label="New entry"] input[type="text"]');
+      await inputs[1]!.type('27.3');
+      await clickOn(page, 'Enter');
+      await clickOn(page, 'To the shelf');
+      await clickOn(page, 'Apply to');
+      await waitForText(page, 'The shelf has it as measured.');
+    });
+    expect((await shelf()).boards.find((b) => b.id === 'tarnfield-plover')!.massG).toMatchObject({ value: 27.3, origin: 'measured' });
+  });
+});
+
+describe('WCAG 2.2 AA, checked with axe-core', () => {
+  test.each(['/b/saltgrass/shelf', '/b/saltgrass/shelf/oxbow-mullion', '/b/belfry-six/compare', '/b/belfry-six/trade', '/b/saltgrass/questions', '/b/saltgrass/basket', '/b/saltgrass/sheet', '/b/saltgrass/bench', '/b/saltgrass/bench?scene=practice', '/b/saltgrass/log'])('%s', async (path) => {
+    await at(path, async (page) => {
+      await new Promise((r) => setTimeout(r, 900));
+      await expectAccessible(page);
+    });
+  });
+});

@@ -1,0 +1,40 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Browser, Page } from 'puppeteer-core';
+import { expect } from 'vitest';
+import { openPage } from './browser';
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** Does some work on a page of the running application; a script error on it fails the test. */
+export async function visit<T>(browser: Browser, path: string, work: (page: Page) => Promise<T>): Promise<T> {
+  const { page, faults } = await openPage(browser, process.env.RUNG_ADDRESS! + path);
+  try {
+    const result = await work(page);
+    expect(faults).toEqual([]);
+    return result;
+  } finally {
+    await page.close();
+  }
+}
+
+/** WCAG 2.2 AA by axe-core, in both schemes. */
+export async function expectAccessible(page: Page): Promise<void> {
+  for (const scheme of ['light', 'dark']) {
+    await page.evaluate((s) => document.documentElement.setAttribute('data-scheme', s), scheme);
+    await new Promise((r) => setTimeout(r, 700));
+    await page.evaluate(axe);
+    const violations = await page.evaluate(async () => {
+      const run = (window as unknown as { axe: { run: (o: object) => Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }> } }).axe;
+      const { violations } = await run.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
+      return violations.map((v) => `${v.id}: ${v.nodes[0]!.html.slice(0, 160)} ${v.nodes[0]!.failureSummary.slice(0, 200)}`);
+    });
+    expect(violations, scheme).toEqual([]);
+  }
+}
+
+/** Clicks the first button whose words begin so. */
+export async function clickOn(page: Page, words: string): Promise<void> {
+  await page.waitForFunction((w) => [...document.querySelectorAll('button')].some((b) => b.innerText.trim().startsWith(w) && !b.disabled), { timeout: 15_000 }, words);
+  await page.evaluate((w) => [...document.querySelectorAll('button')].find((b) => b.innerText.trim().startsWith(w) && !b.disabled)!.click(), words);
+}
