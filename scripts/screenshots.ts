@@ -1,13 +1,21 @@
 import { openBrowser, openPage } from '../e2e/browser';
 
 /** Takes the pictures of docs/screenshots from a running demo: tsx scripts/screenshots.ts ADDRESS [NAME ...] */
-const views: Record<string, { path: string; height?: number; click?: string }> = {
+const views: Record<string, { path: string; height?: number; type?: [selector: string, text: string]; waitMs?: number }> = {
   home: { path: '/' },
   build: { path: '/b/belfry-six' },
   ladder: { path: '/b/belfry-six/ladder' },
   board: { path: '/b/belfry-six/board/copperwren-sill-45' },
   hookup: { path: '/b/belfry-six/hookup/tarnfield-keel-f7?part=prism-air' },
   fixes: { path: '/b/belfry-six/hookup/copperwren-jamb' },
+  shelf: { path: '/b/belfry-six/shelf' },
+  editor: { path: '/b/belfry-six/shelf/oxbow-mullion', type: ['textarea[aria-label="Text of the spec sheet"]', 'UART x5 (UART3 for wireless), BEC 5V@3A & 9V/2A, 3-6S, 45A cont. 55A (10s), 36x36x8 mm, weight 8.5 g, weight 9 g. Ships fast!'] },
+  compare: { path: '/b/belfry-six/compare?boards=tarnfield-keel-f7,copperwren-sill-45,marlpit-rafter,dunmarrow-fen-f4' },
+  trade: { path: '/b/belfry-six/trade', waitMs: 9000 },
+  basket: { path: '/b/belfry-six/basket' },
+  sheet: { path: '/b/saltgrass/sheet' },
+  bench: { path: '/b/gutterling/bench' },
+  log: { path: '/b/belfry-six/log' },
 };
 
 const [address, ...names] = process.argv.slice(2);
@@ -17,7 +25,11 @@ for (const name of names.length > 0 ? names : Object.keys(views)) {
   const view = views[name] ?? { path: name };
   const { page, faults } = await openPage(browser, `${address}${view.path}`);
   await page.setViewport({ width: 1280, height: view.height ?? 800 });
-  await new Promise((r) => setTimeout(r, 900));
+  await new Promise((r) => setTimeout(r, view.waitMs ?? 1500));
+  if (view.type) {
+    await page.type(view.type[0], view.type[1]);
+    await new Promise((r) => setTimeout(r, 500));
+  }
   await page.screenshot({ path: `${folder}/${name.replaceAll(/[^a-z0-9-]+/g, '_')}.png` as `${string}.png` });
   if (faults.length > 0) console.log(name, faults);
   await page.close();
