@@ -62,8 +62,8 @@ function Basket({ board, climb }: Chosen) {
           {lines.map((l) => {
             const home = build.atHome[l.key] ?? 0;
             return (
-              <tr key={l.key} style={{ opacity: home >= l.quantity ? 0.55 : 1 }}>
-                <td style={{ whiteSpace: 'normal' }}>{l.what}</td>
+              <tr key={l.key}>
+                <td style={{ whiteSpace: 'normal', textDecoration: home >= l.quantity ? 'line-through' : 'none' }}>{l.what}</td>
                 <td className="n">
                   {l.quantity} {l.unit}
                 </td>

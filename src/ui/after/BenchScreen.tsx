@@ -137,7 +137,7 @@ function Chart({ data, x, xName, lines }: { data: Record<string, number | undefi
   return (
     <Box sx={{ height: 280, my: 1 }} aria-hidden>
       <ResponsiveContainer>
-        <LineChart data={data} margin={{ top: 8, right: 16, bottom: 18, left: 0 }}>
+        <LineChart accessibilityLayer={false} data={data} margin={{ top: 8, right: 16, bottom: 18, left: 0 }}>
           <CartesianGrid stroke="var(--hair)" />
           <XAxis dataKey={x} type="number" domain={['dataMin', 'dataMax']} tick={{ fontSize: 11, fill: 'var(--faded)' }} label={{ value: xName, position: 'insideBottom', offset: -10, fontSize: 11, fill: 'var(--faded)' }} />
           <YAxis tick={{ fontSize: 11, fill: 'var(--faded)' }} />

@@ -92,7 +92,7 @@ function Frontier({ standings }: { standings: Standing[] }) {
     <>
       <Box sx={{ height: 250 }} aria-hidden>
         <ResponsiveContainer>
-          <ScatterChart margin={{ top: 8, right: 16, bottom: 18, left: 8 }}>
+          <ScatterChart accessibilityLayer={false} margin={{ top: 8, right: 16, bottom: 18, left: 8 }}>
             <CartesianGrid stroke="var(--hair)" />
             <XAxis type="number" dataKey="euro" name="to pay" unit=" €" domain={['auto', 'auto']} tick={{ fontSize: 11, fill: 'var(--faded)' }} label={{ value: 'to pay, €', position: 'insideBottom', offset: -10, fontSize: 11, fill: 'var(--faded)' }} />
             <YAxis type="number" dataKey="grams" name="grams" unit=" g" domain={['auto', 'auto']} tick={{ fontSize: 11, fill: 'var(--faded)' }} />

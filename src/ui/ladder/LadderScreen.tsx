@@ -87,7 +87,7 @@ export function LadderScreen() {
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
       <h1 className="sr">Ladder</h1>
-      <Box className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 2, py: 0.75, borderBottom: '1px solid var(--hair)', flexWrap: 'wrap' }}>
+      <Box className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 2, py: 0.25, borderBottom: '1px solid var(--hair)', flexWrap: 'wrap' }}>
         <TextField
           inputRef={filter}
           placeholder="Filter by name, maker or reason"
@@ -179,10 +179,10 @@ type View = { q: string; sort: (typeof sortKeys)[number]; hide: readonly string[
 function Filters({ view, onChange }: { view: View; onChange: (change: Partial<Pick<View, 'stops' | 'most' | 'light'>>) => void }) {
   const { ranking } = useRoom();
   const box = (label: string, key: 'most' | 'light', unit: string) => (
-    <TextField label={label} value={view[key] ?? ''} onChange={(e) => onChange({ [key]: Number(e.target.value) || null })} slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': `${label} ${unit}` } }} sx={{ width: 84 }} />
+    <TextField placeholder={label} value={view[key] ?? ''} onChange={(e) => onChange({ [key]: Number(e.target.value) || null })} slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': `${label} ${unit}` } }} sx={{ width: 84 }} />
   );
   return (
-    <Box className="no-print" sx={{ display: 'flex', gap: 2, px: 2, py: 0.25, alignItems: 'center', fontSize: 12, borderBottom: '1px solid var(--hair)' }}>
+    <Box className="no-print" sx={{ display: 'flex', gap: 2, px: 2, height: 27, alignItems: 'center', fontSize: 12, borderBottom: '1px solid var(--hair)' }}>
       <Select displayEmpty value={view.stops ?? ''} onChange={(e) => onChange({ stops: Number(e.target.value) || null })} inputProps={{ 'aria-label': 'Stops at' }} renderValue={(v) => (v ? `stops at ${rungNames[Number(v) - 1]}` : 'stops anywhere')} sx={{ width: 130 }}>
         <MenuItem value="">stops anywhere</MenuItem>
         {rungNames.map((n, i) => (

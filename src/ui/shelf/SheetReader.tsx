@@ -58,8 +58,8 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
           </Box>
           <Box role="listbox" aria-label="Figures understood" tabIndex={0} onKeyDown={keys} sx={{ maxHeight: 260, overflow: 'auto', fontSize: 12.5 }}>
             {readings.map((r, i) => (
-              <Box key={i} role="option" aria-selected={i === at} onClick={() => setAt(i)} sx={{ display: 'flex', gap: 1, alignItems: 'center', borderBottom: '1px solid var(--hair)', background: i === at ? 'var(--copperSoft)' : undefined, opacity: choice(i) === 'open' ? 1 : 0.55, px: 0.5 }}>
-                <Box sx={{ width: 92 }}>{words[r.field] ?? r.field}</Box>
+              <Box key={i} role="option" aria-selected={i === at} onClick={() => setAt(i)} sx={{ display: 'flex', gap: 1, alignItems: 'center', borderBottom: '1px solid var(--hair)', background: i === at ? 'var(--copperSoft)' : undefined, px: 0.5 }}>
+                <Box sx={{ width: 92, textDecoration: choice(i) === 'left' ? 'line-through' : 'none' }}>{words[r.field] ?? r.field}</Box>
                 <TextField value={typed[i] ?? String(r.value)} onChange={(e) => setTyped((t) => ({ ...t, [i]: e.target.value }))} slotProps={{ htmlInput: { 'aria-label': `Value: ${words[r.field] ?? r.field}` } }} sx={{ width: 62 }} />
                 <Box sx={{ width: 28, color: 'text.secondary' }}>{specUnits[r.field] ?? ''}</Box>
                 <Box sx={{ flex: 1, color: r.doubt === 'sure' ? 'text.secondary' : 'warning.main', fontSize: 11 }} title={r.why}>
