@@ -44,11 +44,14 @@ export function tippingPoints(build: Build, board: Board, ranked: readonly Ranke
             then = first;
           }
         }
-        return [{ field: dial.field, says: dial.says, unit: dial.unit, now: dial.now, at: Number(tips.toPrecision(3)), direction, then: then.boardName }];
+        return [{ field: dial.field, says: dial.says, unit: dial.unit, now: dial.now, at: counted.has(dial.field) ? (direction === 'below' ? Math.ceil(tips) : Math.floor(tips)) : Number(tips.toPrecision(3)), direction, then: then.boardName }];
       }),
     )
     .sort((a, b) => distance(a) - distance(b));
 }
+
+/** What comes in whole numbers tips at the next of them. */
+const counted = new Set(['packCells.min', 'packCells.max', 'esc.channels', 'claimedPorts']);
 
 function distance(t: Tipping): number {
   return Math.abs(t.at - t.now) / Math.max(1e-9, t.now);
