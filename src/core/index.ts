@@ -20,6 +20,7 @@ export type { Hookup } from './hookup/hookup';
 export { fileSchemas, jsonSchemaOf, readData, readFile, type Fault, type FileFormat, type Read, type RungFile } from './model/file';
 export type { Board } from './model/board';
 export type { Build, Part, Priority } from './model/build';
+export { readPartsList, type PastedLine } from './intake/parts-list';
 export { readSpec } from './intake/read-spec';
 export { specUnits, type Reading, type SpecField } from './intake/reading';
 export { applyReadings, type Said } from './intake/apply-readings';

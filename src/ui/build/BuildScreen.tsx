@@ -8,6 +8,7 @@ import { useRoom } from '../room/BuildRoom';
 import { AddPart } from './AddPart';
 import { Craft } from './Craft';
 import { PartList } from './PartList';
+import { PasteParts } from './PasteParts';
 import { PartSheet } from './PartSheet';
 import { TallyBox } from './TallyBox';
 import { Variants } from './Variants';
@@ -26,6 +27,7 @@ export function BuildScreen() {
           <Typography variant="h2" sx={{ flex: 1 }}>
             What must hang off the board, most important first
           </Typography>
+          <PasteParts />
           <AddPart onAdded={setSelected} />
         </Box>
         <PartList selected={selected} onSelect={setSelected} />

@@ -1,0 +1,44 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { readPartsList } from '@/core';
+import { useRoom } from '../room/BuildRoom';
+import { withPart } from './change';
+
+/** A parts list as text or CSV: what each line is taken for is shown before anything is added. */
+export function PasteParts() {
+  const { shelf, edit } = useRoom();
+  const [open, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  const lines = readPartsList(text, shelf?.peripherals ?? []);
+  const found = lines.filter((l) => l.part);
+  const add = () => {
+    edit('paste parts', (b) => found.reduce((build, l) => Array.from({ length: l.count }).reduce<typeof build>((x) => withPart(x, l.part!), build), b));
+    setOpen(false);
+    setText('');
+  };
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>Paste a list</Button>
+      <Dialog open={open} onClose={() => setOpen(false)} fullWidth aria-label="Paste a parts list">
+        <Box sx={{ p: 2, fontSize: 12.5 }}>
+          <TextField multiline minRows={5} maxRows={10} fullWidth autoFocus value={text} onChange={(e) => setText(e.target.value)} placeholder="One part a line, or CSV: name; kind; count" slotProps={{ htmlInput: { 'aria-label': 'Parts list' } }} />
+          {lines.map((l, i) => (
+            <Box key={i} sx={{ display: 'flex', gap: 1, borderBottom: '1px solid var(--hair)' }}>
+              <Box sx={{ flex: 1 }}>{l.line}</Box>
+              <Box sx={{ flex: 1, color: l.part ? 'text.primary' : 'error.main' }}>{l.part ? `${l.count} x ${l.part.name}, ${l.part.kind}` : l.others.length > 0 ? `could be ${l.others.map((o) => o.name).join(', ')}: say which` : 'not in the library'}</Box>
+            </Box>
+          ))}
+          <Box sx={{ mt: 1, display: 'flex', gap: 1 }}>
+            <Button variant="contained" disabled={found.length === 0} onClick={add}>
+              Add {found.reduce((n, l) => n + l.count, 0)} parts
+            </Button>
+            <Button onClick={() => setOpen(false)}>Leave it</Button>
+          </Box>
+        </Box>
+      </Dialog>
+    </>
+  );
+}
