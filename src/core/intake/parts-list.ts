@@ -42,7 +42,7 @@ function ownWords(part: Peripheral): string[] {
 }
 
 function words(text: string): string[] {
-  return text.toLowerCase().split(/[^a-z0-9]+/).filter((w) => w.length > 0);
+  return text.toLowerCase().split(/[^a-z0-9]+/).filter((w) => w.length > 1 || /\d/.test(w));
 }
 
 /** "2x ..." and "...; 2" and "... x 2" ask for two; at most 12. */
