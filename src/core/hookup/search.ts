@@ -130,7 +130,7 @@ function split(node: Relaxation, shares: Float64Array): Relaxation[] {
         return child;
       });
   }
-  const part = openPart(node, shares);
+  const part = openPart(node, shares) ?? anyOpenPart(node, shares);
   if (!part) return [];
   return [true, false].map((side) => {
     const child = copyRelaxation(node);
@@ -163,22 +163,29 @@ function openTag({ model, alive, tags }: Relaxation, shares: Float64Array): { ta
   return best;
 }
 
+interface Halves {
+  part: number;
+  first: (o: number) => boolean;
+}
+
 /**
  * The part, and the row, on which the options it takes pieces of differ most: halved between those that take more than the mean of this row and those
- * that take less. Where every part is whole, any open part is halved between what it takes and the rest.
+ * that take less. Null where every part is whole.
  */
-function openPart({ model, alive, caps, rowAt }: Relaxation, shares: Float64Array): { part: number; first: (o: number) => boolean } | null {
-  let best: { part: number; first: (o: number) => boolean } | null = null;
+function openPart(node: Relaxation, shares: Float64Array): Halves | null {
+  const { model, alive, caps, rowAt } = node;
+  let best: Halves | null = null;
   let most = near;
   const mean = new Float64Array(model.rows);
   const apart = new Float64Array(model.rows);
+  const without = new Float64Array(model.rows);
   for (let p = 0; p < model.first.length - 1; p++) {
     let top = 0;
     for (let o = model.first[p]!; o < model.first[p + 1]!; o++) top = Math.max(top, shares[o]!);
     if (top > 1 - near) continue;
     mean.fill(0);
     apart.fill(0);
-    let whole = 0;
+    without.fill(1);
     const each = (take: (r: number, amount: number, share: number) => void) => {
       for (let o = model.first[p]!; o < model.first[p + 1]!; o++) {
         if (!alive[o] || shares[o]! < near) continue;
@@ -186,7 +193,6 @@ function openPart({ model, alive, caps, rowAt }: Relaxation, shares: Float64Arra
       }
     };
     each((r, amount, share) => (mean[r]! += amount * share));
-    const without = new Float64Array(model.rows).fill(1);
     each((r, amount, share) => {
       apart[r]! += share * Math.abs(amount - mean[r]!);
       without[r]! -= share;
@@ -195,18 +201,32 @@ function openPart({ model, alive, caps, rowAt }: Relaxation, shares: Float64Arra
       if (mean[r] === 0 || rowAt[r]! < 0 || !(caps[r]! > 0)) continue;
       const by = (apart[r]! + without[r]! * mean[r]!) / (Number.isFinite(caps[r]!) ? caps[r]! : 100 * mean[r]!);
       if (by <= most) continue;
-      most = by;
       const [row, middle] = [r, mean[r]!];
-      best = { part: p, first: (o) => amountOn(model, o, row) > middle };
-    }
-    if (!best && whole === 0) {
-      let at = model.first[p]!;
-      for (let o = at; o < model.first[p + 1]!; o++) if (shares[o]! > shares[at]!) at = o;
-      best = { part: p, first: (o) => o === at };
-      whole = 1;
+      const halves: Halves = { part: p, first: (o) => amountOn(model, o, row) > middle };
+      if (!parts(node, halves)) continue;
+      most = by;
+      best = halves;
     }
   }
-  if (best) return best;
+  return best;
+}
+
+/** Are there open options on both sides? A split that leaves one side empty would be made again and again. */
+function parts({ model, alive }: Relaxation, { part, first }: Halves): boolean {
+  let inside = false;
+  let outside = false;
+  for (let o = model.first[part]!; o < model.first[part + 1]!; o++) {
+    if (!alive[o]) continue;
+    if (first(o)) inside = true;
+    else outside = true;
+  }
+  return inside && outside;
+}
+
+/** The least settled part that has more than one option left, halved between what it has most of and the rest. */
+function anyOpenPart({ model, alive }: Relaxation, shares: Float64Array): Halves | null {
+  let best: Halves | null = null;
+  let least = Infinity;
   for (let p = 0; p < model.first.length - 1; p++) {
     let at = -1;
     let count = 0;
@@ -215,9 +235,11 @@ function openPart({ model, alive, caps, rowAt }: Relaxation, shares: Float64Arra
       count++;
       if (at < 0 || shares[o]! > shares[at]!) at = o;
     }
-    if (count > 1) return { part: p, first: (o) => o === at };
+    if (count < 2 || shares[at]! >= least) continue;
+    least = shares[at]!;
+    best = { part: p, first: (o) => o === at };
   }
-  return null;
+  return best;
 }
 
 function amountOn(model: Model, o: number, r: number): number {
