@@ -13,7 +13,8 @@ export function shareSides(shop: Workshop, laid: LaidPart[]): void {
       for (const guest of serialNeeds(rider)) {
         const seat = hostNeed(host, guest.protocol);
         if (!seat) continue;
-        const id = `side:${host.part.id}`;
+        // A host with two links has two seats; each is told apart.
+        const id = `side:${host.part.id}/${seat.need.id}`;
         const once = row(shop, { id, group: '', limit: 1 });
         markHost(shop, host, seat.need, id);
         guest.need.ways.push(...ridingWays(shop, host, seat.need, guest.protocol, id, once));
