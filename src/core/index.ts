@@ -32,6 +32,7 @@ export { basketCsv, basketOf, orderFor, type Aim, type BasketLine, type Order } 
 export { buildSheet, sheetMarkdown, type BuildSheet, type Step } from './sheet/build-sheet';
 export { arrivesOn, currentScale, logCsv, logMarkdown, measurable, voltageScale, withReading } from './sheet/logbook';
 export { powerUp, type PowerUp } from './bench/power-up';
+export { deskState } from './bench/desk';
 export { sagOver, type SagPoint } from './bench/sag';
 export { faultsFor, probesWith, stillPossible, type BenchFault, type Probe } from './bench/faults';
 export type { Peripheral } from './model/peripheral';

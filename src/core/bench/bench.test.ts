@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { evaluate } from '../climb';
 import { readFile } from '../model/file';
 import { makeBoard, makeBuild, makePart, regulator, says, supply } from '../tests/make';
+import { deskState } from './desk';
 import { faultsFor, probesWith, stillPossible } from './faults';
 import { chargedVolts, powerUp, steadyPackAmps } from './power-up';
 import { sagOver } from './sag';
@@ -77,6 +78,15 @@ describe('sag under throttle', () => {
     expect(points[0]!.out).toEqual([]);
     points.forEach((p, i) => i > 0 && expect(p.packVolts).toBeLessThan(points[i - 1]!.packVolts));
   });
+});
+
+test('on the desk: 500 mA for what must live on USB (USB 2.0, 7.2.1), nothing for the rest', () => {
+  const keel = board('tarnfield-keel-f7');
+  const desk = deskState(belfry.value, evaluate(belfry.value, keel));
+  const asked = belfry.value.parts.filter((p) => p.onUsb).map((p) => p.id);
+  expect(desk.parts.filter((p) => p.amps > 0).every((p) => asked.includes(p.id))).toBe(true);
+  expect(desk.amps).toBeGreaterThan(0);
+  expect([desk.limitAmps, desk.enough]).toEqual([0.5, desk.amps <= 0.5]);
 });
 
 describe('faults and what a meter reads', () => {

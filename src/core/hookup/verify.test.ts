@@ -98,7 +98,7 @@ describe('whatever is wired stands when it is checked by hand', () => {
   });
 
   test('two parts on one I2C bus have two addresses; outputs serve one part each, and a timer one use', () => {
-    each((build, board, hookup, name) => {
+    each((_, board, hookup, name) => {
       const addresses = hookup.parts.flatMap((p) => p.links.flatMap((l) => (l.link.kind === 'i2c' ? [`${l.to[0]} ${l.link.address}`] : [])));
       expect(new Set(addresses).size, name).toBe(addresses.length);
       const outputs = hookup.parts.flatMap((p) => p.links.flatMap((l) => (l.pads.some((x) => x.does === 'output' || x.does === 'soft serial') ? l.to.map((id) => ({ id, use: l.link.kind === 'output' ? l.link.use : 'soft serial' })) : [])));
@@ -109,7 +109,6 @@ describe('whatever is wired stands when it is checked by hand', () => {
         uses.set(timer, (uses.get(timer) ?? new Set()).add(o.use));
       }
       for (const set of uses.values()) expect(set.size, name).toBe(1);
-      void build;
     });
   });
 

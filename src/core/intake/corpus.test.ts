@@ -10,9 +10,8 @@ describe('the reader on the corpus', () => {
   const found = measure({ texts });
   test('takes little that is wrong and misses little: precision 0.98, recall 0.9', () => {
     expect(texts.length).toBeGreaterThanOrEqual(60);
-    expect(found.wrong, JSON.stringify(found.wrong.slice(0, 5))).toEqual(expect.any(Array));
-    expect(found.precision).toBeGreaterThanOrEqual(0.98);
-    expect(found.recall).toBeGreaterThanOrEqual(0.9);
+    expect(found.precision, JSON.stringify(found.wrong.slice(0, 5))).toBeGreaterThanOrEqual(0.98);
+    expect(found.recall, JSON.stringify(found.missed.slice(0, 5))).toBeGreaterThanOrEqual(0.9);
   });
   test('marks both sides of a contradiction', () => {
     expect(readSpec('Weight: 8 g\nweight 9 g').map((r) => [r.value, r.doubt])).toEqual([[8, 'contradicted'], [9, 'contradicted']]);

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
-import { arrivesOn, basketCsv, basketOf, orderFor, type Aim, type BasketLine } from '@/core';
+import { arrivesOn, basketCsv, basketOf, orderFor, type BasketLine } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { saveAs } from '../shelf/save-as';
 import { WithBoard, type Chosen } from './use-chosen';
@@ -98,5 +98,3 @@ function Schedule() {
 function asText(lines: BasketLine[]): string {
   return lines.map((l) => `${l.quantity} ${l.unit}  ${l.what}  €${(l.cents / 100).toFixed(2)}`).join('\n');
 }
-
-export type { Aim };

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { useMemo, useState } from 'react';
 import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import { faultsFor, powerUp, probesWith, sagOver, stillPossible } from '@/core';
+import { deskState, faultsFor, powerUp, probesWith, sagOver, stillPossible } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { WithBoard, type Chosen } from './use-chosen';
 
@@ -83,23 +83,18 @@ function FirstPower({ board, climb }: Chosen) {
 
 function Desk({ climb }: Chosen) {
   const { build } = useRoom();
-  const rows = climb.hookup.parts.map((p) => {
-    const asked = build.parts.find((x) => x.id === p.id)?.onUsb ?? false;
-    const alive = p.supply?.conditions.find((c) => c.why.includes('on USB'));
-    return { ...p, asked, word: !p.mode ? 'left out' : !p.supply ? 'takes no power' : alive ? alive.why : 'not asked to live on USB', amps: asked && p.supply ? p.supply.typicalAmps : 0 };
-  });
-  const sum = rows.reduce((s, r) => s + r.amps, 0);
+  const desk = deskState(build, climb);
   return (
     <>
       <Box sx={{ fontSize: 14, fontWeight: 600, mb: 1 }}>
-        What must live on USB draws {sum.toFixed(2)} A of 0.50 A{sum > 0.5 ? ': too much' : ''}.
+        What must live on USB draws {desk.amps.toFixed(2)} A of {desk.limitAmps.toFixed(2)} A{desk.enough ? '' : ': too much'}.
       </Box>
       <table>
         <tbody>
-          {rows.map((r) => (
+          {desk.parts.map((r) => (
             <tr key={r.id}>
               <td>{r.name}</td>
-              <td>{r.word}</td>
+              <td>{r.says}</td>
               <td className="n">{r.amps > 0 ? `${r.amps.toFixed(2)} A` : ''}</td>
             </tr>
           ))}
