@@ -3,7 +3,7 @@ import type { Lock } from '../model/build';
 import { compile } from './compile';
 import { noCost } from './cost';
 import type { LaidPart } from './lay-out';
-import { optionsOf } from './options';
+import { seatsOf } from './options';
 import type { Problem } from './problem';
 import { worksAtAll } from './solve';
 import type { SolvedRung, Workshop } from './way';
@@ -32,13 +32,15 @@ export function worksTogether(shop: Workshop, all: LaidPart[], wanted: LaidPart[
 /** Compiles once, without prices and margins, which merges most ways; then answers for any subset of the parts. */
 function worker(shop: Workshop, all: LaidPart[], upTo: SolvedRung, locks: Lock[]): (wanted: LaidPart[]) => boolean {
   const problem = priceless(compile(shop, all, upTo, locks).problem);
-  const options = problem.parts.map((p) => optionsOf(p, marginCapPercent));
-  const wired = options.map((list) => list.filter((o) => o.pick !== null));
+  const seats = seatsOf(problem, marginCapPercent);
   return (wanted) =>
     worksAtAll(
-      problem,
+      seats.problem,
       // Only a part that others can ride on or feed from matters when it is not wanted.
-      all.flatMap((l, i) => (wanted.includes(l) ? [wired[i]!] : l.unmetTags ? [options[i]!] : [])),
+      seats.lists.flatMap((list, s) => {
+        const laid = all[seats.part[s]!]!;
+        return wanted.includes(laid) ? [list.filter((o) => o.pick !== null)] : laid.unmetTags ? [list] : [];
+      }),
     );
 }
 

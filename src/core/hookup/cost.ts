@@ -47,15 +47,8 @@ export function pack(c: Cost): Packed {
 }
 
 export function unpack(p: Packed): Cost {
-  const result = { ...noCost };
-  widths.forEach((level, i) => {
-    let rest = p[i]!;
-    for (const [key, width] of [...level].reverse()) {
-      result[key] = rest % width;
-      rest = Math.floor(rest / width);
-    }
-  });
-  return result;
+  const levels = levelsOf(p);
+  return Object.fromEntries(levelOrder.map((key, l) => [key, levels[l]!])) as unknown as Cost;
 }
 
 /** The levels of the objective, dearest first; the margin stands before the last one. */
@@ -63,8 +56,17 @@ export const levelOrder: readonly (keyof Cost)[] = widths.flatMap((level) => lev
 
 /** A packed cost level by level, in the order of `levelOrder`. */
 export function levelsOf(p: Packed): number[] {
-  const c = unpack(p);
-  return levelOrder.map((l) => c[l]);
+  const levels = new Array<number>(levelOrder.length);
+  let at = levels.length;
+  for (let i = widths.length - 1; i >= 0; i--) {
+    let rest = p[i]!;
+    for (let k = widths[i]!.length - 1; k >= 0; k--) {
+      const width = widths[i]![k]![1];
+      levels[--at] = rest % width;
+      rest = Math.floor(rest / width);
+    }
+  }
+  return levels;
 }
 
 /** Negative when `a` is the better one. */

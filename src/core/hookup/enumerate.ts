@@ -1,18 +1,18 @@
 import { least } from './propagate';
-import type { Relaxation } from './relax';
+import type { Bound, Relaxation } from './relax';
 
 /**
  * Tries the options that a node has left one after the other, parts with the fewest first, for at most `most` steps. `ended` false: it ran out of
  * steps and nothing is proved. With `level` -1 any hookup will do; else the least of that level below `below`.
  */
-export function enumerate(node: Relaxation, level: number, below: number, most: number): { best: Int32Array | null; ended: boolean } {
+export function enumerate(node: Relaxation, level: number, below: number, most: number, { bound, rise }: Bound, wanted: number): { best: Int32Array | null; ended: boolean } {
   const { model, alive, caps } = node;
   const parts = model.first.length - 1;
   const goal = level < 0 ? -1 : model.sums + level;
   const lists = Array.from({ length: parts }, (_, p) => {
     const list: number[] = [];
     for (let o = model.first[p]!; o < model.first[p + 1]!; o++) if (alive[o]) list.push(o);
-    return list;
+    return list.sort((a, b) => rise[a]! - rise[b]! || a - b);
   });
   const order = lists.map((_, p) => p).sort((a, b) => lists[a]!.length - lists[b]!.length || a - b);
   // What the parts from step k on must take at least of every row.
@@ -35,26 +35,34 @@ export function enumerate(node: Relaxation, level: number, below: number, most: 
   const chosen = new Int32Array(parts);
   let best: Int32Array | null = null;
   let steps = 0;
+  /** How far the bound may still rise. */
+  let room = wanted - bound;
   visit(0);
   return { best, ended: steps <= most };
 
   function visit(k: number): void {
     if (k === parts) {
       best = chosen.slice();
-      if (goal >= 0) limit[goal] = used[goal]! - 1e-6;
+      if (goal >= 0) {
+        room -= limit[goal]! + 1e-6 - used[goal]!;
+        limit[goal] = used[goal]! - 1e-6;
+      }
       return;
     }
     if (k > 1 && k < parts - 1 && known(k)) return;
     const p = order[k]!;
     for (const o of lists[p]!) {
       if (++steps > most) return;
+      if (rise[o]! > room) break;
       if (!goes(o, (k + 1) * model.rows)) continue;
       const fresh = take(o);
+      room -= rise[o]!;
       if (fresh >= 0) {
         chosen[p] = o;
         if (levelsHold((k + 1) * model.rows)) visit(k + 1);
       }
       putBack(o, fresh);
+      room += rise[o]!;
       if (best && goal < 0) return;
     }
   }

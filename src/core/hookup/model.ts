@@ -40,66 +40,84 @@ export function modelOf(problem: Problem, lists: Option[][]): Model {
   const at = new Int32Array(options.length + 1);
   const row: number[] = [];
   const amount: number[] = [];
+  const push = (r: number, a: number) => {
+    if (a === 0) return;
+    row.push(r);
+    amount.push(a);
+  };
   options.forEach((o, i) => {
     for (const [r, a] of o.uses) push(r, a);
     const levels = levelsOf(o.cost);
     for (const [t, v] of o.tags) if (single[t]) once[t]![v]?.forEach((c, l) => (levels[l]! += c));
-    levels.forEach((c, l) => push(sums + l, c));
+    for (let l = 0; l < levels.length; l++) push(sums + l, levels[l]!);
     at[i + 1] = row.length;
   });
   single.forEach((yes, t) => yes && once[t]!.fill(null));
   const pairs = pairsOf(problem, lists, once);
   return { ...pairs, problem, options, first, partOf, at, row: Int32Array.from(row), amount: Float64Array.from(amount), sums, rows: sums + levelOrder.length, once };
-
-  function push(r: number, a: number): void {
-    if (a === 0) return;
-    row.push(r);
-    amount.push(a);
-  }
 }
 
 /** Tags that nobody can disagree about and that cost nothing need no pairs. */
 function pairsOf(problem: Problem, lists: Option[][], once: Model['once']): Pick<Model, 'pairs' | 'firstPair' | 'pairAt' | 'pairOf'> {
+  // Which parts ask for which values of each tag.
+  const asked = problem.tags.map(() => new Map<number, Set<number>>());
+  lists.forEach((list, part) => {
+    for (const o of list) {
+      for (const [t, v] of o.tags) {
+        const values = asked[t]!.get(part);
+        if (values) values.add(v);
+        else asked[t]!.set(part, new Set([v]));
+      }
+    }
+  });
   const pairs: Model['pairs'] = [];
-  const number = new Map<string, number>();
+  const number = new Map<number, number>();
+  const key = (part: number, tag: number, value: number) => (part * problem.tags.length + tag) * 256 + value;
   const firstPair = new Int32Array(problem.tags.length + 1);
-  problem.tags.forEach((_, tag) => {
-    const asked = lists.map((list) => [...new Set(list.flatMap((o) => o.tags.filter(([t]) => t === tag).map(([, v]) => v)))]);
-    const parts = asked.filter((values) => values.length > 0).length;
-    const matters = parts > 1 && (new Set(asked.flat()).size > 1 || once[tag]!.some((c) => c));
+  asked.forEach((byPart, tag) => {
     const priced = once[tag]!.some((c) => c);
-    if (matters || priced) {
-      asked.forEach((values, part) =>
-        values.forEach((value) => {
-          number.set(`${part}:${tag}:${value}`, pairs.length);
+    const values = new Set([...byPart.values()].flatMap((v) => [...v]));
+    if (priced || (byPart.size > 1 && values.size > 1)) {
+      for (const [part, wanted] of byPart) {
+        for (const value of wanted) {
+          number.set(key(part, tag, value), pairs.length);
           pairs.push({ part, tag, value });
-        }),
-      );
+        }
+      }
     }
     firstPair[tag + 1] = pairs.length;
   });
   const pairAt: number[] = [0];
   const pairOf: number[] = [];
-  lists.forEach((list, p) =>
-    list.forEach((o) => {
-      // Leaving a part out asks for no tag that costs; what it forbids is seen when a hookup is checked.
-      for (const [t, v] of o.pick === null ? [] : o.tags) {
-        const q = number.get(`${p}:${t}:${v}`);
+  lists.forEach((list, p) => {
+    for (const o of list) {
+      for (const [t, v] of o.tags) {
+        const q = number.get(key(p, t, v));
         if (q !== undefined) pairOf.push(q);
       }
       pairAt.push(pairOf.length);
-    }),
-  );
+    }
+  });
   return { pairs, firstPair, pairAt: Int32Array.from(pairAt), pairOf: Int32Array.from(pairOf) };
 }
 
 /** Tags whose price falls to a single option in any hookup, since all that ask for them want the same last place: it may stand with the option. */
 function paidAtMostOnce(problem: Problem, lists: Option[][], once: (number[] | null)[][]): boolean[] {
+  const asking = problem.tags.map((): Option[] => []);
+  const parts = problem.tags.map(() => new Set<number>());
+  lists.forEach((list, p) => {
+    for (const o of list) {
+      for (const [t] of o.tags) {
+        asking[t]!.push(o);
+        parts[t]!.add(p);
+      }
+    }
+  });
   return problem.tags.map((_, t) => {
     if (once[t]!.every((c) => c === null)) return false;
-    const asking = lists.map((list) => list.filter((o) => o.tags.some(([x]) => x === t)));
-    if (asking.filter((list) => list.length > 0).length < 2) return true;
-    return problem.rows.some((row, r) => asking.flat().every((o) => o.uses.some(([x, a]) => x === r && 2 * a > row.limit)));
+    if (parts[t]!.size < 2) return true;
+    // A row that all of them fill by more than half: the first one's rows are as good as any.
+    return asking[t]![0]!.uses.some(([r]) => asking[t]!.every((o) => o.uses.some(([x, a]) => x === r && 2 * a > problem.rows[r]!.limit)));
   });
 }
 

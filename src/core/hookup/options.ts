@@ -1,8 +1,8 @@
 import { marginStep } from '../trade/comfort';
-import { compare, pack, plus, zero, type Packed } from './cost';
+import { compare, noCost, pack, plus, zero, type Packed } from './cost';
 import type { Choice, Pick, Problem, ProblemPart, RowUse, TagUse } from './problem';
 
-/** One whole way to serve a part: its mode and all choices at once, or null for leaving it out. */
+/** One way to serve a seat: a mode of its part with choices for the seat's needs (-1 for needs of other seats), or null for leaving the part out. */
 export interface Option {
   pick: Pick | null;
   cost: Packed;
@@ -12,16 +12,64 @@ export interface Option {
 }
 
 /**
- * All options of a part that could be in a best hookup, cheapest first.
+ * The problem as seats. A part is one seat as long as its needs together have few combinations; else its needs are spread over several seats, which
+ * agree on the mode by a tag: so options add up instead of multiplying.
+ */
+export interface Seats {
+  /** With the tags that seats of one part agree by. */
+  problem: Problem;
+  lists: Option[][];
+  /** For each seat its part. */
+  part: number[];
+}
+
+/** Above this many combinations a part is split. */
+const mostJoined = 60;
+
+export function seatsOf(problem: Problem, cap: number): Seats {
+  const tags = problem.tags.slice();
+  const lists: Option[][] = [];
+  const part: number[] = [];
+  problem.parts.forEach((p, i) => {
+    const seats = seatsOfPart(p, cap);
+    const way = seats.length > 1 ? tags.push({ id: `way:${p.id}`, once: [noCost, ...p.modes.map(() => noCost)] }) - 1 : null;
+    seats.forEach((needs, seat) => {
+      lists.push(optionsOf(p, needs, seat === 0, way));
+      part.push(i);
+    });
+  });
+  return { problem: { ...problem, tags }, lists, part };
+}
+
+/** For each seat the choices that its needs have left, mode by mode and need by need; null for needs of other seats. */
+type SeatNeeds = (Option[] | null)[][];
+
+function seatsOfPart(part: ProblemPart, cap: number): SeatNeeds[] {
+  // Pruned before they are joined: a choice that another beats is never part of a best option.
+  const choices = part.modes.map((mode, m) => mode.needs.map((need, n) => undominated(need.choices.map((c, i) => alone(c, i, m, n, mode.needs.length, cap)))));
+  const needs = Math.max(1, ...part.modes.map((m) => m.needs.length));
+  const seats: number[][] = [[]];
+  for (let n = 0; n < needs; n++) {
+    const joint = [...seats.at(-1)!, n];
+    const joined = Math.max(...choices.map((mode) => joint.reduce((product, k) => product * (mode[k]?.length ?? 1), 1)));
+    if (joined > mostJoined && seats.at(-1)!.length > 0) seats.push([n]);
+    else seats[seats.length - 1] = joint;
+  }
+  return seats.map((mine) => choices.map((mode) => mode.map((list, n) => (mine.includes(n) ? list : null))));
+}
+
+/**
+ * All options of a seat that could be in a best hookup, cheapest first. The first seat of a part bears what the mode, or leaving the part out, costs.
  * An option that is beaten on cost, margin, every row and every tag by another is never needed.
  */
-export function optionsOf(part: ProblemPart, cap: number): Option[] {
-  const options: Option[] = [{ pick: null, cost: pack(part.unmet), margin: Infinity, uses: [], tags: part.unmetTags ?? [] }];
+function optionsOf(part: ProblemPart, seat: SeatNeeds, first: boolean, way: number | null): Option[] {
+  const agreed = (value: number): TagUse[] => (way === null ? [] : [[way, value]]);
+  const options: Option[] = [{ pick: null, cost: first ? pack(part.unmet) : zero, margin: Infinity, uses: [], tags: [...((first && part.unmetTags) || []), ...agreed(0)] }];
   part.modes.forEach((mode, m) => {
-    let partial: Option[] = [{ pick: { mode: m, choices: [] }, cost: pack(mode.cost), margin: Infinity, uses: [], tags: [] }];
-    for (const need of mode.needs) {
-      // Pruned before they are joined: a choice that another beats is never part of a best option.
-      const choices = undominated(need.choices.map((c, i) => alone(c, i, m, cap)));
+    const nothing = mode.needs.map(() => -1);
+    let partial: Option[] = [{ pick: { mode: m, choices: nothing }, cost: first ? pack(mode.cost) : zero, margin: Infinity, uses: [], tags: agreed(m + 1) }];
+    for (const choices of seat[m]!) {
+      if (choices === null) continue;
       const next: Option[] = [];
       for (const start of partial) {
         for (const choice of choices) {
@@ -36,15 +84,44 @@ export function optionsOf(part: ProblemPart, cap: number): Option[] {
   return undominated(options);
 }
 
-function alone(choice: Choice, index: number, mode: number, cap: number): Option {
-  return { pick: { mode, choices: [index] }, cost: pack(choice.cost), margin: choice.margin >= cap ? Infinity : marginStep(choice.margin), uses: summed(choice.uses), tags: choice.tags };
+/** The picks of the parts from the options of their seats. */
+export function picksOf({ part, problem }: Seats, options: Option[]): (Pick | null)[] {
+  const picks: (Pick | null)[] = problem.parts.map(() => null);
+  options.forEach(({ pick }, seat) => {
+    const before = picks[part[seat]!];
+    if (pick) picks[part[seat]!] = before ? bothOf(before, pick) : pick;
+  });
+  return picks;
 }
 
+function bothOf(a: Pick, b: Pick): Pick {
+  return { mode: a.mode, choices: a.choices.map((c, n) => (c < 0 ? b.choices[n]! : c)) };
+}
+
+function alone(choice: Choice, index: number, mode: number, need: number, needs: number, cap: number): Option {
+  const choices = Array.from({ length: needs }, (_, n) => (n === need ? index : -1));
+  return { pick: { mode, choices }, cost: pack(choice.cost), margin: choice.margin >= cap ? Infinity : marginStep(choice.margin), uses: summed(choice.uses), tags: choice.tags };
+}
+
+/** Sums by row, rows in order. */
 function summed(uses: RowUse[]): RowUse[] {
   if (uses.length < 2) return uses;
   const sums = new Map<number, number>();
   for (const [row, amount] of uses) sums.set(row, (sums.get(row) ?? 0) + amount);
-  return [...sums];
+  return [...sums].sort((a, b) => a[0] - b[0]);
+}
+
+/** The sums of two lists whose rows are in order. */
+function merged(a: RowUse[], b: RowUse[]): RowUse[] {
+  if (a.length === 0) return b;
+  if (b.length === 0) return a;
+  const sum: RowUse[] = [];
+  for (let i = 0, j = 0; i < a.length || j < b.length; ) {
+    if (j === b.length || (i < a.length && a[i]![0] < b[j]![0])) sum.push(a[i++]!);
+    else if (i === a.length || b[j]![0] < a[i]![0]) sum.push(b[j++]!);
+    else sum.push([a[i]![0], a[i++]![1] + b[j++]![1]]);
+  }
+  return sum;
 }
 
 function join(start: Option, choice: Option): Option | null {
@@ -55,43 +132,62 @@ function join(start: Option, choice: Option): Option | null {
     else if (there[1] !== value) return null;
   }
   return {
-    pick: { mode: start.pick!.mode, choices: [...start.pick!.choices, choice.pick!.choices[0]!] },
+    pick: bothOf(start.pick!, choice.pick!),
     cost: plus(start.cost, choice.cost),
     margin: Math.min(start.margin, choice.margin),
-    uses: start.uses.length === 0 ? choice.uses : choice.uses.length === 0 ? start.uses : summed([...start.uses, ...choice.uses]),
+    uses: merged(start.uses, choice.uses),
     tags,
   };
 }
 
-function undominated(options: Option[]): Option[] {
-  if (options.length < 2) return options;
-  const order = options.map((o, i) => ({ o, i, rows: bits(o.uses), tags: bits(o.tags) })).sort((a, b) => compare(a.o.cost, b.o.cost) || b.o.margin - a.o.margin || a.i - b.i);
-  const kept: typeof order = [];
-  candidates: for (const next of order) {
-    for (const k of kept) if ((k.rows & ~next.rows) === 0 && (k.tags & ~next.tags) === 0 && dominates(k.o, next.o)) continue candidates;
-    kept.push(next);
-  }
-  return kept.map((k) => k.o);
+/** Options that name the same rows and the same tags; `low`, `high` and `tags` are signs of which. */
+interface Alike {
+  low: number;
+  high: number;
+  tags: number;
+  options: Option[];
 }
 
-/** A quick sign of which rows or tags are named: one that is not there rules most comparisons out at once. */
-function bits(named: readonly (readonly [number, number])[]): number {
+function undominated(options: Option[]): Option[] {
+  if (options.length < 2) return options;
+  const order = options.map((o, i) => ({ o, i })).sort((a, b) => compare(a.o.cost, b.o.cost) || b.o.margin - a.o.margin || a.i - b.i);
+  const groups = new Map<string, Alike>();
+  const kept: Option[] = [];
+  candidates: for (const { o } of order) {
+    const low = bits(o.uses, 0);
+    const high = bits(o.uses, 31);
+    const tags = bits(o.tags, 0) | bits(o.tags, 31);
+    for (const group of groups.values()) {
+      // Most groups name a row or a tag that this option does not: nothing in them can beat it.
+      if ((group.low & ~low) !== 0 || (group.high & ~high) !== 0 || (group.tags & ~tags) !== 0) continue;
+      for (const k of group.options) if (dominates(k, o)) continue candidates;
+    }
+    kept.push(o);
+    const key = `${low},${high},${tags}`;
+    const group = groups.get(key);
+    if (group) group.options.push(o);
+    else groups.set(key, { low, high, tags, options: [o] });
+  }
+  return kept;
+}
+
+/** Which numbers from `from` on are named, 31 to a word; the word from 31 on stands for all higher ones too. */
+function bits(named: readonly (readonly [number, number])[], from: number): number {
   let mask = 0;
-  for (const [id] of named) mask |= 1 << (id % 31);
+  for (const [id] of named) if (from > 0 ? id >= from : id < 31) mask |= 1 << (id % 31);
   return mask;
 }
 
 /** `a` is known to cost no more than `b`. */
 function dominates(a: Option, b: Option): boolean {
   if (a.margin < b.margin) return false;
-  for (const [row, amount] of a.uses) if (!holds(b.uses, row, amount)) return false;
+  let j = 0;
+  for (const [row, amount] of a.uses) {
+    while (j < b.uses.length && b.uses[j]![0] < row) j++;
+    if (j === b.uses.length || b.uses[j]![0] !== row || b.uses[j]![1] < amount) return false;
+  }
   for (const [tag, value] of a.tags) if (!b.tags.some(([t, v]) => t === tag && v === value)) return false;
   return true;
-}
-
-function holds(uses: RowUse[], row: number, amount: number): boolean {
-  for (const [r, a] of uses) if (r === row) return a >= amount;
-  return false;
 }
 
 export function onceCosts(problem: Problem, options: Option[]): Packed {

@@ -6,30 +6,36 @@ import { mostUses, setCap, type Relaxation } from './relax';
  */
 export function lowerToReachable(node: Relaxation, from: number): void {
   const { model, alive, caps, rowAt } = node;
-  const most = mostUses(model, alive);
-  for (let r = 0; r < model.sums; r++) {
-    if (rowAt[r]! < 0 || caps[r]! < from) continue;
-    const cap = Math.floor(caps[r]! + 1e-9);
-    if (most[r]! <= cap) continue;
-    let sums = 1n;
-    const mask = (1n << BigInt(cap + 1)) - 1n;
-    for (let p = 0; p < model.first.length - 1; p++) {
-      let without = false;
-      const amounts = new Set<number>();
-      for (let o = model.first[p]!; o < model.first[p + 1]!; o++) {
-        if (!alive[o]) continue;
-        let mine = 0;
-        for (let i = model.at[o]!; i < model.at[o + 1]!; i++) if (model.row[i] === r) mine = model.amount[i]!;
-        if (mine === 0) without = true;
-        else amounts.add(mine);
+  const most = mostUses(node);
+  const parts = model.first.length - 1;
+  const sums: (bigint | null)[] = Array.from({ length: model.sums }, (_, r) => (rowAt[r]! >= 0 && caps[r]! >= from && most[r]! > Math.floor(caps[r]! + 1e-9) ? 1n : null));
+  const amounts = sums.map(() => new Set<number>());
+  const taking = new Int32Array(model.sums);
+  for (let p = 0; p < parts; p++) {
+    let count = 0;
+    taking.fill(0);
+    for (let o = model.first[p]!; o < model.first[p + 1]!; o++) {
+      if (!alive[o]) continue;
+      count++;
+      for (let i = model.at[o]!; i < model.at[o + 1]!; i++) {
+        const r = model.row[i]!;
+        if (r >= model.sums || sums[r] === null) continue;
+        taking[r]!++;
+        amounts[r]!.add(model.amount[i]!);
       }
-      let next = without ? sums : 0n;
-      for (const a of amounts) next |= sums << BigInt(a);
-      sums = next & mask;
     }
-    const top = topBit(sums);
-    if (top >= 0 && top < caps[r]!) setCap(node, r, top);
+    sums.forEach((before, r) => {
+      if (before === null || amounts[r]!.size === 0) return;
+      let next = taking[r]! < count ? before : 0n;
+      for (const a of amounts[r]!) next |= before << BigInt(a);
+      sums[r] = next & ((1n << BigInt(Math.floor(caps[r]! + 1e-9) + 1)) - 1n);
+      amounts[r]!.clear();
+    });
   }
+  sums.forEach((reached, r) => {
+    const top = reached === null ? -1 : topBit(reached);
+    if (top >= 0 && top < caps[r]!) setCap(node, r, top);
+  });
 }
 
 /** The number of the highest bit that is set, -1 for nought. */

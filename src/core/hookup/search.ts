@@ -2,14 +2,14 @@ import { totalsOf, type Model } from './model';
 import { enumerate } from './enumerate';
 import { propagate } from './propagate';
 import { lowerToReachable } from './reachable';
-import { boundOf, compacted, copyRelaxation, drop, fixTag, sharesOf, type Bound, type Relaxation } from './relax';
+import { boundOf, copyRelaxation, drop, fixTag, sharesOf, type Bound, type Relaxation } from './relax';
 
 /** A hookup as one option for each part, by number in the model. */
 export type Chosen = Int32Array;
 
 const near = 1e-6;
 /** A node is tried out by hand, so to say, for so many steps before it is split: about as long as its relaxation took. */
-const mostSteps = 2000;
+const mostSteps = 5000;
 
 /**
  * The least of one level below `below`, or with `level` -1 any hookup; null where there is none. `unit`: every cost of the level is a multiple of it.
@@ -42,10 +42,10 @@ export function searchLevel(start: Relaxation, level: number, below: number, uni
     const kept = node.alive.slice();
     const open = root ? copyRelaxation(node) : node;
     for (let o = 0; o < kept.length; o++) if (kept[o] && bound.bound + bound.rise[o]! > bar - unit + near * unit) drop(open, o);
-    const tried = enumerate(open, level, bar, mostSteps);
+    const tried = enumerate(open, level, bar, mostSteps, bound, level < 0 ? near : bar - unit + near * unit);
     consider(tried.best);
     if (tried.ended || (best && level < 0)) return;
-    for (const child of split(compacted(open), shares)) {
+    for (const child of split(open, shares)) {
       visit(child, false);
       if (best && level < 0) return;
     }

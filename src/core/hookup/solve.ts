@@ -1,9 +1,9 @@
 import { marginCapPercent, marginSteps } from '../trade/comfort';
 import { addCosts, compare, levelOrder, pack, plus, unpack, zero, type Cost, type Packed } from './cost';
 import { modelOf, totalsOf, type Model } from './model';
-import { onceCosts, optionsOf, type Option } from './options';
+import { onceCosts, picksOf, seatsOf, type Option, type Seats } from './options';
 import { limitAt, rowMargin, type Problem, type Solution } from './problem';
-import { compacted, copyRelaxation, drop, relaxationOf, setCap, type Bound, type Relaxation } from './relax';
+import { copyRelaxation, drop, relaxationOf, setCap, type Bound, type Relaxation } from './relax';
 import { searchLevel, type Chosen } from './search';
 import { ordered, tryOut } from './try-out';
 
@@ -12,9 +12,9 @@ import { ordered, tryOut } from './try-out';
  * (whole per cent, capped), then fewest ports. Pure and repeatable: equal problems give equal solutions.
  */
 export function solve(problem: Problem, cap = marginCapPercent): Solution {
-  const lists = problem.parts.map((p) => optionsOf(p, cap));
-  const quick = quickly(problem, lists, cap);
-  return quick.ended ? solutionOf(problem, quick.best, cap, quick.steps) : byRelaxation(problem, lists, cap, quick.best);
+  const seats = seatsOf(problem, cap);
+  const quick = quickly(seats, cap);
+  return quick.ended ? solutionOf(seats, quick.best, cap, quick.steps) : byRelaxation(seats, cap, quick.best);
 }
 
 /** Can one option be taken from every list at once, whatever it costs? */
@@ -31,7 +31,7 @@ export function worksAtAll(problem: Problem, lists: Option[][]): boolean {
 const quickSteps = 1500;
 
 /** By trying options out. Where one of its searches takes too long, the best so far, with nothing proved. */
-function quickly(problem: Problem, lists: Option[][], cap: number): { best: Option[]; ended: boolean; steps: number } {
+function quickly({ problem, lists }: Seats, cap: number): { best: Option[]; ended: boolean; steps: number } {
   const ready = ordered(problem, lists);
   let steps = 0;
   let ended = true;
@@ -57,7 +57,7 @@ function quickly(problem: Problem, lists: Option[][], cap: number): { best: Opti
     if (ended) best = at(step, bar) ?? best;
   }
   // Leaving everything out is always possible, so something has been found unless the very first steps went astray.
-  return { best: best ?? lists.map((list) => list.find((o) => o.uses.length === 0)!), ended, steps };
+  return { best: best ?? lists.map((list) => list.find((o) => o.pick === null) ?? list.find((o) => o.uses.length === 0)!), ended, steps };
 }
 
 /** The widest margin step that can be had, from the one at hand upwards. `ask` answers with the step it found, or null. */
@@ -77,11 +77,12 @@ function aboveMargin(cost: Packed): Packed {
 }
 
 /** Level after level, each held at its least before the next is asked, on one linear relaxation that shrinks as it goes. */
-function byRelaxation(problem: Problem, lists: Option[][], cap: number, start: Option[]): Solution {
+function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
+  const { problem, lists } = seats;
   const model = modelOf(problem, lists);
   const limits = Float64Array.from({ length: model.rows }, (_, r) => problem.rows[r]?.limit ?? Infinity);
   let best: Chosen = Int32Array.from(start, (o, p) => model.first[p]! + lists[p]!.indexOf(o));
-  let relaxed = relaxationOf(model, limits, best);
+  const relaxed = relaxationOf(model, limits, best);
   let nodes = 0;
   const ask = (from: Relaxation, level: number, below: number, unit: number) => {
     const found = searchLevel(from, level, below, unit);
@@ -89,7 +90,7 @@ function byRelaxation(problem: Problem, lists: Option[][], cap: number, start: O
     return found;
   };
   /** Decides a level, holds it at its least, and drops what cannot stand at that. */
-  const least = (from: Relaxation, level: number): Relaxation => {
+  const least = (from: Relaxation, level: number): void => {
     const at = model.sums + level;
     const now = totalsOf(model, best)[at]!;
     let root: Bound | null = null;
@@ -101,16 +102,15 @@ function byRelaxation(problem: Problem, lists: Option[][], cap: number, start: O
     const reached = totalsOf(model, best)[at]!;
     if (root) for (let o = 0; o < root.rise.length; o++) if (from.alive[o] && root.bound + root.rise[o]! > reached + 1e-6 * Math.max(1, reached)) drop(from, o);
     setCap(from, at, reached);
-    return compacted(from);
   };
 
   const ports = levelOrder.length - 1;
-  for (let level = 0; level < ports; level++) relaxed = least(relaxed, level);
+  for (let level = 0; level < ports; level++) least(relaxed, level);
 
   const at = (floor: number) => {
     const cut = copyRelaxation(relaxed);
     model.options.forEach((o, i) => o.margin < floor && drop(cut, i));
-    problem.rows.forEach((row, r) => row.comfort !== undefined && setCap(cut, r, limitAt(row, floor)));
+    problem.rows.forEach((row, r) => row.comfort !== undefined && setCap(cut, r, Math.min(cut.caps[r]!, limitAt(row, floor))));
     return cut;
   };
   const optionsIn = (chosen: Chosen) => Array.from(chosen, (o) => model.options[o]!);
@@ -120,7 +120,7 @@ function byRelaxation(problem: Problem, lists: Option[][], cap: number, start: O
     return found && marginOf(problem, optionsIn(found), cap);
   });
   least(at(step), ports);
-  return solutionOf(problem, optionsIn(best), cap, nodes);
+  return solutionOf(seats, optionsIn(best), cap, nodes);
 }
 
 /** The greatest number that all costs of a level are multiples of. */
@@ -144,8 +144,9 @@ function costOf(problem: Problem, options: Option[]): Packed {
   return options.reduce((sum, o) => plus(sum, o.cost), onceCosts(problem, options));
 }
 
-function solutionOf(problem: Problem, options: Option[], cap: number, nodes: number): Solution {
-  return { picks: options.map((o) => o.pick), cost: unpack(costOf(problem, options)), margin: marginOf(problem, options, cap), nodes };
+function solutionOf(seats: Seats, options: Option[], cap: number, nodes: number): Solution {
+  const { problem } = seats;
+  return { picks: picksOf(seats, options), cost: unpack(costOf(problem, options)), margin: marginOf(problem, options, cap), nodes };
 }
 
 /** The cost of given picks, worked out afresh from the problem: for checks and for showing the sum. */
