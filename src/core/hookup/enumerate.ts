@@ -3,16 +3,17 @@ import type { Bound, Relaxation } from './relax';
 
 /**
  * Tries the options that a node has left one after the other, parts with the fewest first, for at most `most` steps. `ended` false: it ran out of
- * steps and nothing is proved. With `level` -1 any hookup will do; else the least of that level below `below`.
+ * steps and nothing is proved. With `level` -1 any hookup will do; else the least of that level below `below`. What the relaxed hookup takes most of goes
+ * first; options by which the bound would rise above `wanted` are not tried.
  */
-export function enumerate(node: Relaxation, level: number, below: number, most: number, { bound, rise }: Bound, wanted: number): { best: Int32Array | null; ended: boolean } {
+export function enumerate(node: Relaxation, level: number, below: number, most: number, { bound, rise }: Bound, shares: Float64Array, wanted: number): { best: Int32Array | null; ended: boolean } {
   const { model, alive, caps } = node;
   const parts = model.first.length - 1;
   const goal = level < 0 ? -1 : model.sums + level;
   const lists = Array.from({ length: parts }, (_, p) => {
     const list: number[] = [];
     for (let o = model.first[p]!; o < model.first[p + 1]!; o++) if (alive[o]) list.push(o);
-    return list.sort((a, b) => rise[a]! - rise[b]! || a - b);
+    return list.sort((a, b) => rise[a]! - rise[b]! || shares[b]! - shares[a]! || a - b);
   });
   const order = lists.map((_, p) => p).sort((a, b) => lists[a]!.length - lists[b]!.length || a - b);
   // What the parts from step k on must take at least of every row.

@@ -177,7 +177,7 @@ describe('bounds and cuts never lose a hookup', () => {
         const truth = leastOf(node, effort);
         const { best } = searchLevel(copyRelaxation(node), effort, 1e6, 1);
         expect(best ? totalsOf(node.model, best)[node.model.sums + effort]! : Infinity).toBe(truth);
-        const tried = enumerate(node, effort, 1e6, 1e6, nothingKnown(node), Infinity);
+        const tried = enumerate(node, effort, 1e6, 1e6, nothingKnown(node), new Float64Array(node.alive.length), Infinity);
         expect(tried.ended).toBe(true);
         expect(tried.best ? totalsOf(node.model, tried.best)[node.model.sums + effort]! : Infinity).toBe(truth);
       }),

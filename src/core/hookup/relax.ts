@@ -131,19 +131,20 @@ const mostPivots = 600;
 /**
  * The least of one level (in its own numbers) over the relaxation; with `level` -1 only whether there is any. Infinity where there is none.
  * `afresh`: the objective is new, else the relaxation was optimal for it before options were dropped or caps moved.
+ * `look`: at most so many exchanges and no late rows, for a first look at a node; the bound holds all the same.
  */
-export function boundOf(a: Relaxation, level: number, afresh: boolean): Bound {
+export function boundOf(a: Relaxation, level: number, afresh: boolean, look?: number): Bound {
   const { simplex, model } = a;
   const goal = level < 0 ? -1 : a.rowAt[model.sums + level]!;
   // A level that costs nothing anywhere has no row; then any hookup will do.
-  for (let first = true; first || wakePairs(a); first = false) {
-    const repaired = dual(simplex, first && afresh ? -1 : goal, mostPivots);
+  for (let first = true; first || (look === undefined && wakePairs(a)); first = false) {
+    const repaired = dual(simplex, first && afresh ? -1 : goal, look ?? mostPivots);
     if (repaired.kind === 'impossible') {
       const proof = priced(a, -1, (row) => repaired.sign * simplex.inverse[repaired.row]![row]!);
       if (proof.bound > 1e-7) return { bound: Infinity, rise: proof.rise };
     }
     if (repaired.kind !== 'done') break;
-    if (goal >= 0) primal(simplex, goal, mostPivots);
+    if (goal >= 0) primal(simplex, goal, look ?? mostPivots);
   }
   return priced(a, level, (row) => (goal < 0 ? 0 : simplex.inverse[goal]![row]!));
 }

@@ -42,10 +42,10 @@ export function searchLevel(start: Relaxation, level: number, below: number, uni
     const kept = node.alive.slice();
     const open = root ? copyRelaxation(node) : node;
     for (let o = 0; o < kept.length; o++) if (kept[o] && bound.bound + bound.rise[o]! > bar - unit + near * unit) drop(open, o);
-    const tried = enumerate(open, level, bar, mostSteps, bound, level < 0 ? near : bar - unit + near * unit);
+    const tried = enumerate(open, level, bar, mostSteps, bound, shares, level < 0 ? near : bar - unit + near * unit);
     consider(tried.best);
     if (tried.ended || (best && level < 0)) return;
-    for (const child of split(open, shares)) {
+    for (const child of split(open, shares, level, bound.bound, level < 0 ? near : bar - unit + near * unit)) {
       visit(child, false);
       if (best && level < 0) return;
     }
@@ -118,29 +118,50 @@ function repaired({ model, alive, caps }: Relaxation, shares: Float64Array, { ri
   }
 }
 
-/** Splits a node on a tag that the relaxed hookup has standing two ways, else on the part that is least settled. */
-function split(node: Relaxation, shares: Float64Array): Relaxation[] {
-  const tag = openTag(node, shares);
-  if (tag) {
-    return [...tag.shares.keys()]
-      .sort((a, b) => tag.shares.get(b)! - tag.shares.get(a)! || a - b)
-      .map((value) => {
-        const child = copyRelaxation(node);
-        fixTag(child, tag.tag, value);
-        return child;
-      });
+/** One side of a split: what is done to a copy of the node. */
+type Side = (child: Relaxation) => void;
+
+/** So many tags and so many parts are looked at before a node is split, each with so many exchanges; fewer when the first ones are no worse. */
+const mostLookedAt = 4;
+const lookPivots = 40;
+const mostIdle = 1;
+
+/**
+ * Splits a node where that raises the bounds of the sides most (strong branching: D. Applegate and others, Finding Cuts in the TSP, 1995): on a tag that
+ * the relaxed hookup has standing two ways, or on a part that is not settled. Sides that cannot reach below the bar are left out; the most promising first.
+ */
+function split(node: Relaxation, shares: Float64Array, level: number, from: number, wanted: number): Relaxation[] {
+  let best: { child: Relaxation; bound: number }[] | null = null;
+  let most = -1;
+  const candidates = [...openTags(node, shares), ...openParts(node, shares)];
+  if (candidates.length === 0) candidates.push(...anyOpenPart(node, shares));
+  let idle = 0;
+  for (const sides of candidates) {
+    if (idle > mostIdle) break;
+    const children = sides.flatMap((side) => {
+      const child = copyRelaxation(node);
+      side(child);
+      if (!propagate(child)) return [];
+      if (candidates.length === 1) return [{ child, bound: from }];
+      const { bound } = boundOf(child, level, false, lookPivots);
+      return bound > wanted ? [] : [{ child, bound }];
+    });
+    if (children.length < 2) return children.map((c) => c.child);
+    const gains = children.map((c) => Math.max(1e-3, c.bound - from));
+    const score = Math.min(...gains) + gains.reduce((x, y) => x + y, 0) / gains.length / 6 - 1e-4 * children.length;
+    if (score <= most) {
+      idle++;
+      continue;
+    }
+    idle = 0;
+    most = score;
+    best = children;
   }
-  const part = openPart(node, shares) ?? anyOpenPart(node, shares);
-  if (!part) return [];
-  return [true, false].map((side) => {
-    const child = copyRelaxation(node);
-    for (let o = child.model.first[part.part]!; o < child.model.first[part.part + 1]!; o++) if (child.alive[o] && part.first(o) !== side) drop(child, o);
-    return child;
-  });
+  return (best ?? []).sort((x, y) => x.bound - y.bound).map((c) => c.child);
 }
 
-/** The tag that is least settled, with every value that an option still asks for. */
-function openTag({ model, alive, tags }: Relaxation, shares: Float64Array): { tag: number; shares: Map<number, number> } | null {
+/** The tags that are least settled, each split between the value that has most of it and the rest. */
+function openTags({ model, alive, tags }: Relaxation, shares: Float64Array): Side[][] {
   const found = new Map<number, Map<number, number>>();
   model.options.forEach((o, i) => {
     if (!alive[i]) return;
@@ -151,34 +172,32 @@ function openTag({ model, alive, tags }: Relaxation, shares: Float64Array): { ta
       found.set(t, values);
     }
   });
-  let best: { tag: number; shares: Map<number, number> } | null = null;
-  let least = near;
-  for (const [tag, values] of found) {
-    const [, second] = [...values.values()].sort((a, b) => b - a);
-    if (second !== undefined && second > least) {
-      least = second;
-      best = { tag, shares: values };
-    }
-  }
-  return best;
-}
-
-interface Halves {
-  part: number;
-  first: (o: number) => boolean;
+  return [...found]
+    .map(([tag, values]) => {
+      const sorted = [...values].sort((a, b) => b[1] - a[1] || a[0] - b[0]);
+      return { tag, top: sorted[0]![0], second: sorted[1]?.[1] ?? 0 };
+    })
+    .filter((t) => t.second > near)
+    .sort((a, b) => b.second - a.second || a.tag - b.tag)
+    .slice(0, mostLookedAt)
+    .map(({ tag, top }) => [
+      (child) => fixTag(child, tag, top),
+      (child) => {
+        for (let o = 0; o < model.options.length; o++) if (child.alive[o] && model.options[o]!.tags.some(([t, v]) => t === tag && v === top)) drop(child, o);
+      },
+    ]);
 }
 
 /**
- * The part, and the row, on which the options it takes pieces of differ most: halved between those that take more than the mean of this row and those
- * that take less. Null where every part is whole.
+ * The parts, each with the row, on which the options they take pieces of differ most: halved between those that take more than the mean of this row
+ * and those that take less.
  */
-function openPart(node: Relaxation, shares: Float64Array): Halves | null {
+function openParts(node: Relaxation, shares: Float64Array): Side[][] {
   const { model, alive, caps, rowAt } = node;
-  let best: Halves | null = null;
-  let most = near;
   const mean = new Float64Array(model.rows);
   const apart = new Float64Array(model.rows);
   const without = new Float64Array(model.rows);
+  const found: { by: number; part: number; first: (o: number) => boolean }[] = [];
   for (let p = 0; p < model.first.length - 1; p++) {
     let top = 0;
     for (let o = model.first[p]!; o < model.first[p + 1]!; o++) top = Math.max(top, shares[o]!);
@@ -197,18 +216,32 @@ function openPart(node: Relaxation, shares: Float64Array): Halves | null {
       apart[r]! += share * Math.abs(amount - mean[r]!);
       without[r]! -= share;
     });
+    let best: (typeof found)[number] | null = null;
     for (let r = 0; r < model.rows; r++) {
       if (mean[r] === 0 || rowAt[r]! < 0 || !(caps[r]! > 0)) continue;
       const by = (apart[r]! + without[r]! * mean[r]!) / (Number.isFinite(caps[r]!) ? caps[r]! : 100 * mean[r]!);
-      if (by <= most) continue;
+      if (by <= (best?.by ?? near)) continue;
       const [row, middle] = [r, mean[r]!];
-      const halves: Halves = { part: p, first: (o) => amountOn(model, o, row) > middle };
-      if (!parts(node, halves)) continue;
-      most = by;
-      best = halves;
+      const halves = { by, part: p, first: (o: number) => amountOn(model, o, row) > middle };
+      if (parts(node, halves)) best = halves;
     }
+    if (best) found.push(best);
   }
-  return best;
+  return found
+    .sort((a, b) => b.by - a.by || a.part - b.part)
+    .slice(0, mostLookedAt)
+    .map(sidesOf);
+}
+
+interface Halves {
+  part: number;
+  first: (o: number) => boolean;
+}
+
+function sidesOf({ part, first }: Halves): Side[] {
+  return [true, false].map((side) => (child) => {
+    for (let o = child.model.first[part]!; o < child.model.first[part + 1]!; o++) if (child.alive[o] && first(o) !== side) drop(child, o);
+  });
 }
 
 /** Are there open options on both sides? A split that leaves one side empty would be made again and again. */
@@ -224,7 +257,7 @@ function parts({ model, alive }: Relaxation, { part, first }: Halves): boolean {
 }
 
 /** The least settled part that has more than one option left, halved between what it has most of and the rest. */
-function anyOpenPart({ model, alive }: Relaxation, shares: Float64Array): Halves | null {
+function anyOpenPart({ model, alive }: Relaxation, shares: Float64Array): Side[][] {
   let best: Halves | null = null;
   let least = Infinity;
   for (let p = 0; p < model.first.length - 1; p++) {
@@ -239,7 +272,7 @@ function anyOpenPart({ model, alive }: Relaxation, shares: Float64Array): Halves
     least = shares[at]!;
     best = { part: p, first: (o) => o === at };
   }
-  return best;
+  return best ? [sidesOf(best)] : [];
 }
 
 function amountOn(model: Model, o: number, r: number): number {
