@@ -60,7 +60,7 @@ const solvedRungs: readonly SolvedRung[] = [4, 5, 6, 7];
 export function evaluate(asked: Build, bought: Board): Climb {
   const { build, board } = withFixes(asked, bought);
   const { hookup, findings: solved, states } = solveRungs(build, board);
-  const after = [...sanityFindings(board), ...checkLights(build), ...checkWires(board, hookup)];
+  const after = [...sanityFindings(board), ...checkLights(build), ...checkWires(build, board, hookup)];
   const checkedAfter = new Set(after);
   const findings: Finding[] = [
     ...checkFrame(build, board),

@@ -20,6 +20,8 @@ export interface Finding {
   margin?: number;
   grounds: Ground[];
   fix?: string;
+  /** How much a wish counts among the wishes, 0 to 5. */
+  counts?: number;
 }
 
 const order: RungState[] = ['holds', 'strained', 'unknown', 'breaks'];

@@ -4,6 +4,7 @@ import { interval, isUnknown } from '../model/figure';
 import { all, any, atLeast, flag, type Truth } from '../model/truth';
 import type { Side } from '../model/words';
 import { ground } from '../hookup/ground';
+import { turnOf } from '../hookup/turn';
 import { comfort } from '../trade/comfort';
 import { isolatorsBridgeMm, samePatternMm } from '../trade/frame';
 import { list, num, stateOf, worst, type Finding, type RungState } from './finding';
@@ -125,13 +126,6 @@ export function turned(side: Side, degrees: number): Side {
 /** The yaw offset to set in the firmware: a board turned 90 degrees counter-clockwise is an offset of 270 (common practice, no source). */
 export function yawOffset(arrowOffsetDeg: number, turnedDeg: number): number {
   return (((arrowOffsetDeg + turnedDeg) % 360) + 360) % 360;
-}
-
-/** Does the board go in as it is drawn, or only turned? Degrees clockwise. */
-export function turnOf(build: Build, board: Board): 0 | 90 {
-  const { bayLengthMm, bayWidthMm } = build.frame;
-  const [length, width] = [interval(board.lengthMm).high, interval(board.widthMm).high];
-  return length <= bayLengthMm && width <= bayWidthMm ? 0 : width <= bayLengthMm && length <= bayWidthMm ? 90 : 0;
 }
 
 /** USB, button and cables against the frame's open sides, over the four ways the board can be turned in its holes. */

@@ -3,9 +3,10 @@ import type { Build } from '../model/build';
 import { interval, type Interval, type NumberFigure } from '../model/figure';
 import { atLeast } from '../model/truth';
 import { ground } from '../hookup/ground';
+import { draggedIn } from '../hookup/dragged-in';
 import type { Hookup } from '../hookup/hookup';
 import { comfort } from '../trade/comfort';
-import { gramsPerWire } from '../trade/wiring';
+import { sundries } from '../trade/sundries';
 import { marginOf, num, span, stateWithin, type Finding } from './finding';
 
 export interface MassLine {
@@ -18,15 +19,20 @@ export interface MassLine {
 export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[] {
   const line = (what: string, figure: NumberFigure): MassLine => ({ what, figure, grams: atLeastZero(interval(figure)) });
   const flown = new Set(hookup.parts.filter((p) => p.mode || p.priority === 'must').map((p) => p.id));
-  const wires = hookup.parts.reduce((sum, p) => sum + p.links.reduce((n, l) => n + Math.max(1, l.pads.length), 0) + (p.supply ? 2 : 0), 0);
   return [
     line('Bare craft', build.bareMassG),
     line('Pack', build.pack.massG),
     line(board.name, board.massG),
     ...build.parts.filter((p) => flown.has(p.id)).map((p) => line(p.peripheral.name, p.peripheral.massG)),
-    line(`${wires} wires`, { value: wires * gramsPerWire, origin: 'assumed', source: `${gramsPerWire} g a wire of 80 mm` }),
+    ...draggedIn(build, board, hookup).map((s) => line(s.what, { value: s.grams, origin: 'assumed', source: s.why })),
+    ...deliveredCapacitor(board).map((grams) => line('Capacitor delivered with the board', { value: grams, origin: 'assumed', source: 'the stated mass does not say that it includes one' })),
     ...(hookup.cost.deciGrams > 0 ? [line('Extras of the hookup', { value: hookup.cost.deciGrams / 10, origin: 'assumed' as const, source: 'converters, filters and releases of this hookup' })] : []),
   ];
+}
+
+/** A capacitor comes with the board, but its page does not say that the mass includes it: then it is not taken for granted. */
+function deliveredCapacitor(board: Board): number[] {
+  return board.capacitor && !/capacitor/i.test(board.massIncludes ?? '') ? [sundries.capacitor.grams] : [];
 }
 
 export function total(lines: MassLine[]): Interval {

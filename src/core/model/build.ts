@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { places } from '../trade/place';
 import { rungNames } from '../trade/rungs';
 import { boardSchema, screwSchema } from './board';
 import { numberFigureSchema } from './figure';
@@ -64,6 +65,8 @@ export const partSchema = z.strictObject({
   priority: z.enum(priorities),
   onUsb: z.boolean().default(false).describe('Must work from USB power alone on the desk'),
   owned: z.boolean().default(false),
+  sits: z.enum(places).optional().describe('Where it sits, seen from the board; else where parts of its kind usually do'),
+  wireMm: z.number().min(10).max(3000).optional().describe('Length of its wires where they have been measured; else routed over the bay'),
   peripheral: peripheralSchema,
 });
 export type Part = z.infer<typeof partSchema>;

@@ -10,6 +10,7 @@ export const policiesSchema = z.strictObject({
   mounting: z.enum(['underside first', 'all before']).default('underside first'),
   currentSensing: z.enum(['through the shunt', 'none']).default('through the shunt'),
   gyro: z.enum(['noise tolerance', 'newer part']).default('noise tolerance'),
+  spares: z.enum(['usual', 'none', 'field kit']).default('usual'),
   burst: z.enum(['for the stated seconds', 'ignored']).default('for the stated seconds'),
 });
 export type Policies = z.infer<typeof policiesSchema>;

@@ -34,6 +34,21 @@ describe('scores', () => {
     expect(rungWorth({ state: 'strained', margin: 0.5 }).low).toBeLessThan(rungWorth({ state: 'holds', margin: 0 }).low);
     expect(rungWorth({ state: 'unknown', margin: null })).toEqual({ low: 0, high: 1 });
   });
+  test('wishes are worth their weighted share that is met: 3 of 3 + 1 is 0.75, an open one counts both ways', () => {
+    const wish = (state: 'holds' | 'strained' | 'unknown', counts: number) => ({ rung: 10 as const, state, about: 'w', sentence: '', grounds: [], counts });
+    expect(rungWorth({ state: 'strained', margin: null, findings: [wish('holds', 3), wish('strained', 1)] })).toEqual({ low: 0.75, high: 0.75 });
+    expect(rungWorth({ state: 'unknown', margin: null, findings: [wish('holds', 2), wish('unknown', 2)] })).toEqual({ low: 0.5, high: 1 });
+    expect(rungWorth({ state: 'strained', margin: null, findings: [wish('strained', 0)] })).toEqual({ low: 1, high: 1 });
+  });
+  test('a wish that counts more moves the board that meets it up', () => {
+    const [quiet, roomy] = [makeBoard({ id: 'quiet', storageMb: says(0) }), makeBoard({ id: 'roomy', barometer: { value: false, origin: 'manual' } })];
+    const first = (barometer: number, storage: number) => {
+      const base = makeBuild({ comforts: { barometer: true, storageMb: 8 } });
+      const build = { ...base, comforts: { ...base.comforts, weights: { ...base.comforts.weights, barometer, storage } } };
+      return scoreOf(evaluate(build, quiet)).low > scoreOf(evaluate(build, roomy)).low ? 'quiet' : 'roomy';
+    };
+    expect([first(3, 1), first(1, 3)]).toEqual(['quiet', 'roomy']);
+  });
   test('whatever an unknown turns out to be, the score stays inside its interval', () => {
     const board = makeBoard({ storageMb: unknown, barometer: unknown });
     const build = makeBuild({ comforts: { barometer: true, storageMb: 32 } });

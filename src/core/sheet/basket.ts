@@ -1,23 +1,10 @@
 import type { Climb } from '../climb';
-import { stackLines } from '../check/frame';
 import { fixPrices } from '../fix/price';
 import type { Board, Offer } from '../model/board';
 import type { Build } from '../model/build';
-import { capacitorMicrofarads, capacitorVolts } from '../trade/capacitor';
-import { packSwing } from '../trade/cell';
-import { sundries } from '../trade/sundries';
-import { wireGramsPerM } from '../trade/wire';
-import { wireList } from './wire-list';
+import { draggedIn, type Sundry } from '../hookup/dragged-in';
 
-export interface BasketLine {
-  key: string;
-  what: string;
-  quantity: number;
-  unit: string;
-  /** For the whole line. */
-  cents: number;
-  grams: number;
-  why: string;
+export interface BasketLine extends Sundry {
   /** Who sells it; empty: a usual price, anywhere. */
   offers: Offer[];
 }
@@ -44,30 +31,7 @@ export function basketOf(build: Build, board: Board, climb: Climb): BasketLine[]
     const price = fixPrices[fix.kind];
     if (price.cents > 0) add(`fix ${i}`, fix.kind, 1, 'piece', price.cents, price.grams, 'a fix you accepted');
   }
-  const wires = wireList(build, board, climb.hookup);
-  const byGauge = new Map<number, number>();
-  for (const w of wires) byGauge.set(w.gauge, (byGauge.get(w.gauge) ?? 0) + w.lengthMm / 1000);
-  for (const [gauge, metres] of [...byGauge].sort((a, b) => a[0] - b[0])) {
-    // A fifth more than is routed: ends are cut.
-    const bought = Math.ceil(metres * (1 + sundries.spareShare) * 10) / 10;
-    add(`wire ${gauge}`, `Wire, ${gauge} AWG, silicone`, bought, 'm', bought * sundries.wirePerM(gauge).cents, metres * wireGramsPerM(gauge), `${wires.filter((w) => w.gauge === gauge).length} wires of ${Math.round(metres * 1000)} mm in all, a fifth to spare`);
-  }
-  add('shrink', 'Heat shrink, one a joint', wires.length, 'piece', wires.length * sundries.heatShrinkPerJoint.cents, wires.length * sundries.heatShrinkPerJoint.grams, 'one for every wire');
-  if (build.policies.joints === 'plugs') {
-    const families = new Map<string, number>();
-    for (const p of build.parts) for (const plug of p.peripheral.plugs) families.set(plug.family, (families.get(plug.family) ?? 0) + plug.pins.length);
-    for (const plug of board.plugs) families.set(plug.family, (families.get(plug.family) ?? 0) + plug.pins.length);
-    for (const [family, pins] of families) {
-      add(`housing ${family}`, `Housings and pins, ${family}`, pins, 'pin', pins * sundries.pin.cents + sundries.housing.cents, pins * sundries.pin.grams + sundries.housing.grams, 'plugs, by policy');
-    }
-  }
-  if (!build.capacitor && !board.capacitor && build.motors.count > 0) {
-    const volts = capacitorVolts(packSwing(build.pack).high);
-    add('capacitor', `Capacitor, ${capacitorMicrofarads(build.motors.count * build.motors.peakAmps)} uF, ${volts} V`, 1, 'piece', sundries.capacitor.cents, sundries.capacitor.grams, 'at the pack leads; none is delivered with the board');
-  }
-  const soft = 'value' in board.mounting.softIsolators && board.mounting.softIsolators.value;
-  add('standoffs', soft ? 'Standoffs under the isolators' : 'Standoffs', 4, 'piece', 4 * sundries.standoff.cents, 4 * sundries.standoff.grams, `the stack is ${Math.round(stackLines(build, board).reduce((s, l) => s + (Number.isFinite(l.mm.high) ? l.mm.high : 0), 0))} mm high`);
-  if (!soft) add('isolators', 'Soft isolators', 4, 'piece', 4 * sundries.isolator.cents, 4 * sundries.isolator.grams, 'none is delivered with the board');
+  for (const s of draggedIn(build, board, climb.hookup)) lines.push({ ...s, offers: [] });
   return lines;
 }
 

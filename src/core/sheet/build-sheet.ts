@@ -1,12 +1,13 @@
 import type { Climb } from '../climb';
-import { stackLines, turnOf, yawOffset } from '../check/frame';
+import { stackLines, yawOffset } from '../check/frame';
+import { turnOf } from '../hookup/turn';
+import { wireList, type Wire } from '../hookup/wire-list';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
 import { interval } from '../model/figure';
 import { packSwing } from '../trade/cell';
 import { meetings, type Meeting } from '../trade/harness';
 import { protocols, softSerialMaxBaud } from '../trade/protocol';
-import { wireList, type Wire } from './wire-list';
 
 /** One thing to do, with the rule that puts it here. `key` stays the same while the hookup does, so that it can be ticked off. */
 export interface Step {

@@ -7,7 +7,7 @@ import { awgAreaMm2 } from '../trade/wire';
 import { basketCsv, basketOf, orderFor, type BasketLine } from './basket';
 import { buildSheet, sheetMarkdown } from './build-sheet';
 import { arrivesOn, currentScale, logCsv, voltageScale, withReading } from './logbook';
-import { wireList } from './wire-list';
+import { wireList } from '../hookup/wire-list';
 
 const shelf = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
 const load = (id: string) => {
@@ -29,9 +29,9 @@ describe('wires', () => {
     expect(wires.filter((w) => w.kind === 'ground')).toHaveLength(climb.hookup.parts.filter((p) => p.supply).length);
     for (const w of wires.filter((x) => x.kind === 'ground')) expect(w.colour).toBe('black');
   });
-  test('80 mm of 28 AWG weigh by the copper in them (ASTM B258, 8.96 g/cm3), doubled for the sleeve', () => {
+  test('28 AWG weighs by the copper in it (ASTM B258, 8.96 g/cm3), doubled for the sleeve', () => {
     const w = wires.find((x) => x.gauge === 28)!;
-    expect(w.grams).toBeCloseTo(2 * 8.96 * awgAreaMm2(28) * 0.08, 6);
+    expect(w.grams).toBeCloseTo((2 * 8.96 * awgAreaMm2(28) * w.lengthMm) / 1000, 6);
   });
 });
 

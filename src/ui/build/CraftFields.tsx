@@ -3,13 +3,14 @@
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { ReactNode } from 'react';
 import type { Build } from '@/core';
 import { useRoom } from '../room/BuildRoom';
+import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
 import { NumberBox } from './NumberBox';
+import { OwnEsc } from './OwnEsc';
 
 const patterns = [16, 20, 25.5, 30.5] as const;
 const screws = ['M2', 'M3'] as const;
@@ -82,8 +83,11 @@ export function CraftFields() {
           <NumberBox label="Full throttle, each" unit="A" max={300} width={118} value={build.motors.peakAmps} onChange={(v) => set('motors', { peakAmps: v ?? 0 })} />
           <NumberBox label="for up to" unit="s" max={600} value={build.motors.peakSeconds} onChange={(v) => set('motors', { peakSeconds: v ?? 0 })} />
           <Choice label="ESCs" value={build.motors.esc} words={['on the board', 'separate']} onChange={(esc) => set('motors', { esc })} />
+          <NumberBox label="Capacitor at home" unit="µF" min={1} max={10000} width={118} value={build.capacitor?.microfarads ?? null} mayBeUnknown onChange={(uf) => edit('capacitor', (b) => ({ ...b, capacitor: uf === null ? undefined : { volts: b.capacitor?.volts ?? 35, microfarads: uf } }))} />
+          {build.capacitor && <NumberBox label="rated" unit="V" min={1} max={200} value={build.capacitor.volts} onChange={(v) => v && set('capacitor', { volts: v })} />}
         </>,
       )}
+      {build.motors.esc === 'separate' && group('Your own ESC', <OwnEsc />)}
       {group(
         'Limits and comforts',
         <>
@@ -96,20 +100,35 @@ export function CraftFields() {
           <FormControlLabel control={<Checkbox checked={build.comforts.plugs} onChange={(e) => set('comforts', { plugs: e.target.checked })} />} label="plugs" />
           <FormControlLabel control={<Checkbox checked={build.comforts.topSide} onChange={(e) => set('comforts', { topSide: e.target.checked })} />} label="nothing underneath" />
           <FormControlLabel control={<Checkbox checked={build.comforts.buttonReach} onChange={(e) => set('comforts', { buttonReach: e.target.checked })} />} label="button in reach" />
+          <Wishes />
         </>,
       )}
     </Box>
   );
 }
 
-function Choice<T extends string>({ label, value, words, onChange }: { label: string; value: T; words: readonly T[]; onChange: (v: T) => void }) {
+const wishes = [
+  ['spare ports', (c) => c.sparePorts > 0],
+  ['storage', (c) => c.storageMb > 0],
+  ['barometer', (c) => c.barometer],
+  ['gyro', (c) => c.quietGyro],
+  ['plugs', (c) => c.plugs],
+  ['top side', (c) => c.topSide],
+  ['button', (c) => c.buttonReach],
+] as const satisfies readonly (readonly [keyof Build['comforts']['weights'], (c: Build['comforts']) => boolean])[];
+
+/** How much each wish counts against the others; a single one has nothing to be weighed against. */
+function Wishes() {
+  const { build, edit } = useRoom();
+  const { weights } = build.comforts;
+  const set = wishes.filter(([, is]) => is(build.comforts));
+  if (set.length < 2) return null;
   return (
-    <TextField select label={label} value={value} onChange={(e) => onChange(e.target.value as T)} sx={{ minWidth: 120 }}>
-      {words.map((w) => (
-        <MenuItem key={w} value={w}>
-          {w}
-        </MenuItem>
+    <Box role="group" aria-label="How much each wish counts, 0 to 5" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-end', width: '100%' }}>
+      <Box sx={{ fontSize: 12, color: 'text.secondary', pb: 0.5 }}>A missed wish never breaks a board. It counts, 0 to 5:</Box>
+      {set.map(([wish]) => (
+        <NumberBox key={wish} label={wish} max={5} width={84} value={weights[wish] ?? 0} onChange={(v) => edit(`weight ${wish}`, (b) => ({ ...b, comforts: { ...b.comforts, weights: { ...b.comforts.weights, [wish]: v ?? 0 } } }))} />
       ))}
-    </TextField>
+    </Box>
   );
 }

@@ -1,9 +1,8 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import type { Board, Climb } from '@/core';
+import { outlineOf, placePads, type Board, type Climb, type PlacedPad } from '@/core';
 import { gaugeFor } from '@/core/trade/wire';
-import { outlineOf, placePads, type PlacedPad } from './place-pads';
 
 interface Props {
   board: Board;
@@ -16,12 +15,13 @@ interface Props {
 const area = { width: 800, height: 470 };
 const boxWidth = 178;
 const boxHeight = 40;
+const padInset = 9;
 
 /** The board to scale with its pads, the parts round it and a wire for every pad that the hookup uses. */
 export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props) {
   const outline = outlineOf(board, area, 292);
   const hasUnderside = board.pads.some((p) => p.face === 'bottom');
-  const pads = [...placePads(board, outline, 'top'), ...(hasUnderside ? placePads(board, { ...outline, x: outline.x + 26, y: outline.y + 26, width: outline.width - 52, height: outline.height - 52 }, 'bottom') : [])];
+  const pads = [...placePads(board, outline, 'top', padInset), ...(hasUnderside ? placePads(board, { ...outline, x: outline.x + 26, y: outline.y + 26, width: outline.width - 52, height: outline.height - 52 }, 'bottom', padInset) : [])];
   const at = new Map(pads.map((p) => [p.id, p]));
   const parts = climb.hookup.parts.map((p) => ({
     ...p,

@@ -5,8 +5,7 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { addGroup, padGroups, removePad, type Board, type PadGroup } from '@/core';
-import { outlineOf, placePads } from '../hookup/place-pads';
+import { addGroup, outlineOf, padGroups, placePads, removePad, type Board, type PadGroup } from '@/core';
 
 const edges = ['front', 'right', 'rear', 'left', 'inner'] as const;
 const area = { width: 300, height: 250 };
@@ -103,7 +102,7 @@ export function PadPlan({ board, onChange }: { board: Board; onChange: (b: Board
 
 function Side({ board, face, picked, onPick }: { board: Board; face: 'top' | 'bottom'; picked: string | null; onPick: (pad: string) => void }) {
   const outline = outlineOf(board, area, 196);
-  const pads = placePads(board, outline, face);
+  const pads = placePads(board, outline, face, 9);
   return (
     <svg viewBox={`0 0 ${area.width} ${area.height}`} width={area.width} height={area.height} role="group" aria-label={`${face} of the board`}>
       <rect x={outline.x} y={outline.y} width={outline.width} height={outline.height} rx={5} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.6} />

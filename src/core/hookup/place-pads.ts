@@ -1,4 +1,4 @@
-import type { Board } from '@/core';
+import type { Board } from '../model/board';
 
 export interface PlacedPad {
   id: string;
@@ -24,15 +24,14 @@ export function outlineOf(board: Board, area: { width: number; height: number },
   return { x: (area.width - width) / 2, y: (area.height - height) / 2, width, height, mmPx };
 }
 
-/** Pads spread along their edge in their order; inner ones in a row across the middle. */
-export function placePads(board: Board, outline: Outline, face: 'top' | 'bottom'): PlacedPad[] {
+/** Pads spread along their edge in their order, `inset` from it; inner ones in a row across the middle. */
+export function placePads(board: Board, outline: Outline, face: 'top' | 'bottom', inset: number): PlacedPad[] {
   const on = board.pads.filter((p) => p.face === face);
   return on.map((pad) => {
     const along = on.filter((p) => p.edge === pad.edge).sort((a, b) => a.order - b.order);
     // Corners stay free for the screws.
     const share = 0.08 + (0.84 * (along.indexOf(pad) + 1)) / (along.length + 1);
     const { x, y, width, height } = outline;
-    const inset = 9;
     const at = {
       front: [x + share * width, y + inset],
       rear: [x + (1 - share) * width, y + height - inset],

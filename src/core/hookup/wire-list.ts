@@ -1,9 +1,9 @@
 import type { Board } from '../model/board';
 import type { Build, Part } from '../model/build';
-import type { Hookup } from '../hookup/hookup';
 import { wireColours } from '../trade/sundries';
 import { gaugeFor, wireGramsPerM } from '../trade/wire';
-import { signalWireMm } from '../trade/wiring';
+import type { Hookup } from './hookup';
+import { routeMm } from './route';
 
 export interface Wire {
   part: string;
@@ -39,14 +39,14 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
       const pad = p.supply.pads[0] ?? null;
       const from = pad === null ? p.supply.on : undefined;
       wires.push(wire(p.id, p.name, pad, `${p.name}, ${pinName(part, 'V+')}`, gauge, raw ? wireColours.pack : wireColours.supply, 'supply', part, from));
-      wires.push(wire(p.id, p.name, null, `${p.name}, ${pinName(part, 'GND')}`, gauge, wireColours.ground, 'ground', part, pad === null ? `${p.supply.on}, ground` : 'nearest ground pad'));
+      wires.push(wire(p.id, p.name, null, `${p.name}, ${pinName(part, 'GND')}`, gauge, wireColours.ground, 'ground', part, pad === null ? `${p.supply.on}, ground` : 'nearest ground pad', pad));
     }
     return wires;
   });
 
-  function wire(partId: string, partName: string, padId: string | null, to: string, gauge: number, colour: string, kind: Wire['kind'], part: Part | undefined, from?: string): Wire {
+  function wire(partId: string, partName: string, padId: string | null, to: string, gauge: number, colour: string, kind: Wire['kind'], part: Part | undefined, from?: string, groundAs?: string | null): Wire {
     const pad = board.pads.find((x) => x.id === padId);
-    const lengthMm = signalWireMm;
+    const lengthMm = routeMm(build, board, part, padId ?? groundAs ?? null);
     const warning = part?.peripheral.plugs.find((x) => x.warning)?.warning;
     return {
       part: partId, partName, padId, face: pad?.face ?? 'top', from: from ?? (pad ? `${pad.label}${pad.face === 'bottom' ? ' (underside)' : ''}` : '?'), to, gauge, lengthMm, colour, kind,

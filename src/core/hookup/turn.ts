@@ -1,0 +1,10 @@
+import type { Board } from '../model/board';
+import type { Build } from '../model/build';
+import { interval } from '../model/figure';
+
+/** Does the board go in as it is drawn, or only turned? Degrees clockwise. */
+export function turnOf(build: Build, board: Board): 0 | 90 {
+  const { bayLengthMm, bayWidthMm } = build.frame;
+  const [length, width] = [interval(board.lengthMm).high, interval(board.widthMm).high];
+  return length <= bayLengthMm && width <= bayWidthMm ? 0 : width <= bayLengthMm && length <= bayWidthMm ? 90 : 0;
+}

@@ -1,0 +1,28 @@
+import type { PeripheralKind } from '../model/peripheral';
+
+export const places = ['front', 'right', 'rear', 'left', 'above'] as const;
+export type Place = (typeof places)[number];
+
+/** Where a part of a kind usually sits, seen from the board: common practice of the trade, no source. The buyer may say otherwise. */
+export const usualPlace: Record<PeripheralKind, Place> = {
+  receiver: 'rear',
+  camera: 'front',
+  'video transmitter': 'rear',
+  'digital video': 'rear',
+  positioning: 'above',
+  compass: 'above',
+  light: 'rear',
+  servo: 'rear',
+  buzzer: 'rear',
+  'esc telemetry': 'front',
+  'air speed': 'front',
+  'range finder': 'front',
+  'ground link': 'rear',
+  recorder: 'above',
+  'current sensor': 'rear',
+  gimbal: 'front',
+  other: 'above',
+};
+
+/** For two joints and a bend, in millimetres: common practice, no source. */
+export const slackMm = 25;

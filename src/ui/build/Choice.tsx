@@ -1,0 +1,17 @@
+'use client';
+
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+
+/** One of a few words. */
+export function Choice<T extends string>({ label, value, words, onChange }: { label: string; value: T; words: readonly T[]; onChange: (v: T) => void }) {
+  return (
+    <TextField select label={label} value={value} onChange={(e) => onChange(e.target.value as T)} sx={{ minWidth: 120 }}>
+      {words.map((w) => (
+        <MenuItem key={w} value={w}>
+          {w}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}

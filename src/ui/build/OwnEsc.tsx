@@ -1,0 +1,47 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import type { Build } from '@/core';
+import { useRoom } from '../room/BuildRoom';
+import { FigureBox } from './FigureBox';
+import { NumberBox } from './NumberBox';
+
+type Esc = NonNullable<Build['motors']['ownEsc']>;
+
+const nothingKnown: Esc = { name: 'Own ESC', channels: 4, continuousAmps: { unknown: true }, burstAmps: { unknown: true }, burstSeconds: { unknown: true }, maxCells: { unknown: true }, pins: [], heightMm: 6 };
+
+/** The ESC the buyer has: rated against the motors, and its plug pin by pin against the board's. */
+export function OwnEsc() {
+  const { build, edit } = useRoom();
+  const esc = build.motors.ownEsc;
+  const put = (ownEsc: Esc | undefined) => edit('own ESC', (b) => ({ ...b, motors: { ...b.motors, ownEsc } }));
+  if (!esc) return <Button onClick={() => put({ ...nothingKnown, channels: Math.max(1, build.motors.count) })}>Say which ESC you have</Button>;
+  const set = (next: Partial<Esc>) => put({ ...esc, ...next });
+  return (
+    <>
+      <TextField label="Name" value={esc.name} onChange={(e) => e.target.value.trim() !== '' && set({ name: e.target.value })} slotProps={{ htmlInput: { maxLength: 80 } }} sx={{ width: 150 }} />
+      <NumberBox label="Channels" whole min={1} max={12} width={70} value={esc.channels} onChange={(v) => v && set({ channels: v })} />
+      <FigureBox label="Continuous, each" unit="A" max={300} figure={esc.continuousAmps} onChange={(continuousAmps) => set({ continuousAmps })} />
+      <FigureBox label="Burst, each" unit="A" max={300} figure={esc.burstAmps} onChange={(burstAmps) => set({ burstAmps })} />
+      <FigureBox label="for" unit="s" max={600} figure={esc.burstSeconds} onChange={(burstSeconds) => set({ burstSeconds })} />
+      <FigureBox label="Most cells" unit="S" max={14} figure={esc.maxCells} onChange={(maxCells) => set({ maxCells })} />
+      <NumberBox label="Height" unit="mm" max={50} value={esc.heightMm} onChange={(v) => set({ heightMm: v ?? 0 })} />
+      <PinOrder pins={esc.pins} onChange={(pins) => set({ pins })} />
+      <Button onClick={() => put(undefined)}>Take it out</Button>
+    </>
+  );
+}
+
+function PinOrder({ pins, onChange }: { pins: string[]; onChange: (pins: string[]) => void }) {
+  return (
+    <TextField
+      label="Pins of its plug, in order"
+      key={pins.join(' ')}
+      defaultValue={pins.join(' ')}
+      placeholder="GND BAT CUR TLM 1 2 3 4"
+      onBlur={(e) => onChange(e.target.value.split(/[\s,;]+/).filter((p) => p !== '').map((p) => p.slice(0, 40)).slice(0, 20))}
+      sx={{ minWidth: 240 }}
+    />
+  );
+}
