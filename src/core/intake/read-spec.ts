@@ -7,7 +7,14 @@ type Found = { field: SpecField; value: Reading['value']; doubt?: 'likely'; why?
 /** One way of the trade to write something. `read` may refuse by returning nothing; the groups of the match come with it. */
 interface Rule {
   at: RegExp;
-  read: (groups: (string | undefined)[], around: { before: string; after: string; line: string }) => Found[];
+  read: (groups: (string | undefined)[], around: Around) => Found[];
+}
+
+/** The text before and after a figure on its own line, and the piece of the line with both. */
+interface Around {
+  readonly before: string;
+  readonly after: string;
+  readonly line: string;
 }
 
 // Every repeat is bounded, so that no text can make a rule run longer than its length.
@@ -121,9 +128,8 @@ export function readSpec(text: string): Reading[] {
       const start = match.index;
       const end = start + match[0].length;
       if (isTaken(taken, start, end)) continue;
-      const from = Math.max(n.lastIndexOf('\n', start - 1) + 1, start - 60);
-      const to = Math.min(lineEnd(n, end), end + 60);
-      const found = read(match.slice(1), { before: n.slice(from, start), after: n.slice(end, to), line: n.slice(from, to) });
+      const [, ...groups] = match;
+      const found = read(groups, around(n, start, end));
       if (found.length === 0) continue;
       taken.fill(1, start, end);
       for (const f of found) readings.push({ field: f.field, value: f.value, start, end, quote: text.slice(start, end).trim(), doubt: f.doubt ?? 'sure', ...(f.why ? { why: f.why } : {}) });
@@ -137,9 +143,30 @@ function isTaken(taken: Uint8Array, start: number, end: number): boolean {
   return false;
 }
 
-function lineEnd(n: string, from: number): number {
-  const at = n.indexOf('\n', from);
-  return at < 0 ? n.length : at;
+/** So many characters around a figure are looked at for words: never to the end of the line, which may be the whole text. */
+const reach = 60;
+
+/** Worked out only by the few rules that look around. */
+function around(n: string, start: number, end: number): Around {
+  return {
+    get before() {
+      return sameLine(n, start - reach, start, 'before');
+    },
+    get after() {
+      return sameLine(n, end, end + reach, 'after');
+    },
+    get line() {
+      return `${this.before}${n.slice(start, end)}${this.after}`;
+    },
+  };
+}
+
+/** What lies before or after a figure on its own line. */
+function sameLine(n: string, from: number, to: number, side: 'before' | 'after'): string {
+  const piece = n.slice(Math.max(0, from), to);
+  if (side === 'before') return piece.slice(piece.lastIndexOf('\n') + 1);
+  const end = piece.indexOf('\n');
+  return end < 0 ? piece : piece.slice(0, end);
 }
 
 /** A field that has one value but is given two is marked on both; a regulator is one of several unless its volts come twice. */
