@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { readData, type Fault } from '../model/file';
 import type { Board } from '../model/board';
 import { originSchema, isUnknown, type Origin } from '../model/figure';
+import { valueFromText } from './figure-text';
 import { boardFigures } from './figures';
 import { newBoard } from './new-board';
 
@@ -126,14 +127,8 @@ function figureFrom(cell: string): object | null {
   if (origin && !originSchema.safeParse(origin).success) return null;
   const words = { ...(source ? { source } : {}) };
   if (value === '?') return { unknown: true, ...words };
-  const full = { origin: (origin as Origin | undefined) || 'claim', ...words, ...(seen ? { seen } : {}) };
-  const range = /^(-?\d+(?:[.,]\d+)?)\.\.(-?\d+(?:[.,]\d+)?)$/.exec(value);
-  const number = (s: string) => Number(s.replace(',', '.'));
-  if (range) return { low: number(range[1]!), high: number(range[2]!), ...full };
-  if (/^-?\d+(?:[.,]\d+)?$/.test(value)) return { value: number(value), ...full };
-  if (value === 'true' || value === 'yes') return { value: true, ...full };
-  if (value === 'false' || value === 'no') return { value: false, ...full };
-  return value ? { value, ...full } : null;
+  const typed = valueFromText(value);
+  return !typed || 'unknown' in typed ? null : { ...typed, origin: (origin as Origin | undefined) || 'claim', ...words, ...(seen ? { seen } : {}) };
 }
 
 export function idFrom(words: string): string {

@@ -1,4 +1,4 @@
-import type { Board } from '../model/board';
+import { gyroNoises, processorFamilies, screwSchema, type Board } from '../model/board';
 import { isUnknown, originOf, type FlagFigure, type NumberFigure, type Origin } from '../model/figure';
 
 type AnyFigure = NumberFigure | FlagFigure | { value: string; origin: Origin; source?: string | undefined; seen?: string | undefined } | { unknown: true; source?: string | undefined };
@@ -9,6 +9,8 @@ export interface BoardFigure {
   says: string;
   unit: string;
   ask: string;
+  /** The words it may have, where it is no number and no yes or no. */
+  words?: readonly string[];
   get: (b: Board) => AnyFigure | undefined;
   set: (b: Board, f: never) => Board;
 }
@@ -17,6 +19,7 @@ function figure(field: string, says: string, unit: string, ask: string, get: Boa
   return { field, says, unit, ask, get, set };
 }
 
+const oneOf = (words: readonly string[], f: BoardFigure): BoardFigure => ({ ...f, words });
 const top = <K extends keyof Board>(key: K, says: string, unit: string, ask: string): BoardFigure => figure(key, says, unit, ask, (b) => b[key] as AnyFigure, (b, f) => ({ ...b, [key]: f }));
 const inEsc = (key: 'channels' | 'continuousAmps' | 'burstAmps' | 'burstSeconds', says: string, unit: string, ask: string): BoardFigure =>
   figure(`esc.${key}`, says, unit, ask, (b) => b.esc?.[key], (b, f) => ({ ...b, esc: { ...(b.esc ?? noEsc), [key]: f } }));
@@ -24,7 +27,7 @@ const noEsc = { channels: { unknown: true as const }, continuousAmps: { unknown:
 
 /** Every single figure of a board, in the order in which a buyer meets them. Ports, pads and rails have places of their own. */
 export const boardFigures: readonly BoardFigure[] = [
-  top('processor', 'Processor family', '', 'Which processor is on the board?'),
+  oneOf(processorFamilies, top('processor', 'Processor family', '', 'Which processor is on the board?')),
   top('claimedPorts', 'Serial ports, as the shop counts them', '', 'How many serial ports are brought out, and which of them are taken?'),
   figure('packCells.min', 'Fewest cells', 'cells', 'From how many cells does it start?', (b) => b.packCells.min, (b, f) => ({ ...b, packCells: { ...b.packCells, min: f } })),
   figure('packCells.max', 'Most cells', 'cells', 'How many cells does it survive?', (b) => b.packCells.max, (b, f) => ({ ...b, packCells: { ...b.packCells, max: f } })),
@@ -35,7 +38,7 @@ export const boardFigures: readonly BoardFigure[] = [
   inEsc('burstSeconds', 'Burst seconds', 's', 'For how many seconds is the burst rating meant?'),
   figure('currentSensor.fullScaleAmps', 'Sensor full scale', 'A', 'Up to how many amps does the current sensor read?', (b) => b.currentSensor?.fullScaleAmps, (b, f) => ({ ...b, currentSensor: { ...b.currentSensor, fullScaleAmps: f } })),
   figure('mounting.patternMm', 'Hole pattern', 'mm', 'What is the distance between the holes?', (b) => b.mounting.patternMm, (b, f) => ({ ...b, mounting: { ...b.mounting, patternMm: f } })),
-  figure('mounting.screw', 'Screw', '', 'Which screws do the holes take?', (b) => b.mounting.screw, (b, f) => ({ ...b, mounting: { ...b.mounting, screw: f } })),
+  oneOf(screwSchema.options, figure('mounting.screw', 'Screw', '', 'Which screws do the holes take?', (b) => b.mounting.screw, (b, f) => ({ ...b, mounting: { ...b.mounting, screw: f } }))),
   figure('mounting.softIsolators', 'Soft isolators', '', 'Are soft isolators delivered?', (b) => b.mounting.softIsolators, (b, f) => ({ ...b, mounting: { ...b.mounting, softIsolators: f } })),
   top('lengthMm', 'Length', 'mm', 'How long is it?'),
   top('widthMm', 'Width', 'mm', 'How wide is it?'),
@@ -44,8 +47,26 @@ export const boardFigures: readonly BoardFigure[] = [
   figure('video.overlayChip', 'Overlay chip', '', 'Is there an overlay chip on board?', (b) => b.video?.overlayChip, (b, f) => ({ ...b, video: { ...(b.video ?? { cameraIns: [] }), overlayChip: f } })),
   top('barometer', 'Barometer', '', 'Is there a barometer?'),
   top('storageMb', 'Storage', 'MB', 'How much can it log?'),
-  top('gyroNoise', 'Gyro noise', '', 'Which gyro is on board?'),
+  oneOf(gyroNoises, top('gyroNoise', 'Gyro noise', '', 'Which gyro is on board?')),
 ];
+
+/** The figures of a board's regulators, rail by rail. */
+export function railFigures(board: Board): BoardFigure[] {
+  return board.rails.flatMap(({ source, label }, i) => {
+    if (source.kind !== 'regulator') return [];
+    const of = (key: 'outVolts' | 'ratedAmps' | 'dropOutVolts', says: string, unit: string, ask: string) =>
+      figure(
+        `rails[${i}].source.${key}`, `${label}, ${says}`, unit, ask,
+        (b) => (b.rails[i]!.source as typeof source)[key],
+        (b, f) => ({ ...b, rails: b.rails.map((r, n) => (n === i ? { ...r, source: { ...(r.source as typeof source), [key]: f } } : r)) }),
+      );
+    return [
+      of('outVolts', 'volts', 'V', `What does ${label} give in volts?`),
+      of('ratedAmps', 'amps', 'A', `How many amps does ${label} give without end?`),
+      of('dropOutVolts', 'drop-out', 'V', `How far above its output must the input of ${label} stay?`),
+    ];
+  });
+}
 
 export interface Completeness {
   known: number;
@@ -68,12 +89,7 @@ export function completenessOf(board: Board): Completeness {
     const f = get(board);
     if (f) count(f, field, says, ask);
   }
-  board.rails.forEach((r, i) => {
-    if (r.source.kind !== 'regulator') return;
-    count(r.source.outVolts, `rails[${i}].source.outVolts`, `${r.label}, volts`, `What does ${r.label} give in volts?`);
-    count(r.source.ratedAmps, `rails[${i}].source.ratedAmps`, `${r.label}, amps`, `How many amps does ${r.label} give without end?`);
-    count(r.source.dropOutVolts, `rails[${i}].source.dropOutVolts`, `${r.label}, drop-out`, `How far above its output must the input of ${r.label} stay?`);
-  });
+  for (const { field, says, ask, get } of railFigures(board)) count(get(board)!, field, says, ask);
   return found;
 }
 

@@ -11,6 +11,8 @@ export type OutputUse = (typeof outputUses)[number];
 export const analogueKinds = ['battery', 'current', 'signal strength', 'air speed'] as const;
 export type AnalogueKind = (typeof analogueKinds)[number];
 
+export const gyroNoises = ['low', 'usual', 'high'] as const;
+
 export const screwSchema = z.enum(['M2', 'M3']);
 export type Screw = z.infer<typeof screwSchema>;
 
@@ -228,7 +230,7 @@ export const boardSchema = z.strictObject({
   usb: z.strictObject({ plug: z.enum(['C', 'micro']), side: sideSchema }),
   barometer: flagFigureSchema,
   storageMb: numberFigureSchema,
-  gyroNoise: wordFigureSchema(['low', 'usual', 'high']),
+  gyroNoise: wordFigureSchema(gyroNoises),
   offers: z.array(offerSchema).default([]),
   history: z
     .array(z.strictObject({ when: z.iso.date(), field: labelSchema, before: textSchema, after: textSchema, who: textSchema }))

@@ -41,10 +41,10 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
         <FormControlLabel control={<Checkbox checked={part.onUsb} onChange={(e) => edit(`usb ${part.id}`, (b) => changedPart(b, part.id, { onUsb: e.target.checked }))} />} label="Must work from USB alone on the desk" />
         <FormControlLabel control={<Checkbox checked={part.owned} onChange={(e) => edit(`owned ${part.id}`, (b) => changedPart(b, part.id, { owned: e.target.checked }))} />} label="At home already" />
       </Box>
-      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end' }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, rowGap: 0.5, alignItems: 'flex-end' }}>
         <Choice label="Sits, seen from the board" value={part.sits ?? usualPlace[peripheral.kind]} words={places} onChange={(sits) => edit(`place ${part.id}`, (b) => changedPart(b, part.id, { sits }))} />
-        <NumberBox label="Its wires" unit="mm" min={10} max={3000} width={110} mayBeUnknown value={part.wireMm ?? null} onChange={(v) => edit(`wire ${part.id}`, (b) => changedPart(b, part.id, { wireMm: v ?? undefined }))} />
-        <Box sx={{ fontSize: 12, color: 'text.secondary', pb: 0.5 }}>{part.wireMm === undefined ? 'Routed over the bay until you have measured them.' : 'As measured.'}</Box>
+        <NumberBox label="Its wires" unit="mm" min={10} max={3000} width={120} mayBeUnknown value={part.wireMm ?? null} onChange={(v) => edit(`wire ${part.id}`, (b) => changedPart(b, part.id, { wireMm: v ?? undefined }))} />
+        <Box sx={{ fontSize: 12, color: 'text.secondary', width: '100%' }}>{part.wireMm === undefined ? 'Routed over the bay until you have measured them.' : 'As measured.'}</Box>
       </Box>
       {peripheral.modes.map((m, i) => (
         <Box key={m.id} sx={{ borderTop: '1px solid var(--hair)', pt: 0.75 }}>

@@ -7,7 +7,7 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { boardFigures, type Board, type Question } from '@/core';
+import { withTyped, type Question } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { useDecide } from './use-decide';
 
@@ -47,7 +47,7 @@ function One({ question: q }: { question: Question }) {
   const board = shelf?.boards.find((b) => b.id === q.boardId);
   const answer = async () => {
     if (!board) return;
-    const made = answered(board, q, value, origin);
+    const made = withTyped(board, q.field, value, { origin, seen: new Date().toISOString().slice(0, 10), source: 'answer to a question', who: `${origin}, answered` });
     setSaid(made ? ((await putBoard(made)) ?? null) : 'That is not a value of this figure. A number, yes or no, or the word as printed.');
   };
   return (
@@ -84,20 +84,4 @@ function One({ question: q }: { question: Question }) {
       </Box>
     </Box>
   );
-}
-
-function answered(board: Board, q: Question, text: string, origin: string): Board | null {
-  const said = { origin, seen: new Date().toISOString().slice(0, 10), source: 'answer to a question' };
-  const word = text.trim();
-  const number = Number(word.replace(',', '.'));
-  const rail = /^rails\[(\d+)\]\.source\.(\w+)$/.exec(q.field);
-  if (rail) {
-    if (!Number.isFinite(number)) return null;
-    return { ...board, rails: board.rails.map((r, i) => (i === Number(rail[1]) ? ({ ...r, source: { ...r.source, [rail[2]!]: { value: number, ...said } } } as typeof r) : r)) };
-  }
-  const figure = boardFigures.find((f) => f.field === q.field);
-  if (!figure) return null;
-  const value = /^(yes|no)$/i.test(word) ? /^yes$/i.test(word) : q.field === 'processor' || q.field === 'mounting.screw' ? word.toUpperCase() : q.field === 'gyroNoise' ? word.toLowerCase() : number;
-  if (typeof value === 'number' && !Number.isFinite(value)) return null;
-  return figure.set(board, { value, ...said } as never);
 }

@@ -10,7 +10,11 @@ import { completenessOf, differencesOf, doubtsAbout, evaluate, type Board } from
 import { LadderStrip } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
 import { useRoom } from '../room/BuildRoom';
+import { BoardBridges } from './BoardBridges';
 import { BoardFigures } from './BoardFigures';
+import { BoardPlugs } from './BoardPlugs';
+import { BoardPorts } from './BoardPorts';
+import { BoardRails } from './BoardRails';
 import { Offers } from './Offers';
 import { PadPlan } from './PadPlan';
 import { Photos } from './Photos';
@@ -96,6 +100,10 @@ function Editor({ stored }: { stored: Board }) {
           </Box>
         )}
         <PadPlan board={board} onChange={setBoard} />
+        <BoardPorts board={board} onChange={setBoard} />
+        <BoardRails board={board} onChange={setBoard} />
+        <BoardBridges board={board} onChange={setBoard} />
+        <BoardPlugs board={board} onChange={setBoard} />
         <BoardFigures board={board} onChange={setBoard} />
         {complete.missing.length > 0 && (
           <section aria-label="Still to find out">

@@ -83,17 +83,12 @@ export function PadPlan({ board, onChange }: { board: Board; onChange: (b: Board
                       <MenuItem value="unknown">nobody says</MenuItem>
                     </Select>
                   )}
-                  <Button aria-pressed={port.taken !== undefined} onClick={() => setPort({ taken: port.taken ? undefined : { by: 'something on the board' } })}>
-                    {port.taken ? `taken by ${port.taken.by}` : 'free'}
-                  </Button>
                 </Box>
               )}
             </Box>
           ) : (
             <Box sx={{ color: 'text.secondary' }}>Pick a pad to name, move or remove it.</Box>
           )}
-          {board.bridges.length > 0 && <Box sx={{ color: 'text.secondary' }}>Bridges: {board.bridges.map((b) => `${b.label} (${b.positions.map((p) => p.label).join(' or ')})`).join('; ')}</Box>}
-          {board.plugs.length > 0 && <Box sx={{ color: 'text.secondary' }}>Plugs: {board.plugs.map((p) => `${p.label}, ${p.family}, ${p.pins.length} pins`).join('; ')}</Box>}
         </Box>
       </Box>
     </section>

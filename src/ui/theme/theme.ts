@@ -44,6 +44,7 @@ export const theme = createTheme({
   },
   transitions: { create: () => 'none' },
   components: {
+    MuiFormControlLabel: { styleOverrides: { root: { marginLeft: -5 } } },
     MuiCssBaseline: {
       styleOverrides: {
         '[data-scheme="light"], :root': variables(schemes.light),

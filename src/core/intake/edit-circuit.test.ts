@@ -1,0 +1,67 @@
+import { describe, expect, test } from 'vitest';
+import { evaluate } from '../climb';
+import { boardSchema } from '../model/board';
+import { makeBoard, makeBuild, makePart, regulator, serial, supply } from '../tests/make';
+import { addBridge, changeBridge, feedRail, putPlug, railSourceOf, removeBridge, removeRail, takePort } from './edit-circuit';
+
+const sound = (board: ReturnType<typeof makeBoard>) => boardSchema.parse(board);
+
+describe('rails', () => {
+  const board = makeBoard({ rails: [{ id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' } }, { id: 'five', label: '5 V', source: regulator(5, 2) }, { id: 'usb', label: 'USB', source: { kind: 'usb' } }] });
+  test('a buck becomes linear and keeps its figures', () => {
+    const [, five] = sound(feedRail(board, 'five', 'linear regulator')).rails;
+    expect([railSourceOf(five!), five!.source]).toEqual(['linear regulator', { ...board.rails[1]!.source, type: 'linear' }]);
+  });
+  test('whichever is up wants two others; a bridge wants a bridge: without them nothing changes', () => {
+    expect(sound(feedRail(board, 'five', 'whichever is up')).rails[1]!.source).toMatchObject({ kind: 'either', of: ['pack', 'usb'] });
+    expect(feedRail(makeBoard(), 'pack', 'whichever is up').rails[0]!.source.kind).toBe('pack');
+    expect(feedRail(board, 'five', 'bridge').rails[1]!.source.kind).toBe('regulator');
+    expect(sound(feedRail(addBridge(board), 'five', 'bridge')).rails[1]!.source).toMatchObject({ kind: 'bridge', byPosition: { a: 'pack', b: 'pack' } });
+  });
+  test('a rail that another leans on stays', () => {
+    expect(removeRail(board, 'pack')).toBeNull();
+    expect(removeRail(board, 'five')!.rails.map((r) => r.id)).toEqual(['pack', 'usb']);
+  });
+});
+
+describe('bridges', () => {
+  const bridged = makeBoard({
+    bridges: [{ id: 'vid', label: 'video bridge', form: 'solder bridge', positions: [{ id: 'low', label: '5 V' }, { id: 'raw', label: 'pack' }], factory: 'low' }],
+    pads: [{ id: 'vbat', label: 'VBAT' }, { id: 'cam', label: 'CAM' }, { id: 'r1', label: 'R1' }],
+    ports: [{ id: 'one', label: 'Port 1', rx: [{ pad: 'r1', sense: 'unknown', switch: { bridge: 'vid', plainAt: 'low', invertedAt: 'raw' } }] }],
+    rails: [
+      { id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' } },
+      { id: 'five', label: '5 V', source: regulator(5, 2) },
+      { id: 'video', label: 'Video', pads: ['cam'], source: { kind: 'bridge', bridge: 'vid', byPosition: { low: 'five', raw: 'pack' } } },
+      { id: 'three', label: '3.3 V', source: regulator(3.3, 1, { input: 'video' }) },
+    ],
+  });
+  test('taken away, everything stays as delivered: its pad on 5 V, what it fed fed from 5 V, the line plain', () => {
+    const after = sound(removeBridge(bridged, 'vid'));
+    expect(after.bridges).toEqual([]);
+    expect(after.rails.map((r) => [r.id, r.pads])).toEqual([['pack', ['vbat']], ['five', ['cam']], ['three', []]]);
+    expect(after.rails[2]!.source).toMatchObject({ input: 'five' });
+    expect(after.ports[0]!.rx[0]).toEqual({ pad: 'r1', sense: 'plain' });
+  });
+  test('delivered in the other position, its pad is on the pack', () => {
+    const after = removeBridge(changeBridge(bridged, 'vid', { factory: 'raw' }), 'vid');
+    expect(after.rails[0]!.pads).toEqual(['vbat', 'cam']);
+    expect(after.ports[0]!.rx[0]!.sense).toBe('inverted');
+  });
+});
+
+test('a plug is typed as its pins in order; those that are named like a pad are joined to it', () => {
+  const board = makeBoard({ pads: [{ id: 'vbat', label: 'VBAT' }, { id: 'm1', label: 'M1' }] });
+  const one = sound(putPlug(board, null, 'ESC plug', 'JST-SH 8', ['GND', 'vbat', 'M1']));
+  expect(one.plugs).toEqual([{ id: 'plug1', label: 'ESC plug', family: 'JST-SH 8', pins: [{ name: 'GND' }, { name: 'vbat', pad: 'vbat' }, { name: 'M1', pad: 'm1' }] }]);
+  expect(putPlug(one, 'plug1', 'ESC plug', 'JST-SH 8', []).plugs).toEqual([]);
+});
+
+test('a port that is said to be taken, with its release, changes what fits', () => {
+  const build = makeBuild({}, [makePart('rx', { links: [serial('two-wire-rc')], supply: supply(3, 20, 0.1) })]);
+  const board = makeBoard({ ports: [{ id: 'one', label: 'Port 1', rx: [{ pad: 'r' }], tx: [{ pad: 't' }] }], pads: [{ id: 'vbat', label: 'VBAT' }, { id: 'r', label: 'R1' }, { id: 't', label: 'T1' }] });
+  const stops = (b: typeof board) => evaluate(build, b).stopsAt;
+  const taken = sound(takePort(board, 'one', { by: 'a wireless module' }));
+  const released = sound(takePort(board, 'one', { by: 'a wireless module', release: { what: 'Turn it off', lost: 'no set-up over the air', cents: 0, grams: 0, effort: 1 } }));
+  expect([stops(board), stops(taken), stops(released), stops(takePort(taken, 'one', null))]).toEqual([null, 4, null, null]);
+});

@@ -1,0 +1,61 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { feedRail, railFigures, railSourceOf, railSources, removeRail, type Board } from '@/core';
+import { Choice } from '../build/Choice';
+import { Figure } from './BoardFigures';
+import { CircuitPart, CircuitRow } from './CircuitRow';
+import { Said } from './Said';
+
+type Rail = Board['rails'][number];
+
+/** What each rail is fed from, and the figures of its regulator. */
+export function BoardRails({ board, onChange }: { board: Board; onChange: (b: Board) => void }) {
+  const [fault, setFault] = useState<string | null>(null);
+  const put = (id: string, change: Partial<Rail>) => onChange({ ...board, rails: board.rails.map((r) => (r.id === id ? { ...r, ...change } : r)) });
+  const takeOut = (r: Rail) => {
+    const left = removeRail(board, r.id);
+    setFault(left ? null : `Another rail is fed from ${r.label}: feed that one from elsewhere first.`);
+    if (left) onChange(left);
+  };
+  return (
+    <CircuitPart title="Rails">
+      {board.rails.map((r) => (
+        <CircuitRow key={r.id} name={r.label}>
+          <Said label="Rail" value={r.label} width={104} onSay={(label) => put(r.id, { label })} />
+          <Choice label="Fed from" value={railSourceOf(r)} words={railSources} onChange={(from) => onChange(feedRail(board, r.id, from))} />
+          <Feeders rail={r} board={board} onChange={(source) => put(r.id, { source })} />
+          <Box sx={{ flex: 1, minWidth: 80, color: 'text.secondary', pb: 0.5 }}>{r.pads.length === 0 ? 'no pads' : r.pads.map((id) => board.pads.find((p) => p.id === id)?.label ?? id).join(', ')}</Box>
+          {board.rails.length > 1 && <Button onClick={() => takeOut(r)}>Remove</Button>}
+        </CircuitRow>
+      ))}
+      {fault && <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>{fault}</Box>}
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(270px, 1fr))', columnGap: 3 }}>
+        {railFigures(board).map((f) => (
+          <Figure key={f.field} figure={f} board={board} onChange={onChange} />
+        ))}
+      </Box>
+    </CircuitPart>
+  );
+}
+
+/** The rails behind a rail. */
+function Feeders({ rail, board, onChange }: { rail: Rail; board: Board; onChange: (source: Rail['source']) => void }) {
+  const { source } = rail;
+  const others = board.rails.filter((r) => r.id !== rail.id);
+  const named = (label: string, value: string, put: (id: string) => void) => (
+    <Choice key={label} label={label} value={value} words={others.map((r) => r.id)} says={(id) => others.find((r) => r.id === id)!.label} onChange={put} />
+  );
+  switch (source.kind) {
+    case 'regulator':
+      return named('out of', source.input, (input) => onChange({ ...source, input }));
+    case 'either':
+      return <>{source.of.map((of, i) => named(i === 0 ? 'this' : `or this${i > 1 ? ` (${i})` : ''}`, of, (id) => onChange({ ...source, of: source.of.map((x, n) => (n === i ? id : x)) })))}</>;
+    case 'bridge': {
+      const bridge = board.bridges.find((b) => b.id === source.bridge);
+      return <>{bridge?.positions.map((p) => named(`${bridge.label}: ${p.label}`, source.byPosition[p.id] ?? '', (id) => onChange({ ...source, byPosition: { ...source.byPosition, [p.id]: id } })))}</>;
+    }
+    default:
+      return null;
+  }
+}
