@@ -1,3 +1,6 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { openBrowser, waitForText } from './browser';
@@ -34,6 +37,33 @@ describe('the shelf', () => {
     const board = (await shelf()).boards.find((b) => b.id === 'testwright-spar')!;
     expect(board.ports).toHaveLength(5);
     expect(board).toMatchObject({ claimedPorts: { value: 5, origin: 'claim', source: 'UART x5' } });
+  });
+  test('rails, bridges, plugs and releases are edited where they sit, and land with the board', async () => {
+    await at('/b/saltgrass/shelf/testwright-spar', async (page) => {
+      await clickOn(page, 'Add a bridge');
+      await clickOn(page, 'Add a plug');
+      await clickOn(page, 'Free: say what takes it');
+      await clickOn(page, 'Can be freed');
+      await page.waitForFunction(() => document.querySelectorAll('[aria-label="Bridges"] [role=group]').length === 1);
+      await clickOn(page, 'Save');
+      await waitForText(page, 'Saved; the whole shelf climbs again.');
+    });
+    const board = (await shelf()).boards.find((b) => b.id === 'testwright-spar')!;
+    expect(board).toMatchObject({ bridges: [{ positions: [{}, {}] }], plugs: [{ family: 'SH', pins: [{ name: 'GND' }] }] });
+    expect(board.ports[0]).toMatchObject({ taken: { by: 'something on the board', release: { what: 'Turn it off' } } });
+  });
+  test('a CSV with a bad row: shown row by row, the sound rows come in, the bad one is named', async () => {
+    const file = path.join(mkdtempSync(path.join(os.tmpdir(), 'rung-csv-')), 'boards.csv');
+    writeFileSync(file, 'name,maker,massG\nLath,Testwright,8.2\nBeam,Testwright,heavy\n');
+    await at('/b/saltgrass/shelf', async (page) => {
+      await (await page.$<HTMLInputElement>('input[type=file]'))!.uploadFile(file);
+      await waitForText(page, '1 rows with problems');
+      expect(await page.evaluate(() => document.querySelector('[role=dialog] tbody')!.textContent)).toContain('2massGheavy');
+      await expectAccessible(page);
+      await clickOn(page, 'Bring in all 1 sound ones');
+      await waitForText(page, '1 came in.');
+    });
+    expect((await shelf()).boards.map((b) => b.id)).toContain('testwright-lath');
   });
   test('offers are asked of the shop on demand; when it is down they stay as they are, and it says so', async () => {
     await at('/b/saltgrass/shelf/tarnfield-plover', async (page) => {

@@ -42,7 +42,7 @@ function outputs(build: Build, board: Board): Finding {
     rung: 3,
     state: there >= count ? 'holds' : 'breaks',
     about: 'Motor outputs',
-    sentence: `${count} separate ESCs need a motor output each; the board has ${there}.`,
+    sentence: `${count === 1 ? 'The separate ESC needs a motor output' : `${count} separate ESCs need a motor output each`}; the board has ${there}.`,
     needed: `${count} outputs`,
     given: `${there} outputs`,
     grounds: [],

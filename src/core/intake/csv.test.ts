@@ -3,36 +3,69 @@ import { describe, expect, test } from 'vitest';
 import { readFile } from '../model/file';
 import { makeBoard, says } from '../tests/make';
 import { applyReadings } from './apply-readings';
-import { boardsToCsv, readBoardsCsv, tableSchema } from './csv';
+import { boardsToCsv, peripheralsToCsv, readBoardsCsv, readPeripheralsCsv, tableSchema } from './csv';
 import { differencesOf } from './differences';
 import { boardFigures, completenessOf } from './figures';
 import { addGroup, newBoard, padGroups, removePad } from './new-board';
 import { readSpec } from './read-spec';
+import { readShelfFile } from './shelf-file';
 
 const shelf = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
 if (!shelf.ok) throw new Error('demo shelf');
-const { boards } = shelf.value;
+const { boards, peripherals } = shelf.value;
 
 describe('CSV (RFC 4180)', () => {
   test('the whole demo shelf goes out and comes back without loss', () => {
     const read = readBoardsCsv(boardsToCsv(boards));
     expect(read.faults).toEqual([]);
-    expect(read.boards.map((b) => b.board)).toEqual(boards);
+    expect(read.items.map((b) => b.item)).toEqual(boards);
   });
   test('quotes, commas and line breaks inside a cell survive', () => {
     const odd = { ...boards[0]!, name: 'A "B", c', summary: 'two\nlines' };
-    expect(readBoardsCsv(boardsToCsv([odd])).boards[0]!.board).toEqual(odd);
+    expect(readBoardsCsv(boardsToCsv([odd])).items[0]!.item).toEqual(odd);
   });
   test('each fault names row, column, what stands there and what was expected; the sound rows are kept', () => {
     const read = readBoardsCsv('name,maker,massG,esc.burstAmps\nGood,Maker,8.2,\nBad,Maker,heavy,\n,Maker,8,\nRange,Maker,"7,5..9",\n');
-    expect(read.boards.map((b) => b.board.name)).toEqual(['Good', 'Range']);
-    expect(read.boards[1]!.board.massG).toEqual({ low: 7.5, high: 9, origin: 'claim' });
+    expect(read.items.map((b) => b.item.name)).toEqual(['Good', 'Range']);
+    expect(read.items[1]!.item.massG).toEqual({ low: 7.5, high: 9, origin: 'claim' });
     expect(read.faults.map((f) => [f.row, f.column])).toEqual([[2, 'massG'], [3, 'name']]);
   });
   test('a file without the needed headings says which', () => expect(readBoardsCsv('a,b\n1,2').faults.map((f) => f.column)).toEqual(['name', 'maker']));
-  test('every column of the file stands in the descriptor', () => {
-    const heading = boardsToCsv([]).trim().split(',');
-    expect((tableSchema() as { fields: { name: string }[] }).fields.map((f) => f.name)).toEqual(heading);
+  test('every column of either file stands in its descriptor', () => {
+    const fields = (of: 'boards' | 'peripherals') => (tableSchema(of) as { fields: { name: string }[] }).fields.map((f) => f.name);
+    expect(fields('boards')).toEqual(boardsToCsv([]).trim().split(','));
+    expect(fields('peripherals')).toEqual(peripheralsToCsv([]).trim().split(','));
+  });
+  test('all peripherals of the demo go out and come back without loss', () => {
+    const read = readPeripheralsCsv(peripheralsToCsv(peripherals));
+    expect(read.faults).toEqual([]);
+    expect(read.items.map((p) => p.item)).toEqual(peripherals);
+  });
+  test('a peripheral by hand: a part of 5 V in one row, its draw said, all else unknown', () => {
+    const read = readPeripheralsCsv('name,maker,kind,supply.minVolts,supply.maxVolts,supply.peakAmps\nGlint,Maker,camera,4.5,5.5,"0,35"\nBad,Maker,toaster,,,\n');
+    expect(read.items[0]!.item).toMatchObject({ id: 'maker-glint', kind: 'camera', massG: { unknown: true } });
+    expect(read.items[0]!.item.modes[0]!.supply).toMatchObject({ peakAmps: { value: 0.35, origin: 'claim' }, typicalAmps: { unknown: true } });
+    expect(read.faults.map((f) => [f.row, f.column])).toEqual([[2, 'kind']]);
+  });
+});
+
+describe('a file for the shelf', () => {
+  test('which of the three it is is seen by its content', () => {
+    expect(readShelfFile(boardsToCsv(boards)).boards).toHaveLength(boards.length);
+    expect(readShelfFile(peripheralsToCsv(peripherals)).peripherals).toHaveLength(peripherals.length);
+    expect(readShelfFile(JSON.stringify(boards[0])).boards).toEqual([boards[0]]);
+    const all = readShelfFile(JSON.stringify(shelf.value));
+    expect([all.boards.length, all.peripherals.length, all.faults]).toEqual([boards.length, peripherals.length, []]);
+  });
+  test('one bad board in a JSON shelf is named by its row and keeps no other out', () => {
+    const read = readShelfFile(JSON.stringify({ ...shelf.value, boards: [boards[0], { ...boards[1], massG: 'heavy' }, boards[2]] }));
+    expect(read.boards.map((b) => b.id)).toEqual([boards[0]!.id, boards[2]!.id]);
+    expect(read.faults.map((f) => [f.row, f.column])).toEqual([[2, 'massG']]);
+  });
+  test('a build, or no file at all, is refused in words', () => {
+    expect(readShelfFile(readFileSync('demo/builds/belfry-six.json', 'utf8')).faults).toMatchObject([{ column: 'format', found: 'rung-build' }]);
+    expect(readShelfFile('{"format": "rung-').faults).toHaveLength(1);
+    expect(readShelfFile('').faults.length).toBeGreaterThan(0);
   });
 });
 

@@ -1,12 +1,13 @@
 import Papa from 'papaparse';
 import { readData, type Fault } from '../model/file';
 import type { Board } from '../model/board';
-import { originSchema, isUnknown, type Origin } from '../model/figure';
+import { originSchema, isUnknown, type NumberFigure, type Origin } from '../model/figure';
+import type { Peripheral } from '../model/peripheral';
 import { valueFromText } from './figure-text';
-import { boardFigures } from './figures';
+import { boardFigures, type BoardFigure } from './figures';
 import { newBoard } from './new-board';
 
-/** A row of a CSV file that cannot be read as a board: which row (the first after the heading is 1), which column, what stands there, what was expected. */
+/** A row of a CSV file that cannot be read: which row (the first after the heading is 1), which column, what stands there, what was expected. */
 export interface RowFault {
   row: number;
   column: string;
@@ -14,75 +15,126 @@ export interface RowFault {
   expected: string;
 }
 
-export interface CsvRead {
-  boards: { row: number; board: Board }[];
+export interface CsvRead<T> {
+  items: { row: number; item: T }[];
   faults: RowFault[];
 }
 
-const plainColumns = ['id', 'name', 'maker', 'revision', 'kind'] as const;
+type Column<T> = { field: string; says: string; unit: string; get: (t: T) => ReturnType<BoardFigure['get']>; set: (t: T, f: never) => T };
 
-/** The columns of the file (RFC 4180), as a Table Schema descriptor of the Data Package standard. */
-export function tableSchema(): object {
+/** How boards or peripherals lie in rows: plain words, figures with their origin, and all else as JSON in the last column. */
+interface Table<T> {
+  format: 'rung-board' | 'rung-peripheral';
+  plain: readonly (keyof T & string)[];
+  figures: readonly Column<T>[];
+  /** Without what the columns hold, so that the two together are the whole. */
+  restOf: (t: T) => object;
+  /** What a row starts from, before its figures. */
+  start: (cells: Record<string, string>, rest: Record<string, unknown>) => T;
+}
+
+const boards: Table<Board> = {
+  format: 'rung-board',
+  plain: ['id', 'name', 'maker', 'revision', 'kind'],
+  figures: boardFigures,
+  restOf: (b) => ({ ...b, mounting: undefined, packCells: undefined, esc: b.esc && without(b.esc, ['channels', 'continuousAmps', 'burstAmps', 'burstSeconds']), currentSensor: b.currentSensor && without(b.currentSensor, ['fullScaleAmps']), video: b.video && without(b.video, ['overlayChip']) }),
+  start: (cells, rest) => {
+    const { rails, ...skeleton } = newBoard('draft', 'draft', 'draft');
+    const words = { name: cells.name!.trim(), maker: cells.maker!.trim(), ...(cells.revision ? { revision: cells.revision } : {}), ...(cells.kind ? { kind: cells.kind } : {}) };
+    return { ...skeleton, ...('rails' in rest ? {} : { rails }), ...rest, ...words, id: cells.id?.trim() || idFrom(`${words.maker} ${words.name} ${cells.revision ?? ''}`) } as Board;
+  },
+};
+
+/** The supply of a part's first way: most parts have one. */
+const ofSupply = (key: 'minVolts' | 'maxVolts' | 'typicalAmps' | 'peakAmps', says: string, unit: string): Column<Peripheral> => ({
+  field: `supply.${key}`, says, unit,
+  get: (p) => p.modes[0]?.supply?.[key],
+  set: (p, f: NumberFigure) => ({ ...p, modes: p.modes.map((m, i) => (i === 0 ? { ...m, supply: { ...(m.supply ?? { ...noSupply }), [key]: f } } : m)) }),
+});
+const unknown = { unknown: true as const };
+const noSupply = { minVolts: unknown, maxVolts: unknown, typicalAmps: unknown, peakAmps: unknown, atVolts: 5, draw: 'constant current' as const };
+
+const peripherals: Table<Peripheral> = {
+  format: 'rung-peripheral',
+  plain: ['id', 'name', 'maker', 'kind'],
+  figures: [
+    { field: 'massG', says: 'Mass', unit: 'g', get: (p) => p.massG, set: (p, f) => ({ ...p, massG: f }) },
+    ofSupply('minVolts', 'Least volts', 'V'), ofSupply('maxVolts', 'Most volts', 'V'), ofSupply('typicalAmps', 'Steady', 'A'), ofSupply('peakAmps', 'Peak', 'A'),
+  ],
+  restOf: (p) => ({ ...p, modes: p.modes.map((m, i) => (i === 0 && m.supply ? { ...m, supply: without(m.supply, ['minVolts', 'maxVolts', 'typicalAmps', 'peakAmps']) } : m)) }),
+  start: (cells, rest) => {
+    const words = { name: cells.name!.trim(), maker: cells.maker!.trim(), kind: cells.kind || 'other' };
+    const bare = { format: 'rung-peripheral', version: 1, massG: unknown, cents: 0, modes: [{ id: 'way', label: 'as it comes', links: [], supply: null }] };
+    return { ...bare, ...rest, ...words, id: cells.id?.trim() || idFrom(`${words.maker} ${words.name}`) } as unknown as Peripheral;
+  },
+};
+
+export const boardsToCsv = (list: readonly Board[]): string => toCsv(boards, list);
+export const peripheralsToCsv = (list: readonly Peripheral[]): string => toCsv(peripherals, list);
+/** Reads a CSV of boards. Never throws; a row with any fault is left out and each fault is named. */
+export const readBoardsCsv = (text: string): CsvRead<Board> => readCsv(boards, text);
+export const readPeripheralsCsv = (text: string): CsvRead<Peripheral> => readCsv(peripherals, text);
+/** The columns of the two files (RFC 4180), as Table Schema descriptors of the Data Package standard. */
+export const tableSchema = (of: 'boards' | 'peripherals'): object => (of === 'boards' ? schemaOf(boards) : schemaOf(peripherals));
+
+/** Does the heading of a CSV name a column that only peripherals have? */
+export function isPeripheralsCsv(text: string): boolean {
+  return /(^|,)"?supply\./.test(text.slice(0, 4000).split('\n')[0]!);
+}
+
+function schemaOf<T>({ plain, figures, format }: Table<T>): object {
   return {
     fields: [
-      ...plainColumns.map((name) => ({ name, type: 'string', constraints: { required: name === 'name' || name === 'maker' } })),
-      ...boardFigures.map((f) => ({ name: f.field, type: 'string', title: f.says, description: `A value${f.unit ? ` in ${f.unit}` : ''}, "low..high", or "?"; behind it, in brackets, whose word it is, the day, and where it was read: 45 (claim 2026-11-09; shop page)` })),
-      { name: 'rest', type: 'string', description: 'JSON: all else of the board (ports, pads, rails, offers ...), as in rung-board' },
+      ...plain.map((name) => ({ name, type: 'string', constraints: { required: name === 'name' || name === 'maker' } })),
+      ...figures.map((f) => ({ name: f.field, type: 'string', title: f.says, description: `A value${f.unit ? ` in ${f.unit}` : ''}, "low..high", or "?"; behind it, in brackets, whose word it is, the day, and where it was read: 45 (claim 2026-11-09; shop page)` })),
+      { name: 'rest', type: 'string', description: `JSON: all else (ports, pads, rails, modes, offers ...), as in ${format}` },
     ],
     primaryKey: 'id',
     missingValues: [''],
   };
 }
 
-export function boardsToCsv(boards: readonly Board[]): string {
-  const columns = [...plainColumns, ...boardFigures.map((f) => f.field), 'rest'];
-  const rows = boards.map((b) => [...plainColumns.map((c) => b[c]), ...boardFigures.map((f) => cellOf(f.get(b))), JSON.stringify(restOf(b))]);
+function toCsv<T>({ plain, figures, restOf }: Table<T>, list: readonly T[]): string {
+  const columns = [...plain, ...figures.map((f) => f.field), 'rest'];
+  const rest = (t: T) => {
+    const all = restOf(t) as Record<string, unknown>;
+    return Object.fromEntries(Object.entries(all).filter(([k]) => !columns.includes(k) && k !== 'format' && k !== 'version'));
+  };
+  const rows = list.map((t) => [...plain.map((c) => t[c]), ...figures.map((f) => cellOf(f.get(t))), JSON.stringify(rest(t))]);
   return Papa.unparse({ fields: columns, data: rows }, { newline: '\r\n' });
 }
 
-function cellOf(f: ReturnType<(typeof boardFigures)[number]['get']>): string {
+function cellOf(f: ReturnType<BoardFigure['get']>): string {
   if (!f) return '';
   const value = isUnknown(f) ? '?' : 'low' in f ? `${f.low}..${f.high}` : String(f.value);
   const said = [isUnknown(f) ? '' : [f.origin, 'seen' in f ? f.seen : undefined].filter(Boolean).join(' '), f.source ?? ''];
   return said[0] || said[1] ? `${value} (${said[0]}${said[1] ? `; ${said[1]}` : ''})` : value;
 }
 
-/** The board without what the columns hold, so that the two together are the whole. */
-function restOf(b: Board): object {
-  const rest: Record<string, unknown> = { ...b, mounting: undefined, packCells: undefined, esc: b.esc && without(b.esc, ['channels', 'continuousAmps', 'burstAmps', 'burstSeconds']), currentSensor: b.currentSensor && without(b.currentSensor, ['fullScaleAmps']), video: b.video && without(b.video, ['overlayChip']) };
-  for (const key of [...plainColumns, ...boardFigures.map((f) => f.field), 'format', 'version']) delete rest[key];
-  return rest;
-}
-
 function without(o: object, keys: string[]): object {
   return Object.fromEntries(Object.entries(o).filter(([k]) => !keys.includes(k)));
 }
 
-/** Reads a CSV of boards. Never throws; a row with any fault is left out and each fault is named. */
-export function readBoardsCsv(text: string): CsvRead {
+function readCsv<T>(table: Table<T>, text: string): CsvRead<T> {
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy' });
-  const result: CsvRead = { boards: [], faults: [] };
+  const result: CsvRead<T> = { items: [], faults: [] };
   const columns = parsed.meta.fields ?? [];
   for (const needed of ['name', 'maker']) if (!columns.includes(needed)) result.faults.push({ row: 0, column: needed, found: 'no such column', expected: `a heading "${needed}"` });
   if (result.faults.length > 0) return result;
   parsed.data.forEach((cells, i) => {
     const row = i + 1;
     const faults: RowFault[] = [];
-    const board = rowToBoard(cells, row, faults);
-    if (board && faults.length === 0) result.boards.push({ row, board });
+    const item = fromRow(table, cells, row, faults);
+    if (item && faults.length === 0) result.items.push({ row, item });
     result.faults.push(...faults);
   });
   return result;
 }
 
-function rowToBoard(cells: Record<string, string>, row: number, faults: RowFault[]): Board | null {
+function fromRow<T>({ format, figures, start }: Table<T>, cells: Record<string, string>, row: number, faults: RowFault[]): T | null {
   const bad = (column: string, expected: string) => void faults.push({ row, column, found: (cells[column] ?? '').slice(0, 60) || 'nothing', expected });
-  const name = cells.name?.trim() ?? '';
-  const maker = cells.maker?.trim() ?? '';
-  if (!name) bad('name', 'the name of the board');
-  if (!maker) bad('maker', 'the maker of the board');
+  for (const needed of ['name', 'maker']) if (!cells[needed]?.trim()) bad(needed, `a ${needed}`);
   if (faults.length > 0) return null;
-  const id = cells.id?.trim() || idFrom(`${maker} ${name} ${cells.revision ?? ''}`);
   let rest: Record<string, unknown> = {};
   if (cells.rest) {
     try {
@@ -92,11 +144,8 @@ function rowToBoard(cells: Record<string, string>, row: number, faults: RowFault
       return null;
     }
   }
-  const base = newBoard('draft', name, maker);
-  const { rails, ...skeleton } = base;
-  let made = merged({ ...skeleton, ...('rails' in rest ? {} : { rails }) }, rest) as unknown as Board;
-  made = { ...made, id, name, maker, ...(cells.revision ? { revision: cells.revision } : {}), ...(cells.kind ? { kind: cells.kind as Board['kind'] } : {}) };
-  for (const f of boardFigures) {
+  let made = start(cells, rest);
+  for (const f of figures) {
     const cell = cells[f.field]?.trim();
     if (!cell) continue;
     const figure = figureFrom(cell);
@@ -104,15 +153,10 @@ function rowToBoard(cells: Record<string, string>, row: number, faults: RowFault
     else made = f.set(made, figure as never);
   }
   if (faults.length > 0) return null;
-  const read = readData(made, 'rung-board');
-  if (read.ok) return read.value;
+  const read = readData(made, format);
+  if (read.ok) return read.value as T;
   for (const fault of read.faults) faults.push({ row, column: columnOf(fault, cells), found: fault.sentence, expected: fault.field });
   return null;
-}
-
-/** What the row says over what a new board starts with, one level deep: `esc`, `video` and the like keep what only the columns hold. */
-function merged(base: object, rest: Record<string, unknown>): object {
-  return { ...base, ...rest };
 }
 
 function columnOf(fault: Fault, cells: Record<string, string>): string {

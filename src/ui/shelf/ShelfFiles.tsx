@@ -2,17 +2,20 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useRef, useState } from 'react';
-import { boardsToCsv, readBoardsCsv, readFile, tableSchema, type Board, type RowFault } from '@/core';
+import { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault, type ShelfFile } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { saveAs } from './save-as';
 
 interface Preview {
   name: string;
-  fresh: Board[];
-  /** Same maker, name and revision as a board that is there: it takes that board's place. */
-  replaced: { board: Board; id: string }[];
+  fresh: Lists;
+  /** Same maker, name and revision as one that is there: it takes that one's place. */
+  replaced: Lists;
   faults: RowFault[];
 }
+
+type Lists = Pick<ShelfFile, 'boards' | 'peripherals'>;
+const sizeOf = (l: Lists) => l.boards.length + l.peripherals.length;
 
 const batch = 250;
 const mostBytes = 50 * 1024 * 1024;
@@ -23,6 +26,7 @@ export function ShelfFiles() {
   const input = useRef<HTMLInputElement>(null);
   const stopped = useRef(false);
   const [preview, setPreview] = useState<Preview | null>(null);
+  const [reading, setReading] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const [progress, setProgress] = useState<{ done: number; total: number } | null>(null);
   const boards = shelf?.boards ?? [];
@@ -30,32 +34,33 @@ export function ShelfFiles() {
   const look = async (file: File) => {
     setSaid(null);
     if (file.size > mostBytes) return setSaid(`${file.name} is larger than 50 MB. Nothing was changed.`);
-    const text = await file.text();
-    if (/^\s*[{[]/.test(text)) {
-      const read = readFile(text);
-      if (!read.ok) return setPreview({ name: file.name, fresh: [], replaced: [], faults: read.faults.map((f) => ({ row: 0, column: f.field, found: f.sentence, expected: 'a sound file' })) });
-      const list = read.value.format === 'rung-shelf' ? read.value.boards : read.value.format === 'rung-board' ? [read.value] : [];
-      return setPreview({ name: file.name, ...matched(list, boards), faults: [] });
-    }
-    const read = readBoardsCsv(text);
-    setPreview({ name: file.name, ...matched(read.boards.map((b) => b.board), boards), faults: read.faults });
+    setReading(file.name);
+    const read = await readAside(await file.text());
+    setReading(null);
+    setPreview({ name: file.name, ...matched(read, { boards, peripherals: shelf?.peripherals ?? [] }), faults: read.faults });
   };
-  const bring = async (list: Board[]) => {
+  const bring = async (lists: Lists) => {
     stopped.current = false;
-    for (let i = 0; i < list.length && !stopped.current; i += batch) {
-      setProgress({ done: i, total: list.length });
-      const body = JSON.stringify({ format: 'rung-shelf', version: 1, name: 'import', boards: list.slice(i, i + batch) });
-      const reply = await fetch('/api/import', { method: 'POST', body }).catch(() => null);
+    const total = sizeOf(lists);
+    const steps: Lists[] = [];
+    for (let i = 0; i < lists.boards.length; i += batch) steps.push({ boards: lists.boards.slice(i, i + batch), peripherals: [] });
+    if (lists.peripherals.length > 0) steps.push({ boards: [], peripherals: lists.peripherals });
+    let done = 0;
+    for (const step of steps) {
+      if (stopped.current) break;
+      setProgress({ done, total });
+      const reply = await fetch('/api/import', { method: 'POST', body: JSON.stringify({ format: 'rung-shelf', version: 1, name: 'import', ...step }) }).catch(() => null);
       if (!reply?.ok) {
         const why = reply ? ((await reply.json().catch(() => ({}))) as { sentence?: string }).sentence : 'The server does not answer.';
-        setSaid(`${i} of ${list.length} boards came in, then: ${why} The rest can be brought in again.`);
+        setSaid(`${done} of ${total} came in, then: ${why} The rest can be brought in again.`);
         setProgress(null);
         reloadShelf();
         return;
       }
-      setProgress({ done: Math.min(list.length, i + batch), total: list.length });
+      done += sizeOf(step);
+      setProgress({ done, total });
     }
-    setSaid(stopped.current ? 'Stopped. What had come in stays; nothing is half written.' : `${list.length} boards came in.`);
+    setSaid(stopped.current ? 'Stopped. What had come in stays; nothing is half written.' : `${total} came in.`);
     setProgress(null);
     setPreview(null);
     reloadShelf();
@@ -63,13 +68,19 @@ export function ShelfFiles() {
 
   return (
     <>
-      <Button onClick={() => saveAs('rung-shelf.csv', 'text/csv', boardsToCsv(boards))}>CSV</Button>
+      <Button onClick={() => saveAs('rung-boards.csv', 'text/csv', boardsToCsv(boards))}>Boards CSV</Button>
+      <Button onClick={() => saveAs('rung-peripherals.csv', 'text/csv', peripheralsToCsv(shelf?.peripherals ?? []))}>Parts CSV</Button>
       <Button onClick={() => saveAs('rung-shelf.json', 'application/json', JSON.stringify({ format: 'rung-shelf', version: 1, name: 'Shelf', boards, peripherals: shelf?.peripherals ?? [] }, null, 1))}>JSON</Button>
-      <Button onClick={() => saveAs('rung-shelf.schema.json', 'application/json', JSON.stringify(tableSchema(), null, 1))}>Table Schema</Button>
+      <Button onClick={() => saveAs('rung-shelf.schema.json', 'application/json', JSON.stringify({ boards: tableSchema('boards'), peripherals: tableSchema('peripherals') }, null, 1))}>Table Schema</Button>
       <Button variant="outlined" onClick={() => input.current?.click()}>
         Bring in
       </Button>
       <input ref={input} type="file" accept=".csv,.json,text/csv,application/json" hidden aria-label="Boards as CSV or JSON" onChange={(e) => (e.target.files?.[0] && void look(e.target.files[0]), (e.target.value = ''))} />
+      {reading && (
+        <Box role="status" sx={{ fontSize: 12 }}>
+          {reading} is being read ...
+        </Box>
+      )}
       {said && (
         <Box role="status" sx={{ fontSize: 12, maxWidth: 300 }}>
           {said}
@@ -79,7 +90,7 @@ export function ShelfFiles() {
         {preview && (
           <Box sx={{ p: 2 }}>
             <Box component="h2" sx={{ m: 0, fontSize: 15 }}>
-              {preview.name}: {preview.fresh.length} new boards, {preview.replaced.length} that take the place of one on the shelf, {new Set(preview.faults.map((f) => f.row)).size} rows with problems
+              {preview.name}: {sizeOf(preview.fresh)} new ({preview.fresh.boards.length} boards, {preview.fresh.peripherals.length} parts), {sizeOf(preview.replaced)} that take the place of one on the shelf, {new Set(preview.faults.map((f) => f.row)).size} rows with problems
             </Box>
             {preview.faults.length > 0 && (
               <Box sx={{ maxHeight: 260, overflow: 'auto', mt: 1 }}>
@@ -114,12 +125,12 @@ export function ShelfFiles() {
               </Box>
             ) : (
               <Box sx={{ mt: 2, display: 'flex', gap: 1 }}>
-                <Button variant="contained" disabled={preview.fresh.length + preview.replaced.length === 0} onClick={() => void bring([...preview.fresh, ...preview.replaced.map((r) => ({ ...r.board, id: r.id }))])}>
-                  Bring in {preview.fresh.length + preview.replaced.length} sound boards
+                <Button variant="contained" disabled={sizeOf(preview.fresh) + sizeOf(preview.replaced) === 0} onClick={() => void bring(both(preview.fresh, preview.replaced))}>
+                  Bring in all {sizeOf(preview.fresh) + sizeOf(preview.replaced)} sound ones
                 </Button>
-                {preview.replaced.length > 0 && (
+                {sizeOf(preview.replaced) > 0 && (
                   <Button variant="outlined" onClick={() => void bring(preview.fresh)}>
-                    Only the {preview.fresh.length} new ones
+                    Only the {sizeOf(preview.fresh)} new ones
                   </Button>
                 )}
                 <Button onClick={() => setPreview(null)}>Leave it</Button>
@@ -132,11 +143,27 @@ export function ShelfFiles() {
   );
 }
 
-function matched(list: Board[], there: Board[]): Pick<Preview, 'fresh' | 'replaced'> {
-  const key = (b: Board) => `${b.maker} ${b.name} ${b.revision}`.toLowerCase();
-  const known = new Map(there.map((b) => [key(b), b.id]));
-  return {
-    fresh: list.filter((b) => !known.has(key(b))),
-    replaced: list.flatMap((board) => (known.has(key(board)) ? [{ board, id: known.get(key(board))! }] : [])),
-  };
+function both(a: Lists, b: Lists): Lists {
+  return { boards: [...a.boards, ...b.boards], peripherals: [...a.peripherals, ...b.peripherals] };
+}
+
+function matched(read: Lists, there: Lists): { fresh: Lists; replaced: Lists } {
+  const boards = parted(read.boards, there.boards, (b) => `${b.maker} ${b.name} ${b.revision}`.toLowerCase());
+  const peripherals = parted(read.peripherals, there.peripherals, (p) => `${p.maker} ${p.name}`.toLowerCase());
+  return { fresh: { boards: boards.fresh, peripherals: peripherals.fresh }, replaced: { boards: boards.replaced, peripherals: peripherals.replaced } };
+}
+
+/** What is new, and what takes the place, and the id, of one that is there. */
+function parted<T extends { id: string }>(list: readonly T[], there: readonly T[], key: (t: T) => string): { fresh: T[]; replaced: T[] } {
+  const known = new Map(there.map((t) => [key(t), t.id]));
+  return { fresh: list.filter((t) => !known.has(key(t))), replaced: list.flatMap((t) => (known.has(key(t)) ? [{ ...t, id: known.get(key(t))! }] : [])) };
+}
+
+function readAside(text: string): Promise<ShelfFile> {
+  return new Promise((done) => {
+    const worker = new Worker(new URL('../../workers/read-shelf.worker.ts', import.meta.url), { type: 'module' });
+    worker.onmessage = ({ data }: MessageEvent<ShelfFile>) => (done(data), worker.terminate());
+    worker.onerror = () => (done({ boards: [], peripherals: [], faults: [{ row: 0, column: 'file', found: 'more than this browser can hold', expected: 'a smaller file' }] }), worker.terminate());
+    worker.postMessage(text);
+  });
 }
