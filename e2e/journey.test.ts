@@ -1,7 +1,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import type { Browser, Page } from 'puppeteer-core';
+import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { openBrowser, waitForText } from './browser';
 import { clickOn, expectAccessible, visit } from './visit';
@@ -56,7 +56,7 @@ describe('the shelf', () => {
     const file = path.join(mkdtempSync(path.join(os.tmpdir(), 'rung-csv-')), 'boards.csv');
     writeFileSync(file, 'name,maker,massG\nLath,Testwright,8.2\nBeam,Testwright,heavy\n');
     await at('/b/saltgrass/shelf', async (page) => {
-      await (await page.$<HTMLInputElement>('input[type=file]'))!.uploadFile(file);
+      await ((await page.$('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(file);
       await waitForText(page, '1 rows with problems');
       expect(await page.evaluate(() => document.querySelector('[role=dialog] tbody')!.textContent)).toContain('2massGheavy');
       await expectAccessible(page);

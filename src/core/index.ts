@@ -1,6 +1,6 @@
 /** The public face of the core: what the application, the workers and the command line may lean on. */
 export { evaluate, type Climb, type Rung, type Verdict } from './climb';
-export { rankClimbs, rankShelf, type Ranked } from './rank/rank-shelf';
+export { rankClimbs, rankShelf, type Mended, type Ranked } from './rank/rank-shelf';
 export { whatMoved, type Moved } from './rank/moved';
 export { schools, type School } from './trade/school';
 export { places, usualPlace } from './trade/place';
@@ -34,6 +34,7 @@ export { differencesOf, type Difference } from './intake/differences';
 export { boardsToCsv, idFrom, peripheralsToCsv, tableSchema, type RowFault } from './intake/csv';
 export { readShelfFile, type ShelfFile } from './intake/shelf-file';
 export { basketCsv, basketOf, orderFor, type Aim, type BasketLine, type Order } from './sheet/basket';
+export { csvLines } from './sheet/csv-lines';
 export { buildSheet, sheetMarkdown, type BuildSheet, type Step } from './sheet/build-sheet';
 export { arrivesOn, currentScale, logCsv, logMarkdown, measurable, voltageScale, withReading } from './sheet/logbook';
 export { powerUp, type PowerUp } from './bench/power-up';

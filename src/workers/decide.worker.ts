@@ -1,8 +1,9 @@
-import { questionsFor, robustnessOf, tippingPoints, type Board, type Build, type Question, type Ranked, type Robustness, type Tipping } from '../core';
+import { findFixes, questionsFor, robustnessOf, tippingPoints, type Board, type Build, type Mended, type Question, type Ranked, type Robustness, type Tipping } from '../core';
 
-export type Decision = { about: 'robustness' } | { about: 'questions' } | { about: 'tipping'; board: string };
+export type Decision = { about: 'robustness' } | { about: 'mending' } | { about: 'questions' } | { about: 'tipping'; board: string };
 export interface Decided {
   robustness: Robustness;
+  mending: Mended;
   questions: Question[];
   tipping: Tipping[];
 }
@@ -18,6 +19,8 @@ onmessage = ({ data: { build, boards, ranked, decision } }: MessageEvent<ToDecid
   switch (decision.about) {
     case 'robustness':
       return postMessage(robustnessOf(contenders(ranked), build.weighing));
+    case 'mending':
+      return postMessage(mendedOf(build, boards, ranked));
     case 'questions':
       return postMessage(questionsFor(build, boards, ranked));
     case 'tipping': {
@@ -26,6 +29,14 @@ onmessage = ({ data: { build, boards, ranked, decision } }: MessageEvent<ToDecid
     }
   }
 };
+
+const mostMended = 200;
+
+/** The cheapest fixes of the broken boards that come nearest. */
+function mendedOf(build: Build, boards: Board[], ranked: Ranked[]): Mended {
+  const broken = ranked.filter((r) => r.climb.stopsAt !== null).slice(0, mostMended);
+  return Object.fromEntries(broken.map(({ climb }) => [climb.boardId, findFixes(build, boards.find((b) => b.id === climb.boardId)!)[0] ?? null]));
+}
 
 /** Whole boards; where there is none, those that cannot be judged yet. */
 function contenders(ranked: Ranked[]): Ranked['climb'][] {

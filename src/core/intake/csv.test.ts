@@ -28,7 +28,7 @@ describe('CSV (RFC 4180)', () => {
     const read = readBoardsCsv('name,maker,massG,esc.burstAmps\nGood,Maker,8.2,\nBad,Maker,heavy,\n,Maker,8,\nRange,Maker,"7,5..9",\n');
     expect(read.items.map((b) => b.item.name)).toEqual(['Good', 'Range']);
     expect(read.items[1]!.item.massG).toEqual({ low: 7.5, high: 9, origin: 'claim' });
-    expect(read.faults.map((f) => [f.row, f.column])).toEqual([[2, 'massG'], [3, 'name']]);
+    expect(read.faults.map((f) => [f.row, f.column, f.found])).toEqual([[2, 'massG', 'heavy'], [3, 'name', 'nothing']]);
   });
   test('a file without the needed headings says which', () => expect(readBoardsCsv('a,b\n1,2').faults.map((f) => f.column)).toEqual(['name', 'maker']));
   test('every column of either file stands in its descriptor', () => {

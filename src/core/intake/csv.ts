@@ -15,12 +15,15 @@ export interface RowFault {
   expected: string;
 }
 
+/** Is told how much of how much is done: rows, or characters where rows are not counted yet. */
+export type Tell = (done: number, total: number) => void;
+
 export interface CsvRead<T> {
   items: { row: number; item: T }[];
   faults: RowFault[];
 }
 
-type Column<T> = { field: string; says: string; unit: string; get: (t: T) => ReturnType<BoardFigure['get']>; set: (t: T, f: never) => T };
+type Column<T> = { field: string; says: string; unit: string; words?: readonly string[]; get: (t: T) => ReturnType<BoardFigure['get']>; set: (t: T, f: never) => T };
 
 /** How boards or peripherals lie in rows: plain words, figures with their origin, and all else as JSON in the last column. */
 interface Table<T> {
@@ -33,13 +36,14 @@ interface Table<T> {
   start: (cells: Record<string, string>, rest: Record<string, unknown>) => T;
 }
 
+const { rails, ...skeleton } = newBoard('draft', 'draft', 'draft');
+
 const boards: Table<Board> = {
   format: 'rung-board',
   plain: ['id', 'name', 'maker', 'revision', 'kind'],
   figures: boardFigures,
   restOf: (b) => ({ ...b, mounting: undefined, packCells: undefined, esc: b.esc && without(b.esc, ['channels', 'continuousAmps', 'burstAmps', 'burstSeconds']), currentSensor: b.currentSensor && without(b.currentSensor, ['fullScaleAmps']), video: b.video && without(b.video, ['overlayChip']) }),
   start: (cells, rest) => {
-    const { rails, ...skeleton } = newBoard('draft', 'draft', 'draft');
     const words = { name: cells.name!.trim(), maker: cells.maker!.trim(), ...(cells.revision ? { revision: cells.revision } : {}), ...(cells.kind ? { kind: cells.kind } : {}) };
     return { ...skeleton, ...('rails' in rest ? {} : { rails }), ...rest, ...words, id: cells.id?.trim() || idFrom(`${words.maker} ${words.name} ${cells.revision ?? ''}`) } as Board;
   },
@@ -72,8 +76,8 @@ const peripherals: Table<Peripheral> = {
 export const boardsToCsv = (list: readonly Board[]): string => toCsv(boards, list);
 export const peripheralsToCsv = (list: readonly Peripheral[]): string => toCsv(peripherals, list);
 /** Reads a CSV of boards. Never throws; a row with any fault is left out and each fault is named. */
-export const readBoardsCsv = (text: string): CsvRead<Board> => readCsv(boards, text);
-export const readPeripheralsCsv = (text: string): CsvRead<Peripheral> => readCsv(peripherals, text);
+export const readBoardsCsv = (text: string, tell?: Tell): CsvRead<Board> => readCsv(boards, text, tell);
+export const readPeripheralsCsv = (text: string, tell?: Tell): CsvRead<Peripheral> => readCsv(peripherals, text, tell);
 /** The columns of the two files (RFC 4180), as Table Schema descriptors of the Data Package standard. */
 export const tableSchema = (of: 'boards' | 'peripherals'): object => (of === 'boards' ? schemaOf(boards) : schemaOf(peripherals));
 
@@ -115,20 +119,30 @@ function without(o: object, keys: string[]): object {
   return Object.fromEntries(Object.entries(o).filter(([k]) => !keys.includes(k)));
 }
 
-function readCsv<T>(table: Table<T>, text: string): CsvRead<T> {
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy' });
+function readCsv<T>(table: Table<T>, text: string, tell?: Tell): CsvRead<T> {
   const result: CsvRead<T> = { items: [], faults: [] };
-  const columns = parsed.meta.fields ?? [];
-  for (const needed of ['name', 'maker']) if (!columns.includes(needed)) result.faults.push({ row: 0, column: needed, found: 'no such column', expected: `a heading "${needed}"` });
-  if (result.faults.length > 0) return result;
-  parsed.data.forEach((cells, i) => {
-    const row = i + 1;
-    const faults: RowFault[] = [];
-    const item = fromRow(table, cells, row, faults);
-    if (item && faults.length === 0) result.items.push({ row, item });
-    result.faults.push(...faults);
+  let row = 0;
+  // Row by row: all cells of a large file at once would fill the memory.
+  Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    step: ({ data: cells, meta }, parser) => {
+      row++;
+      if (row === 1) result.faults.push(...missingColumns(meta.fields ?? []));
+      if (row === 1 && result.faults.length > 0) return parser.abort();
+      tell?.(meta.cursor, text.length);
+      const faults: RowFault[] = [];
+      const item = fromRow(table, cells, row, faults);
+      if (item && faults.length === 0) result.items.push({ row, item });
+      result.faults.push(...faults);
+    },
   });
+  if (row === 0) result.faults.push({ row: 0, column: 'file', found: 'no rows', expected: 'a heading and at least one row' });
   return result;
+}
+
+function missingColumns(columns: readonly string[]): RowFault[] {
+  return ['name', 'maker'].filter((needed) => !columns.includes(needed)).map((needed) => ({ row: 0, column: needed, found: 'no such column', expected: `a heading "${needed}"` }));
 }
 
 function fromRow<T>({ format, figures, start }: Table<T>, cells: Record<string, string>, row: number, faults: RowFault[]): T | null {
@@ -148,8 +162,8 @@ function fromRow<T>({ format, figures, start }: Table<T>, cells: Record<string, 
   for (const f of figures) {
     const cell = cells[f.field]?.trim();
     if (!cell) continue;
-    const figure = figureFrom(cell);
-    if (!figure) bad(f.field, `a value${f.unit ? ` in ${f.unit}` : ''}, "low..high" or "?"`);
+    const figure = figureFrom(cell, f.words ?? []);
+    if (!figure) bad(f.field, f.words ? `${f.words.join(', ')} or "?"` : `a value${f.unit ? ` in ${f.unit}` : ''}, "low..high" or "?"`);
     else made = f.set(made, figure as never);
   }
   if (faults.length > 0) return null;
@@ -163,16 +177,16 @@ function columnOf(fault: Fault, cells: Record<string, string>): string {
   return Object.keys(cells).find((c) => c !== 'rest' && fault.field.startsWith(c)) ?? 'rest';
 }
 
-function figureFrom(cell: string): object | null {
+function figureFrom(cell: string, words: readonly string[]): object | null {
   const match = /^([^()]*?)\s*(?:\(([^;)]*)(?:;\s*([\s\S]*))?\))?$/.exec(cell);
   if (!match) return null;
   const [, value = '', said = '', source] = match;
   const [origin, seen] = said.trim().split(/\s+/);
   if (origin && !originSchema.safeParse(origin).success) return null;
-  const words = { ...(source ? { source } : {}) };
-  if (value === '?') return { unknown: true, ...words };
-  const typed = valueFromText(value);
-  return !typed || 'unknown' in typed ? null : { ...typed, origin: (origin as Origin | undefined) || 'claim', ...words, ...(seen ? { seen } : {}) };
+  const read = source ? { source } : {};
+  if (value === '?') return { unknown: true, ...read };
+  const typed = valueFromText(value, words);
+  return !typed || 'unknown' in typed ? null : { ...typed, origin: (origin as Origin | undefined) || 'claim', ...read, ...(seen ? { seen } : {}) };
 }
 
 export function idFrom(words: string): string {

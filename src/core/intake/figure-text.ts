@@ -3,10 +3,10 @@ export type ValueText = { value: number | boolean | string } | { low: number; hi
 const number = (s: string) => Number(s.replace(',', '.'));
 
 /**
- * What a person types for a figure: "?" or nothing (unknown), "7,5", "7.5..9", "7 to 9", "yes", "no", or one of `words` in any case. Without `words` any word
- * is taken as it stands. null: not understood.
+ * What a person types for a figure: "?" or nothing (unknown), "7,5", "7.5..9", "7 to 9", "yes", "no", or one of `words` in any case.
+ * null: not understood.
  */
-export function valueFromText(typed: string, words?: readonly string[]): ValueText | null {
+export function valueFromText(typed: string, words: readonly string[]): ValueText | null {
   const text = typed.trim();
   if (text === '' || text === '?') return { unknown: true };
   const range = /^(\d+(?:[.,]\d+)?)\s*(?:\.\.|-|to)\s*(\d+(?:[.,]\d+)?)$/.exec(text);
@@ -14,7 +14,6 @@ export function valueFromText(typed: string, words?: readonly string[]): ValueTe
   if (/^\d+(?:[.,]\d+)?$/.test(text)) return { value: number(text) };
   if (/^(yes|true)$/i.test(text)) return { value: true };
   if (/^(no|false)$/i.test(text)) return { value: false };
-  if (!words) return { value: text };
   const word = words.find((w) => w.toLowerCase() === text.toLowerCase());
   return word === undefined ? null : { value: word };
 }

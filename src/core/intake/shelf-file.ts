@@ -1,7 +1,7 @@
 import type { Board } from '../model/board';
 import { readData, readFile, type Fault } from '../model/file';
 import type { Peripheral } from '../model/peripheral';
-import { isPeripheralsCsv, readBoardsCsv, readPeripheralsCsv, type RowFault } from './csv';
+import { isPeripheralsCsv, readBoardsCsv, readPeripheralsCsv, type RowFault, type Tell } from './csv';
 
 /** What a file brings to the shelf, and what of it cannot be read: the sound rows stand whatever the others say. */
 export interface ShelfFile {
@@ -11,17 +11,17 @@ export interface ShelfFile {
 }
 
 /** Reads CSV or JSON of boards or peripherals. Never throws. */
-export function readShelfFile(text: string): ShelfFile {
-  if (/^\uFEFF?\s*[{[]/.test(text)) return fromJson(text);
+export function readShelfFile(text: string, tell?: Tell): ShelfFile {
+  if (/^\uFEFF?\s*[{[]/.test(text)) return fromJson(text, tell);
   if (isPeripheralsCsv(text)) {
-    const { items, faults } = readPeripheralsCsv(text);
+    const { items, faults } = readPeripheralsCsv(text, tell);
     return { boards: [], peripherals: items.map((i) => i.item), faults };
   }
-  const { items, faults } = readBoardsCsv(text);
+  const { items, faults } = readBoardsCsv(text, tell);
   return { boards: items.map((i) => i.item), peripherals: [], faults };
 }
 
-function fromJson(text: string): ShelfFile {
+function fromJson(text: string, tell?: Tell): ShelfFile {
   const shelf = shelfIn(text);
   if (!shelf) {
     const read = readFile(text);
@@ -34,6 +34,7 @@ function fromJson(text: string): ShelfFile {
   // Entry by entry, so that one bad board does not keep a thousand sound ones out.
   const found: ShelfFile = { boards: [], peripherals: [], faults: [] };
   shelf.boards.forEach((b, i) => {
+    tell?.(i, shelf.boards.length);
     const read = readData(b, 'rung-board');
     if (read.ok) found.boards.push(read.value);
     else found.faults.push(...read.faults.map((f) => asRow(i + 1, f)));

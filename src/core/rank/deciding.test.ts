@@ -40,6 +40,13 @@ describe('scores', () => {
     expect(rungWorth({ state: 'unknown', margin: null, findings: [wish('holds', 2), wish('unknown', 2)] })).toEqual({ low: 0.5, high: 1 });
     expect(rungWorth({ state: 'strained', margin: null, findings: [wish('strained', 0)] })).toEqual({ low: 1, high: 1 });
   });
+  test('among boards that stop at one rung the cheapest fix decides, then the score; a part left out costs more than any money', () => {
+    const stops = (id: string) => ({ ...climbWith(id, {}), verdict: 'does not fit', stopsAt: 7 }) as unknown as Climb;
+    const set = (cents: number, leftOut: string[] = []) => ({ fixes: [], words: [], leftOut, cents, grams: 0, effort: 0, verdict: 'fits with work' as const });
+    const order = (mended: Parameters<typeof rankClimbs>[1]) => rankClimbs(['a', 'b', 'c', 'd'].map(stops), mended).map((r) => r.climb.boardId);
+    expect(order({})).toEqual(['a', 'b', 'c', 'd']);
+    expect(order({ a: null, b: set(0, ['rx']), c: set(650), d: set(490) })).toEqual(['d', 'c', 'b', 'a']);
+  });
   test('a wish that counts more moves the board that meets it up', () => {
     const [quiet, roomy] = [makeBoard({ id: 'quiet', storageMb: says(0) }), makeBoard({ id: 'roomy', barometer: { value: false, origin: 'manual' } })];
     const first = (barometer: number, storage: number) => {

@@ -1,4 +1,5 @@
 import { evaluate, type Climb } from '../climb';
+import type { FixSet } from '../fix/find';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
 import { scoreOf, type Span } from './score';
@@ -10,23 +11,27 @@ export interface Ranked {
   score: Span;
 }
 
+/** The cheapest set of fixes of each broken board that was looked at, by board; null: none was found. */
+export type Mended = Readonly<Record<string, FixSet | null>>;
+
 const verdicts = ['fits', 'fits with work', 'cannot say yet', 'does not fit'] as const;
 
 /**
  * All boards, best first: whole boards before undecided before broken ones; among whole ones by the lower end of their score,
- * among broken ones by the rung reached. Ties fall to the cheaper board, then to the name.
+ * among broken ones by the rung reached, then, where fixes have been looked for, by what the cheapest one leaves out and costs. Ties fall to the cheaper board, then to the name.
  */
 export function rankShelf(build: Build, shelf: readonly Board[]): Ranked[] {
   return rankClimbs(shelf.map((board) => evaluate(build, board)));
 }
 
-export function rankClimbs(climbs: readonly Climb[]): Ranked[] {
+export function rankClimbs(climbs: readonly Climb[], mended: Mended = {}): Ranked[] {
   return climbs
     .map((climb) => ({ climb, score: scoreOf(climb) }))
     .sort(
       (a, b) =>
         whole(a.climb) - whole(b.climb) ||
         (b.climb.stopsAt ?? 11) - (a.climb.stopsAt ?? 11) ||
+        mending(a.climb) - mending(b.climb) ||
         b.score.low - a.score.low ||
         b.score.high - a.score.high ||
         (a.climb.totalCents ?? Infinity) - (b.climb.totalCents ?? Infinity) ||
@@ -34,6 +39,12 @@ export function rankClimbs(climbs: readonly Climb[]): Ranked[] {
         a.climb.boardId.localeCompare(b.climb.boardId),
     )
     .map((r, i) => ({ rank: i + 1, ...r }));
+
+  /** Cents, with every part left out above all money; nothing found is worst. */
+  function mending({ boardId }: Climb): number {
+    const set = mended[boardId];
+    return set === undefined ? 0 : set === null ? Number.MAX_VALUE : set.leftOut.length * 1e9 + set.cents;
+  }
 }
 
 /** Boards that fit, with or without work, share one class: the score tells them apart. */

@@ -2,6 +2,7 @@ import type { Climb } from '../climb';
 import { fixPrices } from '../fix/price';
 import type { Board, Offer } from '../model/board';
 import type { Build } from '../model/build';
+import { csvLines } from './csv-lines';
 import { draggedIn, type Sundry } from '../hookup/dragged-in';
 
 export interface BasketLine extends Sundry {
@@ -101,6 +102,5 @@ function better(a: Order, b: Order, aim: Aim): boolean {
 }
 
 export function basketCsv(lines: readonly BasketLine[]): string {
-  const cell = (c: string | number) => (/[",\n]/.test(String(c)) ? `"${String(c).replaceAll('"', '""')}"` : String(c));
-  return [['what', 'quantity', 'unit', 'EUR', 'g', 'why'], ...lines.map((l) => [l.what, l.quantity, l.unit, (l.cents / 100).toFixed(2), l.grams, l.why])].map((r) => r.map(cell).join(',')).join('\r\n');
+  return csvLines(['what', 'quantity', 'unit', 'EUR', 'g', 'why'], lines.map((l) => [l.what, l.quantity, l.unit, (l.cents / 100).toFixed(2), l.grams, l.why]));
 }

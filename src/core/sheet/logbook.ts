@@ -1,3 +1,4 @@
+import { csvLines } from './csv-lines';
 import type { Board } from '../model/board';
 import type { Entry } from '../model/build';
 import { boardFigures, figureWords } from '../intake/figures';
@@ -39,8 +40,7 @@ export function measurable(board: Board): { field: string; says: string; unit: s
 }
 
 export function logCsv(log: readonly Entry[]): string {
-  const cell = (c: string | number) => (/[",\n]/.test(String(c)) ? `"${String(c).replaceAll('"', '""')}"` : String(c));
-  return [['date', 'about', 'kind', 'value', 'unit', 'instrument', 'note'], ...log.map((e) => [e.when, e.about, e.kind, e.reading?.value ?? '', e.reading?.unit ?? '', e.reading?.instrument ?? '', e.note])].map((r) => r.map(cell).join(',')).join('\r\n');
+  return csvLines(['date', 'about', 'kind', 'value', 'unit', 'instrument', 'note'], log.map((e) => [e.when, e.about, e.kind, e.reading?.value ?? '', e.reading?.unit ?? '', e.reading?.instrument ?? '', e.note]));
 }
 
 export function logMarkdown(log: readonly Entry[]): string {

@@ -7,6 +7,7 @@ import { awgAreaMm2 } from '../trade/wire';
 import { basketCsv, basketOf, orderFor, type BasketLine } from './basket';
 import { buildSheet, sheetMarkdown } from './build-sheet';
 import { arrivesOn, currentScale, logCsv, voltageScale, withReading } from './logbook';
+import { csvLines } from './csv-lines';
 import { wireList } from '../hookup/wire-list';
 
 const shelf = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
@@ -60,6 +61,9 @@ describe('the basket', () => {
     expect(orderFor(two, 'cheapest').totalCents).toBe(Math.min(...all));
   });
   test('what is at home is not bought', () => expect(orderFor(two, 'cheapest', { b: 1 })).toMatchObject({ totalCents: 1400 }));
+  test('a cell that a spreadsheet would run is made harmless', () => {
+    expect(csvLines(['what'], [['=HYPERLINK("x")'], ['+1'], ['plain, with comma']])).toBe('what\r\n"\'=HYPERLINK(""x"")"\r\n"\'+1"\r\n"plain, with comma"');
+  });
   test('CSV has a line for each and quotes what needs it (RFC 4180)', () => {
     expect(basketCsv(lines).split('\r\n')).toHaveLength(lines.length + 1);
     expect(basketCsv([{ ...two[0]!, what: 'a, "b"' }])).toContain('"a, ""b"""');

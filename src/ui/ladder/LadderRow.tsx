@@ -1,12 +1,14 @@
 import Box from '@mui/material/Box';
 import Link from 'next/link';
-import type { Ranked } from '@/core';
+import type { Mended, Ranked } from '@/core';
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
 import { stateColour, verdictColour } from '../marks/words';
 import { tellingRung } from './stop';
 
 interface Props {
   ranked: Ranked;
+  /** Its cheapest fixes; null: none found; undefined: not looked for. */
+  mended: Mended[string] | undefined;
   before: number | undefined;
   current: boolean;
   rung: number | null;
@@ -15,7 +17,7 @@ interface Props {
   onPick: (rung: number | null) => void;
 }
 
-export function LadderRow({ ranked, before, current, rung, grams, href, onPick }: Props) {
+export function LadderRow({ ranked, mended, before, current, rung, grams, href, onPick }: Props) {
   const { climb, rank } = ranked;
   const told = tellingRung(climb);
   const moved = before === undefined || before === rank ? '' : before > rank ? `up ${before - rank}` : `down ${rank - before}`;
@@ -62,7 +64,14 @@ export function LadderRow({ ranked, before, current, rung, grams, href, onPick }
             <Box component="span" sx={{ color: stateColour[told.state], fontWeight: 560 }}>
               {told.name}:{' '}
             </Box>
-            {told.findings[0]?.sentence}
+            {mended ? (
+              <strong>
+                {mended.words.join(' and ')}, €{(mended.cents / 100).toFixed(2)}.
+              </strong>
+            ) : (
+              told.findings[0]?.sentence
+            )}
+            {mended === null && ' No fix was found.'}
           </>
         )}
       </Box>

@@ -9,15 +9,16 @@ import { useRouter } from 'next/navigation';
 import { parseAsArrayOf, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { rungNames, type Ranked } from '@/core';
+import { rankClimbs, rungNames, type Mended, type Ranked } from '@/core';
 import { MarkKey } from '../marks/Key';
 import { rungPitch } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
+import { useDecide } from '../decide/use-decide';
 import { useRoom } from '../room/BuildRoom';
 import { LadderRow } from './LadderRow';
 import { RungReader } from './RungReader';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { asCsv, grams, sortKeys, tellingRung, verdicts } from './stop';
+import { asCsv, fixFilters, grams, sortKeys, tellingRung, verdicts } from './stop';
 
 /** Every state of the ladder has an address. */
 const address = {
@@ -29,6 +30,7 @@ const address = {
   stops: parseAsInteger,
   most: parseAsInteger,
   light: parseAsInteger,
+  fix: parseAsStringLiteral(fixFilters),
 };
 
 export function LadderScreen() {
@@ -36,7 +38,10 @@ export function LadderScreen() {
   const router = useRouter();
   const [view, setView] = useQueryStates(address, { history: 'replace' });
   const filter = useRef<HTMLInputElement>(null);
-  const rows = useMemo(() => arrange(ranking.ranked ?? [], view), [ranking.ranked, view]);
+  // Looked for only when asked: each fix is proved by climbing again.
+  const mended = useDecide(view.fix ? { about: 'mending' } : null);
+  const ranked = useMemo(() => (mended ? rankClimbs((ranking.ranked ?? []).map((r) => r.climb), mended) : ranking.ranked), [ranking.ranked, mended]);
+  const rows = useMemo(() => arrange(ranked ?? [], view, mended), [ranked, view, mended]);
   // The cursor moves at once; the address follows.
   const [cursor, setCursor] = useState<{ board: string | null; rung: number | null }>({ board: view.board, rung: view.rung });
   useEffect(() => void setView(cursor), [cursor, setView]);
@@ -122,7 +127,7 @@ export function LadderScreen() {
         <Box sx={{ flex: 1 }} />
         <MarkKey />
       </Box>
-      <Filters view={view} onChange={(change) => void setView(change)} />
+      <Filters view={view} looking={view.fix !== null && !mended} onChange={(change) => void setView(change)} />
       <Moves />
       <Box role="status" aria-live="polite" className="sr">
         {ranking.busy ? '' : best ? `First: ${best.climb.boardName}, ${best.climb.verdict}.` : ''}
@@ -156,7 +161,7 @@ export function LadderScreen() {
               const r = rows[v.index]!;
               return (
                 <Box key={r.climb.boardId} sx={{ position: 'absolute', top: v.start, left: 0, right: 0 }}>
-                  <LadderRow ranked={r} before={ranking.before.get(r.climb.boardId)} current={v.index === at} rung={v.index === at ? rung : null} grams={grams(r.climb)} onPick={(n) => setCursor({ board: r.climb.boardId, rung: n })} href={`/b/${build.id}/board/${r.climb.boardId}`} />
+                  <LadderRow ranked={r} mended={mended?.[r.climb.boardId]} before={ranking.before.get(r.climb.boardId)} current={v.index === at} rung={v.index === at ? rung : null} grams={grams(r.climb)} onPick={(n) => setCursor({ board: r.climb.boardId, rung: n })} href={`/b/${build.id}/board/${r.climb.boardId}`} />
                 </Box>
               );
             })}
@@ -173,10 +178,10 @@ export function LadderScreen() {
   );
 }
 
-type View = { q: string; sort: (typeof sortKeys)[number]; hide: readonly string[]; stops: number | null; most: number | null; light: number | null };
+type View = { q: string; sort: (typeof sortKeys)[number]; hide: readonly string[]; stops: number | null; most: number | null; light: number | null; fix: (typeof fixFilters)[number] | null };
 
 /** Bounds and the rung a board stops at; all in the address, so that a view can be kept as a link. */
-function Filters({ view, onChange }: { view: View; onChange: (change: Partial<Pick<View, 'stops' | 'most' | 'light'>>) => void }) {
+function Filters({ view, looking, onChange }: { view: View; looking: boolean; onChange: (change: Partial<Pick<View, 'stops' | 'most' | 'light' | 'fix'>>) => void }) {
   const { ranking } = useRoom();
   const box = (label: string, key: 'most' | 'light', unit: string) => (
     <TextField placeholder={label} value={view[key] ?? ''} onChange={(e) => onChange({ [key]: Number(e.target.value) || null })} slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': `${label} ${unit}` } }} sx={{ width: 84 }} />
@@ -191,6 +196,15 @@ function Filters({ view, onChange }: { view: View; onChange: (change: Partial<Pi
           </MenuItem>
         ))}
       </Select>
+      <Select displayEmpty value={view.fix ?? ''} onChange={(e) => onChange({ fix: (e.target.value || null) as View['fix'] })} inputProps={{ 'aria-label': 'Mended by' }} renderValue={(v) => (v ? `mended by ${v}` : 'mended or not')} sx={{ width: 168 }}>
+        <MenuItem value="">mended or not</MenuItem>
+        {fixFilters.map((f) => (
+          <MenuItem key={f} value={f}>
+            mended by {f}
+          </MenuItem>
+        ))}
+      </Select>
+      {looking && <span role="status">fixes are looked for ...</span>}
       {box('at most €', 'most', '')}
       {box('at most g', 'light', '')}
       <Box sx={{ flex: 1 }} />
@@ -220,11 +234,18 @@ function Moves() {
   );
 }
 
-function arrange(ranked: Ranked[], { q, sort, hide, stops, most, light }: View): Ranked[] {
+function mendedBy(filter: NonNullable<View['fix']>, set: Mended[string] | undefined): boolean {
+  if (set === undefined) return false;
+  if (set === null) return filter === 'nothing found';
+  return filter === 'anything' || set.fixes.some((f) => f.kind === filter);
+}
+
+function arrange(ranked: Ranked[], { q, sort, hide, stops, most, light, fix }: View, mended: Mended | null): Ranked[] {
   const word = q.trim().toLowerCase();
   const shown = ranked.filter(({ climb }) => {
     if (hide.includes(climb.verdict)) return false;
     if (stops !== null && climb.stopsAt !== stops) return false;
+    if (fix && mended && !mendedBy(fix, mended[climb.boardId])) return false;
     if (most !== null && (climb.totalCents ?? Infinity) > most * 100) return false;
     if (light !== null && (climb.massG.high ?? Infinity) > light) return false;
     if (!word) return true;

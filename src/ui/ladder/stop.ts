@@ -1,4 +1,4 @@
-import type { Climb, Ranked, Rung } from '@/core';
+import { csvLines, type Climb, type Ranked, type Rung } from '@/core';
 
 /** The rung whose reason is written beside the strip: the break, else the first unknown, else the first strained one. */
 export function tellingRung(climb: Climb): Rung | null {
@@ -9,6 +9,8 @@ export function tellingRung(climb: Climb): Rung | null {
 export type SortKey = 'rank' | 'price' | 'grams' | 'name';
 export const sortKeys: SortKey[] = ['rank', 'price', 'grams', 'name'];
 
+export const fixFilters = ['anything', 'external regulator', 'signal inverter', 'level shifter', 'adapter plate', 'separate ESC', 'leave out', 'nothing found'] as const;
+
 export const verdicts = ['fits', 'fits with work', 'cannot say yet', 'does not fit'] as const;
 
 export function grams(climb: Climb): string {
@@ -17,7 +19,7 @@ export function grams(climb: Climb): string {
 
 /** The ladder as lines: CSV (RFC 4180) with a comma, plain text with a tab. */
 export function asCsv(ranked: readonly Ranked[], separator: ',' | '\t'): string {
-  const cell = (text: string) => (separator === ',' && /[",\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
   const rows = ranked.map(({ rank, climb }) => [String(rank), climb.boardName, climb.maker, climb.verdict, tellingRung(climb)?.name ?? '', tellingRung(climb)?.findings[0]?.sentence ?? '', climb.totalCents === null ? '' : (climb.totalCents / 100).toFixed(2), grams(climb)]);
-  return [['place', 'board', 'maker', 'verdict', 'rung', 'reason', 'to pay EUR', 'g'], ...rows].map((r) => r.map(cell).join(separator)).join('\r\n');
+  const heading = ['place', 'board', 'maker', 'verdict', 'rung', 'reason', 'to pay EUR', 'g'];
+  return csvLines(heading, rows, separator);
 }

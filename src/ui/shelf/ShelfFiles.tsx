@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useRef, useState } from 'react';
 import { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault, type ShelfFile } from '@/core';
+import type { FromReader } from '@/workers/read-shelf.worker';
 import { useRoom } from '../room/BuildRoom';
 import { saveAs } from './save-as';
 
@@ -18,7 +19,7 @@ type Lists = Pick<ShelfFile, 'boards' | 'peripherals'>;
 const sizeOf = (l: Lists) => l.boards.length + l.peripherals.length;
 
 const batch = 250;
-const mostBytes = 50 * 1024 * 1024;
+const mostMb = 100;
 
 /** The shelf as files, out and in. What comes in is shown first, row by row; the buyer says how much of it is taken. */
 export function ShelfFiles() {
@@ -26,17 +27,19 @@ export function ShelfFiles() {
   const input = useRef<HTMLInputElement>(null);
   const stopped = useRef(false);
   const [preview, setPreview] = useState<Preview | null>(null);
-  const [reading, setReading] = useState<string | null>(null);
+  const [reading, setReading] = useState<{ name: string; done: number; total: number; stop: () => void } | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const [progress, setProgress] = useState<{ done: number; total: number } | null>(null);
   const boards = shelf?.boards ?? [];
 
   const look = async (file: File) => {
     setSaid(null);
-    if (file.size > mostBytes) return setSaid(`${file.name} is larger than 50 MB. Nothing was changed.`);
-    setReading(file.name);
-    const read = await readAside(await file.text());
+    if (file.size > mostMb * 1024 * 1024) return setSaid(`${file.name} is larger than ${mostMb} MB. Split it. Nothing was changed.`);
+    const { file: reading, stop } = readAside(await file.text(), (done, total) => setReading({ name: file.name, done, total, stop }));
+    setReading({ name: file.name, done: 0, total: 1, stop });
+    const read = await reading;
     setReading(null);
+    if (!read) return setSaid(`${file.name} was not read to its end. Nothing was changed.`);
     setPreview({ name: file.name, ...matched(read, { boards, peripherals: shelf?.peripherals ?? [] }), faults: read.faults });
   };
   const bring = async (lists: Lists) => {
@@ -78,7 +81,7 @@ export function ShelfFiles() {
       <input ref={input} type="file" accept=".csv,.json,text/csv,application/json" hidden aria-label="Boards as CSV or JSON" onChange={(e) => (e.target.files?.[0] && void look(e.target.files[0]), (e.target.value = ''))} />
       {reading && (
         <Box role="status" sx={{ fontSize: 12 }}>
-          {reading} is being read ...
+          {reading.name} is being read: <progress value={reading.done} max={reading.total} aria-label="Rows that have been read" /> <Button onClick={reading.stop}>Stop</Button>
         </Box>
       )}
       {said && (
@@ -159,11 +162,13 @@ function parted<T extends { id: string }>(list: readonly T[], there: readonly T[
   return { fresh: list.filter((t) => !known.has(key(t))), replaced: list.flatMap((t) => (known.has(key(t)) ? [{ ...t, id: known.get(key(t))! }] : [])) };
 }
 
-function readAside(text: string): Promise<ShelfFile> {
-  return new Promise((done) => {
-    const worker = new Worker(new URL('../../workers/read-shelf.worker.ts', import.meta.url), { type: 'module' });
-    worker.onmessage = ({ data }: MessageEvent<ShelfFile>) => (done(data), worker.terminate());
-    worker.onerror = () => (done({ boards: [], peripherals: [], faults: [{ row: 0, column: 'file', found: 'more than this browser can hold', expected: 'a smaller file' }] }), worker.terminate());
-    worker.postMessage(text);
-  });
+/** Reads a file in a worker; `stop` ends it, and then there is nothing to show. */
+function readAside(text: string, tell: (done: number, total: number) => void): { file: Promise<ShelfFile | null>; stop: () => void } {
+  const worker = new Worker(new URL('../../workers/read-shelf.worker.ts', import.meta.url), { type: 'module' });
+  let end: (file: ShelfFile | null) => void;
+  const file = new Promise<ShelfFile | null>((done) => (end = done)).finally(() => worker.terminate());
+  worker.onmessage = ({ data }: MessageEvent<FromReader>) => (data.kind === 'progress' ? tell(data.done, data.total) : end(data.file));
+  worker.onerror = () => end({ boards: [], peripherals: [], faults: [{ row: 0, column: 'file', found: 'more than this browser can hold', expected: 'a smaller file' }] });
+  worker.postMessage(text);
+  return { file, stop: () => end(null) };
 }
