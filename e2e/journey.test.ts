@@ -57,7 +57,7 @@ describe('the shelf', () => {
     writeFileSync(file, 'name,maker,massG\nLath,Testwright,8.2\nBeam,Testwright,heavy\n');
     await at('/b/saltgrass/shelf', async (page) => {
       await ((await page.$('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(file);
-      await waitForText(page, '1 rows with problems');
+      await waitForText(page, '1 row with problems');
       expect(await page.evaluate(() => document.querySelector('[role=dialog] tbody')!.textContent)).toContain('2massGheavy');
       await expectAccessible(page);
       await clickOn(page, 'Bring in all 1 sound ones');

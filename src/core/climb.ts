@@ -12,7 +12,7 @@ import { checkWired } from './check/wired';
 import { checkWires } from './check/wires';
 import { withFixes } from './fix/apply';
 import { compile, type Compiled } from './hookup/compile';
-import { worksTogether } from './hookup/conflict';
+import { juryOf, type Jury } from './hookup/conflict';
 import { hookupOf, type Hookup } from './hookup/hookup';
 import { layOut, type LaidPart } from './hookup/lay-out';
 import type { Solution } from './hookup/problem';
@@ -47,9 +47,13 @@ export interface Climb {
   totalCents: number | null;
 }
 
-interface Solved {
+interface Laid {
   shop: Workshop;
   laid: LaidPart[];
+  works: Jury;
+}
+
+interface Solved extends Laid {
   compiled: Compiled;
   solution: Solution;
 }
@@ -107,9 +111,14 @@ function solveRungs(build: Build, board: Board): { hookup: Hookup; findings: Fin
   if (best.solution.cost.must > 0) {
     const hopeful = prepare(build, board, 'hopeful');
     shown = at(hopeful, 7);
+    // The rungs nest: what fails at one fails at every higher one, and needs no asking.
+    let surely = true;
+    let hopefully = true;
     for (const k of solvedRungs) {
-      if (k < 7 && passes(sure, k)) continue;
-      states.set(k, passes(hopeful, k) ? 'unknown' : 'breaks');
+      surely &&= k < 7 && passes(sure, k);
+      if (surely) continue;
+      hopefully &&= passes(hopeful, k);
+      states.set(k, hopefully ? 'unknown' : 'breaks');
     }
   }
   const hookup = hookupOf(shown.shop, shown.compiled, shown.solution);
@@ -121,29 +130,30 @@ function solveRungs(build: Build, board: Board): { hookup: Hookup; findings: Fin
   return { hookup, findings, states };
 }
 
-function prepare(build: Build, board: Board, world: World): { shop: Workshop; laid: LaidPart[] } {
+function prepare(build: Build, board: Board, world: World): Laid {
   const shop = workshop(build, board, world);
-  return { shop, laid: layOut(shop) };
+  const laid = layOut(shop);
+  return { shop, laid, works: juryOf(shop, laid, build.locks[board.id]) };
 }
 
 /** Can rungs 4 to `rung` serve every must? */
-function passes({ shop, laid }: { shop: Workshop; laid: LaidPart[] }, rung: SolvedRung): boolean {
-  const musts = laid.filter((l) => l.part.priority === 'must');
-  return worksTogether(shop, laid, musts, rung, shop.build.locks[shop.board.id]);
+function passes({ laid, works }: Laid, rung: SolvedRung): boolean {
+  return works(laid.filter((l) => l.part.priority === 'must'), rung);
 }
 
-function at({ shop, laid }: { shop: Workshop; laid: LaidPart[] }, rung: SolvedRung): Solved {
+function at(ready: Laid, rung: SolvedRung): Solved {
+  const { shop, laid } = ready;
   const compiled = compile(shop, laid, rung, shop.build.locks[shop.board.id]);
-  return { shop, laid, compiled, solution: solve(compiled.problem) };
+  return { ...ready, compiled, solution: solve(compiled.problem) };
 }
 
 /** A sentence for each solved rung that the musts do not pass, and one for each other part that is left out. */
 function unmetFindings(shown: Solved, states: Map<SolvedRung, RungState>): Finding[] {
-  const { shop, laid, solution } = shown;
-  const stopped = mustFindings(shop, laid, solvedRungs.flatMap((rung) => (states.has(rung) ? [{ rung, state: states.get(rung)! }] : [])));
+  const { shop, laid, works, solution } = shown;
+  const stopped = mustFindings(shop, works, laid, solvedRungs.flatMap((rung) => (states.has(rung) ? [{ rung, state: states.get(rung)! }] : [])));
   const out = laid.filter((l, i) => solution.picks[i] === null && l.part.priority !== 'must');
   const wired = laid.filter((_, i) => solution.picks[i] !== null);
-  return [...stopped, ...out.map((part) => leftOutFinding(shop, laid, wired, part))];
+  return [...stopped, ...out.map((part) => leftOutFinding(shop, works, wired, part))];
 }
 
 function verdictOf(rungs: Rung[]): Verdict {

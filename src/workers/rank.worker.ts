@@ -1,6 +1,6 @@
 import { evaluate, rankClimbs, type Board, type Build, type Climb, type Ranked } from '../core';
 
-export type ToRanker = { kind: 'boards'; boards: Board[] } | { kind: 'build'; build: Build; run: number } | { kind: 'ask'; build: Build; ask: number };
+export type ToRanker = { kind: 'boards'; boards: Board[] } | { kind: 'build'; build: Build; run: number } | { kind: 'stop' } | { kind: 'ask'; build: Build; ask: number };
 /** Progress while boards climb; then all of them, ranked. `ask` answers a question aside, without touching the build at hand. */
 export type FromRanker = { kind: 'ranked'; run: number; ranked: Ranked[] } | { kind: 'progress'; run: number; done: number; total: number } | { kind: 'answer'; ask: number; ranked: Ranked[] };
 
@@ -11,6 +11,7 @@ const sliceMs = 60;
 onmessage = (event: MessageEvent<ToRanker>) => {
   const said = event.data;
   if (said.kind === 'boards') boards = said.boards;
+  else if (said.kind === 'stop') newest = -1;
   else if (said.kind === 'build') void rank(said.build, said.run);
   else void climbAll(said.build, () => true).then((climbs) => climbs && tell({ kind: 'answer', ask: said.ask, ranked: rankClimbs(climbs) }));
 };

@@ -1,5 +1,5 @@
 import { compile } from '../hookup/compile';
-import { smallestConflict } from '../hookup/conflict';
+import { smallestConflict, type Jury } from '../hookup/conflict';
 import type { LaidPart } from '../hookup/lay-out';
 import { railLimits } from '../hookup/supply-ways';
 import { interval, isKnown } from '../model/figure';
@@ -15,12 +15,11 @@ const rungs = [4, 5, 6, 7] as const;
  * Why not every must can be wired: a finding for each rung of 4 to 7 that fails, lowest first. What clashes at the
  * lowest also clashes above, so only what is new there is said again.
  */
-export function mustFindings(shop: Workshop, laid: LaidPart[], failing: { rung: SolvedRung; state: RungState }[]): Finding[] {
-  const locks = shop.build.locks[shop.board.id];
+export function mustFindings(shop: Workshop, works: Jury, laid: LaidPart[], failing: { rung: SolvedRung; state: RungState }[]): Finding[] {
   let known: LaidPart[] | null = null;
   return failing.map(({ rung, state }) => {
     const musts = laid.filter((l) => l.part.priority === 'must');
-    const core = smallestConflict(shop, laid, known ?? musts, rung, locks);
+    const core = smallestConflict(works, known ?? musts, rung);
     if (core.length === 0) {
       const open = doubts(musts, rung);
       return { rung, state, about: 'Unknown figures', sentence: `Every must can be wired only if this turns out well: ${list(open.length > 0 ? open : ['a figure nobody states'])}.`, grounds: [] };
@@ -34,11 +33,10 @@ export function mustFindings(shop: Workshop, laid: LaidPart[], failing: { rung: 
 }
 
 /** Why a part that is not a must is left out, given all that is wired. */
-export function leftOutFinding(shop: Workshop, laid: LaidPart[], wired: LaidPart[], part: LaidPart): Finding {
-  const locks = shop.build.locks[shop.board.id];
+export function leftOutFinding(shop: Workshop, works: Jury, wired: LaidPart[], part: LaidPart): Finding {
   const { name } = part.part.peripheral;
   for (const rung of rungs) {
-    const core = smallestConflict(shop, laid, [...wired, part], rung, locks);
+    const core = smallestConflict(works, [...wired, part], rung);
     if (core.length > 0) {
       const finding = clash(shop, core, rung, 'strained');
       return { ...finding, about: name, sentence: `${name} (${part.part.priority}) is left out. ${finding.sentence}` };

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { randomPair } from '../tests/random-build';
 import { makeBoard, makeBuild, makePart, portsAndPads, serial } from '../tests/make';
-import { smallestConflict, worksTogether } from './conflict';
+import { juryOf, smallestConflict } from './conflict';
 import { layOut } from './lay-out';
 import { workshop } from './way';
 
@@ -13,15 +13,16 @@ describe('smallest conflicts', () => {
       const { build, board } = randomPair(seed, { parts: 7, ports: 4, rails: 3, bridges: 2 });
       const shop = workshop(build, board, 'sure');
       const laid = layOut(shop);
+      const works = juryOf(shop, laid);
       for (const rung of [4, 5, 6, 7] as const) {
-        const core = smallestConflict(shop, laid, laid, rung);
+        const core = smallestConflict(works, laid, rung);
         if (core.length === 0) {
-          expect(worksTogether(shop, laid, laid, rung)).toBe(true);
+          expect(juryOf(shop, laid)(laid, rung)).toBe(true);
           continue;
         }
         found += 1;
-        expect(worksTogether(shop, laid, core, rung)).toBe(false);
-        for (const part of core) expect(worksTogether(shop, laid, core.filter((l) => l !== part), rung)).toBe(true);
+        expect(juryOf(shop, laid)(core, rung)).toBe(false);
+        for (const part of core) expect(juryOf(shop, laid)(core.filter((l) => l !== part), rung)).toBe(true);
       }
     }
     expect(found).toBeGreaterThan(100);
@@ -32,6 +33,6 @@ describe('smallest conflicts', () => {
     const board = makeBoard({ ...portsAndPads(['rt', 'rt']) });
     const shop = workshop(makeBuild({}, [link('a'), makePart('light', {}), link('b'), link('c')]), board, 'sure');
     const laid = layOut(shop);
-    expect(smallestConflict(shop, laid, laid, 4).map((l) => l.part.id)).toEqual(['a', 'b', 'c']);
+    expect(smallestConflict(juryOf(shop, laid), laid, 4).map((l) => l.part.id)).toEqual(['a', 'b', 'c']);
   });
 });

@@ -3,45 +3,50 @@ import type { Lock } from '../model/build';
 import { compile } from './compile';
 import { noCost } from './cost';
 import type { LaidPart } from './lay-out';
-import { seatsOf } from './options';
+import { seatsOf, type Seats } from './options';
 import type { Problem } from './problem';
 import { worksAtAll } from './solve';
 import type { SolvedRung, Workshop } from './way';
 
+/** Can every one of the wanted parts be wired at once at rungs 4 to `upTo`, whatever it costs? */
+export type Jury = (wanted: readonly LaidPart[], upTo: SolvedRung) => boolean;
+
 /**
- * A smallest set of the wanted parts that cannot all be wired at rungs 4 to `upTo`: a minimal unsatisfiable subset,
- * found by dropping one part after the other and keeping those without which it would work. `all` are the parts of the build: one that is not wanted
- * may stand in or out, for others can hang on it. Empty when all the wanted parts can be wired together.
+ * Answers for any parts of a build on a board. `all` are the parts of the build: one that is not wanted may stand in or out, for others can hang on it.
+ * Each rung is compiled once, without prices and margins, which merges most ways; no question is worked out twice.
  */
-export function smallestConflict(shop: Workshop, all: LaidPart[], wanted: LaidPart[], upTo: SolvedRung, locks: Lock[] = []): LaidPart[] {
-  const works = worker(shop, all, upTo, locks);
+export function juryOf(shop: Workshop, all: LaidPart[], locks: Lock[] = []): Jury {
+  const seatsAt = new Map<SolvedRung, Seats>();
+  const known = new Map<string, boolean>();
+  return (wanted, upTo) => {
+    const key = `${upTo} ${all.map((l) => (wanted.includes(l) ? 1 : 0)).join('')}`;
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const seats = seatsAt.get(upTo) ?? seatsOf(priceless(compile(shop, all, upTo, locks).problem), marginCapPercent);
+    seatsAt.set(upTo, seats);
+    const lists = seats.lists.flatMap((list, s) => {
+      const laid = all[seats.part[s]!]!;
+      // Only a part that others can ride on or feed from matters when it is not wanted.
+      return wanted.includes(laid) ? [list.filter((o) => o.pick !== null)] : laid.unmetTags ? [list] : [];
+    });
+    const works = worksAtAll(seats.problem, lists);
+    known.set(key, works);
+    return works;
+  };
+}
+
+/**
+ * A smallest set of the wanted parts that cannot all be wired at rungs 4 to `upTo`: a minimal unsatisfiable subset, found by dropping one part after the
+ * other and keeping those without which it would work. Empty when all the wanted parts can be wired together.
+ */
+export function smallestConflict(works: Jury, wanted: LaidPart[], upTo: SolvedRung): LaidPart[] {
+  if (works(wanted, upTo)) return [];
   let core = wanted;
-  if (works(core)) return [];
   for (const part of wanted) {
     const without = core.filter((l) => l !== part);
-    if (!works(without)) core = without;
+    if (!works(without, upTo)) core = without;
   }
   return core;
-}
-
-/** Can every one of the wanted parts be wired at once, whatever it costs? */
-export function worksTogether(shop: Workshop, all: LaidPart[], wanted: LaidPart[], upTo: SolvedRung, locks: Lock[] = []): boolean {
-  return worker(shop, all, upTo, locks)(wanted);
-}
-
-/** Compiles once, without prices and margins, which merges most ways; then answers for any subset of the parts. */
-function worker(shop: Workshop, all: LaidPart[], upTo: SolvedRung, locks: Lock[]): (wanted: LaidPart[]) => boolean {
-  const problem = priceless(compile(shop, all, upTo, locks).problem);
-  const seats = seatsOf(problem, marginCapPercent);
-  return (wanted) =>
-    worksAtAll(
-      seats.problem,
-      // Only a part that others can ride on or feed from matters when it is not wanted.
-      seats.lists.flatMap((list, s) => {
-        const laid = all[seats.part[s]!]!;
-        return wanted.includes(laid) ? [list.filter((o) => o.pick !== null)] : laid.unmetTags ? [list] : [];
-      }),
-    );
 }
 
 /** The same problem where nothing costs anything. */

@@ -26,19 +26,32 @@ export function outlineOf(board: Board, area: { width: number; height: number },
 
 /** Pads spread along their edge in their order, `inset` from it; inner ones in a row across the middle. */
 export function placePads(board: Board, outline: Outline, face: 'top' | 'bottom', inset: number): PlacedPad[] {
-  const on = board.pads.filter((p) => p.face === face);
-  return on.map((pad) => {
-    const along = on.filter((p) => p.edge === pad.edge).sort((a, b) => a.order - b.order);
-    // Corners stay free for the screws.
-    const share = 0.08 + (0.84 * (along.indexOf(pad) + 1)) / (along.length + 1);
-    const { x, y, width, height } = outline;
-    const at = {
-      front: [x + share * width, y + inset],
-      rear: [x + (1 - share) * width, y + height - inset],
-      left: [x + inset, y + (1 - share) * height],
-      right: [x + width - inset, y + share * height],
-      inner: [x + share * width, y + height / 2],
-    }[pad.edge] as [number, number];
-    return { id: pad.id, label: pad.label, edge: pad.edge, x: at[0], y: at[1] };
-  });
+  return board.pads.filter((p) => p.face === face).map((pad) => ({ id: pad.id, label: pad.label, edge: pad.edge, ...spotOf(board, pad, outline, inset) }));
+}
+
+/** Where one pad lies in an outline. */
+export function spotOf(board: Board, pad: Board['pads'][number], { x, y, width, height }: Outline, inset: number): { x: number; y: number } {
+  let before = 0;
+  let along = 0;
+  let passed = false;
+  for (const p of board.pads) {
+    if (p === pad) passed = true;
+    if (p.face !== pad.face || p.edge !== pad.edge) continue;
+    along++;
+    if (p.order < pad.order || (p.order === pad.order && !passed)) before++;
+  }
+  // Corners stay free for the screws.
+  const share = 0.08 + (0.84 * (before + 1)) / (along + 1);
+  switch (pad.edge) {
+    case 'front':
+      return { x: x + share * width, y: y + inset };
+    case 'rear':
+      return { x: x + (1 - share) * width, y: y + height - inset };
+    case 'left':
+      return { x: x + inset, y: y + (1 - share) * height };
+    case 'right':
+      return { x: x + width - inset, y: y + share * height };
+    case 'inner':
+      return { x: x + share * width, y: y + height / 2 };
+  }
 }

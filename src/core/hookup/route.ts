@@ -2,7 +2,7 @@ import type { Board } from '../model/board';
 import type { Build, Part } from '../model/build';
 import { interval, type NumberFigure } from '../model/figure';
 import { slackMm, usualPlace, type Place } from '../trade/place';
-import { placePads } from './place-pads';
+import { spotOf } from './place-pads';
 import { turnOf } from './turn';
 
 /** A board of unknown size is taken to be as large as the commonest: 36 mm, common practice, no source. */
@@ -23,10 +23,10 @@ export function routeMm(build: Build, board: Board, part: Part | undefined, padI
 /** From the middle of the bay, x to the right and y to the rear. */
 function padFromMiddle(build: Build, board: Board, padId: string | null): { x: number; y: number; under: boolean } {
   const [width, height] = [sizeOf(board.widthMm, usualMm), sizeOf(board.lengthMm, usualMm)];
-  const face = board.pads.find((p) => p.id === padId)?.face ?? 'top';
-  const pad = placePads(board, { x: -width / 2, y: -height / 2, width, height }, face, 1).find((p) => p.id === padId) ?? { x: 0, y: 0 };
+  const at = board.pads.find((p) => p.id === padId);
+  const pad = at ? spotOf(board, at, { x: -width / 2, y: -height / 2, width, height }, 1) : { x: 0, y: 0 };
   const [x, y] = turnOf(build, board) === 90 ? [-pad.y, pad.x] : [pad.x, pad.y];
-  return { x, y, under: face === 'bottom' };
+  return { x, y, under: at?.face === 'bottom' };
 }
 
 function middleOf({ frame }: Build, place: Place): { x: number; y: number; up: number } {

@@ -82,7 +82,7 @@ export function LadderScreen() {
   if (!ranking.ranked) {
     return (
       <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
-        {shelf ? `${shelf.boards.length} boards are climbing ...` : 'The shelf is on its way ...'}
+        {shelf ? `${shelf.boards.length} boards are climbing ...` : 'The shelf is on its way ...'} {ranking.progress && <progress value={ranking.progress.done} max={ranking.progress.total} aria-label="Boards that have climbed" />}
       </Box>
     );
   }

@@ -60,6 +60,7 @@ export function useRanking(build: Build, boards: Board[] | null): Ranking {
 
   const stop = useCallback(() => {
     run.current += 1;
+    send({ kind: 'stop' });
     setState((old) => ({ ...old, busy: false, progress: null }));
   }, []);
   const ask = useCallback(

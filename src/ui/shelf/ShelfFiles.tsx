@@ -93,7 +93,7 @@ export function ShelfFiles() {
         {preview && (
           <Box sx={{ p: 2 }}>
             <Box component="h2" sx={{ m: 0, fontSize: 15 }}>
-              {preview.name}: {sizeOf(preview.fresh)} new ({preview.fresh.boards.length} boards, {preview.fresh.peripherals.length} parts), {sizeOf(preview.replaced)} that take the place of one on the shelf, {new Set(preview.faults.map((f) => f.row)).size} rows with problems
+              {preview.name}: {sizeOf(preview.fresh)} new ({preview.fresh.boards.length} boards, {preview.fresh.peripherals.length} parts), {sizeOf(preview.replaced)} that take the place of one on the shelf, {rowsWords(preview.faults)} with problems
             </Box>
             {preview.faults.length > 0 && (
               <Box sx={{ maxHeight: 260, overflow: 'auto', mt: 1 }}>
@@ -144,6 +144,11 @@ export function ShelfFiles() {
       </Dialog>
     </>
   );
+}
+
+function rowsWords(faults: readonly RowFault[]): string {
+  const rows = new Set(faults.map((f) => f.row)).size;
+  return rows === 1 ? '1 row' : `${rows} rows`;
 }
 
 function both(a: Lists, b: Lists): Lists {

@@ -49,6 +49,7 @@ export const theme = createTheme({
       styleOverrides: {
         '[data-scheme="light"], :root': variables(schemes.light),
         '[data-scheme="dark"]': variables(schemes.dark),
+        progress: { accentColor: 'var(--copper)' },
         body: { fontVariantNumeric: 'tabular-nums', scrollbarColor: 'var(--hair) transparent' },
         ':focus-visible': { outline: '2px solid var(--copper)', outlineOffset: 1 },
         a: { color: 'var(--copper)' },
