@@ -26,6 +26,7 @@ export const padSchema = z.strictObject({
   edge: z.enum(['front', 'right', 'rear', 'left', 'inner']).default('left'),
   order: z.int().min(0).max(99).default(0),
   reachable: z.boolean().default(true).describe('Can still be reached once the board is mounted'),
+  relief: z.boolean().optional().describe('Thermal relief: spokes join it to its plane, so that it does not draw the heat away; left out where nobody says'),
   toleratesVolts: numberFigureSchema.optional().describe('Highest signal level the pad stands; 3.3 V where the page says nothing is not taken for granted'),
 });
 export type Pad = z.infer<typeof padSchema>;

@@ -84,10 +84,13 @@ function solderOrder(build: Build, board: Board, wires: Wire[]): Step[] {
   const far = { rear: 0, left: 1, right: 1, inner: 2, front: 3 } as const;
   const pins = wires.filter((w) => pad(w)?.form !== 'pin');
   const joint = (w: Wire, why: string) => step(`joint ${w.part} ${w.kind} ${w.from} ${w.to}`, `${w.from} to ${w.to}: ${w.gauge} AWG, ${w.colour}, ${w.lengthMm} mm.`, why);
+  const sinks = (w: Wire) => w.kind === 'ground' || pad(w)?.relief === false;
   const under = pins.filter((w) => w.kind !== 'ground' && hidden(w)).map((w) => joint(w, 'Underside before mounting: it cannot be reached afterwards.'));
-  const tops = pins.filter((w) => w.kind !== 'ground' && !hidden(w)).sort((a, b) => far[pad(a)?.edge ?? 'inner'] - far[pad(b)?.edge ?? 'inner'] || (pad(a)?.order ?? 0) - (pad(b)?.order ?? 0)).map((w) => joint(w, 'The edge farthest from you first: the iron does not cross finished joints.'));
-  const grounds = pins.filter((w) => w.kind === 'ground').map((w) => joint(w, 'Grounds late: they sink the heat of the joints beside them.'));
-  const leads = step('leads', 'Pack leads and the capacitor, the capacitor as near the pads as it goes, its stripe to ground.', build.policies.batteryLeads === 'last' ? 'Pack leads last: without thermal relief they draw the heat away from every later joint.' : 'By policy the pack leads come first, on a board of their own.');
+  const tops = pins.filter((w) => !sinks(w) && !hidden(w)).sort((a, b) => far[pad(a)?.edge ?? 'inner'] - far[pad(b)?.edge ?? 'inner'] || (pad(a)?.order ?? 0) - (pad(b)?.order ?? 0)).map((w) => joint(w, 'The edge farthest from you first: the iron does not cross finished joints.'));
+  const grounds = pins.filter((w) => sinks(w) && (w.kind === 'ground' || !hidden(w))).map((w) => joint(w, w.kind === 'ground' ? 'Grounds late: they sink the heat of the joints beside them.' : 'Late: this pad has no thermal relief and sinks the heat of the joints beside it.'));
+  const packPads = board.rails.filter((r) => r.source.kind === 'pack').flatMap((r) => r.pads);
+  const relieved = packPads.length > 0 && packPads.every((id) => board.pads.find((p) => p.id === id)?.relief === true);
+  const leads = step('leads', 'Pack leads and the capacitor, the capacitor as near the pads as it goes, its stripe to ground.', build.policies.batteryLeads === 'last' ? relieved ? 'These pads have thermal relief: the leads would not draw the heat away, but they would lie in the way.' : 'Pack leads last: without thermal relief they draw the heat away from every later joint.' : 'By policy the pack leads come first, on a board of their own.');
   const mount = step('mount', 'Mount the board.', build.policies.mounting === 'underside first' ? 'Wires are cut to length once it sits.' : 'By policy everything is soldered before mounting.');
   const body = build.policies.mounting === 'underside first' ? [...under, mount, ...tops, ...grounds] : [...under, ...tops, ...grounds];
   const withLeads = build.policies.batteryLeads === 'last' ? [...body, leads] : [leads, ...body];

@@ -81,6 +81,22 @@ describe('the build sheet', () => {
     const first = buildSheet({ ...belfry, policies: { ...belfry.policies, batteryLeads: 'first', mounting: 'all before' } }, keel, climb).solder.map((s) => s.key);
     expect([first[0], first.at(-1)]).toEqual(['leads', 'mount']);
   });
+  test('a pad without thermal relief is soldered among the grounds; pack pads with it need no hurry and it says so', () => {
+    const sheetOf = (relief: boolean, id: (p: { id: string }) => boolean) => {
+      const b = { ...keel, pads: keel.pads.map((p) => (id(p) ? { ...p, relief } : p)) };
+      return buildSheet(belfry, b, evaluate(belfry, b)).solder;
+    };
+    const first = climb.hookup.parts.find((p) => p.links.length > 0)!.links[0]!.pads[0]!.pad;
+    const label = keel.pads.find((p) => p.id === first)!.label;
+    const at = (list: typeof sheet.solder) => list.findIndex((s) => s.does.startsWith(`${label} to `));
+    const ground = (list: typeof sheet.solder) => list.findIndex((s) => s.key.includes(' ground '));
+    expect(at(sheet.solder)).toBeLessThan(ground(sheet.solder));
+    const sinking = sheetOf(false, (p) => p.id === first);
+    expect(sinking[at(sinking)]!.why).toContain('no thermal relief');
+    expect(at(sinking)).toBeGreaterThan(at(sheet.solder));
+    const packPads = keel.rails.filter((r) => r.source.kind === 'pack').flatMap((r) => r.pads);
+    expect(sheetOf(true, (p) => packPads.includes(p.id)).find((s) => s.key === 'leads')!.why).toContain('have thermal relief');
+  });
   test('underside pads come before the board is mounted', () => {
     const flipped = { ...keel, pads: keel.pads.map((p) => (p.id === climb.hookup.parts[0]!.links[0]!.pads[0]!.pad ? { ...p, face: 'bottom' as const } : p)) };
     const keys = buildSheet(belfry, flipped, evaluate(belfry, flipped)).solder.map((s) => s.key);

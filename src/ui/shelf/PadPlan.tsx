@@ -69,6 +69,7 @@ export function PadPlan({ board, onChange }: { board: Board; onChange: (b: Board
                 <Button aria-pressed={!pad.reachable} onClick={() => setPad({ reachable: !pad.reachable })}>
                   {pad.reachable ? 'reached when mounted' : 'hidden when mounted'}
                 </Button>
+                <Button onClick={() => setPad({ relief: pad.relief === undefined ? true : pad.relief ? false : undefined })}>{pad.relief === undefined ? 'thermal relief: nobody says' : pad.relief ? 'thermal relief' : 'no thermal relief'}</Button>
                 <Button color="error" onClick={() => (onChange(removePad(board, pad.id)), setPicked(null))}>
                   Remove
                 </Button>
