@@ -73,7 +73,7 @@ export function evaluate(asked: Build, bought: Board): Climb {
     ...checkMotors(build, board),
     ...solved,
     ...checkWeight(build, board, hookup),
-    ...checkCost(build, board, hookup),
+    ...checkCost(asked, bought, hookup),
     ...checkComforts(build, board, hookup),
   ];
   const rungs = rungNames.map((name, i): Rung => {
@@ -95,7 +95,7 @@ export function evaluate(asked: Build, bought: Board): Climb {
     rungs,
     hookup,
     massG: { low: mass.low, high: Number.isFinite(mass.high) ? mass.high : null },
-    totalCents: totalCents(build, board, hookup),
+    totalCents: totalCents(asked, bought, hookup),
   };
 }
 

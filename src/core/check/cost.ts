@@ -1,55 +1,48 @@
-import type { Board, Offer } from '../model/board';
+import type { Board } from '../model/board';
 import type { Build } from '../model/build';
-import { draggedIn } from '../hookup/dragged-in';
 import type { Hookup } from '../hookup/hookup';
+import { basketOf, orderFor } from '../sheet/basket';
 import { comfort } from '../trade/comfort';
 import { marginOf, stateWithin, type Finding } from './finding';
 
-export function landedCents(offer: Offer): number {
-  return offer.cents + offer.shippingCents;
-}
-
-/** The cheapest offer with shipping, or null where nobody offers the board. */
-export function cheapestOffer(board: Board): Offer | null {
-  return [...board.offers].sort((a, b) => landedCents(a) - landedCents(b) || a.shop.localeCompare(b.shop))[0] ?? null;
-}
-
-/** What is still to be paid with this board: board landed, parts not yet owned (musts even where unmet), extras of the hookup, wire and small things. null: no offer known. */
+/**
+ * The cheapest order of all that is still to be bought with this board: the basket over all shops, shipping paid once a parcel, less what is at home.
+ * `build` and `board` as they are bought, before their fixes. null: nobody offers the board, so there is no price.
+ */
 export function totalCents(build: Build, board: Board, hookup: Hookup): number | null {
-  const offer = cheapestOffer(board);
-  if (!offer) return null;
-  const flown = new Set(hookup.parts.filter((p) => p.mode || p.priority === 'must').map((p) => p.id));
-  const parts = build.parts.filter((p) => flown.has(p.id) && !p.owned).reduce((sum, p) => sum + p.peripheral.cents, 0);
-  return landedCents(offer) + parts + hookup.cost.cents + smallCents(build, board, hookup);
-}
-
-function smallCents(build: Build, board: Board, hookup: Hookup): number {
-  return draggedIn(build, board, hookup).reduce((sum, s) => sum + s.cents, 0);
+  return board.offers.length === 0 ? null : orderFor(basketOf(build, board, hookup), 'cheapest', build.atHome).totalCents;
 }
 
 /** Rung 9: landed price with everything the hookup drags in, against the budget. */
 export function checkCost(build: Build, board: Board, hookup: Hookup): Finding[] {
-  const sum = totalCents(build, board, hookup);
   const budget = build.limits.budgetCents;
-  const offer = cheapestOffer(board);
-  if (sum === null || !offer) {
+  if (board.offers.length === 0) {
     return [{ rung: 9, state: 'unknown', about: 'Price', sentence: 'Nobody offers this board, so its price is unknown.', given: money(budget), grounds: [{ what: 'Offers', figure: 'none', origin: 'unknown' }] }];
   }
+  const lines = basketOf(build, board, hookup);
+  const order = orderFor(lines, 'cheapest', build.atHome);
+  const sum = order.totalCents;
   const margin = marginOf(budget, sum);
   const truth = budget >= sum ? 'yes' : 'no';
-  const extras = hookup.cost.cents > 0 ? ` and ${money(hookup.cost.cents)} of extras` : '';
-  const small = smallCents(build, board, hookup);
-  const rest = sum - landedCents(offer) - hookup.cost.cents - small;
+  const mine = order.from.find((f) => f.key === `board ${board.id}`);
+  const shipping = order.parcels.reduce((total, p) => total + p.shippingCents, 0);
+  const rest = sum - (mine?.cents ?? 0) - shipping;
+  const home = mine ? `the board is ${money(mine.cents)} at ${mine.shop}, all else still to buy ${money(rest)}` : `the board is at home, all else still to buy ${money(rest)}`;
+  const sent = order.parcels.length === 0 ? '' : `, shipping ${money(shipping)} for ${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}`;
+  const seen = board.offers.find((o) => o.shop === mine?.shop)?.seen;
   return [
     {
       rung: 9,
       state: stateWithin(truth, margin, comfort.cost),
       about: 'Price',
-      sentence: `${truth === 'yes' ? `${money(budget - sum)} below` : `${money(sum - budget)} over`} the budget of ${money(budget)}: the board lands at ${money(landedCents(offer))} from ${offer.shop}, parts still to buy are ${money(rest)}${extras}, wire and small things about ${money(small)}, ${money(sum)} together.`,
+      sentence: `${truth === 'yes' ? `${money(budget - sum)} below` : `${money(sum - budget)} over`} the budget of ${money(budget)}: ${home}${sent}, ${money(sum)} together.`,
       needed: money(sum),
       given: money(budget),
       ...(margin === undefined ? {} : { margin }),
-      grounds: [{ what: `Offer of ${offer.shop}`, figure: money(landedCents(offer)), origin: 'claim', seen: offer.seen }, { what: 'Wire and small things', figure: money(small), origin: 'assumed' }],
+      grounds: [
+        ...(mine ? [{ what: `Offer of ${mine.shop}`, figure: money(mine.cents), origin: 'claim' as const, ...(seen ? { seen } : {}) }] : []),
+        { what: 'Wire and small things', figure: money(lines.filter((l) => l.offers.length === 0).reduce((total, l) => total + l.cents, 0)), origin: 'assumed' },
+      ],
     },
   ];
 }

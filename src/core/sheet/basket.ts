@@ -1,39 +1,55 @@
-import type { Climb } from '../climb';
+import { withFixes } from '../fix/apply';
 import { fixPrices } from '../fix/price';
 import type { Board, Offer } from '../model/board';
 import type { Build } from '../model/build';
-import { csvLines } from './csv-lines';
 import { draggedIn, type Sundry } from '../hookup/dragged-in';
+import type { Hookup } from '../hookup/hookup';
+import type { NumberFigure } from '../model/figure';
+import { csvLines } from './csv-lines';
 
 export interface BasketLine extends Sundry {
   /** Who sells it; empty: a usual price, anywhere. */
   offers: Offer[];
 }
 
-/** All that is still to be bought for this build on this board, with what the hookup drags in. */
-export function basketOf(build: Build, board: Board, climb: Climb): BasketLine[] {
-  const lines: BasketLine[] = [];
-  const add = (key: string, what: string, quantity: number, unit: string, cents: number, grams: number, why: string, offers: Offer[] = []) => {
-    if (quantity > 0) lines.push({ key, what, quantity, unit, cents: Math.round(cents), grams: Math.round(grams * 100) / 100, why, offers });
-  };
-  const mass = 'value' in board.massG ? board.massG.value : 'high' in board.massG ? board.massG.high : 0;
-  add(`board ${board.id}`, `${board.maker} ${board.name}, revision ${board.revision}`, 1, 'piece', board.offers.length > 0 ? Math.min(...board.offers.map((o) => o.cents)) : 0, mass, 'the board', board.offers);
-  const flown = new Set(climb.hookup.parts.filter((p) => p.mode).map((p) => p.id));
-  for (const { id, owned, peripheral } of build.parts) {
-    if (owned || !flown.has(id) || peripheral.cents === 0) continue;
-    const grams = 'value' in peripheral.massG ? peripheral.massG.value : 0;
-    add(`part ${id}`, peripheral.name, 1, 'piece', peripheral.cents, grams, 'on the parts list', peripheral.offers);
-  }
-  for (const p of climb.hookup.parts) {
+/** All that is still to be bought for this build on this board, with what the hookup drags in. A must that is left out is still owed. */
+export function basketOf(build: Build, board: Board, hookup: Hookup): BasketLine[] {
+  const flown = new Set(hookup.parts.filter((p) => p.mode || p.priority === 'must').map((p) => p.id));
+  const cheapest = board.offers.length > 0 ? Math.min(...board.offers.map((o) => o.cents)) : 0;
+  // What is bought is what the page offers; what is wired is the board with its fixes.
+  const mended = withFixes(build, board);
+  return [
+    piece(`board ${board.id}`, `${board.maker} ${board.name}, revision ${board.revision}`, cheapest, likelyGrams(board.massG), 'the board', board.offers),
+    ...build.parts
+      .filter((p) => !p.owned && flown.has(p.id) && (p.peripheral.cents > 0 || p.peripheral.offers.length > 0))
+      .map(({ id, peripheral: p }) => piece(`part ${id}`, p.name, p.cents, likelyGrams(p.massG), 'on the parts list', p.offers)),
+    ...extras(build, board, hookup),
+    ...draggedIn(mended.build, mended.board, hookup).map((s) => ({ ...s, offers: [] })),
+  ];
+}
+
+function piece(key: string, what: string, cents: number, grams: number, why: string, offers: Offer[] = []): BasketLine {
+  return { key, what, quantity: 1, unit: 'piece', cents: Math.round(cents), grams: Math.round(grams * 100) / 100, why, offers };
+}
+
+function likelyGrams(massG: NumberFigure): number {
+  return 'value' in massG ? massG.value : 'high' in massG ? massG.high : 0;
+}
+
+/** What the ways of wiring need, the fixes, and whatever else the hookup's own sum holds (filters, releases). */
+function extras(build: Build, board: Board, hookup: Hookup): BasketLine[] {
+  const needs = hookup.parts.flatMap((p) => {
     const mode = build.parts.find((x) => x.id === p.id)?.peripheral.modes.find((m) => m.id === p.mode?.id);
-    if (mode?.needs) add(`extra ${p.id}`, mode.needs, 1, 'piece', mode.cents, mode.grams, `${p.name} is wired by "${mode.label}"`);
-  }
-  for (const [i, fix] of (build.fixes[board.id] ?? []).entries()) {
+    return mode && mode.cents > 0 ? [piece(`extra ${p.id}`, mode.needs ?? `Extras of "${mode.label}"`, mode.cents, mode.grams, `${p.name} is wired by "${mode.label}"`)] : [];
+  });
+  const wired = new Set(hookup.parts.filter((p) => p.mode).map((p) => p.id));
+  const fixes = (build.fixes[board.id] ?? []).flatMap((fix, i) => {
     const price = fixPrices[fix.kind];
-    if (price.cents > 0) add(`fix ${i}`, fix.kind, 1, 'piece', price.cents, price.grams, 'a fix you accepted');
-  }
-  for (const s of draggedIn(build, board, climb.hookup)) lines.push({ ...s, offers: [] });
-  return lines;
+    return price.cents > 0 && (!('part' in fix) || wired.has(fix.part)) ? [{ inHookup: 'part' in fix, line: piece(`fix ${i}`, fix.kind, price.cents, price.grams, 'a fix you accepted') }] : [];
+  });
+  const named = [...needs, ...fixes.filter((f) => f.inHookup).map((f) => f.line)].reduce((sum, l) => sum + l.cents, 0);
+  const rest = hookup.cost.cents - named;
+  return [...needs, ...fixes.map((f) => f.line), ...(rest > 0 ? [piece('extras', 'Filters and what frees a port', rest, 0, 'as the hookup asks')] : [])];
 }
 
 export interface Order {
@@ -48,23 +64,42 @@ export interface Order {
 
 export type Aim = 'cheapest' | 'fastest' | 'fewest parcels';
 
+/** Every set of so many shops is tried; with more, those that sell most lines, and what only the others sell comes from each alone. */
+const mostShops = 10;
+
 /**
- * The best way to buy the lines: every set of shops is tried (there are few), each line from the cheapest offer among them. One parcel a shop, its shipping
- * paid once. Exact. Lines nobody offers count at their usual price; what is at home is not bought.
+ * The best way to buy the lines: every set of shops is tried, each line from the cheapest offer among them. One parcel a shop, its shipping paid once. Exact
+ * for up to 10 shops. An offer without stock counts only where there is no other. Lines nobody offers count at their usual price; what is at home is not bought.
  */
 export function orderFor(lines: readonly BasketLine[], aim: Aim, atHome: Readonly<Record<string, number>> = {}): Order {
-  const open = lines.filter((l) => (atHome[l.key] ?? 0) < l.quantity);
-  const offered = open.filter((l) => l.offers.length > 0);
+  const open = lines.filter((l) => (atHome[l.key] ?? 0) < l.quantity).map((l) => ({ ...l, offers: inStock(l.offers) }));
   const rest = open.filter((l) => l.offers.length === 0).reduce((sum, l) => sum + Math.round((l.cents * (l.quantity - (atHome[l.key] ?? 0))) / l.quantity), 0);
-  const shops = [...new Set(offered.flatMap((l) => l.offers.map((o) => o.shop)))].sort().slice(0, 14);
-  let best: Order | null = null;
-  for (let set = offered.length === 0 ? 0 : 1; set < 2 ** shops.length; set++) {
-    const open = shops.filter((_, i) => set & (1 << i));
-    const found = from(offered, open, aim);
-    if (found && (!best || better({ ...found, totalCents: found.totalCents + rest }, best, aim))) best = { ...found, totalCents: found.totalCents + rest };
-    if (offered.length === 0) break;
+  const shops = shopsOf(open);
+  const offered = open.filter((l) => l.offers.some((o) => shops.includes(o.shop)));
+  const alone = open.filter((l) => l.offers.length > 0 && !offered.includes(l)).map((l) => from([l], [[...l.offers].sort((a, b) => a.cents + a.shippingCents - b.cents - b.shippingCents)[0]!.shop], aim)!);
+  let best: Order | null = offered.length === 0 ? { from: [], parcels: [], totalCents: 0, days: null } : null;
+  for (let set = 1; set < 2 ** shops.length; set++) {
+    const found = from(offered, shops.filter((_, i) => set & (1 << i)), aim);
+    if (found && (!best || better(found, best, aim))) best = found;
   }
-  return best ?? { from: [], parcels: [], totalCents: rest, days: null };
+  const all = [best!, ...alone];
+  return {
+    from: all.flatMap((o) => o.from),
+    parcels: all.flatMap((o) => o.parcels),
+    totalCents: all.reduce((sum, o) => sum + o.totalCents, rest),
+    days: all.some((o) => o.parcels.length > 0 && o.days === null) ? null : all.every((o) => o.days === null) ? null : Math.max(...all.map((o) => o.days ?? 0)),
+  };
+}
+
+function inStock(offers: Offer[]): Offer[] {
+  const there = offers.filter((o) => o.stock !== 0);
+  return there.length > 0 ? there : offers;
+}
+
+function shopsOf(lines: readonly BasketLine[]): string[] {
+  const sells = new Map<string, number>();
+  for (const l of lines) for (const shop of new Set(l.offers.map((o) => o.shop))) sells.set(shop, (sells.get(shop) ?? 0) + 1);
+  return [...sells].sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0])).slice(0, mostShops).map(([shop]) => shop).sort();
 }
 
 function from(lines: readonly BasketLine[], shops: string[], aim: Aim): Order | null {

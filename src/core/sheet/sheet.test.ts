@@ -37,7 +37,7 @@ describe('wires', () => {
 });
 
 describe('the basket', () => {
-  const lines = basketOf(belfry, keel, climb);
+  const lines = basketOf(belfry, keel, climb.hookup);
   test('holds the board, every part still to buy, wire by gauge, heat shrink', () => {
     expect(lines[0]).toMatchObject({ key: 'board tarnfield-keel-f7', quantity: 1 });
     const bought = belfry.parts.filter((p) => !p.owned && climb.hookup.parts.some((x) => x.id === p.id && x.mode) && p.peripheral.cents > 0);
@@ -47,7 +47,7 @@ describe('the basket', () => {
   test('a capacitor only where none is delivered and none is at home: 35 V on six cells', () => {
     const none = makeBoard();
     const build = makeBuild({ pack: { cells: 6, chemistry: 'lipo', massG: says(1) } });
-    expect(basketOf(build, none, evaluate(build, none)).find((l) => l.key === 'capacitor')!.what).toContain('35 V');
+    expect(basketOf(build, none, evaluate(build, none).hookup).find((l) => l.key === 'capacitor')!.what).toContain('35 V');
     expect(lines.some((l) => l.key === 'capacitor')).toBe(false);
   });
   const line = (key: string, offers: [string, number, number, number][]): BasketLine => ({ key, what: key, quantity: 1, unit: 'piece', cents: 1000, grams: 1, why: '', offers: offers.map(([shop, cents, shippingCents, deliveryDays]) => ({ shop, cents, shippingCents, deliveryDays, seen: '2026-11-20' })) });
@@ -61,6 +61,27 @@ describe('the basket', () => {
     expect(orderFor(two, 'cheapest').totalCents).toBe(Math.min(...all));
   });
   test('what is at home is not bought', () => expect(orderFor(two, 'cheapest', { b: 1 })).toMatchObject({ totalCents: 1400 }));
+  test('the cost rung is the cheapest basket, parcels and all: Cleat 25 for Gutterling, by hand', () => {
+    // Gable Parts: 99.90 + 17.00 + 21.76 + 2.76 + 6.56, shipping 5.90; Tallow Lane: 43.09 + 21.49, no shipping; wire, shrink, leads, standoffs 3.35.
+    const found = evaluate(load('gutterling'), board('oxbow-cleat-25'));
+    expect(found.totalCents).toBe(9990 + 1700 + 2176 + 276 + 656 + 590 + 4309 + 2149 + 335);
+    expect([found.stopsAt, found.rungs[8]!.findings[0]!.sentence]).toEqual([9, '€1.81 over the budget of €220.00: the board is €99.90 at Gable Parts, all else still to buy €116.01, shipping €5.90 for 2 parcels, €221.81 together.']);
+  });
+  test('what is at home is not paid for again', () => {
+    const build = load('gutterling');
+    expect(evaluate({ ...build, atHome: { 'part lantern-600': 1 } }, board('oxbow-cleat-25')).totalCents!).toBeLessThan(22_181 - 3990);
+  });
+  test('an offer without stock counts only where there is no other', () => {
+    const sold = (stock: number) => line('c', [['X', 500, 0, 1]]).offers.map((o) => ({ ...o, stock }));
+    const other = line('c', [['Y', 900, 0, 1]]).offers;
+    const cents = (offers: BasketLine['offers']) => orderFor([{ ...line('c', []), offers }], 'cheapest').totalCents;
+    expect([cents([...sold(3), ...other]), cents([...sold(0), ...other]), cents(sold(0))]).toEqual([500, 900, 500]);
+  });
+  test('with thirty shops no line is forgotten', () => {
+    const many = Array.from({ length: 30 }, (_, i) => line(`l${i}`, [[`Shop ${i}`, 100, 10, 2]]));
+    const order = orderFor(many, 'cheapest');
+    expect([order.totalCents, order.from.length, order.parcels.length]).toEqual([30 * 110, 30, 30]);
+  });
   test('a cell that a spreadsheet would run is made harmless', () => {
     expect(csvLines(['what'], [['=HYPERLINK("x")'], ['+1'], ['plain, with comma']])).toBe('what\r\n"\'=HYPERLINK(""x"")"\r\n"\'+1"\r\n"plain, with comma"');
   });

@@ -20,7 +20,7 @@ export function BasketScreen() {
 function Basket({ board, climb }: Chosen) {
   const { build, edit } = useRoom();
   const [aim, setAim] = useQueryState('aim', parseAsStringLiteral(aims).withDefault('cheapest'));
-  const lines = basketOf(build, board, climb);
+  const lines = basketOf(build, board, climb.hookup);
   const order = orderFor(lines, aim, build.atHome);
   const from = new Map(order.from.map((f) => [f.key, f]));
   const grams = lines.reduce((sum, l) => sum + l.grams, 0);
@@ -65,7 +65,7 @@ function Basket({ board, climb }: Chosen) {
               <tr key={l.key}>
                 <td style={{ whiteSpace: 'normal', textDecoration: home >= l.quantity ? 'line-through' : 'none' }}>{l.what}</td>
                 <td className="n">
-                  {l.quantity} {l.unit}
+                  {amount(l)}
                 </td>
                 <td className="n">
                   <TextField value={home} onChange={(e) => atHome(l, Number(e.target.value.replace(',', '.')) || 0)} slotProps={{ htmlInput: { 'aria-label': `At home: ${l.what}`, inputMode: 'decimal', style: { textAlign: 'right' } } }} sx={{ width: 46 }} />
@@ -95,6 +95,11 @@ function Schedule() {
   );
 }
 
+/** "1 piece", "4 pieces", "0.5 m". */
+function amount({ quantity, unit }: BasketLine): string {
+  return `${quantity} ${unit}${unit === 'm' || quantity === 1 ? '' : 's'}`;
+}
+
 function asText(lines: BasketLine[]): string {
-  return lines.map((l) => `${l.quantity} ${l.unit}  ${l.what}  €${(l.cents / 100).toFixed(2)}`).join('\n');
+  return lines.map((l) => `${amount(l)}  ${l.what}  €${(l.cents / 100).toFixed(2)}`).join('\n');
 }

@@ -18,7 +18,7 @@ export function RailLedger({ hookup }: { hookup: Hookup }) {
         const over = r.usableMa !== null && r.peakMa > r.usableMa;
         return (
           <Box key={r.rail} sx={{ mb: 1.25 }}>
-            <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: 12.5 }}>
+            <Box sx={{ display: 'flex', justifyContent: 'space-between', columnGap: 1, flexWrap: 'wrap', fontSize: 12.5 }}>
               <span>
                 <strong>{r.label}</strong>: {amps(r.typicalMa)} steady, {amps(r.peakMa)} at peak
               </span>

@@ -66,7 +66,7 @@ export function LadderRow({ ranked, mended, before, current, rung, grams, href, 
             </Box>
             {mended ? (
               <strong>
-                {mended.words.join(' and ')}, €{(mended.cents / 100).toFixed(2)}.
+                {mendingWords(mended)}
               </strong>
             ) : (
               told.findings[0]?.sentence
@@ -83,4 +83,11 @@ export function LadderRow({ ranked, mended, before, current, rung, grams, href, 
       </Box>
     </Box>
   );
+}
+
+/** "Leave out A and feed B from a regulator, €6.50." */
+function mendingWords({ words, cents }: NonNullable<Mended[string]>): string {
+  const [first, ...more] = words;
+  const and = more.map((w) => ` and ${w.charAt(0).toLowerCase()}${w.slice(1)}`).join('');
+  return `${first}${and}${cents > 0 ? `, €${(cents / 100).toFixed(2)}` : ''}.`;
 }
