@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { evaluate } from './climb';
 import { readFile } from './model/file';
+import type { Policies } from './model/policy';
 import { rankShelf } from './rank/rank-shelf';
 import { makePart, serial, supply } from './tests/make';
 import { mayShare, protocols } from './trade/protocol';
@@ -119,5 +120,25 @@ describe('monotone, as a buyer expects', () => {
   test('whole boards rank before undecided, undecided before broken ones', () => {
     const order = rankShelf(build('belfry-six'), shelf.boards).map((r) => ['fits', 'fits with work'].includes(r.climb.verdict) ? 0 : r.climb.verdict === 'cannot say yet' ? 1 : 2);
     expect(order).toEqual([...order].sort());
+  });
+});
+
+describe('each policy moves boards of the demo', () => {
+  const moves = {
+    ratedAmps: ['gutterling', 'cautious'],
+    videoSupply: ['gutterling', 'raw pack'],
+    cameraSupply: ['gutterling', 'transmitter'],
+    joints: ['gutterling', 'solder'],
+    batteryLeads: ['belfry-six', 'first'],
+    mounting: ['attic-mouse', 'all before'],
+    currentSensing: ['belfry-six', 'none'],
+    gyro: ['belfry-six', 'newer part'],
+    spares: ['gutterling', 'none'],
+    burst: ['belfry-six', 'ignored'],
+  } as const satisfies Record<keyof Policies, readonly [string, string]>;
+  const order = (b: ReturnType<typeof build>) => rankShelf(b, shelf.boards).map((r) => r.climb.boardId);
+  test.each(Object.entries(moves))('%s', (policy, [id, value]) => {
+    const b = build(id);
+    expect(order({ ...b, policies: { ...b.policies, [policy]: value } })).not.toEqual(order(b));
   });
 });

@@ -243,6 +243,11 @@ describe('8 Weight, 9 Cost, 10 Comforts', () => {
     expect(states(build(600, 6780), makeBoard(), 9)).toBe('holds');
     expect(states(build(600), makeBoard({ offers: [] }), 9)).toBe('unknown');
   });
+  test('pack leads first, by policy: pads without thermal relief strain the board, with it they hold, unsaid is unknown; by default it is not asked', () => {
+    const state = (relief: boolean | undefined, batteryLeads: 'first' | 'last') =>
+      rung(evaluate(makeBuild({ policies: { batteryLeads } }), makeBoard({ pads: [{ id: 'vbat', label: 'VBAT', ...(relief === undefined ? {} : { relief }) }] })), 10).state;
+    expect([state(false, 'first'), state(true, 'first'), state(undefined, 'first'), state(false, 'last')]).toEqual(['strained', 'holds', 'unknown', 'holds']);
+  });
   test('a missed comfort strains its rung and leaves the verdict alone', () => {
     const wants = makeBuild({ comforts: { barometer: true, storageMb: 32 } });
     const climb = evaluate(wants, makeBoard({ barometer: { value: false, origin: 'claim' } }));

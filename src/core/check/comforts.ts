@@ -1,7 +1,7 @@
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
 import { interval, isUnknown } from '../model/figure';
-import { atLeast, flag, type Truth } from '../model/truth';
+import { all, atLeast, flag, type Truth } from '../model/truth';
 import { ground } from '../hookup/ground';
 import type { Hookup } from '../hookup/hookup';
 import { list, num, type Finding } from './finding';
@@ -53,5 +53,15 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
     const t: Truth = !board.buttonSide ? 'unknown' : build.frame.openSides.includes(board.buttonSide) ? 'yes' : 'no';
     found.push(finding('Button', counts.button, t, yesNo(t, 'The button can be reached.', 'The button is behind a closed side.', 'Nobody says where the button is.'), []));
   }
+  if (build.policies.batteryLeads === 'first') {
+    const t = leadsFirst(board);
+    found.push(finding('Pack leads', 1, t, yesNo(t, 'Pack leads may be soldered first: nothing here draws the heat away.', 'Pack leads soldered first would draw the heat away from every later joint: its pack pads have no thermal relief.', 'Nobody says whether its pack pads have thermal relief, and the pack leads are to be soldered first.'), []));
+  }
   return found.length > 0 ? found : [finding('Comforts', 1, 'yes', 'No preferences are set.', [])];
+}
+
+/** A board without pack pads gets its pack from a power board; else its pads want thermal relief. */
+function leadsFirst(board: Board): Truth {
+  const pads = board.rails.filter((r) => r.source.kind === 'pack').flatMap((r) => r.pads.flatMap((id) => board.pads.filter((p) => p.id === id)));
+  return all(pads.map((p): Truth => (p.relief === undefined ? 'unknown' : p.relief ? 'yes' : 'no')));
 }

@@ -23,6 +23,10 @@ describe('the way of a wire, by hand', () => {
   test('an underside pad goes round the board too: 22 + 10 mm of board + 25 = 60 mm', () => expect(routeMm(build, board, part('front'), 'under')).toBe(60));
   test('a camera sits in front unless the buyer says otherwise', () => expect(routeMm(build, board, part(), 'front')).toBe(30));
   test('what the buyer measured counts', () => expect(routeMm(build, board, part('front', { wireMm: 210 }), 'front')).toBe(210));
+  test('soldered before mounting, every wire is left 20 mm longer', () => {
+    const before = { ...build, policies: { ...build.policies, mounting: 'all before' as const } };
+    expect(routeMm(before, board, part('front'), 'front')).toBe(50);
+  });
   test('a board that goes in only turned by 90 degrees has its left pad at the front', () => {
     const long = { ...board, lengthMm: says(40), widthMm: says(30) };
     const bay = makeBuild({ frame: { name: 'F', mounts: [{ patternMm: 30.5, screw: 'M3' }], bayLengthMm: 32, bayWidthMm: 44, bayHeightMm: 20, openSides: [] } });

@@ -10,14 +10,15 @@ const usualMm = 36;
 
 /**
  * Millimetres of wire from a pad to a part: what the buyer measured, else along and across the bay as cables are laid, from where the pad lies on the board
- * to the middle of the side where the part sits, with slack for two joints and a bend; in steps of 5 mm. Without a pad: from the middle of the board.
+ * to the middle of the side where the part sits, with slack for two joints and a bend (more where everything
+ * is soldered before mounting, since wires cannot be cut to length then); in steps of 5 mm. Without a pad: from the middle of the board.
  */
 export function routeMm(build: Build, board: Board, part: Part | undefined, padId: string | null): number {
   if (part?.wireMm !== undefined) return part.wireMm;
   const from = padFromMiddle(build, board, padId);
   const to = middleOf(build, part?.sits ?? usualPlace[part?.peripheral.kind ?? 'other']);
   const up = to.up + (from.under ? sizeOf(board.heightMm, 6) : 0);
-  return Math.ceil((Math.abs(to.x - from.x) + Math.abs(to.y - from.y) + up + slackMm) / 5) * 5;
+  return Math.ceil((Math.abs(to.x - from.x) + Math.abs(to.y - from.y) + up + slackMm[build.policies.mounting]) / 5) * 5;
 }
 
 /** From the middle of the bay, x to the right and y to the rear. */

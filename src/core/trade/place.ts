@@ -24,5 +24,5 @@ export const usualPlace: Record<PeripheralKind, Place> = {
   other: 'above',
 };
 
-/** For two joints and a bend, in millimetres: common practice, no source. */
-export const slackMm = 25;
+/** For two joints and a bend, in millimetres; wires cut before the board sits are left longer. Common practice, no source. */
+export const slackMm = { 'underside first': 25, 'all before': 45 } as const;
