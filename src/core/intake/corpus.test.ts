@@ -35,4 +35,4 @@ test('no text hangs or breaks it, and every mark lies inside the text', () => {
 
 test('a megabyte on one single line is read: what stands around a figure is looked for near it, not to the end of the line', () => {
   expect(readSpec('uart x5 5v 3a '.repeat(70_000)).length).toBe(140_000);
-});
+}, 30_000);

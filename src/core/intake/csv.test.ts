@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { readFile } from '../model/file';
@@ -61,6 +62,17 @@ describe('a file for the shelf', () => {
     const read = readShelfFile(JSON.stringify({ ...shelf.value, boards: [boards[0], { ...boards[1], massG: 'heavy' }, boards[2]] }));
     expect(read.boards.map((b) => b.id)).toEqual([boards[0]!.id, boards[2]!.id]);
     expect(read.faults.map((f) => [f.row, f.column])).toEqual([[2, 'massG']]);
+  });
+  test('no text breaks it, and what it brings can always be stored', () => {
+    const piece = fc.oneof(fc.string(), fc.constantFrom('name,maker,massG\n', 'a,b,8\n', '"', ',', '\r\n', '{', '[', '"format":"rung-shelf"', '"boards":[', '{"__proto__":{"x":1}}', '}', ']', '=1+1', '\u0000', '(claim; x)', '9..1', 'supply.minVolts'));
+    fc.assert(
+      fc.property(fc.array(piece, { maxLength: 30 }).map((p) => p.join('')), (text) => {
+        const { boards: found, peripherals: parts } = readShelfFile(text);
+        for (const b of found) expect(readFile(JSON.stringify(b), 'rung-board').ok).toBe(true);
+        for (const p of parts) expect(readFile(JSON.stringify(p), 'rung-peripheral').ok).toBe(true);
+      }),
+      { numRuns: 2000, seed: 6 },
+    );
   });
   test('a build, or no file at all, is refused in words', () => {
     expect(readShelfFile(readFileSync('demo/builds/belfry-six.json', 'utf8')).faults).toMatchObject([{ column: 'format', found: 'rung-build' }]);

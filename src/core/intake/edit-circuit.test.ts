@@ -1,8 +1,11 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../climb';
-import { boardSchema } from '../model/board';
+import { boardSchema, type Board } from '../model/board';
+import { readData } from '../model/file';
 import { makeBoard, makeBuild, makePart, regulator, serial, supply } from '../tests/make';
-import { addBridge, changeBridge, feedRail, putPlug, railSourceOf, removeBridge, removeRail, takePort } from './edit-circuit';
+import { addBridge, changeBridge, feedRail, putPlug, railSourceOf, railSources, removeBridge, removeRail, takePort } from './edit-circuit';
+import { addGroup, newBoard, padGroups, removePad } from './new-board';
 
 const sound = (board: ReturnType<typeof makeBoard>) => boardSchema.parse(board);
 
@@ -64,4 +67,35 @@ test('a port that is said to be taken, with its release, changes what fits', () 
   const taken = sound(takePort(board, 'one', { by: 'a wireless module' }));
   const released = sound(takePort(board, 'one', { by: 'a wireless module', release: { what: 'Turn it off', lost: 'no set-up over the air', cents: 0, grams: 0, effort: 1 } }));
   expect([stops(board), stops(taken), stops(released), stops(takePort(taken, 'one', null))]).toEqual([null, 4, null, null]);
+});
+
+describe('any order of edits', () => {
+  const build = makeBuild({}, [makePart('rx', { links: [serial('two-wire-rc')], supply: supply(3, 20, 0.1) })]);
+  const some = <T>(list: readonly T[], n: number): T | undefined => list[n % Math.max(1, list.length)];
+  type Edit = (board: Board, n: number) => Board;
+  const edits: Record<string, Edit> = {
+    'add a group': (b, n) => addGroup(b, some(padGroups, n)!, some(['front', 'right', 'rear', 'left', 'inner'] as const, n)!, n % 2 ? 'bottom' : 'top'),
+    'remove a pad': (b, n) => (b.pads.length > 0 ? removePad(b, some(b.pads, n)!.id) : b),
+    'add a bridge': (b) => addBridge(b),
+    'turn a bridge': (b, n) => (b.bridges.length > 0 ? changeBridge(b, some(b.bridges, n)!.id, { factory: some(some(b.bridges, n)!.positions, n)!.id }) : b),
+    'remove a bridge': (b, n) => (b.bridges.length > 0 ? removeBridge(b, some(b.bridges, n)!.id) : b),
+    'feed a rail': (b, n) => feedRail(b, some(b.rails, n)!.id, some(railSources, n >> 2)!),
+    'remove a rail': (b, n) => (b.rails.length > 1 ? (removeRail(b, some(b.rails, n)!.id) ?? b) : b),
+    'put a plug': (b, n) => putPlug(b, some(b.plugs, n)?.id ?? null, 'plug', 'SH', b.pads.slice(0, n % 5).map((p) => p.label)),
+    'take a port': (b, n) => (b.ports.length > 0 ? takePort(b, some(b.ports, n)!.id, n % 3 ? { by: 'a module' } : null) : b),
+  };
+  test('leaves a board that can be stored, read back and judged', () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.constantFrom(...Object.keys(edits)), fc.nat(60)), { maxLength: 25 }), (steps) => {
+        let board = newBoard('edited', 'Edited', 'Testwright');
+        for (const [edit, n] of steps) {
+          board = edits[edit]!(board, n);
+          const read = readData(JSON.parse(JSON.stringify(board)), 'rung-board');
+          expect(read.ok ? [] : read.faults, edit).toEqual([]);
+        }
+        expect(evaluate(build, board).rungs).toHaveLength(10);
+      }),
+      { numRuns: 300, seed: 9 },
+    );
+  });
 });

@@ -19,6 +19,11 @@ export function freeId(word: string, taken: readonly { id: string }[]): string {
   for (let n = 1; ; n++) if (!taken.some((t) => t.id === `${word}${n}`)) return `${word}${n}`;
 }
 
+/** The wanted id, or with a number behind it where a pad has it already. */
+function padId(board: Board, wanted: string): string {
+  return board.pads.some((p) => p.id === wanted) ? freeId(`${wanted}-`, board.pads) : wanted;
+}
+
 function addPads(board: Board, edge: Pad['edge'], face: Pad['face'], labels: { id: string; label: string; size?: Pad['size'] }[]): Board {
   const order = Math.max(-1, ...board.pads.filter((p) => p.edge === edge && p.face === face).map((p) => p.order));
   return { ...board, pads: [...board.pads, ...labels.map((l, i): Pad => ({ id: l.id, label: l.label, edge, face, form: 'pad', size: l.size ?? 'medium', order: order + 1 + i, reachable: true }))] };
@@ -35,28 +40,33 @@ export function addGroup(board: Board, group: PadGroup, edge: Pad['edge'], face:
       const id = freeId('port', board.ports);
       const n = id.slice(4);
       const talks = group === 'port';
-      const padded = addPads(board, edge, face, [{ id: `r${n}`, label: `R${n}` }, ...(talks ? [{ id: `t${n}`, label: `T${n}` }] : [])]);
-      return { ...padded, ports: [...padded.ports, { id, label: `Port ${n}`, rx: [{ pad: `r${n}`, sense: 'plain' }], tx: talks ? [{ pad: `t${n}`, sense: 'plain', twoWayInverter: false }] : [] }] };
+      const [rx, tx] = [padId(board, `r${n}`), padId(board, `t${n}`)];
+      const padded = addPads(board, edge, face, [{ id: rx, label: `R${n}` }, ...(talks ? [{ id: tx, label: `T${n}` }] : [])]);
+      return { ...padded, ports: [...padded.ports, { id, label: `Port ${n}`, rx: [{ pad: rx, sense: 'plain' }], tx: talks ? [{ pad: tx, sense: 'plain', twoWayInverter: false }] : [] }] };
     }
     case '5 V regulator':
     case '9 V regulator': {
       const volts = group === '5 V regulator' ? 5 : 9;
       const id = freeId(`v${volts}-`, board.rails);
-      const padded = addPads(board, edge, face, [{ id, label: `${volts}V` }]);
+      const pad = padId(board, id);
+      const padded = addPads(board, edge, face, [{ id: pad, label: `${volts}V` }]);
       const assumed = { value: volts, origin: 'print' as const };
-      return { ...padded, rails: [...padded.rails, { id, label: `${volts} V`, pads: [id], source: { kind: 'regulator', type: 'buck', outVolts: assumed, ratedAmps: unknown, dropOutVolts: { value: 1, origin: 'assumed', source: 'a usual small buck' }, input: 'pack', filtered: false } }] };
+      return { ...padded, rails: [...padded.rails, { id, label: `${volts} V`, pads: [pad], source: { kind: 'regulator', type: 'buck', outVolts: assumed, ratedAmps: unknown, dropOutVolts: { value: 1, origin: 'assumed', source: 'a usual small buck' }, input: 'pack', filtered: false } }] };
     }
     case 'I2C':
     case 'CAN': {
       const kind = group === 'I2C' ? 'i2c' : 'can';
       const id = freeId(kind, board.buses);
       const labels = kind === 'i2c' ? ['SDA', 'SCL'] : ['CAN-H', 'CAN-L'];
-      const padded = addPads(board, edge, face, labels.map((label) => ({ id: `${id}-${label.toLowerCase()}`, label })));
-      return { ...padded, buses: [...padded.buses, { id, label: group, kind, pads: labels.map((l) => `${id}-${l.toLowerCase()}`), onBoard: [] }] };
+      const pads = labels.map((label) => ({ id: padId(board, `${id}-${label.toLowerCase()}`), label }));
+      return { ...addPads(board, edge, face, pads), buses: [...board.buses, { id, label: group, kind, pads: pads.map((p) => p.id), onBoard: [] }] };
     }
     case 'analogue video': {
-      const padded = addPads(board, edge, face, [{ id: 'cam1', label: 'CAM' }, { id: 'vtx', label: 'VTX' }]);
-      return { ...padded, video: { cameraIns: ['cam1'], out: 'vtx', overlayChip: unknown } };
+      // A board that has a video out already gets one more camera input.
+      const [cam, out] = [padId(board, 'cam1'), padId(board, 'vtx')];
+      const { video } = board;
+      const padded = addPads(board, edge, face, [{ id: cam, label: 'CAM' }, ...(video?.out ? [] : [{ id: out, label: 'VTX' }])]);
+      return { ...padded, video: { overlayChip: unknown, ...video, cameraIns: [...(video?.cameraIns ?? []), cam], out: video?.out ?? out } };
     }
     case 'light output':
     case 'motor outputs':
@@ -65,15 +75,19 @@ export function addGroup(board: Board, group: PadGroup, edge: Pad['edge'], face:
       const letter = { light: 'led', motor: 'm', servo: 's' }[use];
       return Array.from({ length: use === 'motor' ? 4 : 1 }).reduce<Board>((b) => {
         const id = freeId(letter, b.outputs);
-        const padded = addPads(b, edge, face, [{ id, label: id.toUpperCase() }]);
-        return { ...padded, outputs: [...padded.outputs, { id, label: id.toUpperCase(), pad: id, timer: `timer for ${use}s`, can: [use] }] };
+        const pad = padId(b, id);
+        const padded = addPads(b, edge, face, [{ id: pad, label: id.toUpperCase() }]);
+        return { ...padded, outputs: [...padded.outputs, { id, label: id.toUpperCase(), pad, timer: `timer for ${use}s`, can: [use] }] };
       }, board);
     }
     case 'buzzer':
-      return { ...addPads(board, edge, face, [{ id: 'bz', label: 'BZ-' }]), buzzerPad: 'bz' };
+      // There is one buzzer pad; asked again, it stays as it is.
+      return board.buzzerPad ? board : { ...addPads(board, edge, face, [{ id: padId(board, 'bz'), label: 'BZ-' }]), buzzerPad: padId(board, 'bz') };
     case 'battery and current inputs': {
-      const padded = addPads(board, edge, face, [{ id: 'vbat', label: 'VBAT' }, { id: 'curr', label: 'CURR' }]);
-      return { ...padded, analogueInputs: [...padded.analogueInputs, { id: 'vbat', label: 'VBAT', kind: 'battery', pad: 'vbat', maxVolts: 40 }, { id: 'curr', label: 'CURR', kind: 'current', pad: 'curr', maxVolts: 3.3 }] };
+      const [vbat, curr] = [padId(board, 'vbat'), padId(board, 'curr')];
+      const padded = addPads(board, edge, face, [{ id: vbat, label: 'VBAT' }, { id: curr, label: 'CURR' }]);
+      const inputs: Board['analogueInputs'] = [{ id: vbat, label: 'VBAT', kind: 'battery', pad: vbat, maxVolts: 40 }, { id: curr, label: 'CURR', kind: 'current', pad: curr, maxVolts: 3.3 }];
+      return { ...padded, analogueInputs: [...padded.analogueInputs, ...inputs.filter((i) => !padded.analogueInputs.some((x) => x.id === i.id))] };
     }
   }
 }
