@@ -1,14 +1,7 @@
-import { randomBytes } from 'node:crypto';
-import { Client } from 'pg';
 import { execFileSync } from 'node:child_process';
+import { freshDatabase } from '../src/db/tests/fresh-database';
 
 /** Makes a database of its own on the given server, migrated and filled with the demo data; prints its address. */
-const server = process.argv[2]!;
-const name = `rung_${randomBytes(6).toString('hex')}`;
-const client = new Client({ connectionString: server });
-await client.connect();
-await client.query(`create database ${name}`);
-await client.end();
-const url = server.replace(/\/[^/]*$/, `/${name}`);
+const url = await freshDatabase(process.argv[2]!);
 execFileSync(process.execPath, [...process.execArgv, 'scripts/prepare-database.ts'], { env: { ...process.env, DATABASE_URL: url }, stdio: ['ignore', 'ignore', 'inherit'] });
 console.log(url);

@@ -3,6 +3,7 @@ export { evaluate, type Climb, type Rung, type Verdict } from './climb';
 export { rankClimbs, rankShelf, type Mended, type Ranked } from './rank/rank-shelf';
 export { whatMoved, type Moved } from './rank/moved';
 export { schools, type School } from './trade/school';
+export { isStale } from './trade/offer';
 export { places, usualPlace } from './trade/place';
 export type { Policies } from './model/policy';
 export { doubtsAbout, type Doubt } from './check/sanity';

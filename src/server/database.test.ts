@@ -1,6 +1,4 @@
-import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { Client } from 'pg';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { importFile } from './import-file';
 import { newBuild } from './new-build';
@@ -8,18 +6,13 @@ import { addBuild, findBuild, removeBuild, saveBuild } from '../db/builds';
 import { openDatabase, type Database } from '../db/connection';
 import { allBoards, allPeripherals } from '../db/library';
 import { migrateDatabase } from '../db/migrate';
+import { freshDatabase } from '../db/tests/fresh-database';
 
-const server = process.env.TEST_DATABASE_URL!;
-const url = server.replace(/\/[^/]*$/, `/rung_${randomBytes(6).toString('hex')}`);
 let db: Database;
 let close: () => Promise<void>;
 
 beforeAll(async () => {
-  const client = new Client({ connectionString: server });
-  await client.connect();
-  await client.query(`create database ${url.split('/').at(-1)!}`);
-  await client.end();
-  await migrateDatabase(url);
+  const url = await freshDatabase(process.env.TEST_DATABASE_URL!);
   await migrateDatabase(url); // a second run changes nothing
   ({ db, close } = openDatabase(url));
 });

@@ -6,6 +6,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { readData, type Build, type Ranked } from '@/core';
+import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/BuildRoom';
 
 interface Listed {
@@ -33,15 +34,14 @@ export function Variants() {
   }, []);
   const kin = list.filter((b) => b.id !== build.id && (b.forkOf === build.id || b.id === build.forkOf || (build.forkOf !== undefined && b.forkOf === build.forkOf)));
   const fork = async () => {
-    const reply = await fetch('/api/builds', { method: 'POST', body: JSON.stringify({ name: name.trim(), from: build.id }) }).catch(() => null);
-    const answer = reply ? ((await reply.json().catch(() => ({}))) as { id?: string; sentence?: string }) : {};
+    const { said: answer } = await askServer<{ id: string }>('/api/builds', { method: 'POST', body: JSON.stringify({ name: name.trim(), from: build.id }) }, 'The server does not answer. Nothing was forked.');
     if (answer.id) router.push(`/b/${answer.id}`);
-    else setSaid(answer.sentence ?? 'The server does not answer. Nothing was forked.');
+    else setSaid(answer.sentence);
   };
   const look = async (id: string) => {
-    const reply = await fetch(`/api/builds/${id}`).catch(() => null);
-    const read = reply?.ok ? readData(((await reply.json()) as { build: unknown }).build, 'rung-build') : null;
-    if (!read?.ok) return setSaid('That build cannot be read just now.');
+    const { said: answer } = await askServer<{ build: unknown }>(`/api/builds/${id}`, {}, '');
+    const read = readData(answer.build, 'rung-build');
+    if (!read.ok) return setSaid('That build cannot be read just now.');
     setCompared({ id, other: read.value, ranked: await ranking.ask(read.value) });
   };
   const whole = (ranked: Ranked[] | null) => new Map((ranked ?? []).filter((r) => r.climb.verdict === 'fits' || r.climb.verdict === 'fits with work').map((r) => [r.climb.boardId, r.climb.boardName]));

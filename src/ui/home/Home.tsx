@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type FormEvent } from 'react';
+import { askServer } from '../room/ask-server';
 import { ImportFile } from './ImportFile';
 
 export interface BuildCard {
@@ -27,10 +28,9 @@ export function Home({ builds }: { builds: BuildCard[] }) {
   const [fault, setFault] = useState<string | null>(null);
   const create = async (event: FormEvent) => {
     event.preventDefault();
-    const answer = await fetch('/api/builds', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name }) }).catch(() => null);
-    const said = (await answer?.json().catch(() => null)) as { id?: string; sentence?: string } | null;
-    if (said?.id) router.push(`/b/${said.id}`);
-    else setFault(said?.sentence ?? 'The server does not answer. The name is still here; try again in a moment.');
+    const { said } = await askServer<{ id: string }>('/api/builds', { method: 'POST', body: JSON.stringify({ name }) }, 'The server does not answer. The name is still here; try again in a moment.');
+    if (said.id) router.push(`/b/${said.id}`);
+    else setFault(said.sentence);
   };
   return (
     <Box component="main" sx={{ maxWidth: 980, mx: 'auto', px: 3, py: 4 }}>

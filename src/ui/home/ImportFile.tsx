@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import type { Fault } from '@/core';
+import { askServer } from '../room/ask-server';
 
 interface Said {
   ok?: boolean;
@@ -25,9 +26,9 @@ export function ImportFile() {
   const send = async (file: File) => {
     if (file.size > mostBytes) return setSaid({ sentence: `${file.name} is larger than 50 MB. Nothing was changed.` });
     setSaid({ sentence: `Reading ${file.name} ...` });
-    const answer = await fetch('/api/import', { method: 'POST', body: file }).catch(() => null);
-    setSaid(((await answer?.json().catch(() => null)) as Said | null) ?? { sentence: 'The server does not answer. Nothing was changed.' });
-    if (answer?.ok) router.refresh();
+    const answer = await askServer<Said>('/api/import', { method: 'POST', body: file }, 'The server does not answer. Nothing was changed.');
+    setSaid(answer.said);
+    if (answer.ok) router.refresh();
   };
   return (
     <Box sx={{ display: 'inline-block' }}>

@@ -5,6 +5,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import type { Board, Build, Shelf } from '@/core';
 import { dropDraft, findDraft } from './draft';
 import { begin, edited, redone, undone, type History } from './history';
+import { askServer } from './ask-server';
 import { useAutosave, type SaveState, type Stored } from './use-autosave';
 import { useRanking, type Ranking } from './use-ranking';
 
@@ -98,15 +99,17 @@ export function BuildRoom({ stored, children }: { stored: Stored; children: Reac
   const putBoard = useCallback(
     async (board: Board) => {
       const base = versions.current[board.id] ?? 0;
-      const reply = await fetch(`/api/boards/${board.id}`, { method: 'PUT', headers: { 'if-match': String(base) }, body: JSON.stringify(board) }).catch(() => null);
-      if (!reply) return 'The server does not answer; the board is not saved yet. Nothing you typed is lost: save again.';
-      const said = (await reply.json()) as { version?: number; sentence?: string; faults?: { field: string; sentence: string }[]; current?: { board: Board; version: number } };
-      if (reply.ok) {
+      const { ok, status, said } = await askServer<{ version: number; faults: { field: string; sentence: string }[]; current: { board: Board; version: number } }>(
+        `/api/boards/${board.id}`,
+        { method: 'PUT', headers: { 'if-match': String(base) }, body: JSON.stringify(board) },
+        'The server does not answer; the board is not saved yet. Nothing you typed is lost: save again.',
+      );
+      if (ok) {
         takeBoard(board, said.version!);
         return null;
       }
-      if (reply.status === 409 && said.current) versions.current[board.id] = said.current.version;
-      return `${said.sentence ?? 'The board was not saved.'} ${said.faults?.map((f) => `${f.field}: ${f.sentence}`).join(' ') ?? ''}${reply.status === 409 ? ' Save again to put yours in its place.' : ''}`;
+      if (status === 409 && said.current) versions.current[board.id] = said.current.version;
+      return `${said.sentence} ${said.faults?.map((f) => `${f.field}: ${f.sentence}`).join(' ') ?? ''}${status === 409 ? ' Save again to put yours in its place.' : ''}`;
     },
     [takeBoard],
   );

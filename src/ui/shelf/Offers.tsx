@@ -2,20 +2,19 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { Board } from '@/core';
+import { isStale, type Board } from '@/core';
+import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/BuildRoom';
-
-const staleDays = 30;
 
 /** What shops ask for the board, when that was seen, and a way to ask again. */
 export function Offers({ board, changed, onFresh }: { board: Board; changed: boolean; onFresh: (b: Board) => void }) {
   const { takeBoard } = useRoom();
+  const today = new Date().toISOString().slice(0, 10);
   const [said, setSaid] = useState<string | null>(null);
   const refresh = async () => {
     setSaid('The shops are being asked ...');
-    const reply = await fetch(`/api/offers/${board.id}`, { method: 'POST' }).catch(() => null);
-    const answer = reply ? ((await reply.json().catch(() => ({}))) as { sentence?: string; board?: Board; version?: number }) : {};
-    setSaid(answer.sentence ?? 'The server does not answer. The offers stay as they are.');
+    const { said: answer } = await askServer<{ board: Board; version: number }>(`/api/offers/${board.id}`, { method: 'POST' }, 'The server does not answer. The offers stay as they are.');
+    setSaid(answer.sentence);
     if (answer.board) {
       takeBoard(answer.board, answer.version!);
       onFresh(answer.board);
@@ -43,7 +42,7 @@ export function Offers({ board, changed, onFresh }: { board: Board; changed: boo
               <td>{o.deliveryDays === undefined ? '' : `${o.deliveryDays} days`}</td>
               <td>
                 seen {o.seen}
-                {ageOf(o.seen) > staleDays ? ', stale' : ''}
+                {isStale(o, today) ? ', stale' : ''}
               </td>
             </tr>
           ))}
@@ -51,8 +50,4 @@ export function Offers({ board, changed, onFresh }: { board: Board; changed: boo
       </table>
     </section>
   );
-}
-
-function ageOf(day: string): number {
-  return (Date.now() - Date.parse(day)) / 86_400_000;
 }

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
+import { askServer } from '../room/ask-server';
 
 /** Pictures about a board or a logbook entry, PNG or JPEG; what the camera wrote beside the picture is left out. */
 export function Photos({ about }: { about: string }) {
@@ -19,9 +20,8 @@ export function Photos({ about }: { about: string }) {
     };
   }, [about, tries]);
   const send = async (file: File) => {
-    const reply = await fetch(`/api/photos?about=${encodeURIComponent(about)}`, { method: 'POST', body: file }).catch(() => null);
-    const answer = reply ? ((await reply.json().catch(() => ({}))) as { sentence?: string }) : {};
-    setSaid(reply?.ok ? null : (answer.sentence ?? 'The server does not answer. Nothing was kept.'));
+    const { ok, said: answer } = await askServer(`/api/photos?about=${encodeURIComponent(about)}`, { method: 'POST', body: file }, 'The server does not answer. Nothing was kept.');
+    setSaid(ok ? null : answer.sentence);
     setTries((n) => n + 1);
   };
   return (

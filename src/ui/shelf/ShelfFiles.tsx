@@ -4,6 +4,7 @@ import Dialog from '@mui/material/Dialog';
 import { useRef, useState } from 'react';
 import { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault, type ShelfFile } from '@/core';
 import type { FromReader } from '@/workers/read-shelf.worker';
+import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/BuildRoom';
 import { saveAs } from './save-as';
 
@@ -52,10 +53,10 @@ export function ShelfFiles() {
     for (const step of steps) {
       if (stopped.current) break;
       setProgress({ done, total });
-      const reply = await fetch('/api/import', { method: 'POST', body: JSON.stringify({ format: 'rung-shelf', version: 1, name: 'import', ...step }) }).catch(() => null);
-      if (!reply?.ok) {
-        const why = reply ? ((await reply.json().catch(() => ({}))) as { sentence?: string }).sentence : 'The server does not answer.';
-        setSaid(`${done} of ${total} came in, then: ${why} The rest can be brought in again.`);
+      const body = JSON.stringify({ format: 'rung-shelf', version: 1, name: 'import', ...step });
+      const reply = await askServer('/api/import', { method: 'POST', body }, 'The server does not answer.');
+      if (!reply.ok) {
+        setSaid(`${done} of ${total} came in, then: ${reply.said.sentence} The rest can be brought in again.`);
         setProgress(null);
         reloadShelf();
         return;
