@@ -17,5 +17,10 @@ describe('a pasted parts list', () => {
     expect(line!.others.length).toBeGreaterThan(1);
     expect(read('a toaster\n\n')).toEqual([[null, 1]]);
   });
+  test('a line that only names a kind offers parts of that kind', () => {
+    const [gps, cam] = readPartsList('GPS module x2\nsome camera', shelf.value.peripherals);
+    expect([gps!.part, gps!.count, new Set(gps!.others.map((o) => o.kind))]).toEqual([null, 2, new Set(['positioning'])]);
+    expect(new Set(cam!.others.map((o) => o.kind))).toEqual(new Set(['camera']));
+  });
   test('a very long text is cut, not choked on', () => expect(read('Skein Long\n'.repeat(50_000)).length).toBe(60));
 });

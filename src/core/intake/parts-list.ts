@@ -1,4 +1,4 @@
-import type { Peripheral } from '../model/peripheral';
+import type { Peripheral, PeripheralKind } from '../model/peripheral';
 
 export interface PastedLine {
   line: string;
@@ -6,7 +6,7 @@ export interface PastedLine {
   count: number;
   /** The part of the library that the line most likely means; null: none. */
   part: Peripheral | null;
-  /** Others that share as many words. */
+  /** Others that share as many words; where none does, some of the kind that the line names. */
   others: Peripheral[];
 }
 
@@ -30,8 +30,19 @@ export function readPartsList(text: string, library: readonly Peripheral[]): Pas
         .sort((a, b) => b.hits - a.hits || a.spare - b.spare || a.part.id.localeCompare(b.part.id));
       const [first, second] = scored;
       const clear = first && (!second || first.hits > second.hits || first.spare < second.spare);
-      return { line, count: countIn(line), part: clear ? first.part : null, others: scored.slice(clear ? 1 : 0, 4).map((s) => s.part) };
+      return { line, count: countIn(line), part: clear ? first.part : null, others: scored.length > 0 ? scored.slice(clear ? 1 : 0, 4).map((s) => s.part) : ofKind(said, library) };
     });
+}
+
+/** What people write for a kind of part: common practice, no source. */
+const kindWords: Record<string, PeripheralKind> = {
+  gps: 'positioning', gnss: 'positioning', rx: 'receiver', receiver: 'receiver', vtx: 'video transmitter', transmitter: 'video transmitter', cam: 'camera', camera: 'camera', led: 'light', leds: 'light', light: 'light',
+  lidar: 'range finder', buzzer: 'buzzer', beeper: 'buzzer', servo: 'servo', servos: 'servo', compass: 'compass', mag: 'compass', magnetometer: 'compass', pitot: 'air speed', airspeed: 'air speed', blackbox: 'recorder', recorder: 'recorder', gimbal: 'gimbal', telemetry: 'ground link',
+};
+
+function ofKind(said: readonly string[], library: readonly Peripheral[]): Peripheral[] {
+  const kind = said.map((w) => kindWords[w]).find((k) => k !== undefined);
+  return kind ? library.filter((p) => p.kind === kind).slice(0, 4) : [];
 }
 
 /** The name without the maker's, which people leave out. */

@@ -12,8 +12,10 @@ export function PasteParts() {
   const { shelf, edit } = useRoom();
   const [open, setOpen] = useState(false);
   const [text, setText] = useState('');
-  const lines = readPartsList(text, shelf?.peripherals ?? []);
+  const [chosen, setChosen] = useState<Record<string, string>>({});
+  const lines = readPartsList(text, shelf?.peripherals ?? []).map((l) => ({ ...l, part: l.part ?? l.others.find((o) => o.id === chosen[l.line]) ?? null }));
   const found = lines.filter((l) => l.part);
+  const count = found.reduce((n, l) => n + l.count, 0);
   const add = () => {
     edit('paste parts', (b) => found.reduce((build, l) => Array.from({ length: l.count }).reduce<typeof build>((x) => withPart(x, l.part!), build), b));
     setOpen(false);
@@ -28,12 +30,25 @@ export function PasteParts() {
           {lines.map((l, i) => (
             <Box key={i} sx={{ display: 'flex', gap: 1, borderBottom: '1px solid var(--hair)' }}>
               <Box sx={{ flex: 1 }}>{l.line}</Box>
-              <Box sx={{ flex: 1, color: l.part ? 'text.primary' : 'error.main' }}>{l.part ? `${l.count} x ${l.part.name}, ${l.part.kind}` : l.others.length > 0 ? `could be ${l.others.map((o) => o.name).join(', ')}: say which` : 'not in the library'}</Box>
+              {l.part ? (
+                <Box sx={{ flex: 1 }}>
+                  {l.count} x {l.part.name}, {l.part.kind}
+                </Box>
+              ) : (
+                <Box sx={{ flex: 1, color: 'error.main' }}>
+                  {l.others.length === 0 ? 'not in the library' : 'which one?'}
+                  {l.others.map((o) => (
+                    <Button key={o.id} onClick={() => setChosen({ ...chosen, [l.line]: o.id })}>
+                      {o.name}
+                    </Button>
+                  ))}
+                </Box>
+              )}
             </Box>
           ))}
           <Box sx={{ mt: 1, display: 'flex', gap: 1 }}>
             <Button variant="contained" disabled={found.length === 0} onClick={add}>
-              Add {found.reduce((n, l) => n + l.count, 0)} parts
+              Add {count === 1 ? '1 part' : `${count} parts`}
             </Button>
             <Button onClick={() => setOpen(false)}>Leave it</Button>
           </Box>
