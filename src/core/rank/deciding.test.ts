@@ -152,6 +152,11 @@ describe('questions', () => {
     expect(ask(makeBuild({ pack: { cells: 14, chemistry: 'lipo', massG: says(1) } }), [known, heavy])).toEqual([]);
     expect(ask(makeBuild(), [known, makeBoard({ id: 'x', ...ports, storageMb: unknown })])).toEqual([]);
   });
+  test('a figure that cannot be true keeps a board from being picked: it is asked like an unknown one, also where any true value would do', () => {
+    const boast = makeBoard({ id: 'boast', name: 'Boast', ...ports, claimedPorts: claims(40), offers: [{ shop: 'S', cents: 1000, seen: '2026-11-01' }] });
+    const [question] = ask(makeBuild(), [known, boast]);
+    expect(question).toMatchObject({ boardName: 'Boast', field: 'claimedPorts', changes: 1, wouldPick: 'Boast, whatever it turns out to be, once it is known' });
+  });
   test('two unknowns that decide only together are both asked', () => {
     const both = { ...heavy, heightMm: unknown };
     expect(ask(makeBuild(), [known, both]).map((q) => q.field).sort()).toEqual(['heightMm', 'massG']);

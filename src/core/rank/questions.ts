@@ -1,11 +1,12 @@
 import { evaluate, type Climb } from '../climb';
-import { boardFigures, type BoardFigure } from '../intake/figures';
+import { doubtsAbout } from '../check/sanity';
+import { boardFigures, railFigures, type BoardFigure } from '../intake/figures';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
 import { isUnknown, type NumberFigure } from '../model/figure';
 import { rankClimbs, type Ranked } from './rank-shelf';
 
-/** An unknown figure that could change which board is picked. */
+/** An unknown figure, or one that cannot be true, that could change which board is picked. */
 export interface Question {
   boardId: string;
   boardName: string;
@@ -42,13 +43,14 @@ const benchRail = { how: 'Load the rail with a resistor and read the volts at th
 const numberEnds: Record<string, number[]> = {
   claimedPorts: [1, 3, 5, 8], 'packCells.min': [1, 14], 'packCells.max': [1, 14], packMaxVolts: [5, 70], 'esc.channels': [1, 8], 'esc.continuousAmps': [3, 150], 'esc.burstAmps': [3, 25, 60, 200], 'esc.burstSeconds': [0, 60],
   'currentSensor.fullScaleAmps': [5, 1000], 'mounting.patternMm': [10, 45], lengthMm: [10, 80], widthMm: [10, 80], heightMm: [2, 60], massG: [3, 9, 20, 40, 300], storageMb: [0, 100_000],
+  'source.ratedAmps': [0.1, 8], 'source.outVolts': [3, 12], 'source.dropOutVolts': [0, 3],
 };
-const wordValues: Record<string, readonly (string | boolean)[]> = {
-  processor: ['F1', 'F3', 'F4', 'F7', 'H7', 'G4'], 'mounting.screw': ['M2', 'M3'], 'mounting.softIsolators': [true, false], 'video.overlayChip': [true, false], barometer: [true, false], gyroNoise: ['low', 'usual', 'high'],
-};
+const yesOrNo = new Set(['mounting.softIsolators', 'video.overlayChip', 'barometer']);
 
 interface Unknown extends Omit<BoardFigure, 'set'> {
   set: (b: Board, value: unknown) => Board;
+  /** As it is now, whatever else has been set. */
+  leave: (b: Board) => Board;
   values: unknown[];
 }
 
@@ -69,8 +71,9 @@ export function questionsFor(build: Build, boards: readonly Board[], ranked: rea
       const others = ranked.filter((r) => r.climb.boardId !== board.id).map((r) => r.climb);
       const outcomes = u.values.map((value) => ({ value, first: firstOf([...others, evaluate(build, u.set(kindly, value))]) }));
       const other = outcomes.filter((o) => o.first !== (pick?.climb.boardId ?? null));
-      const differ = new Set(outcomes.map((o) => o.first)).size > 1;
-      if (!differ) continue;
+      // Left open it may keep a board from being picked that any value would let through.
+      const left = firstOf([...others, evaluate(build, u.leave(kindly))]);
+      if (outcomes.every((o) => o.first === left)) continue;
       const measure = measures[u.field] ?? (u.field.startsWith('rails') ? benchRail : null);
       found.push({
         boardId: board.id,
@@ -105,42 +108,32 @@ function kindest(build: Build, board: Board, u: Unknown): Board {
   return tried[Number(order[0]!.climb.boardId)]!;
 }
 
-/** Unknown figures, and ranges, that the climb of this board leans on. */
+/** Unknown figures, ranges, and figures that cannot be true, as far as the climb of this board leans on them. */
 function unknownsOf(build: Build, board: Board): Unknown[] {
-  const single = boardFigures.flatMap((f): Unknown[] => {
+  const doubted = new Set(doubtsAbout(board).filter((d) => d.impossible).map((d) => d.field));
+  const open = [...boardFigures, ...railFigures(board)].flatMap((f): Unknown[] => {
     const figure = f.get(board);
-    if (!figure) return [];
-    const values = valuesFor(f.field, figure as NumberFigure);
-    return values ? [{ ...f, values, set: (b, value) => f.set(b, { value, origin: 'assumed' } as never) }] : [];
-  });
-  const rails = board.rails.flatMap((rail, i): Unknown[] => {
-    if (rail.source.kind !== 'regulator') return [];
-    return (['ratedAmps', 'outVolts', 'dropOutVolts'] as const).flatMap((key): Unknown[] => {
-      const figure = rail.source.kind === 'regulator' ? rail.source[key] : null;
-      const ends = { ratedAmps: [0.1, 8], outVolts: [3, 12], dropOutVolts: [0, 3] }[key];
-      const values = !figure ? null : isUnknown(figure) ? ends : 'low' in figure ? [figure.low, figure.high] : null;
-      if (!values) return [];
-      const says = { ratedAmps: 'amps', outVolts: 'volts', dropOutVolts: 'drop-out' }[key];
-      const ask = { ratedAmps: `how many amps does ${rail.label} give without end?`, outVolts: `what does ${rail.label} give in volts?`, dropOutVolts: `how far above its output must the input of ${rail.label} stay?` }[key];
-      const set = (b: Board, value: unknown): Board => ({ ...b, rails: b.rails.map((r) => (r.id === rail.id && r.source.kind === 'regulator' ? { ...r, source: { ...r.source, [key]: { value: value as number, origin: 'assumed' as const } } } : r)) });
-      return [{ field: `rails[${i}].source.${key}`, says: `${rail.label}, ${says}`, unit: key === 'ratedAmps' ? 'A' : 'V', ask, get: () => figure as NumberFigure, set, values }];
-    });
+    const values = figure ? valuesFor(f, doubted.has(f.field) ? { unknown: true } : (figure as NumberFigure)) : null;
+    return values ? [{ ...f, values, set: (b, value) => f.set(b, { value, origin: 'assumed' } as never), leave: (b) => f.set(b, figure as never) }] : [];
   });
   const before = JSON.stringify(evaluate(build, board).rungs.map((r) => r.state));
   // What changes nothing at any value is no question.
-  return [...single, ...rails].filter((u) => u.values.some((v) => JSON.stringify(evaluate(build, u.set(board, v)).rungs.map((r) => r.state)) !== before));
+  return open.filter((u) => u.values.some((v) => JSON.stringify(evaluate(build, u.set(board, v)).rungs.map((r) => r.state)) !== before));
 }
 
-function valuesFor(field: string, figure: NumberFigure): unknown[] | null {
+function valuesFor({ field, words }: BoardFigure, figure: NumberFigure): unknown[] | null {
   if ('low' in figure) return [figure.low, figure.high];
   if (!isUnknown(figure)) return null;
   if (field === 'mounting.patternMm') return [16, 20, 25.5, 30.5];
-  return wordValues[field] ? [...wordValues[field]] : numberEnds[field] ? [...numberEnds[field]] : null;
+  const ends = numberEnds[field] ?? numberEnds[field.replace(/^rails\[\d+\]\./, '')];
+  return words ? [...words] : ends ? [...ends] : yesOrNo.has(field) ? [true, false] : null;
 }
 
 function pickWords(outcomes: { value: unknown; first: string | null }[], names: { id: string; name: string }[], unit: string): string {
   const by = new Map<string | null, unknown[]>();
   for (const o of outcomes) by.set(o.first, [...(by.get(o.first) ?? []), o.value]);
   const word = (v: unknown) => (v === true ? 'yes' : v === false ? 'no' : `${String(v)}${unit ? ` ${unit}` : ''}`);
-  return [...by].map(([id, values]) => `${id === null ? 'nothing' : (names.find((x) => x.id === id)?.name ?? id)} if it is ${values.map(word).join(' or ')}`).join('; ');
+  const called = (id: string | null) => (id === null ? 'nothing' : (names.find((x) => x.id === id)?.name ?? id));
+  if (by.size === 1) return `${called([...by.keys()][0]!)}, whatever it turns out to be, once it is known`;
+  return [...by].map(([id, values]) => `${called(id)} if it is ${values.map(word).join(' or ')}`).join('; ');
 }

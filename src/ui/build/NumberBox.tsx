@@ -36,7 +36,7 @@ export function NumberBox({ label, unit, value, min = 0, max = 1e6, whole, mayBe
       }}
       onBlur={() => fault === null && setTyped(null)}
       sx={{ width }}
-      slotProps={{ htmlInput: { inputMode: 'decimal' }, input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {} }}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: 'decimal' }, input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {} }}
     />
   );
 }

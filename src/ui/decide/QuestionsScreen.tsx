@@ -24,12 +24,12 @@ export function QuestionsScreen() {
       {!questions && <Box role="status" sx={{ color: 'text.secondary' }}>Every unknown is being tried at all it could be ...</Box>}
       {questions?.length === 0 && (
         <Box sx={{ mt: 1 }}>
-          <strong>You know enough.</strong> No unknown figure, whatever it turns out to be, changes the pick{first ? `: ${first.climb.boardName}, ${first.climb.verdict}` : ''}.
+          <strong>You know enough.</strong> No figure that is unknown or in doubt, whatever it turns out to be, changes the pick{first ? `: ${first.climb.boardName}, ${first.climb.verdict}` : ''}.
         </Box>
       )}
       {questions && questions.length > 0 && (
         <Box sx={{ color: 'text.secondary', mb: 1 }}>
-          {questions.length} unknown figures could still change the pick. All others do not matter for this build.
+          {questions.length === 1 ? 'One figure that is unknown or cannot be true' : `${questions.length} figures that are unknown or cannot be true`} could still change the pick. All others do not matter for this build.
         </Box>
       )}
       {questions?.map((q) => (

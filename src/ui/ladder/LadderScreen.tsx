@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsArrayOf, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -128,6 +129,7 @@ export function LadderScreen() {
         <MarkKey />
       </Box>
       <Filters view={view} looking={view.fix !== null && !mended} onChange={(change) => void setView(change)} />
+      <OpenInBuild />
       <Moves />
       <Box role="status" aria-live="polite" className="sr">
         {ranking.busy ? '' : best ? `First: ${best.climb.boardName}, ${best.climb.verdict}.` : ''}
@@ -216,6 +218,18 @@ function Filters({ view, looking, onChange }: { view: View; looking: boolean; on
       )}
       <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], '\t'))}>Copy as text</Button>
       <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], ','))}>Copy as CSV</Button>
+    </Box>
+  );
+}
+
+/** What the buyer has not said of the build itself keeps every board from being judged: said once, here, with the way to say it. */
+function OpenInBuild() {
+  const { build } = useRoom();
+  const open = [...('unknown' in build.bareMassG ? ['the bare craft'] : []), ...('unknown' in build.pack.massG ? ['the pack'] : [])];
+  if (open.length === 0) return null;
+  return (
+    <Box role="note" sx={{ px: 2, py: 0.25, fontSize: 12, borderBottom: '1px solid var(--hair)' }}>
+      No board can pass Weight before you say what {open.join(' and ')} {open.length === 1 ? 'weighs' : 'weigh'}: <Link href={`/b/${build.id}`}>Build, Change</Link>.
     </Box>
   );
 }
