@@ -77,13 +77,13 @@ export function CraftFields() {
           <Choice label="Chemistry" value={build.pack.chemistry} words={['lipo', 'high-voltage lipo', 'li-ion']} onChange={(chemistry) => set('pack', { chemistry })} />
           <FigureBox label="Pack" unit="g" figure={build.pack.massG} onChange={(massG) => set('pack', { massG })} />
           <FigureBox label="One cell's resistance" unit="mΩ" figure={build.pack.cellMilliohm ?? { unknown: true }} onChange={(cellMilliohm) => set('pack', { cellMilliohm })} />
-          <NumberBox label="Pack leads" unit="AWG" whole min={6} max={30} width={70} value={build.pack.leadGauge ?? null} mayBeUnknown onChange={(v) => set('pack', { leadGauge: v ?? undefined })} />
+          <NumberBox label="Pack leads" unit="AWG" whole min={6} max={30} width={96} value={build.pack.leadGauge ?? null} mayBeUnknown onChange={(v) => set('pack', { leadGauge: v ?? undefined })} />
           <NumberBox label="Motors" whole max={12} width={60} value={build.motors.count} onChange={(v) => set('motors', { count: v ?? 0 })} />
           <NumberBox label="Cruise, each" unit="A" max={300} value={build.motors.cruiseAmps} onChange={(v) => set('motors', { cruiseAmps: v ?? 0 })} />
           <NumberBox label="Full throttle, each" unit="A" max={300} width={118} value={build.motors.peakAmps} onChange={(v) => set('motors', { peakAmps: v ?? 0 })} />
           <NumberBox label="for up to" unit="s" max={600} value={build.motors.peakSeconds} onChange={(v) => set('motors', { peakSeconds: v ?? 0 })} />
           <Choice label="ESCs" value={build.motors.esc} words={['on the board', 'separate']} onChange={(esc) => set('motors', { esc })} />
-          <NumberBox label="Capacitor at home" unit="µF" min={1} max={10000} width={118} value={build.capacitor?.microfarads ?? null} mayBeUnknown onChange={(uf) => edit('capacitor', (b) => ({ ...b, capacitor: uf === null ? undefined : { volts: b.capacitor?.volts ?? 35, microfarads: uf } }))} />
+          <NumberBox label="Capacitor at home" empty="none" unit="µF" min={1} max={10000} width={118} value={build.capacitor?.microfarads ?? null} mayBeUnknown onChange={(uf) => edit('capacitor', (b) => ({ ...b, capacitor: uf === null ? undefined : { volts: b.capacitor?.volts ?? 35, microfarads: uf } }))} />
           {build.capacitor && <NumberBox label="rated" unit="V" min={1} max={200} value={build.capacitor.volts} onChange={(v) => v && set('capacitor', { volts: v })} />}
         </>,
       )}

@@ -12,14 +12,15 @@ interface Props {
   min?: number;
   max?: number;
   whole?: boolean;
-  /** An empty box means unknown instead of being refused. */
+  /** An empty box means unknown, or what `empty` says, instead of being refused. */
   mayBeUnknown?: boolean;
+  empty?: string;
   onChange: (value: number | null) => void;
   width?: number;
 }
 
 /** A number with its unit. What is typed stays until it is a number in range; the decimal comma is understood. */
-export function NumberBox({ label, unit, value, min = 0, max = 1e6, whole, mayBeUnknown, onChange, width = 96 }: Props) {
+export function NumberBox({ label, unit, value, min = 0, max = 1e6, whole, mayBeUnknown, empty = 'unknown', onChange, width = 96 }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const text = typed ?? (value === null ? '' : String(value));
   const fault = faultOf(text, min, max, whole, mayBeUnknown);
@@ -27,7 +28,7 @@ export function NumberBox({ label, unit, value, min = 0, max = 1e6, whole, mayBe
     <TextField
       label={label}
       value={text}
-      placeholder={mayBeUnknown ? 'unknown' : ''}
+      placeholder={mayBeUnknown ? empty : ''}
       error={fault !== null}
       helperText={fault}
       onChange={(e) => {

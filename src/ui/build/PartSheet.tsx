@@ -43,7 +43,7 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, rowGap: 0.5, alignItems: 'flex-end' }}>
         <Choice label="Sits, seen from the board" value={part.sits ?? usualPlace[peripheral.kind]} words={places} onChange={(sits) => edit(`place ${part.id}`, (b) => changedPart(b, part.id, { sits }))} />
-        <NumberBox label="Its wires" unit="mm" min={10} max={3000} width={120} mayBeUnknown value={part.wireMm ?? null} onChange={(v) => edit(`wire ${part.id}`, (b) => changedPart(b, part.id, { wireMm: v ?? undefined }))} />
+        <NumberBox label="Its wires" empty="routed" unit="mm" min={10} max={3000} width={120} mayBeUnknown value={part.wireMm ?? null} onChange={(v) => edit(`wire ${part.id}`, (b) => changedPart(b, part.id, { wireMm: v ?? undefined }))} />
         <Box sx={{ fontSize: 12, color: 'text.secondary', width: '100%' }}>{part.wireMm === undefined ? 'Routed over the bay until you have measured them.' : 'As measured.'}</Box>
       </Box>
       {peripheral.modes.map((m, i) => (
