@@ -123,8 +123,15 @@ describe('policies and weighing', () => {
       expect(await page.evaluate(() => [...document.querySelectorAll('tr')].find((r) => r.innerText.startsWith('Oxbow Sounder'))!.innerText)).toMatch(/Port 6; 5 V\s+I2C; 5 V/);
     });
   });
-  test('when no unknown decides, it says that you know enough', async () => {
-    await at('/b/belfry-six/questions', (page) => waitForText(page, 'You know enough'));
+  test('a figure that cannot be true is asked; answered in place the pick follows, and then you know enough', async () => {
+    await at('/b/belfry-six/questions', async (page) => {
+      await waitForText(page, 'Mullion H7: Serial ports');
+      await page.type('[aria-label^="Answer: Mullion H7"]', '6');
+      await clickOn(page, 'Answer');
+      await waitForText(page, 'You know enough');
+      await waitForText(page, 'changes the pick: Mullion H7');
+    });
+    expect((await shelf()).boards.find((b) => b.id === 'oxbow-mullion')).toMatchObject({ claimedPorts: { value: 6, origin: 'manual', source: 'answer to a question' } });
   });
 });
 
