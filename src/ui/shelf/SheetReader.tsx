@@ -4,18 +4,23 @@ import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useDeferredValue, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { applyReadings, readSpec, specUnits, type Board, type Reading } from '@/core';
 
 type Choice = 'open' | 'taken' | 'left';
 const mostChars = 1_000_000;
+/** The page of one board holds fewer than 60 figures. */
+const mostReadings = 300;
 const words: Record<string, string> = { claimedPorts: 'serial ports', takenPort: 'port taken', cellsMin: 'fewest cells', cellsMax: 'most cells', packMaxVolts: 'most volts', continuousAmps: 'continuous', burstAmps: 'burst', burstSeconds: 'burst time', sensorAmps: 'sensor', patternMm: 'hole pattern', lengthMm: 'length', widthMm: 'width', heightMm: 'height', massG: 'mass', massIncludes: 'mass includes', regulators: 'regulator, V@A', overlayChip: 'overlay chip', storageMb: 'storage', usbPlug: 'USB plug' };
 
 /** Paste a shop page or a manual; every figure understood is marked where it stands. Only what is confirmed lands on the board. */
 export function SheetReader({ board, onChange }: { board: Board; onChange: (b: Board) => void }) {
   const [text, setText] = useState('');
   const [origin, setOrigin] = useState<'claim' | 'manual' | 'print' | 'report'>('claim');
-  const readings = useMemo(() => readSpec(text.slice(0, mostChars)), [text]);
+  // The box keeps up with the typing; what is understood may follow a moment later.
+  const pasted = useDeferredValue(text);
+  const understood = useMemo(() => readSpec(pasted.slice(0, mostChars)), [pasted]);
+  const readings = useMemo(() => (pasted === text ? understood.slice(0, mostReadings) : []), [understood, pasted, text]);
   const [choices, setChoices] = useState<Record<number, Choice>>({});
   const [at, setAt] = useState(0);
   const choice = (i: number): Choice => choices[i] ?? 'open';
@@ -81,10 +86,11 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
               </Box>
             ))}
           </Box>
+          {understood.length > mostReadings && <Box sx={{ fontSize: 12, color: 'warning.main' }}>The first {mostReadings} of {understood.length} figures are listed. This is more than one board: paste the part that is about it.</Box>}
           <Box sx={{ fontSize: 11, color: 'text.secondary' }}>In the list: arrows walk, Enter takes, x leaves. What is not marked in the text was not used.</Box>
         </>
       )}
-      {text.trim() !== '' && readings.length === 0 && <Box sx={{ fontSize: 12.5 }}>No figure in this text was understood. Type what you read into the boxes on the left.</Box>}
+      {text.trim() !== '' && pasted === text && readings.length === 0 && <Box sx={{ fontSize: 12.5 }}>No figure in this text was understood. Type what you read into the boxes on the left.</Box>}
     </section>
   );
 }
