@@ -115,11 +115,34 @@ const rules: Rule[] = [
   rule('\\b(?:micro[ -]?usb|usb: ?micro)\\b', () => one('usbPlug', 'micro')),
 ];
 
+/** No sheet of one board holds nearly so many figures: what stands behind them is left unread. */
+const mostReadings = 2000;
+const pieceChars = 20_000;
+
 /**
  * Marks every figure of a spec sheet that it understands, in the order in which they stand. Deterministic, no services; a figure it is not sure of says
- * so, and where the text says two things of one field both are kept and marked. Time grows with the length of the text.
+ * so, and where the text says two things of one field both are kept and marked. Time grows with the length of the text; it ends after 2,000 figures.
  */
 export function readSpec(text: string): Reading[] {
+  const readings: Reading[] = [];
+  for (let from = 0; from < text.length && readings.length < mostReadings; ) {
+    const to = pieceEnd(text, from);
+    readings.push(...readPiece(text.slice(from, to), from));
+    from = to;
+  }
+  return contradicted(readings).sort((a, b) => a.start - b.start || a.end - b.end);
+}
+
+/** No figure reaches over the end of a line; a line without end is cut at a space. */
+function pieceEnd(text: string, from: number): number {
+  if (text.length - from <= pieceChars) return text.length;
+  const line = text.lastIndexOf('\n', from + pieceChars);
+  if (line > from) return line + 1;
+  const space = text.lastIndexOf(' ', from + pieceChars);
+  return space > from ? space + 1 : from + pieceChars;
+}
+
+function readPiece(text: string, offset: number): Reading[] {
   const n = plain(text);
   const taken = new Uint8Array(n.length + 1);
   const readings: Reading[] = [];
@@ -132,10 +155,10 @@ export function readSpec(text: string): Reading[] {
       const found = read(groups, around(n, start, end));
       if (found.length === 0) continue;
       taken.fill(1, start, end);
-      for (const f of found) readings.push({ field: f.field, value: f.value, start, end, quote: text.slice(start, end).trim(), doubt: f.doubt ?? 'sure', ...(f.why ? { why: f.why } : {}) });
+      for (const f of found) readings.push({ field: f.field, value: f.value, start: offset + start, end: offset + end, quote: text.slice(start, end).trim(), doubt: f.doubt ?? 'sure', ...(f.why ? { why: f.why } : {}) });
     }
   }
-  return contradicted(readings).sort((a, b) => a.start - b.start || a.end - b.end);
+  return readings;
 }
 
 function isTaken(taken: Uint8Array, start: number, end: number): boolean {
