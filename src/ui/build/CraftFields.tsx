@@ -10,6 +10,7 @@ import { useRoom } from '../room/BuildRoom';
 import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
 import { NumberBox } from './NumberBox';
+import { OwnCapacitor } from './OwnCapacitor';
 import { OwnEsc } from './OwnEsc';
 
 const patterns = [16, 20, 25.5, 30.5] as const;
@@ -83,8 +84,7 @@ export function CraftFields() {
           <NumberBox label="Full throttle, each" unit="A" max={300} width={118} value={build.motors.peakAmps} onChange={(v) => set('motors', { peakAmps: v ?? 0 })} />
           <NumberBox label="for up to" unit="s" max={600} value={build.motors.peakSeconds} onChange={(v) => set('motors', { peakSeconds: v ?? 0 })} />
           <Choice label="ESCs" value={build.motors.esc} words={['on the board', 'separate']} onChange={(esc) => set('motors', { esc })} />
-          <NumberBox label="Capacitor at home" empty="none" unit="µF" min={1} max={10000} width={118} value={build.capacitor?.microfarads ?? null} mayBeUnknown onChange={(uf) => edit('capacitor', (b) => ({ ...b, capacitor: uf === null ? undefined : { volts: b.capacitor?.volts ?? 35, microfarads: uf } }))} />
-          {build.capacitor && <NumberBox label="rated" unit="V" min={1} max={200} value={build.capacitor.volts} onChange={(v) => v && set('capacitor', { volts: v })} />}
+          <OwnCapacitor />
         </>,
       )}
       {build.motors.esc === 'separate' && group('Your own ESC', <OwnEsc />)}

@@ -9,14 +9,15 @@ import { NumberBox } from './NumberBox';
 
 type Esc = NonNullable<Build['motors']['ownEsc']>;
 
-const nothingKnown: Esc = { name: 'Own ESC', channels: 4, continuousAmps: { unknown: true }, burstAmps: { unknown: true }, burstSeconds: { unknown: true }, maxCells: { unknown: true }, pins: [], heightMm: 6 };
+/** One channel until more are said: none is taken for granted. */
+const nothingKnown: Esc = { name: 'Own ESC', channels: 1, continuousAmps: { unknown: true }, burstAmps: { unknown: true }, burstSeconds: { unknown: true }, maxCells: { unknown: true }, pins: [], heightMm: 6 };
 
 /** The ESC the buyer has: rated against the motors, and its plug pin by pin against the board's. */
 export function OwnEsc() {
   const { build, edit } = useRoom();
   const esc = build.motors.ownEsc;
   const put = (ownEsc: Esc | undefined) => edit('own ESC', (b) => ({ ...b, motors: { ...b.motors, ownEsc } }));
-  if (!esc) return <Button onClick={() => put({ ...nothingKnown, channels: Math.max(1, build.motors.count) })}>Say which ESC you have</Button>;
+  if (!esc) return <Button onClick={() => put(nothingKnown)}>Say which ESC you have</Button>;
   const set = (next: Partial<Esc>) => put({ ...esc, ...next });
   return (
     <>
