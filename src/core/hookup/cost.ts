@@ -43,7 +43,13 @@ export function addCosts(a: Cost, b: Cost): Cost {
 }
 
 export function pack(c: Cost): Packed {
-  return widths.map((level) => level.reduce((sum, [key, width]) => sum * width + Math.min(c[key], width - 1), 0)) as unknown as Packed;
+  return [packedLevel(c, widths[0]!), packedLevel(c, widths[1]!), packedLevel(c, widths[2]!)];
+}
+
+function packedLevel(c: Cost, level: [keyof Cost, number][]): number {
+  let sum = 0;
+  for (let i = 0; i < level.length; i++) sum = sum * level[i]![1] + Math.min(c[level[i]![0]], level[i]![1] - 1);
+  return sum;
 }
 
 export function unpack(p: Packed): Cost {

@@ -4,6 +4,7 @@ import { assumedBuckEfficiency, ratingShare } from '../trade/rating';
 import { all, type Truth } from '../model/truth';
 import { ground } from './ground';
 import type { LaidPart } from './lay-out';
+import type { Supplied } from './rail-tree';
 import { ampsAt, insideRange, loadOn, milliamps } from './supply-ways';
 import { row, tag, way, type Condition, type Way, type Workshop } from './way';
 
@@ -15,7 +16,7 @@ export function feedFromParts(shop: Workshop, laid: LaidPart[]): void {
   const hosts = laid.filter((l) => l.part.peripheral.gives.length > 0 && l.modes.every((m) => m.mode.supply));
   const seats = hosts.map((host) => ({ host, id: `feed:${host.part.id}`, ways: supplyNeeds(host).flatMap((n) => n.ways) }));
   for (const { host, id, ways } of seats) {
-    for (const w of ways) w.tags = [...w.tags, tag(shop, id, placeOf(w))];
+    for (const w of ways) w.tags = [...w.tags, tag(shop, id, placeOf(shop, w))];
     host.unmetTags = [...(host.unmetTags ?? []), tag(shop, id, 'nowhere')];
   }
   for (const guest of laid) {
@@ -24,7 +25,7 @@ export function feedFromParts(shop: Workshop, laid: LaidPart[]): void {
       for (const { host, ways } of seats) {
         if (host === guest) continue;
         const own = seats.find((s) => s.host === guest);
-        const made = host.part.peripheral.gives.flatMap((give) => uniqueByPlace(ways).flatMap((w) => fedWay(shop, guest, supply, host, give, w)));
+        const made = host.part.peripheral.gives.flatMap((give) => uniqueByPlace(shop, ways).flatMap((w) => fedWay(shop, guest, supply, host, give, w)));
         need.add(own ? made.map((w) => ({ ...w, tags: [...w.tags, tag(shop, own.id, 'elsewhere')] })) : made);
       }
     }
@@ -40,17 +41,25 @@ function supplyNeeds(l: LaidPart): { supply: Supply; ways: Way[]; add: (more: Wa
   );
 }
 
-/** Where a host stands: its rail and the bridge positions behind it. */
-function placeOf(w: Way): string {
-  return `${w.feed!.rail} ${w.tags.filter((t) => t.id.startsWith('bridge:')).map((t) => t.value).join(' ')}`.trim();
+/** The supply behind a host's way. */
+function supplyOf(shop: Workshop, w: Way): Supplied | undefined {
+  return shop.supplies.find((s) => s.rail.id === w.feed!.rail && s.bridges.every((b) => w.tags.some((t) => t.id === `bridge:${b.bridge}` && t.value === b.position)));
 }
 
-function uniqueByPlace(ways: Way[]): Way[] {
-  return ways.filter((w, i) => ways.findIndex((x) => placeOf(x) === placeOf(w)) === i);
+/** Where a host stands, as far as its guests can tell: which regulators they load and how much, at how many volts, alive on USB or not. The bridges behind it the host itself asks for. */
+function placeOf(shop: Workshop, w: Way): string {
+  const from = supplyOf(shop, w);
+  const regulators = from?.regulators.map((r) => `${r.rail.id} ${r.perAmp}`) ?? [];
+  return [...regulators, w.feed!.volts.low, from?.onUsb ? 'on USB' : ''].join(';');
+}
+
+function uniqueByPlace(shop: Workshop, ways: Way[]): Way[] {
+  const places = ways.map((w) => placeOf(shop, w));
+  return ways.filter((_, i) => places.indexOf(places[i]!) === i);
 }
 
 function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart, give: { id: string; label: string; volts: NumberFigure; amps: NumberFigure }, seat: Way): Way[] {
-  const from = shop.supplies.find((s) => s.rail.id === seat.feed!.rail && s.bridges.every((b) => seat.tags.some((t) => t.id === `bridge:${b.bridge}` && t.value === b.position)));
+  const from = supplyOf(shop, seat);
   if (!from) return [];
   const hostName = host.part.peripheral.name;
   const volts = interval(give.volts);
@@ -83,7 +92,7 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
     way({
       conditions: [...conditions, ...load.conditions],
       rows: [...rows, ...load.rows],
-      tags: [tag(shop, `feed:${host.part.id}`, placeOf(seat)), ...from.bridges.map((b) => ({ id: `bridge:${b.bridge}`, value: b.position }))],
+      tags: [tag(shop, `feed:${host.part.id}`, placeOf(shop, seat))],
       cost: preferred ? {} : { compromises: 1 },
       lost: preferred ? [] : [`fed through ${hostName}: it is dark when that is`],
       feed: { rail: `part:${host.part.id}`, label: `${give.label} of ${hostName}`, pads: [], volts: { low: volts.low, high: volts.high }, typicalAmps, peakAmps },

@@ -99,16 +99,16 @@ function bothOf(a: Pick, b: Pick): Pick {
 }
 
 function alone(choice: Choice, index: number, mode: number, need: number, needs: number, cap: number): Option {
-  const choices = Array.from({ length: needs }, (_, n) => (n === need ? index : -1));
+  const choices = new Array<number>(needs).fill(-1);
+  choices[need] = index;
   return { pick: { mode, choices }, cost: pack(choice.cost), margin: choice.margin >= cap ? Infinity : marginStep(choice.margin), uses: summed(choice.uses), tags: choice.tags };
 }
 
 /** Sums by row, rows in order. */
 function summed(uses: RowUse[]): RowUse[] {
-  if (uses.length < 2) return uses;
-  const sums = new Map<number, number>();
-  for (const [row, amount] of uses) sums.set(row, (sums.get(row) ?? 0) + amount);
-  return [...sums].sort((a, b) => a[0] - b[0]);
+  let inOrder = true;
+  for (let i = 1; i < uses.length && inOrder; i++) inOrder = uses[i - 1]![0] < uses[i]![0];
+  return inOrder ? uses : uses.reduce((sum: RowUse[], use) => merged(sum, [use]), []);
 }
 
 /** The sums of two lists whose rows are in order. */
@@ -126,10 +126,12 @@ function merged(a: RowUse[], b: RowUse[]): RowUse[] {
 
 function join(start: Option, choice: Option): Option | null {
   let tags = start.tags;
-  for (const [tag, value] of choice.tags) {
-    const there = tags.find(([t]) => t === tag);
-    if (!there) tags = [...tags, [tag, value]];
-    else if (there[1] !== value) return null;
+  for (const use of choice.tags) {
+    const stands = valueIn(tags, use[0]);
+    if (stands === -1) {
+      if (tags === start.tags) tags = start.tags.slice();
+      tags.push(use);
+    } else if (stands !== use[1]) return null;
   }
   return {
     pick: bothOf(start.pick!, choice.pick!),
@@ -138,6 +140,12 @@ function join(start: Option, choice: Option): Option | null {
     uses: merged(start.uses, choice.uses),
     tags,
   };
+}
+
+/** The value asked of a tag, or -1. */
+function valueIn(tags: readonly TagUse[], tag: number): number {
+  for (let i = 0; i < tags.length; i++) if (tags[i]![0] === tag) return tags[i]![1];
+  return -1;
 }
 
 /** Options that name the same rows and the same tags; `low`, `high` and `tags` are signs of which. */
@@ -150,23 +158,24 @@ interface Alike {
 
 function undominated(options: Option[]): Option[] {
   if (options.length < 2) return options;
-  const order = options.map((o, i) => ({ o, i })).sort((a, b) => compare(a.o.cost, b.o.cost) || b.o.margin - a.o.margin || a.i - b.i);
-  const groups = new Map<string, Alike>();
+  // Sorting keeps the order of equals.
+  const sorted = options.slice().sort((a, b) => compare(a.cost, b.cost) || b.margin - a.margin);
+  const groups: Alike[] = [];
   const kept: Option[] = [];
-  candidates: for (const { o } of order) {
+  candidates: for (const o of sorted) {
     const low = bits(o.uses, 0);
     const high = bits(o.uses, 31);
     const tags = bits(o.tags, 0) | bits(o.tags, 31);
-    for (const group of groups.values()) {
+    let mine: Alike | null = null;
+    for (const group of groups) {
       // Most groups name a row or a tag that this option does not: nothing in them can beat it.
       if ((group.low & ~low) !== 0 || (group.high & ~high) !== 0 || (group.tags & ~tags) !== 0) continue;
       for (const k of group.options) if (dominates(k, o)) continue candidates;
+      if (group.low === low && group.high === high && group.tags === tags) mine = group;
     }
     kept.push(o);
-    const key = `${low},${high},${tags}`;
-    const group = groups.get(key);
-    if (group) group.options.push(o);
-    else groups.set(key, { low, high, tags, options: [o] });
+    if (mine) mine.options.push(o);
+    else groups.push({ low, high, tags, options: [o] });
   }
   return kept;
 }
@@ -174,19 +183,22 @@ function undominated(options: Option[]): Option[] {
 /** Which numbers from `from` on are named, 31 to a word; the word from 31 on stands for all higher ones too. */
 function bits(named: readonly (readonly [number, number])[], from: number): number {
   let mask = 0;
-  for (const [id] of named) if (from > 0 ? id >= from : id < 31) mask |= 1 << (id % 31);
+  for (let i = 0; i < named.length; i++) {
+    const id = named[i]![0];
+    if (from > 0 ? id >= from : id < 31) mask |= 1 << (id % 31);
+  }
   return mask;
 }
 
 /** `a` is known to cost no more than `b`. */
 function dominates(a: Option, b: Option): boolean {
   if (a.margin < b.margin) return false;
-  let j = 0;
-  for (const [row, amount] of a.uses) {
+  for (let i = 0, j = 0; i < a.uses.length; i++) {
+    const row = a.uses[i]![0];
     while (j < b.uses.length && b.uses[j]![0] < row) j++;
-    if (j === b.uses.length || b.uses[j]![0] !== row || b.uses[j]![1] < amount) return false;
+    if (j === b.uses.length || b.uses[j]![0] !== row || b.uses[j]![1] < a.uses[i]![1]) return false;
   }
-  for (const [tag, value] of a.tags) if (!b.tags.some(([t, v]) => t === tag && v === value)) return false;
+  for (let i = 0; i < a.tags.length; i++) if (valueIn(b.tags, a.tags[i]![0]) !== a.tags[i]![1]) return false;
   return true;
 }
 

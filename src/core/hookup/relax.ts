@@ -1,9 +1,11 @@
+import { brokenCovers, type Cover } from './covers';
 import type { Model } from './model';
-import { copySimplex, dual, moveLimit, pivot, primal, simplexOf, valueOf, wake, type Column, type Simplex } from './simplex';
+import { copySimplex, dual, fillRow, moveLimit, pivot, primal, simplexOf, valueOf, wake, type Column, type Simplex } from './simplex';
 
 /**
  * The linear relaxation of a model: options may be taken in parts. Rows: one for each part (its options sum to one), then the model's rows
- * that can run short and all levels, then one for each pair of a part and a tag value (its options only as far as the tag stands so), then one for each tag.
+ * that can run short and all levels, then one for each pair of a part and a tag value (its options only as far as the tag stands so), then
+ * `mostCovers` for covers, then one for each tag. Pairs and covers sleep until a relaxed hookup breaks them.
  */
 export interface Relaxation {
   model: Model;
@@ -14,6 +16,8 @@ export interface Relaxation {
   valueAt: number[][];
   /** The row of the first pair; the others follow. */
   pairRow: number;
+  /** Covers found so far; the first has its row behind the pairs', the others follow. */
+  covers: Cover[];
   /** The caps that the simplex stands for; Infinity for levels not yet decided. */
   caps: Float64Array;
   /** Options that still count. */
@@ -31,7 +35,7 @@ export function relaxationOf(model: Model, caps: Float64Array, leftOut: Int32Arr
   let rows = parts;
   for (let r = 0; r < model.rows; r++) if (r >= model.sums ? most[r]! > 0 : most[r]! > caps[r]!) rowAt[r] = rows++;
   const pairRow = rows;
-  rows += model.pairs.length;
+  rows += model.pairs.length + mostCovers;
   const columns: Column[] = model.options.map((_, o) => {
     const column = { rows: [model.partOf[o]!], values: [1] };
     for (let i = model.at[o]!; i < model.at[o + 1]!; i++) if (rowAt[model.row[i]!]! >= 0) put(column, rowAt[model.row[i]!]!, model.amount[i]!);
@@ -53,7 +57,7 @@ export function relaxationOf(model: Model, caps: Float64Array, leftOut: Int32Arr
       return columns.push(column) - 1;
     });
   });
-  const simplex = simplexOf(Float64Array.from(limits), columns, pairRow, pairRow + model.pairs.length);
+  const simplex = simplexOf(Float64Array.from(limits), columns, pairRow, pairRow + model.pairs.length + mostCovers);
   for (let r = model.sums; r < model.rows; r++) if (rowAt[r]! >= 0) simplex.free[rowAt[r]!] = 1;
   for (let p = 0; p < parts; p++) {
     // A part takes no more and no less than one option.
@@ -61,7 +65,7 @@ export function relaxationOf(model: Model, caps: Float64Array, leftOut: Int32Arr
     pivot(simplex, p, leftOut[p]!);
   }
   return {
-    model, simplex, rowAt, valueAt, pairRow, caps: Float64Array.from(caps, (c, r) => (r < model.sums ? c : Infinity)),
+    model, simplex, rowAt, valueAt, pairRow, covers: [], caps: Float64Array.from(caps, (c, r) => (r < model.sums ? c : Infinity)),
     alive, tags: new Int16Array(model.once.length).fill(-1),
   };
 }
@@ -127,6 +131,11 @@ export interface Bound {
 }
 
 const mostPivots = 600;
+/** Covers that a relaxation can carry, and rounds of looking for them a node. */
+const mostCovers = 40;
+const mostRounds = 8;
+/** Sums with a smaller cap have no covers that the relaxation does not keep by itself. */
+const leastCap = 33;
 
 /**
  * The least of one level (in its own numbers) over the relaxation; with `level` -1 only whether there is any. Infinity where there is none.
@@ -137,8 +146,8 @@ export function boundOf(a: Relaxation, level: number, afresh: boolean, look?: nu
   const { simplex, model } = a;
   const goal = level < 0 ? -1 : a.rowAt[model.sums + level]!;
   // A level that costs nothing anywhere has no row; then any hookup will do.
-  for (let first = true; first || (look === undefined && wakePairs(a)); first = false) {
-    const repaired = dual(simplex, first && afresh ? -1 : goal, look ?? mostPivots);
+  for (let round = 0; round === 0 || (look === undefined && (wakePairs(a) || (round <= mostRounds && addCovers(a)))); round++) {
+    const repaired = dual(simplex, round === 0 && afresh ? -1 : goal, look ?? mostPivots);
     if (repaired.kind === 'impossible') {
       const proof = priced(a, -1, (row) => repaired.sign * simplex.inverse[repaired.row]![row]!);
       if (proof.bound > 1e-7) return { bound: Infinity, rise: proof.rise };
@@ -167,6 +176,22 @@ function wakePairs({ model, simplex, pairRow, valueAt }: Relaxation): boolean {
   return found;
 }
 
+/** Brings in covers that the relaxed hookup breaks. False when there are none, or no room. */
+function addCovers(a: Relaxation): boolean {
+  const room = mostCovers - a.covers.length;
+  if (room <= 0) return false;
+  const found = brokenCovers(a, sharesOf(a), leastCap).slice(0, room);
+  for (const cover of found) {
+    fillRow(a.simplex, coverRow(a, a.covers.length), cover.most, cover.options);
+    a.covers = [...a.covers, cover];
+  }
+  return found.length > 0;
+}
+
+function coverRow({ model, pairRow }: Relaxation, cover: number): number {
+  return pairRow + model.pairs.length + cover;
+}
+
 function asks(model: Model, o: number, q: number): boolean {
   for (let k = model.pairAt[o]!; k < model.pairAt[o + 1]!; k++) if (model.pairOf[k] === q) return true;
   return false;
@@ -193,11 +218,17 @@ function priced(a: Relaxation, level: number, priceAt: (row: number) => number):
   const pairPrice = new Float64Array(model.pairs.length);
   for (let q = 0; q < pairPrice.length; q++) if (a.simplex.inverse[a.pairRow + q]) pairPrice[q] = Math.max(0, priceAt(a.pairRow + q));
   const rise = new Float64Array(model.options.length);
+  a.covers.forEach((cover, k) => {
+    const said = Math.max(0, priceAt(coverRow(a, k)));
+    if (said === 0) return;
+    bound -= said * cover.most;
+    for (const o of cover.options) rise[o]! += said;
+  });
   for (let p = 0; p < parts; p++) {
     let low = Infinity;
     for (let o = model.first[p]!; o < model.first[p + 1]!; o++) {
       if (!alive[o]) continue;
-      let c = 0;
+      let c = rise[o]!;
       for (let i = model.at[o]!; i < model.at[o + 1]!; i++) c += price[model.row[i]!]! * model.amount[i]!;
       for (let i = model.pairAt[o]!; i < model.pairAt[o + 1]!; i++) c += pairPrice[model.pairOf[i]!]!;
       rise[o] = c;

@@ -9,7 +9,7 @@ export type Chosen = Int32Array;
 
 const near = 1e-6;
 /** A node is tried out by hand, so to say, for so many steps before it is split: about as long as its relaxation took. */
-const mostSteps = 5000;
+const mostSteps = 500;
 
 /**
  * The least of one level below `below`, or with `level` -1 any hookup; null where there is none. `unit`: every cost of the level is a multiple of it.
@@ -148,7 +148,8 @@ function split(node: Relaxation, shares: Float64Array, level: number, from: numb
     });
     if (children.length < 2) return children.map((c) => c.child);
     const gains = children.map((c) => Math.max(1e-3, c.bound - from));
-    const score = Math.min(...gains) + gains.reduce((x, y) => x + y, 0) / gains.length / 6 - 1e-4 * children.length;
+    const left = Math.max(...children.map((c) => c.child.alive.reduce((x, y) => x + y, 0))) / node.alive.reduce((x, y) => x + y, 0);
+    const score = Math.min(...gains) + gains.reduce((x, y) => x + y, 0) / gains.length / 6 + 0.01 * (1 - left);
     if (score <= most) {
       idle++;
       continue;

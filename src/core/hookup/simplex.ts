@@ -184,17 +184,19 @@ export function dual(a: Simplex, objective: number, most: number): Dual {
   const cost = new Float64Array(a.cols + rows);
   const line = new Float64Array(a.cols + rows);
   const column = new Float64Array(rows);
+  // How far a row's value moves with a unit of it, roughly (the dual Devex weights of P. M. J. Harris, Mathematical Programming 5, 1973).
+  const weight = new Float64Array(rows).fill(1);
   reset();
   for (let step = 0; step < most; step++) {
     let row = -1;
-    let worst = 1e-7;
+    let worst = 0;
     let sign: 1 | -1 = 1;
     for (const i of awake) {
       if (free[i]) continue;
       const v = stands[i]!;
       const by = v < 0 ? -v : banned[basic[i]!] ? v : 0;
-      if (by > worst) {
-        worst = by;
+      if (by > 1e-7 && by * by > worst * weight[i]!) {
+        worst = (by * by) / weight[i]!;
         row = i;
         sign = v < 0 ? 1 : -1;
       }
@@ -216,6 +218,9 @@ export function dual(a: Simplex, objective: number, most: number): Dual {
     if (col < 0) return { kind: 'impossible', row, sign };
     columnOf(a, col, column);
     lower(cost, line, open, cost[col]! / line[col]!);
+    const mine = weight[row]! / (column[row]! * column[row]!);
+    for (const i of awake) if (column[i] !== 0) weight[i] = Math.max(weight[i]!, column[i]! * column[i]! * mine);
+    weight[row] = Math.max(1, mine);
     exchange(a, row, col, column);
     if (++a.age > freshAfter) {
       refresh(a);
@@ -274,6 +279,29 @@ function refresh(a: Simplex): void {
 export function moveLimit({ limits, stands, inverse, awake }: Simplex, r: number, by: number): void {
   limits[r]! += by;
   for (const i of awake) stands[i]! += by * inverse[i]![r]!;
+}
+
+/** Gives a row that sleeps an entry of one in each of these columns. Copies made before do not see it. */
+export function fillRow(a: Simplex, r: number, limit: number, columns: number[]): void {
+  const filled = new Uint8Array(a.cols);
+  for (const j of columns) filled[j] = 1;
+  const start = new Int32Array(a.cols + 1);
+  const row = new Int32Array(a.row.length + columns.length);
+  const value = new Float64Array(row.length);
+  for (let j = 0, to = 0; j < a.cols; j++) {
+    for (let k = a.start[j]!; k < a.start[j + 1]!; k++, to++) {
+      row[to] = a.row[k]!;
+      value[to] = a.value[k]!;
+    }
+    if (filled[j]) {
+      row[to] = r;
+      value[to++] = 1;
+    }
+    start[j + 1] = to;
+  }
+  a.limits[r] = limit;
+  Object.assign(a, { start, row, value });
+  wake(a, r, (col) => filled[col]!);
 }
 
 /** Brings in a row that sleeps; `entryAt`: what the row takes of a column. */

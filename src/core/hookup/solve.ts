@@ -105,7 +105,17 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   };
 
   const ports = levelOrder.length - 1;
-  for (let level = 0; level < ports; level++) least(relaxed, level);
+  let tried = model.options.length;
+  for (let level = 0; level < ports; level++) {
+    least(relaxed, level);
+    // What the decided levels leave is often little enough to be tried out.
+    const left = relaxed.alive.reduce((sum, yes) => sum + yes, 0);
+    if (left > 0.8 * tried) continue;
+    tried = left;
+    const quick = quickly({ ...seats, lists: lists.map((list, p) => list.filter((_, i) => relaxed.alive[model.first[p]! + i])) }, cap);
+    nodes += quick.steps;
+    if (quick.ended) return solutionOf(seats, quick.best, cap, nodes);
+  }
 
   const at = (floor: number) => {
     const cut = copyRelaxation(relaxed);

@@ -1,4 +1,4 @@
-import { pack, type Packed } from './cost';
+import { pack, plus, type Packed } from './cost';
 import type { Option } from './options';
 import type { Problem } from './problem';
 
@@ -14,14 +14,19 @@ export interface Ordered {
 /** Parts with tags and large loads first: they decide most. */
 export function ordered(problem: Problem, optionLists: Option[][]): Ordered {
   const weight = optionLists.map((list) => {
-    const tags = Math.max(0, ...list.map((o) => o.tags.length));
-    const load = Math.max(0, ...list.flatMap((o) => o.uses.map(([r, a]) => a / (problem.rows[r]!.limit + 1))));
-    return list.length === 1 ? Infinity : tags + load;
+    if (list.length === 1) return Infinity;
+    let tags = 0;
+    let load = 0;
+    for (const o of list) {
+      tags = Math.max(tags, o.tags.length);
+      for (let i = 0; i < o.uses.length; i++) load = Math.max(load, o.uses[i]![1] / (problem.rows[o.uses[i]![0]]!.limit + 1));
+    }
+    return tags + load;
   });
   const order = optionLists.map((_, p) => p).sort((a, b) => weight[b]! - weight[a]! || a - b);
   const lists = order.map((p) => optionLists[p]!);
   const ahead: Packed[] = new Array<Packed>(lists.length + 1).fill([0, 0, 0]);
-  for (let k = lists.length - 1; k >= 0; k--) ahead[k] = [0, 1, 2].map((i) => ahead[k + 1]![i]! + lists[k]![0]!.cost[i]!) as unknown as Packed;
+  for (let k = lists.length - 1; k >= 0; k--) ahead[k] = plus(ahead[k + 1]!, lists[k]![0]!.cost);
   return { order, lists, ahead, once: problem.tags.map((t) => t.once.map(pack)) };
 }
 
@@ -54,28 +59,31 @@ export function tryOut({ order, lists, ahead, once }: Ordered, limits: number[],
       let e2 = c2 + option.cost[2];
       let fresh = 0;
       for (let i = 0; i < option.tags.length; i++) {
-        const [t, v] = option.tags[i]!;
-        if (standing[t] !== -1) continue;
-        standing[t] = v;
+        const tag = option.tags[i]![0];
+        if (standing[tag] !== -1) continue;
+        standing[tag] = option.tags[i]![1];
         fresh |= 1 << i;
-        const price = once[t]![v]!;
+        const price = once[tag]![option.tags[i]![1]]!;
         e0 += price[0];
         e1 += price[1];
         e2 += price[2];
       }
       if (less(e0 + next[0], e1 + next[1], e2 + next[2], bar)) {
-        for (const [r, a] of option.uses) left[r]! -= a;
+        for (let i = 0; i < option.uses.length; i++) left[option.uses[i]![0]]! -= option.uses[i]![1];
         chosen[k] = option;
         visit(k + 1, e0, e1, e2);
-        for (const [r, a] of option.uses) left[r]! += a;
+        for (let i = 0; i < option.uses.length; i++) left[option.uses[i]![0]]! += option.uses[i]![1];
       }
       for (let i = 0; i < option.tags.length; i++) if (fresh & (1 << i)) standing[option.tags[i]![0]] = -1;
     }
   }
 
   function goes(option: Option): boolean {
-    for (const [r, a] of option.uses) if (a > left[r]!) return false;
-    for (const [t, v] of option.tags) if (standing[t] !== -1 && standing[t] !== v) return false;
+    for (let i = 0; i < option.uses.length; i++) if (option.uses[i]![1] > left[option.uses[i]![0]]!) return false;
+    for (let i = 0; i < option.tags.length; i++) {
+      const stands = standing[option.tags[i]![0]]!;
+      if (stands !== -1 && stands !== option.tags[i]![1]) return false;
+    }
     return true;
   }
 
