@@ -1,6 +1,6 @@
 import { brokenCovers, type Cover } from './covers';
 import type { Model } from './model';
-import { copySimplex, dual, fillRow, moveLimit, pivot, primal, simplexOf, valueOf, wake, type Column, type Simplex } from './simplex';
+import { copySimplex, dual, fillRow, moveLimit, multiplier, pivot, primal, simplexOf, valueOf, wake, type Column, type Simplex } from './simplex';
 
 /**
  * The linear relaxation of a model: options may be taken in parts. Rows: one for each part (its options sum to one), then the model's rows
@@ -149,29 +149,29 @@ export function boundOf(a: Relaxation, level: number, afresh: boolean, look?: nu
   for (let round = 0; round === 0 || (look === undefined && (wakePairs(a) || (round <= mostRounds && addCovers(a)))); round++) {
     const repaired = dual(simplex, round === 0 && afresh ? -1 : goal, look ?? mostPivots);
     if (repaired.kind === 'impossible') {
-      const proof = priced(a, -1, (row) => repaired.sign * simplex.inverse[repaired.row]![row]!);
+      const proof = priced(a, -1, (row) => repaired.sign * multiplier(simplex, repaired.place, row));
       if (proof.bound > 1e-7) return { bound: Infinity, rise: proof.rise };
     }
     if (repaired.kind !== 'done') break;
     if (goal >= 0) primal(simplex, goal, look ?? mostPivots);
   }
-  return priced(a, level, (row) => (goal < 0 ? 0 : simplex.inverse[goal]![row]!));
+  return priced(a, level, (row) => (goal < 0 ? 0 : multiplier(simplex, simplex.ownPlace[goal]!, row)));
 }
 
 /** Brings in the rows of pairs that the relaxed hookup breaks: an option taken further than its tag stands so. False when there are none. */
 function wakePairs({ model, simplex, pairRow, valueAt }: Relaxation): boolean {
   const taken = new Float64Array(model.pairs.length);
-  for (const i of simplex.awake) {
+  for (let i = 0; i < simplex.awake.length; i++) {
     const o = simplex.basic[i]!;
     if (o < model.options.length) for (let k = model.pairAt[o]!; k < model.pairAt[o + 1]!; k++) taken[model.pairOf[k]!]! += simplex.stands[i]!;
   }
   let found = false;
   model.pairs.forEach(({ tag, value }, q) => {
-    if (simplex.inverse[pairRow + q]) return;
+    if (simplex.ownPlace[pairRow + q]! >= 0) return;
     const stands = valueAt[tag]![value]!;
     if (taken[q]! <= valueOf(simplex, stands) + 1e-6) return;
     found = true;
-    wake(simplex, pairRow + q, (col) => (col === stands ? -1 : col < model.options.length && asks(model, col, q) ? 1 : 0));
+    wake(simplex, pairRow + q);
   });
   return found;
 }
@@ -190,11 +190,6 @@ function addCovers(a: Relaxation): boolean {
 
 function coverRow({ model, pairRow }: Relaxation, cover: number): number {
   return pairRow + model.pairs.length + cover;
-}
-
-function asks(model: Model, o: number, q: number): boolean {
-  for (let k = model.pairAt[o]!; k < model.pairAt[o + 1]!; k++) if (model.pairOf[k] === q) return true;
-  return false;
 }
 
 /**
@@ -216,7 +211,7 @@ function priced(a: Relaxation, level: number, priceAt: (row: number) => number):
   }
   if (goal >= 0) price[goal] = 1;
   const pairPrice = new Float64Array(model.pairs.length);
-  for (let q = 0; q < pairPrice.length; q++) if (a.simplex.inverse[a.pairRow + q]) pairPrice[q] = Math.max(0, priceAt(a.pairRow + q));
+  for (let q = 0; q < pairPrice.length; q++) if (a.simplex.ownPlace[a.pairRow + q]! >= 0) pairPrice[q] = Math.max(0, priceAt(a.pairRow + q));
   const rise = new Float64Array(model.options.length);
   a.covers.forEach((cover, k) => {
     const said = Math.max(0, priceAt(coverRow(a, k)));
@@ -254,6 +249,6 @@ function priced(a: Relaxation, level: number, priceAt: (row: number) => number):
 /** How much of each option the relaxed hookup takes, 0 to 1. */
 export function sharesOf({ model, simplex }: Relaxation): Float64Array {
   const shares = new Float64Array(model.options.length);
-  for (const i of simplex.awake) if (simplex.basic[i]! < shares.length) shares[simplex.basic[i]!] = simplex.stands[i]!;
+  for (let i = 0; i < simplex.awake.length; i++) if (simplex.basic[i]! < shares.length) shares[simplex.basic[i]!] = simplex.stands[i]!;
   return shares;
 }

@@ -123,7 +123,7 @@ type Side = (child: Relaxation) => void;
 
 /** So many tags and so many parts are looked at before a node is split, each with so many exchanges; fewer when the first ones are no worse. */
 const mostLookedAt = 4;
-const lookPivots = 40;
+const lookPivots = 15;
 const mostIdle = 1;
 
 /**
