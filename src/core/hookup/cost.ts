@@ -68,8 +68,9 @@ export function levelsOf(p: Packed): number[] {
     let rest = p[i]!;
     for (let k = widths[i]!.length - 1; k >= 0; k--) {
       const width = widths[i]![k]![1];
-      levels[--at] = rest % width;
-      rest = Math.floor(rest / width);
+      const next = Math.floor(rest / width);
+      levels[--at] = rest - next * width;
+      rest = next;
     }
   }
   return levels;

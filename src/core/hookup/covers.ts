@@ -25,72 +25,84 @@ interface Taken {
  * with parts that take one option each): parts whose options from certain amounts on would together exceed the row's cap. Of those options, and of all
  * options of other parts that take as much as the greatest of these amounts, one fewer than there are parts can stand.
  */
-export function brokenCovers({ model, alive, caps, rowAt }: Relaxation, shares: Float64Array, from: number): Cover[] {
-  const parts = model.first.length - 1;
-  const amount = new Float64Array(model.options.length);
+export function brokenCovers({ model, alive, caps, rowAt, simplex }: Relaxation, shares: Float64Array, from: number): Cover[] {
   const found: Cover[] = [];
   for (let r = 0; r < model.rows; r++) {
     const cap = caps[r]!;
     if (rowAt[r]! < 0 || !Number.isFinite(cap) || cap < from) continue;
-    amount.fill(0);
-    for (let o = 0; o < amount.length; o++) {
-      if (!alive[o]) continue;
-      for (let i = model.at[o]!; i < model.at[o + 1]!; i++) if (model.row[i] === r) amount[o] = model.amount[i]!;
+    const entries: Entry[] = [];
+    let used = 0;
+    let greatest = 0;
+    const cols = simplex.rowCols[rowAt[r]!]!;
+    for (let k = 0; k < cols.length; k++) {
+      const option = cols[k]!;
+      if (option >= alive.length || !alive[option]) continue;
+      const amount = simplex.rowValues[rowAt[r]!]![k]!;
+      entries.push({ option, part: model.partOf[option]!, amount });
+      used += amount * shares[option]!;
+      greatest = Math.max(greatest, amount);
     }
-    const cover = heaviest(cap);
+    // What the members of a cover lack is worth less than the greatest amount and more than what the row has left.
+    if (cap - used >= greatest) continue;
+    const cover = heaviest(entries, shares, cap);
     if (cover) found.push(cover);
   }
   return found;
+}
 
-  /** The parts that lack least of being taken whole, with amounts that together exceed the cap. */
-  function heaviest(cap: number): Cover | null {
-    const over = Math.floor(cap + 1e-9) + 1;
-    let sums = new Map<number, { lacks: number; taken: Taken | null }>([[0, { lacks: 0, taken: null }]]);
-    for (let p = 0; p < parts; p++) {
-      const steps = amountsTaken(p);
-      if (steps.length === 0) continue;
-      const next = new Map(sums);
-      for (const step of steps) {
-        for (const [sum, state] of sums) {
-          const lacks = state.lacks + step.lacks;
-          if (lacks >= 1 - least) continue;
-          const to = Math.min(over, sum + step.from);
-          const there = next.get(to);
-          if (!there || lacks < there.lacks - 1e-9) next.set(to, { lacks, taken: { part: p, from: step.from, before: state.taken } });
-        }
-      }
-      if (next.size > mostSums) break;
-      sums = next;
-    }
-    const best = sums.get(over);
-    return best ? coverOf(best.taken, cap) : null;
-  }
+/** What an option takes of the row at hand. */
+interface Entry {
+  option: number;
+  part: number;
+  amount: number;
+}
 
-  /** The amounts that the part takes pieces of, greatest first, each with what it lacks of taking at least so much. */
-  function amountsTaken(p: number): { from: number; lacks: number }[] {
-    const steps: { from: number; lacks: number }[] = [];
-    for (let o = model.first[p]!; o < model.first[p + 1]!; o++) if (amount[o]! > 0 && shares[o]! > 1e-6 && !steps.some((s) => s.from === amount[o])) steps.push({ from: amount[o]!, lacks: 1 });
+/** The parts that lack least of being taken whole, with amounts that together exceed the cap. */
+function heaviest(entries: Entry[], shares: Float64Array, cap: number): Cover | null {
+  const over = Math.floor(cap + 1e-9) + 1;
+  let sums = new Map<number, { lacks: number; taken: Taken | null }>([[0, { lacks: 0, taken: null }]]);
+  for (let first = 0, next = 0; first < entries.length; first = next) {
+    const { part } = entries[first]!;
+    while (next < entries.length && entries[next]!.part === part) next++;
+    const steps = amountsTaken(entries, first, next, shares);
+    if (steps.length === 0) continue;
+    const more = new Map(sums);
     for (const step of steps) {
-      for (let o = model.first[p]!; o < model.first[p + 1]!; o++) if (amount[o]! >= step.from) step.lacks -= shares[o]!;
-      step.lacks = Math.max(0, step.lacks);
+      for (const [sum, state] of sums) {
+        const lacks = state.lacks + step.lacks;
+        if (lacks >= 1 - least) continue;
+        const to = Math.min(over, sum + step.from);
+        const there = more.get(to);
+        if (!there || lacks < there.lacks - 1e-9) more.set(to, { lacks, taken: { part, from: step.from, before: state.taken } });
+      }
     }
-    return steps.filter((s) => s.lacks < 1 - least).sort((a, b) => b.from - a.from);
+    if (more.size > mostSums) break;
+    sums = more;
   }
+  const best = sums.get(over);
+  return best ? coverOf(entries, best.taken, cap) : null;
+}
 
-  function coverOf(taken: Taken | null, cap: number): Cover {
-    let members: Taken[] = [];
-    for (let t = taken; t; t = t.before) members.push(t);
-    // Without those that are not needed: fewer parts say more.
-    for (const light of [...members].sort((a, b) => a.from - b.from)) {
-      const rest = members.filter((m) => m !== light);
-      if (rest.reduce((sum, m) => sum + m.from, 0) > cap) members = rest;
-    }
-    const greatest = Math.max(...members.map((m) => m.from));
-    const options: number[] = [];
-    for (let p = 0; p < parts; p++) {
-      const counts = members.find((m) => m.part === p)?.from ?? greatest;
-      for (let o = model.first[p]!; o < model.first[p + 1]!; o++) if (alive[o] && amount[o]! >= counts) options.push(o);
-    }
-    return { options, most: members.length - 1 };
+/** The amounts that a part takes pieces of, each with what it lacks of taking at least so much. Its entries are `first` to `next - 1`. */
+function amountsTaken(entries: Entry[], first: number, next: number, shares: Float64Array): { from: number; lacks: number }[] {
+  const steps: { from: number; lacks: number }[] = [];
+  for (let i = first; i < next; i++) if (shares[entries[i]!.option]! > 1e-6 && !steps.some((s) => s.from === entries[i]!.amount)) steps.push({ from: entries[i]!.amount, lacks: 1 });
+  for (const step of steps) {
+    for (let i = first; i < next; i++) if (entries[i]!.amount >= step.from) step.lacks -= shares[entries[i]!.option]!;
+    step.lacks = Math.max(0, step.lacks);
   }
+  return steps.filter((s) => s.lacks < 1 - least);
+}
+
+function coverOf(entries: Entry[], taken: Taken | null, cap: number): Cover {
+  let members: Taken[] = [];
+  for (let t = taken; t; t = t.before) members.push(t);
+  // Without those that are not needed: fewer parts say more.
+  for (const light of [...members].sort((a, b) => a.from - b.from)) {
+    const rest = members.filter((m) => m !== light);
+    if (rest.reduce((sum, m) => sum + m.from, 0) > cap) members = rest;
+  }
+  const greatest = Math.max(...members.map((m) => m.from));
+  const counts = new Map(members.map((m) => [m.part, m.from]));
+  return { options: entries.filter((e) => e.amount >= (counts.get(e.part) ?? greatest)).map((e) => e.option), most: members.length - 1 };
 }

@@ -42,15 +42,12 @@ function quickly({ problem, lists }: Seats, cap: number): { best: Option[]; ende
     ended &&= found.ended;
     return found.best;
   };
-  // Most builds reach the capped margin at no extra cost: ask that first, then whether anything is cheaper without it.
-  let best = at(cap);
-  const cheaper = at(-Infinity, best ? aboveMargin(costOf(problem, best)) : undefined);
-  if (cheaper) {
-    const least = aboveMargin(costOf(problem, cheaper));
-    best = cheaper;
+  let best = at(-Infinity);
+  if (best && ended) {
+    const least = costOf(problem, best);
     // Only a hookup as cheap as the cheapest counts; one tick above it is the bar.
     const bar: Packed = [least[0], least[1] + 1, 0];
-    const step = widestStep(marginOf(problem, cheaper, cap), (s) => {
+    const step = widestStep(marginOf(problem, best, cap), (s) => {
       const found = ended ? at(s, bar) : null;
       return found && marginOf(problem, found, cap);
     });
@@ -69,11 +66,6 @@ function widestStep(at: number, ask: (step: number) => number | null): number {
     else low = Math.max(next, marginSteps.findIndex((s) => s === found));
   }
   return marginSteps[low]!;
-}
-
-/** Only the levels above the margin, as a strict bar for the next search. */
-function aboveMargin(cost: Packed): Packed {
-  return [cost[0], cost[1], 0];
 }
 
 /** Level after level, each held at its least before the next is asked, on one linear relaxation that shrinks as it goes. */
