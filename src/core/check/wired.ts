@@ -7,7 +7,7 @@ import { linkWords } from './signal-words';
 /** Findings of rungs 4 to 7 on everything that the hookup does wire. */
 export function checkWired(hookup: Hookup): Finding[] {
   const wired = hookup.parts.filter((p) => p.mode);
-  return [...portCount(hookup), ...wired.flatMap(linkFindings), ...wired.flatMap(supplyFindings), ...bridgeFindings(hookup), ...hookup.rails.flatMap((r) => loadFinding(r))];
+  return [...portCount(hookup), ...wired.flatMap(linkFindings), ...wired.flatMap(supplyFindings), ...bridgeFindings(hookup), ...[...hookup.rails, ...hookup.outputs].flatMap(loadFinding)];
 }
 
 function portCount(hookup: Hookup): Finding[] {

@@ -52,7 +52,7 @@ export function smallestConflict(works: Jury, wanted: LaidPart[], upTo: SolvedRu
 /** The same problem where nothing costs anything. */
 function priceless(problem: Problem): Problem {
   return {
-    rows: problem.rows.map(({ id, group, limit }) => ({ id, group, limit })),
+    rows: problem.rows.map(({ id, limit }) => ({ id, limit })),
     tags: problem.tags.map((t) => ({ id: t.id, once: t.once.map(() => noCost) })),
     parts: problem.parts.map((p) => ({
       ...p,

@@ -1,5 +1,5 @@
-import { interval, isKnown, type NumberFigure } from '../model/figure';
-import type { Supply } from '../model/peripheral';
+import { interval, isKnown } from '../model/figure';
+import type { Peripheral, Supply } from '../model/peripheral';
 import { assumedBuckEfficiency, ratingShare } from '../trade/rating';
 import { all, type Truth } from '../model/truth';
 import { ground } from './ground';
@@ -7,6 +7,9 @@ import type { LaidPart } from './lay-out';
 import type { Supplied } from './rail-tree';
 import { ampsAt, insideRange, loadOn, milliamps } from './supply-ways';
 import { row, tag, way, type Condition, type Way, type Workshop } from './way';
+
+/** A supply that a part hands on. */
+type Output = Peripheral['gives'][number];
 
 /**
  * Lets a part take its supply from another part's output (a transmitter's 5 V feeding a camera). The host's supply ways say by a tag where the host
@@ -58,7 +61,15 @@ function uniqueByPlace(shop: Workshop, ways: Way[]): Way[] {
   return ways.filter((_, i) => places.indexOf(places[i]!) === i);
 }
 
-function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart, give: { id: string; label: string; volts: NumberFigure; amps: NumberFigure }, seat: Way): Way[] {
+/** What a part's output may carry: printed and derated, in mA; nought where nobody says. */
+export function outputLimits(shop: Workshop, give: Output): { printedMa: number; deratedMa: number; share: number } {
+  const rated = interval(give.amps)[shop.world === 'sure' ? 'low' : 'high'];
+  const share = ratingShare(give.amps, shop.build.policies.ratedAmps);
+  const printedMa = Number.isFinite(rated) ? Math.floor(rated * 1000 + 1e-6) : 0;
+  return { printedMa, deratedMa: Math.floor(printedMa * share + 1e-6), share };
+}
+
+function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart, give: Output, seat: Way): Way[] {
   const from = supplyOf(shop, seat);
   if (!from) return [];
   const hostName = host.part.peripheral.name;
@@ -75,13 +86,15 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
   }
   const typicalAmps = ampsAt(supply, 'typicalAmps', at, shop.world);
   const peakAmps = ampsAt(supply, 'peakAmps', at, shop.world);
-  const end = shop.world === 'sure' ? 'low' : 'high';
-  const rated = interval(give.amps)[end];
+  const rated = interval(give.amps)[shop.world === 'sure' ? 'low' : 'high'];
   if (!Number.isFinite(rated)) conditions.push({ rung: 7, truth: 'unknown', why: `nobody says what ${give.label} of ${hostName} may carry`, grounds: [ground(`${hostName}, ${give.label}`, give.amps, 'A')] });
-  const share = ratingShare(give.amps, shop.build.policies.ratedAmps);
-  const limit = Number.isFinite(rated) ? Math.floor(rated * 1000 + 1e-6) : 0;
+  const { printedMa, deratedMa } = outputLimits(shop, give);
+  const output = `part:${host.part.id}:${give.id}`;
   const rows = Number.isFinite(rated)
-    ? [{ id: row(shop, { id: `gives:${host.part.id}:${give.id}`, group: '', limit, comfort: Math.floor(limit * share) }), amount: milliamps(peakAmps), rung: 7 as const }]
+    ? [
+        { id: row(shop, { id: `peak:${output}`, limit: printedMa, comfort: deratedMa }), amount: milliamps(peakAmps), rung: 7 as const },
+        { id: row(shop, { id: `steady:${output}`, limit: deratedMa }), amount: milliamps(typicalAmps), rung: 7 as const },
+      ]
     : [];
   // The host draws for its guest what its own regulator loses as well.
   const lowest = Math.max(0.5, seat.feed!.volts.low);

@@ -3,6 +3,7 @@ import type { Priority } from '../model/build';
 import type { Link } from '../model/peripheral';
 import type { Compiled } from './compile';
 import type { Cost } from './cost';
+import { outputLimits } from './fed-by-part';
 import { outputGroups } from './output-ways';
 import { pinOf } from './plug-pins';
 import type { Solution } from './problem';
@@ -71,6 +72,8 @@ export interface Hookup {
   releases: { port: string; what: string; lost: string }[];
   ports: PortLine[];
   rails: RailLine[];
+  /** The supplies that parts hand on, as far as something hangs on them. */
+  outputs: RailLine[];
   cost: Cost;
   /** Smallest margin in whole per cent; what reaches the cap counts as equal. */
   marginPercent: number;
@@ -183,6 +186,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
     ),
     ports: lines,
     rails: railLines(shop, loads),
+    outputs: outputLines(shop, loads),
     cost: solution.cost,
     marginPercent: solution.margin,
     freePorts: lines.filter((l) => l.usedBy.length === 0 && (!l.takenBy || l.released)).length,
@@ -197,8 +201,6 @@ function railLines(shop: Workshop, loads: Map<string, RailLine['parts']>): RailL
   return shop.board.rails.flatMap((rail) => {
     if (rail.source.kind !== 'regulator') return [];
     const limits = railLimits(shop, rail.id);
-    const parts = loads.get(rail.id) ?? [];
-    const sum = (key: 'peakMa' | 'typicalMa') => parts.reduce((total, l) => total + l[key], 0);
     const known = (ma: number) => (Number.isFinite(ma) && !('unknown' in (rail.source as { ratedAmps: object }).ratedAmps) ? ma : null);
     return [
       {
@@ -209,10 +211,23 @@ function railLines(shop: Workshop, loads: Map<string, RailLine['parts']>): RailL
         ownMa: limits.ownMa,
         share: limits.share,
         byHeat: limits.byHeat,
-        typicalMa: sum('typicalMa'),
-        peakMa: sum('peakMa'),
-        parts,
+        ...loadOf(loads.get(rail.id)),
       },
     ];
   });
+}
+
+function outputLines(shop: Workshop, loads: Map<string, RailLine['parts']>): RailLine[] {
+  return shop.build.parts.flatMap(({ id, peripheral }) =>
+    peripheral.gives.flatMap((give) => {
+      const rail = `part:${id}:${give.id}`;
+      const { printedMa, deratedMa, share } = outputLimits(shop, give);
+      return loads.has(rail) ? [{ rail, label: `${give.label} of ${peripheral.name}`, printedMa, usableMa: deratedMa, ownMa: 0, share, byHeat: false, ...loadOf(loads.get(rail)) }] : [];
+    }),
+  );
+}
+
+function loadOf(parts: RailLine['parts'] = []): Pick<RailLine, 'typicalMa' | 'peakMa' | 'parts'> {
+  const sum = (key: 'peakMa' | 'typicalMa') => parts.reduce((total, l) => total + l[key], 0);
+  return { typicalMa: sum('typicalMa'), peakMa: sum('peakMa'), parts };
 }

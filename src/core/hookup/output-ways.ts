@@ -54,7 +54,7 @@ export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'
   return splits.map((taken) => {
     const used = able.flatMap((g, i) => (taken[i] ? [{ g, n: taken[i]! }] : []));
     return way({
-      rows: used.map(({ g, n }) => ({ id: row(shop, { id: `output:${g.id}`, group: 'output', limit: g.limit }), amount: n, rung: 4 })),
+      rows: used.map(({ g, n }) => ({ id: row(shop, { id: `output:${g.id}`, limit: g.limit }), amount: n, rung: 4 })),
       tags: used.flatMap(({ g }) => [tag(shop, `timer:${g.timer}`, use), ...padTags(shop, g.outputs[0]!.pad, g.id)]),
       link: { kind: 'output', take: used.map(({ g, n }) => ({ group: g.id, count: n })) },
     });

@@ -19,7 +19,7 @@ export function i2cWays(shop: Workshop, address: number): Way[] {
   return buses.map((bus) => {
     const clash = bus.onBoard.find((d) => d.address === address);
     const conditions: Condition[] = clash ? [{ rung: 4, truth: 'no', why: `${bus.label} already has ${clash.what} at address ${hex}` }] : [];
-    const rows = [{ id: row(shop, { id: `address:${bus.id}:${hex}`, group: '', limit: 1 }), amount: 1, rung: 4 as const }];
+    const rows = [{ id: row(shop, { id: `address:${bus.id}:${hex}`, limit: 1 }), amount: 1, rung: 4 as const }];
     return way({ conditions, rows, tags: busTags(shop, bus.sharesPort), link: { kind: 'bus', bus: bus.id } });
   });
 }
@@ -45,7 +45,7 @@ export function analogueWays(shop: Workshop, kind: AnalogueKind): Way[] {
   return [
     way({
       tags: [...(at ? [bridgeTag(shop, at.bridge, at.position)] : []), ...(inputs.length === 1 ? padTags(shop, inputs[0]!.pad, group) : [])],
-      rows: [{ id: row(shop, { id: group, group: '', limit: inputs.length }), amount: 1, rung: 4 }],
+      rows: [{ id: row(shop, { id: group, limit: inputs.length }), amount: 1, rung: 4 }],
       link: { kind: 'input', group: kind },
     }),
   ];
@@ -66,14 +66,14 @@ export function videoWays(shop: Workshop, link: Extract<Link, { kind: 'video' }>
     : [];
   const pads = link.role === 'camera' ? video.cameraIns : video.out ? [video.out] : [];
   if (pads.length === 0) return none(link.role === 'camera' ? 'the board has no camera input' : 'the board has no video output');
-  const id = row(shop, { id: `video:${link.role}`, group: '', limit: pads.length });
+  const id = row(shop, { id: `video:${link.role}`, limit: pads.length });
   return [way({ conditions: overlay, rows: [{ id, amount: 1, rung: 4 }], link: { kind: 'pad', pads, what: link.role === 'camera' ? 'camera input' : 'video output' } })];
 }
 
 /** A pad of which a board has at most one. */
 export function singlePadWays(shop: Workshop, pad: string | undefined, what: string): Way[] {
   if (!pad) return none(`the board has no ${what} pad`);
-  return [way({ rows: [{ id: row(shop, { id: `pad:${what}`, group: '', limit: 1 }), amount: 1, rung: 4 }], link: { kind: 'pad', pads: [pad], what } })];
+  return [way({ rows: [{ id: row(shop, { id: `pad:${what}`, limit: 1 }), amount: 1, rung: 4 }], link: { kind: 'pad', pads: [pad], what } })];
 }
 
 /** What comes back over the motor wires needs a digital motor protocol; current also its jumper in the right position. */

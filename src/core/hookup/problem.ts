@@ -45,8 +45,6 @@ export type TagUse = readonly [tag: number, value: number];
 /** A sum that must stay within `limit`; whole numbers. */
 export interface Row {
   id: string;
-  /** Rows of one group can stand in for each other; the bounds use it. */
-  group: string;
   limit: number;
   /** Where given, the row has a margin: per cent of `comfort` left free. May be below `limit`: then the margin is negative. */
   comfort?: number;

@@ -3,28 +3,21 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import type { Highs } from 'highs';
 import { loadHighs } from '../tests/milp';
 import { problemArbitrary } from '../tests/random-problem';
+import { relaxed } from '../tests/relaxed';
 import { levelOrder } from './cost';
 import { enumerate } from './enumerate';
-import { modelOf, totalsOf } from './model';
-import { seatsOf } from './options';
+import { totalsOf } from './model';
 import { propagate } from './propagate';
 import { lowerToReachable } from './reachable';
-import { boundOf, copyRelaxation, relaxationOf, type Bound, type Relaxation } from './relax';
+import { boundOf, copyRelaxation, type Bound, type Relaxation } from './relax';
 import { searchLevel, standTogether } from './search';
 import { dual, primal, simplexOf, valueOf, wake, type Simplex } from './simplex';
-import type { Problem } from './problem';
 
 let highs: Highs;
 beforeAll(async () => {
   highs = await loadHighs();
 });
 
-const relaxed = (problem: Problem): Relaxation => {
-  const seats = seatsOf(problem, 30);
-  const model = modelOf(seats.problem, seats.lists);
-  const caps = Float64Array.from({ length: model.rows }, (_, r) => problem.rows[r]?.limit ?? Infinity);
-  return relaxationOf(model, caps, model.first.slice(0, -1));
-};
 /** A bound that rules nothing out. */
 const nothingKnown = (node: Relaxation): Bound => ({ bound: 0, rise: new Float64Array(node.alive.length) });
 const effort = levelOrder.indexOf('effort');

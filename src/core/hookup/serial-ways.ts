@@ -68,7 +68,7 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
   const port = group.ports[0]!;
   const base = way({
     cost: { ports: 1 },
-    rows: [{ id: row(shop, { id: `port:${group.id}`, group: 'port', limit: group.ports.length }), amount: 1, rung: 4 }],
+    rows: [{ id: row(shop, { id: `port:${group.id}`, limit: group.ports.length }), amount: 1, rung: 4 }],
   });
   const name = port.label;
   if (port.taken && !port.taken.release) return [];
@@ -239,7 +239,7 @@ function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
 
 function softOn(shop: Workshop, group: string, limit: number, timer: string, pads: number): Partial<Way> {
   return {
-    rows: [{ id: row(shop, { id: `output:${group}`, group: 'output', limit }), amount: pads, rung: 4 }],
+    rows: [{ id: row(shop, { id: `output:${group}`, limit }), amount: pads, rung: 4 }],
     tags: [tag(shop, `timer:${timer}`, 'soft serial'), ...padTags(shop, shop.board.outputs.find((o) => o.id === group)!.pad, group)],
     link: { kind: 'soft serial', pads, group },
   };

@@ -15,7 +15,7 @@ export function shareSides(shop: Workshop, laid: LaidPart[]): void {
         if (!seat) continue;
         // A host with two links has two seats; each is told apart.
         const id = `side:${host.part.id}/${seat.need.id}`;
-        const once = row(shop, { id, group: '', limit: 1 });
+        const once = row(shop, { id, limit: 1 });
         markHost(shop, host, seat.need, id);
         guest.need.ways.push(...ridingWays(shop, host, seat.need, guest.protocol, id, once));
       }

@@ -80,12 +80,12 @@ export function loadOn(shop: Workshop, from: Supplied, typicalAmps: number, peak
     }
     const rated = railLimits(shop, rail.id);
     rows.push(
-      { id: row(shop, { id: `peak:${rail.id}`, group: 'peak', limit: rated.printedMa, comfort: rated.deratedMa }), amount: milliamps(peakAmps * perAmp), rung: 7 },
-      { id: row(shop, { id: `steady:${rail.id}`, group: 'steady', limit: rated.deratedMa }), amount: milliamps(typicalAmps * perAmp), rung: 7 },
+      { id: row(shop, { id: `peak:${rail.id}`, limit: rated.printedMa, comfort: rated.deratedMa }), amount: milliamps(peakAmps * perAmp), rung: 7 },
+      { id: row(shop, { id: `steady:${rail.id}`, limit: rated.deratedMa }), amount: milliamps(typicalAmps * perAmp), rung: 7 },
     );
   }
   if (from.onUsb && shop.build.parts.some((p) => p.onUsb)) {
-    rows.push({ id: row(shop, { id: 'usb', group: '', limit: usbAmps * 1000 }), amount: milliamps(typicalAmps), rung: 7 });
+    rows.push({ id: row(shop, { id: 'usb', limit: usbAmps * 1000 }), amount: milliamps(typicalAmps), rung: 7 });
   }
 
   return { rows, conditions };

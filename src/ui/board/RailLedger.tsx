@@ -4,7 +4,7 @@ import type { Hookup } from '@/core';
 
 const amps = (ma: number) => `${(ma / 1000).toFixed(2)} A`;
 
-/** What each regulator carries, as a bar of its parts against what it may carry. */
+/** What each regulator, and each output of a part that feeds others, carries, as a bar of its parts against what it may carry. */
 export function RailLedger({ hookup }: { hookup: Hookup }) {
   return (
     <section aria-label="Rails">
@@ -12,7 +12,7 @@ export function RailLedger({ hookup }: { hookup: Hookup }) {
         Rails
       </Typography>
       {hookup.rails.length === 0 && <Box sx={{ fontSize: 12.5 }}>The board has no regulator of its own.</Box>}
-      {hookup.rails.map((r) => {
+      {[...hookup.rails, ...hookup.outputs].map((r) => {
         const full = r.printedMa ?? Math.max(r.peakMa, 1);
         const width = (ma: number) => `${Math.min(100, (100 * ma) / full)}%`;
         const over = r.usableMa !== null && r.peakMa > r.usableMa;
