@@ -30,20 +30,19 @@ export function brokenCovers({ model, alive, caps, rowAt, simplex }: Relaxation,
   for (let r = 0; r < model.rows; r++) {
     const cap = caps[r]!;
     if (rowAt[r]! < 0 || !Number.isFinite(cap) || cap < from) continue;
-    const entries: Entry[] = [];
+    const cols = simplex.rowCols[rowAt[r]!]!;
+    const amounts = simplex.rowValues[rowAt[r]!]!;
     let used = 0;
     let greatest = 0;
-    const cols = simplex.rowCols[rowAt[r]!]!;
-    for (let k = 0; k < cols.length; k++) {
-      const option = cols[k]!;
-      if (option >= alive.length || !alive[option]) continue;
-      const amount = simplex.rowValues[rowAt[r]!]![k]!;
-      entries.push({ option, part: model.partOf[option]!, amount });
-      used += amount * shares[option]!;
-      greatest = Math.max(greatest, amount);
+    for (let k = 0; k < cols.length && cols[k]! < alive.length; k++) {
+      if (!alive[cols[k]!]) continue;
+      used += amounts[k]! * shares[cols[k]!]!;
+      if (amounts[k]! > greatest) greatest = amounts[k]!;
     }
     // What the members of a cover lack is worth less than the greatest amount and more than what the row has left.
     if (cap - used >= greatest) continue;
+    const entries: Entry[] = [];
+    for (let k = 0; k < cols.length && cols[k]! < alive.length; k++) if (alive[cols[k]!]) entries.push({ option: cols[k]!, part: model.partOf[cols[k]!]!, amount: amounts[k]! });
     const cover = heaviest(entries, shares, cap);
     if (cover) found.push(cover);
   }

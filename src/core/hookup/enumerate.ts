@@ -27,7 +27,12 @@ export function enumerate(node: Relaxation, level: number, below: number, most: 
     for (const o of lists[order[k]!]!) for (let i = model.at[o]!; i < model.at[o + 1]!; i++) mostAhead[base + model.row[i]!] = Math.max(mostAhead[base + model.row[i]!]!, model.amount[i]!);
     for (let r = 0; r < model.rows; r++) mostAhead[base + r]! += mostAhead[base + model.rows + r]!;
   }
-  const askedAhead = model.once.map((_, t) => order.map((_, k) => order.slice(k).some((p) => lists[p]!.some((o) => model.options[o]!.tags.some(([x]) => x === t)))));
+  // The tags that parts from step k on ask for.
+  const asked = order.map(() => new Uint8Array(model.once.length));
+  for (let k = parts - 1; k >= 0; k--) {
+    if (k < parts - 1) asked[k]!.set(asked[k + 1]!);
+    for (const o of lists[order[k]!]!) for (const [t] of model.options[o]!.tags) asked[k]![t] = 1;
+  }
   const seen = order.map(() => new Set<string>());
   const used = new Float64Array(model.rows);
   const limit = caps.slice();
@@ -74,7 +79,7 @@ export function enumerate(node: Relaxation, level: number, below: number, most: 
     let key = '';
     for (let r = 0; r < model.sums; r++) if (used[r]! + mostAhead[base + r]! > limit[r]! + 1e-9) key += `${r}:${used[r]!},`;
     for (let r = model.sums; r < model.rows; r++) if (used[r]! > 0) key += `${r}:${used[r]!},`;
-    for (let t = 0; t < standing.length; t++) if (standing[t]! >= 0 && askedAhead[t]![k]) key += `t${t}:${standing[t]!},`;
+    for (let t = 0; t < standing.length; t++) if (standing[t]! >= 0 && asked[k]![t]) key += `t${t}:${standing[t]!},`;
     if (seen[k]!.has(key)) return true;
     seen[k]!.add(key);
     return false;

@@ -1,6 +1,6 @@
 import { brokenCovers, type Cover } from './covers';
 import type { Model } from './model';
-import { copySimplex, dual, fillRow, moveLimit, multiplier, pivot, primal, simplexOf, valueOf, wake, type Column, type Simplex } from './simplex';
+import { copySimplex, dual, fillRows, moveLimit, multiplier, pivot, primal, simplexOf, valueOf, wake, type Column, type Simplex } from './simplex';
 
 /**
  * The linear relaxation of a model: options may be taken in parts. Rows: one for each part (its options sum to one), then the model's rows
@@ -181,11 +181,10 @@ function addCovers(a: Relaxation): boolean {
   const room = mostCovers - a.covers.length;
   if (room <= 0) return false;
   const found = brokenCovers(a, sharesOf(a), leastCap).slice(0, room);
-  for (const cover of found) {
-    fillRow(a.simplex, coverRow(a, a.covers.length), cover.most, cover.options);
-    a.covers = [...a.covers, cover];
-  }
-  return found.length > 0;
+  if (found.length === 0) return false;
+  fillRows(a.simplex, found.map((cover, k) => ({ row: coverRow(a, a.covers.length + k), limit: cover.most, columns: cover.options })));
+  a.covers = [...a.covers, ...found];
+  return true;
 }
 
 function coverRow({ model, pairRow }: Relaxation, cover: number): number {

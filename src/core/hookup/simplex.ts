@@ -174,10 +174,11 @@ export function pivot(a: Simplex, row: number, col: number): void {
 
 /** Columns that may be taken: not banned, and no slack of a row that sleeps. */
 function openColumns({ cols, awake, banned }: Simplex): Int32Array {
-  const open: number[] = [];
-  for (let j = 0; j < cols; j++) if (!banned[j]) open.push(j);
-  for (const r of awake) if (!banned[cols + r]) open.push(cols + r);
-  return Int32Array.from(open);
+  const open = new Int32Array(cols + awake.length);
+  let count = 0;
+  for (let j = 0; j < cols; j++) if (!banned[j]) open[count++] = j;
+  for (const r of awake) if (!banned[cols + r]) open[count++] = cols + r;
+  return open.subarray(0, count);
 }
 
 /** Lowers the sum that the free row `objective` carries until no column can lower it. Wants a basis without negative values. False when it did not end. */
@@ -323,31 +324,41 @@ export function moveLimit({ cols, limits, stands, inverse, awake, ownPlace, plac
   else if (ownPlace[r]! >= 0) stands[placeOf[cols + r]!]! += by;
 }
 
-/** Gives a row that sleeps an entry of one in each of these columns, and wakes it. Copies made before do not see it. */
-export function fillRow(a: Simplex, r: number, limit: number, columns: number[]): void {
-  const filled = new Uint8Array(a.cols);
-  for (const j of columns) filled[j] = 1;
-  const start = new Int32Array(a.cols + 1);
-  const row = new Int32Array(a.row.length + columns.length);
+/** A row of ones: its columns and its limit. */
+export interface Ones {
+  row: number;
+  limit: number;
+  columns: number[];
+}
+
+/** Gives rows that sleep their entries, and wakes them. Copies made before do not see them. */
+export function fillRows(a: Simplex, filling: Ones[]): void {
+  const more = new Int32Array(a.cols + 1);
+  for (const { columns } of filling) for (const j of columns) more[j + 1]!++;
+  for (let j = 0; j < a.cols; j++) more[j + 1]! += more[j]!;
+  const start = a.start.map((at, j) => at + more[j]!);
+  const row = new Int32Array(a.row.length + more[a.cols]!);
   const value = new Float64Array(row.length);
-  for (let j = 0, to = 0; j < a.cols; j++) {
-    for (let k = a.start[j]!; k < a.start[j + 1]!; k++, to++) {
-      row[to] = a.row[k]!;
-      value[to] = a.value[k]!;
+  const next = start.slice();
+  for (let j = 0; j < a.cols; j++) {
+    for (let k = a.start[j]!; k < a.start[j + 1]!; k++) {
+      row[next[j]!] = a.row[k]!;
+      value[next[j]!++] = a.value[k]!;
     }
-    if (filled[j]) {
-      row[to] = r;
-      value[to++] = 1;
-    }
-    start[j + 1] = to;
   }
   const rowCols = a.rowCols.slice();
   const rowValues = a.rowValues.slice();
-  rowCols[r] = Int32Array.from(columns);
-  rowValues[r] = new Float64Array(columns.length).fill(1);
-  a.limits[r] = limit;
+  for (const { row: r, limit, columns } of filling) {
+    for (const j of columns) {
+      row[next[j]!] = r;
+      value[next[j]!++] = 1;
+    }
+    rowCols[r] = Int32Array.from(columns);
+    rowValues[r] = new Float64Array(columns.length).fill(1);
+    a.limits[r] = limit;
+  }
   Object.assign(a, { start, row, value, rowCols, rowValues });
-  wake(a, r);
+  for (const { row: r } of filling) wake(a, r);
 }
 
 /** Brings in a row that sleeps. */
