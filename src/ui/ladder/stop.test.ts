@@ -1,0 +1,44 @@
+import Papa from 'papaparse';
+import { describe, expect, test } from 'vitest';
+import { evaluate, rankClimbs } from '@/core';
+import { makeBoard, makeBuild, makePart, says, serial, unknown } from '@/core/tests/make';
+import { asCsv, grams, tellingRung } from './stop';
+
+const build = makeBuild({}, [makePart('gps', { links: [serial('positioning')] })]);
+const climbs = [
+  evaluate(build, makeBoard({ id: 'none', name: 'No, "ports"' })),
+  evaluate(makeBuild(), makeBoard({ id: 'plain', name: '=Plain', massG: unknown })),
+];
+
+describe('the reason beside the strip', () => {
+  test('a break outranks an unknown, an unknown a strain', () => {
+    expect(tellingRung(climbs[0]!)!.name).toBe('Ports');
+    expect(tellingRung(climbs[1]!)!.state).toBe('unknown');
+    const strained = evaluate(makeBuild(), makeBoard({ usb: { plug: 'C', side: 'rear' } }));
+    expect(tellingRung(strained)!.name).toBe('Frame');
+  });
+  test('of an unknown mass only the least is said', () => {
+    expect(grams(climbs[1]!)).toMatch(/^> \d+$/);
+    expect(grams(climbs[0]!)).toMatch(/^\d+$/);
+  });
+});
+
+describe('the ladder as a file', () => {
+  const ranked = rankClimbs(climbs);
+  test('RFC 4180: commas and quotes in a name survive the round trip', () => {
+    const { data } = Papa.parse<string[]>(asCsv(ranked, ',').trim());
+    expect(data[0]).toEqual(['place', 'board', 'maker', 'verdict', 'rung', 'reason', 'to pay EUR', 'g']);
+    expect(data.every((row) => row.length === 8)).toBe(true);
+    expect(data.map((row) => row[1])).toContain('No, "ports"');
+  });
+  test('a name that a spreadsheet would run is made harmless', () => {
+    expect(asCsv(ranked, ',')).not.toMatch(/(^|,)"?=/m);
+  });
+  test('tabs part the plain text, one line a board', () => {
+    expect(asCsv(ranked, '\t').trim().split('\n').map((line) => line.split('\t').length)).toEqual([8, 8, 8]);
+  });
+  test('a board without an offer has an empty price, never nought', () => {
+    const free = rankClimbs([evaluate(makeBuild(), makeBoard({ offers: [], massG: says(20) }))]);
+    expect(Papa.parse<string[]>(asCsv(free, ',').trim()).data[1]![6]).toBe('');
+  });
+});
