@@ -1,5 +1,5 @@
 import type { Build } from '../core';
-import { readData } from '../core';
+import { idFrom, readData } from '../core';
 import { addBuild } from '../db/builds';
 import type { Database } from '../db/connection';
 
@@ -28,13 +28,7 @@ function draft(id: string, name: string): Build {
 
 /** Starts a build under a free id made from its name: a plain draft, or a variant of another one, which keeps all but its picks, log and ticks. */
 export async function newBuild(db: Database, name: string, from?: Build): Promise<string> {
-  const base =
-    name
-      .toLowerCase()
-      .normalize('NFKD')
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .slice(0, 48) || 'build';
+  const base = idFrom(name, 'build');
   for (let n = 1; ; n++) {
     const id = n === 1 ? base : `${base}-${n}`;
     const made: Build = from ? { ...from, id, name, forkOf: from.id, picks: [], log: [], done: {}, stage: 'planned' } : draft(id, name);

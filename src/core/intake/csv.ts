@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { readData, type Fault } from '../model/file';
 import type { Board } from '../model/board';
+import { idFrom } from '../model/words';
 import { originSchema, isUnknown, type NumberFigure, type Origin } from '../model/figure';
 import type { Peripheral } from '../model/peripheral';
 import { valueFromText } from './figure-text';
@@ -45,7 +46,7 @@ const boards: Table<Board> = {
   restOf: (b) => ({ ...b, mounting: undefined, packCells: undefined, esc: b.esc && without(b.esc, ['channels', 'continuousAmps', 'burstAmps', 'burstSeconds']), currentSensor: b.currentSensor && without(b.currentSensor, ['fullScaleAmps']), video: b.video && without(b.video, ['overlayChip']) }),
   start: (cells, rest) => {
     const words = { name: cells.name!.trim(), maker: cells.maker!.trim(), ...(cells.revision ? { revision: cells.revision } : {}), ...(cells.kind ? { kind: cells.kind } : {}) };
-    return { ...skeleton, ...('rails' in rest ? {} : { rails }), ...rest, ...words, id: cells.id?.trim() || idFrom(`${words.maker} ${words.name} ${cells.revision ?? ''}`) } as Board;
+    return { ...skeleton, ...('rails' in rest ? {} : { rails }), ...rest, ...words, id: cells.id?.trim() || idFrom(`${words.maker} ${words.name} ${cells.revision ?? ''}`, 'board') } as Board;
   },
 };
 
@@ -69,7 +70,7 @@ const peripherals: Table<Peripheral> = {
   start: (cells, rest) => {
     const words = { name: cells.name!.trim(), maker: cells.maker!.trim(), kind: cells.kind || 'other' };
     const bare = { format: 'rung-peripheral', version: 1, massG: unknown, cents: 0, modes: [{ id: 'way', label: 'as it comes', links: [], supply: null }] };
-    return { ...bare, ...rest, ...words, id: cells.id?.trim() || idFrom(`${words.maker} ${words.name}`) } as unknown as Peripheral;
+    return { ...bare, ...rest, ...words, id: cells.id?.trim() || idFrom(`${words.maker} ${words.name}`, 'part') } as unknown as Peripheral;
   },
 };
 
@@ -187,8 +188,4 @@ function figureFrom(cell: string, words: readonly string[]): object | null {
   if (value === '?') return { unknown: true, ...read };
   const typed = valueFromText(value, words);
   return !typed || 'unknown' in typed ? null : { ...typed, origin: (origin as Origin | undefined) || 'claim', ...read, ...(seen ? { seen } : {}) };
-}
-
-export function idFrom(words: string): string {
-  return words.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 60) || 'board';
 }

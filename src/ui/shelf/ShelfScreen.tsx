@@ -118,7 +118,7 @@ function AddBoard() {
   const [maker, setMaker] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const add = async () => {
-    const base = idFrom(`${maker} ${name}`);
+    const base = idFrom(`${maker} ${name}`, 'board');
     const taken = new Set(shelf?.boards.map((b) => b.id));
     let id = base;
     for (let n = 2; taken.has(id); n++) id = `${base}-${n}`;
