@@ -30,7 +30,7 @@ export function WireTable({ hookup, board }: { hookup: Hookup; board: Board }) {
                     </div>
                   ))}
                 </td>
-                <td>{p.supply ? `${p.supply.on}, pad ${p.supply.pads.map(pad).join(', ')}` : 'none'}</td>
+                <td>{p.supply ? `${p.supply.on}${p.supply.pads.map((id) => `, pad ${pad(id)}`).join('')}` : 'none'}</td>
               </tr>
             ))}
         </tbody>
