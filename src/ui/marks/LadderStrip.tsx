@@ -15,7 +15,7 @@ export function LadderStrip({ climb, at }: Props) {
   const width = rungPitch * climb.rungs.length;
   const reached = climb.stopsAt === null ? width : (climb.stopsAt - 0.5) * rungPitch;
   return (
-    <svg width={width} height={height} style={{ maxWidth: '100%' }} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={climb.rungs.map((r) => `${r.name} ${r.state}`).join(', ')}>
+    <svg width={width} height={height} style={{ maxWidth: '100%', flexShrink: 0 }} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={climb.rungs.map((r) => `${r.name} ${r.state}`).join(', ')}>
       {at ? <rect x={(at - 1) * rungPitch + 3} y={0.5} width={rungPitch - 6} height={height - 1} fill="none" stroke="var(--copper)" /> : null}
       {[7, 25].map((y) => (
         <g key={y}>

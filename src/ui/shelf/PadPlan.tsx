@@ -5,7 +5,7 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { addGroup, outlineOf, padGroups, placePads, removePad, type Board, type PadGroup } from '@/core';
+import { addGroup, outlineOf, padGroups, placePads, removePad, type Board, type PadGroup, type PlacedPad } from '@/core';
 
 const edges = ['front', 'right', 'rear', 'left', 'inner'] as const;
 const area = { width: 300, height: 250 };
@@ -99,6 +99,12 @@ export function PadPlan({ board, onChange }: { board: Board; onChange: (b: Board
 function Side({ board, face, picked, onPick }: { board: Board; face: 'top' | 'bottom'; picked: string | null; onPick: (pad: string) => void }) {
   const outline = outlineOf(board, area, 196);
   const pads = placePads(board, outline, face, 9);
+  /** From one pad of an edge to the next. */
+  const pitch = (edge: PlacedPad['edge']) => {
+    const along = pads.filter((p) => p.edge === edge).map((p) => (edge === 'left' || edge === 'right' ? p.y : p.x)).sort((x, y) => x - y);
+    return along.length > 1 ? along[1]! - along[0]! : Infinity;
+  };
+  const widest = (edge: PlacedPad['edge']) => 4.6 * Math.max(...pads.filter((p) => p.edge === edge).map((p) => p.label.length));
   return (
     <svg viewBox={`0 0 ${area.width} ${area.height}`} width={area.width} height={area.height} role="group" aria-label={`${face} of the board`}>
       <rect x={outline.x} y={outline.y} width={outline.width} height={outline.height} rx={5} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.6} />
@@ -107,12 +113,26 @@ function Side({ board, face, picked, onPick }: { board: Board; face: 'top' | 'bo
       </text>
       {pads.map((p) => (
         <g key={p.id} role="button" tabIndex={0} aria-label={`Pad ${p.label}`} aria-pressed={p.id === picked} onClick={() => onPick(p.id)} onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && (e.preventDefault(), onPick(p.id))} style={{ cursor: 'pointer' }}>
-          <rect x={p.x - 6} y={p.y - 6} width={12} height={12} rx={2} fill={p.id === picked ? 'var(--copper)' : 'var(--paper)'} stroke="var(--ink)" />
-          <text x={p.edge === 'right' ? p.x - 9 : p.edge === 'left' ? p.x + 9 : p.x} y={p.edge === 'rear' ? p.y - 9 : p.edge === 'front' || p.edge === 'inner' ? p.y + 15 : p.y + 3} textAnchor={p.edge === 'right' ? 'end' : p.edge === 'left' ? 'start' : 'middle'} fontSize={8} fill="var(--ink)">
+          <rect x={p.x - padSize(pitch(p.edge)) / 2} y={p.y - padSize(pitch(p.edge)) / 2} width={padSize(pitch(p.edge))} height={padSize(pitch(p.edge))} rx={2} fill={p.id === picked ? 'var(--copper)' : 'var(--paper)'} stroke="var(--ink)" />
+          <text {...labelSpot(p, pitch(p.edge) < widest(p.edge) + 3)} fontSize={8} fill="var(--ink)">
             {p.label}
           </text>
         </g>
       ))}
     </svg>
   );
+}
+
+/** Pads are drawn as large as their neighbours allow. */
+function padSize(pitch: number): number {
+  return Math.max(5, Math.min(12, pitch - 2));
+}
+
+/** A label lies outside the board, beside its pad; on a crowded edge it stands upright. Inner ones lie below their pad. */
+function labelSpot({ x, y, edge }: PlacedPad, crowded: boolean): { x: number; y: number; textAnchor: 'start' | 'middle' | 'end'; transform?: string } {
+  if (edge === 'left') return { x: x - 14, y: y + 3, textAnchor: 'end' };
+  if (edge === 'right') return { x: x + 14, y: y + 3, textAnchor: 'start' };
+  if (edge === 'inner' || !crowded) return { x, y: edge === 'front' ? y - 14 : edge === 'rear' ? y + 20 : y + 15, textAnchor: 'middle' };
+  const at = edge === 'front' ? y - 14 : y + 14;
+  return { x, y: at, textAnchor: edge === 'front' ? 'start' : 'end', transform: `rotate(-90 ${x} ${at}) translate(0 3)` };
 }
