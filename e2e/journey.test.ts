@@ -1,4 +1,4 @@
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
@@ -13,7 +13,11 @@ let close: () => Promise<void>;
 beforeAll(async () => {
   ({ browser, close } = await openBrowser());
 });
-afterAll(() => close());
+afterAll(async () => {
+  await close();
+  // The shelf as it was, whichever file comes next.
+  await fetch(`${address}/api/import`, { method: 'POST', body: readFileSync('demo/shelf.json') });
+});
 
 const at = <T>(path: string, work: (page: Page) => Promise<T>) => visit(browser, path, work);
 const shelf = async () => (await (await fetch(`${address}/api/shelf`)).json()) as { boards: { id: string; massG: unknown; ports: unknown[]; offers: { seen: string }[] }[] };

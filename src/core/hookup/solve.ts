@@ -14,7 +14,7 @@ import { ordered, tryOut } from './try-out';
 export function solve(problem: Problem, cap = marginCapPercent): Solution {
   const seats = seatsOf(problem, cap);
   const quick = quickly(seats, cap);
-  return quick.ended ? solutionOf(seats, quick.best, cap, quick.steps) : byRelaxation(seats, cap, quick.best);
+  return quick.ended && quick.best ? solutionOf(seats, quick.best, cap, quick.steps) : byRelaxation(seats, cap, quick.best ?? leftOut(seats));
 }
 
 /** Can one option be taken from every list at once, whatever it costs? */
@@ -30,8 +30,13 @@ export function worksAtAll(problem: Problem, lists: Option[][]): boolean {
 
 const quickSteps = 1500;
 
+/** Every part left out: always possible. */
+function leftOut({ lists }: Seats): Option[] {
+  return lists.map((list) => list.find((o) => o.pick === null) ?? list.find((o) => o.uses.length === 0)!);
+}
+
 /** By trying options out. Where one of its searches takes too long, the best so far, with nothing proved. */
-function quickly({ problem, lists }: Seats, cap: number): { best: Option[]; ended: boolean; steps: number } {
+function quickly({ problem, lists }: Seats, cap: number): { best: Option[] | null; ended: boolean; steps: number } {
   const ready = ordered(problem, lists);
   let steps = 0;
   let ended = true;
@@ -53,8 +58,7 @@ function quickly({ problem, lists }: Seats, cap: number): { best: Option[]; ende
     });
     if (ended) best = at(step, bar) ?? best;
   }
-  // Leaving everything out is always possible, so something has been found unless the very first steps went astray.
-  return { best: best ?? lists.map((list) => list.find((o) => o.pick === null) ?? list.find((o) => o.uses.length === 0)!), ended, steps };
+  return { best, ended, steps };
 }
 
 /** The widest margin step that can be had, from the one at hand upwards. `ask` answers with the step it found, or null. */
@@ -106,7 +110,7 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
     tried = left;
     const quick = quickly({ ...seats, lists: lists.map((list, p) => list.filter((_, i) => relaxed.alive[model.first[p]! + i])) }, cap);
     nodes += quick.steps;
-    if (quick.ended) return solutionOf(seats, quick.best, cap, nodes);
+    if (quick.ended && quick.best) return solutionOf(seats, quick.best, cap, nodes);
   }
 
   const at = (floor: number) => {
