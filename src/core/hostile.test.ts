@@ -30,8 +30,7 @@ function everything(build: Build, board: Board): Climb {
   sagOver(build, board, climb, 'full');
   for (const fault of faultsFor(build, board, climb)) probesWith(build, board, climb, fault.id);
   expect(climb.rungs).toHaveLength(10);
-  for (const n of [climb.massG.low, order.totalCents, ...Object.values(climb.hookup.cost)]) expect(Number.isFinite(n)).toBe(true);
-  expect(start).toBeDefined();
+  for (const n of [climb.massG.low, order.totalCents, start.inrushAmps, start.steadyAmps, ...Object.values(climb.hookup.cost)]) expect(Number.isFinite(n)).toBe(true);
   return climb;
 }
 

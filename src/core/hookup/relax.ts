@@ -134,7 +134,7 @@ const mostPivots = 600;
 /** Covers that a relaxation can carry, and rounds of looking for them a node. */
 const mostCovers = 40;
 const mostRounds = 8;
-/** Sums with a smaller cap have no covers that the relaxation does not keep by itself. */
+/** Sums with a smaller cap (links, points of effort) are not searched for covers: they are many and seldom broken. Changes speed only. */
 const leastCap = 33;
 
 /**

@@ -1,5 +1,4 @@
 import { describe, expect, test } from 'vitest';
-import { isStale } from './offer';
 import { fullVolts, packSwing } from './cell';
 import { clearanceHoleMm } from './frame';
 import { gramsPerOunce, mmPerInch } from './mass';
@@ -85,8 +84,4 @@ describe('wire', () => {
   });
   // Handbook of Electronic Tables and Formulas, chassis wiring, from memory.
   test.each([[0.1, 28], [1.4, 28], [1.5, 26], [3.5, 24], [5, 22], [20, 16], [41, 12], [55, 10], [60, null]])('%d A wants AWG %s', (amps, gauge) => expect(gaugeFor(amps)).toBe(gauge));
-});
-
-test('an offer is stale after 30 days', () => {
-  expect([isStale({ seen: '2026-10-26' }, '2026-11-25'), isStale({ seen: '2026-10-25' }, '2026-11-25')]).toEqual([false, true]);
 });
