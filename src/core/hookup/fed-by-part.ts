@@ -61,11 +61,17 @@ function uniqueByPlace(shop: Workshop, ways: Way[]): Way[] {
   return ways.filter((_, i) => places.indexOf(places[i]!) === i);
 }
 
-/** What a part's output may carry: printed and derated, in mA; nought where nobody says. */
-export function outputLimits(shop: Workshop, give: Output): { printedMa: number; deratedMa: number; share: number } {
+/** The name under which a part's output is summed up. */
+export function outputId(part: string, give: Output): string {
+  return `part:${part}:${give.id}`;
+}
+
+/** What a part's output may carry: printed and derated, in mA; null where nobody says. */
+export function outputLimits(shop: Workshop, give: Output): { printedMa: number; deratedMa: number; share: number } | null {
   const rated = interval(give.amps)[shop.world === 'sure' ? 'low' : 'high'];
+  if (!Number.isFinite(rated)) return null;
   const share = ratingShare(give.amps, shop.build.policies.ratedAmps);
-  const printedMa = Number.isFinite(rated) ? Math.floor(rated * 1000 + 1e-6) : 0;
+  const printedMa = Math.floor(rated * 1000 + 1e-6);
   return { printedMa, deratedMa: Math.floor(printedMa * share + 1e-6), share };
 }
 
@@ -86,14 +92,13 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
   }
   const typicalAmps = ampsAt(supply, 'typicalAmps', at, shop.world);
   const peakAmps = ampsAt(supply, 'peakAmps', at, shop.world);
-  const rated = interval(give.amps)[shop.world === 'sure' ? 'low' : 'high'];
-  if (!Number.isFinite(rated)) conditions.push({ rung: 7, truth: 'unknown', why: `nobody says what ${give.label} of ${hostName} may carry`, grounds: [ground(`${hostName}, ${give.label}`, give.amps, 'A')] });
-  const { printedMa, deratedMa } = outputLimits(shop, give);
-  const output = `part:${host.part.id}:${give.id}`;
-  const rows = Number.isFinite(rated)
+  const limits = outputLimits(shop, give);
+  if (!limits) conditions.push({ rung: 7, truth: 'unknown', why: `nobody says what ${give.label} of ${hostName} may carry`, grounds: [ground(`${hostName}, ${give.label}`, give.amps, 'A')] });
+  const output = outputId(host.part.id, give);
+  const rows = limits
     ? [
-        { id: row(shop, { id: `peak:${output}`, limit: printedMa, comfort: deratedMa }), amount: milliamps(peakAmps), rung: 7 as const },
-        { id: row(shop, { id: `steady:${output}`, limit: deratedMa }), amount: milliamps(typicalAmps), rung: 7 as const },
+        { id: row(shop, { id: `peak:${output}`, limit: limits.printedMa, comfort: limits.deratedMa }), amount: milliamps(peakAmps), rung: 7 as const },
+        { id: row(shop, { id: `steady:${output}`, limit: limits.deratedMa }), amount: milliamps(typicalAmps), rung: 7 as const },
       ]
     : [];
   // The host draws for its guest what its own regulator loses as well.

@@ -3,7 +3,7 @@ import type { Priority } from '../model/build';
 import type { Link } from '../model/peripheral';
 import type { Compiled } from './compile';
 import type { Cost } from './cost';
-import { outputLimits } from './fed-by-part';
+import { outputId, outputLimits } from './fed-by-part';
 import { outputGroups } from './output-ways';
 import { pinOf } from './plug-pins';
 import type { Solution } from './problem';
@@ -220,9 +220,9 @@ function railLines(shop: Workshop, loads: Map<string, RailLine['parts']>): RailL
 function outputLines(shop: Workshop, loads: Map<string, RailLine['parts']>): RailLine[] {
   return shop.build.parts.flatMap(({ id, peripheral }) =>
     peripheral.gives.flatMap((give) => {
-      const rail = `part:${id}:${give.id}`;
-      const { printedMa, deratedMa, share } = outputLimits(shop, give);
-      return loads.has(rail) ? [{ rail, label: `${give.label} of ${peripheral.name}`, printedMa, usableMa: deratedMa, ownMa: 0, share, byHeat: false, ...loadOf(loads.get(rail)) }] : [];
+      const rail = outputId(id, give);
+      const limits = outputLimits(shop, give);
+      return limits && loads.has(rail) ? [{ rail, label: `${give.label} of ${peripheral.name}`, printedMa: limits.printedMa, usableMa: limits.deratedMa, ownMa: 0, share: limits.share, byHeat: false, ...loadOf(loads.get(rail)) }] : [];
     }),
   );
 }
