@@ -30,7 +30,7 @@ describe('covers of a full row', () => {
     // 400 + 400 + 400 > 1000. The relaxed hookup takes 0.8 of each: 960 mA, within the limit, but 2.4 parts where 2 can stand.
     const { node, shares } = sharesFor(onOneRegulator(1000, 400, 400, 400, 700), [0.8, 0.8, 0.8, 0]);
     const [cover] = brokenCovers(node, shares, 33);
-    expect(cover!.most).toBe(2);
+    expect(cover!.limit).toBe(2);
     expect(cover!.options.map((o) => node.model.partOf[o])).toEqual([0, 1, 2, 3]);
   });
 
@@ -61,10 +61,10 @@ describe('covers of a full row', () => {
           for (let o = model.first[p]!; o < model.first[p + 1]!; o++) odd[o]! /= sum;
         }
         for (const shares of [sharesOf(node), odd]) {
-          for (const { options, most } of brokenCovers(node, shares, 1)) {
+          for (const { options, limit } of brokenCovers(node, shares, 1)) {
             found++;
-            expect(options.reduce((sum, o) => sum + shares[o]!, 0)).toBeGreaterThan(most + 0.01);
-            expect(mostTogether(options)).toBeLessThanOrEqual(most);
+            expect(options.reduce((sum, o) => sum + shares[o]!, 0)).toBeGreaterThan(limit + 0.01);
+            expect(mostTogether(options)).toBeLessThanOrEqual(limit);
           }
         }
         /** Over all rows: the most of these options, one a part, that a row can carry; the least over the rows is what a cover may say. */

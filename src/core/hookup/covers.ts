@@ -1,12 +1,5 @@
+import type { Cut } from './cuts';
 import type { Relaxation } from './relax';
-
-/**
- * A sum that no hookup exceeds although the relaxed one does: of these options at most `most` can stand together.
- */
-export interface Cover {
-  options: number[];
-  most: number;
-}
 
 /** A cover must be broken by this much, or it is not worth its row. */
 const least = 0.02;
@@ -21,12 +14,12 @@ interface Taken {
 }
 
 /**
- * Cover inequalities that the relaxed hookup breaks, at most one a row (E. Balas, Facets of the knapsack polytope, Mathematical Programming 8, 1975, here
+ * Covers that the relaxed hookup breaks, at most one a row (E. Balas, Facets of the knapsack polytope, Mathematical Programming 8, 1975, here
  * with parts that take one option each): parts whose options from certain amounts on would together exceed the row's cap. Of those options, and of all
  * options of other parts that take as much as the greatest of these amounts, one fewer than there are parts can stand.
  */
-export function brokenCovers({ model, alive, caps, rowAt, simplex }: Relaxation, shares: Float64Array, from: number): Cover[] {
-  const found: Cover[] = [];
+export function brokenCovers({ model, alive, caps, rowAt, simplex }: Relaxation, shares: Float64Array, from: number): Cut[] {
+  const found: Cut[] = [];
   for (let r = 0; r < model.rows; r++) {
     const cap = caps[r]!;
     if (rowAt[r]! < 0 || !Number.isFinite(cap) || cap < from) continue;
@@ -57,7 +50,7 @@ interface Entry {
 }
 
 /** The parts that lack least of being taken whole, with amounts that together exceed the cap. */
-function heaviest(entries: Entry[], shares: Float64Array, cap: number): Cover | null {
+function heaviest(entries: Entry[], shares: Float64Array, cap: number): Cut | null {
   const over = Math.floor(cap + 1e-9) + 1;
   let sums = new Map<number, { lacks: number; taken: Taken | null }>([[0, { lacks: 0, taken: null }]]);
   for (let first = 0, next = 0; first < entries.length; first = next) {
@@ -93,7 +86,7 @@ function amountsTaken(entries: Entry[], first: number, next: number, shares: Flo
   return steps.filter((s) => s.lacks < 1 - least);
 }
 
-function coverOf(entries: Entry[], taken: Taken | null, cap: number): Cover {
+function coverOf(entries: Entry[], taken: Taken | null, cap: number): Cut {
   let members: Taken[] = [];
   for (let t = taken; t; t = t.before) members.push(t);
   // Without those that are not needed: fewer parts say more.
@@ -103,5 +96,6 @@ function coverOf(entries: Entry[], taken: Taken | null, cap: number): Cover {
   }
   const greatest = Math.max(...members.map((m) => m.from));
   const counts = new Map(members.map((m) => [m.part, m.from]));
-  return { options: entries.filter((e) => e.amount >= (counts.get(e.part) ?? greatest)).map((e) => e.option), most: members.length - 1 };
+  const options = entries.filter((e) => e.amount >= (counts.get(e.part) ?? greatest)).map((e) => e.option);
+  return { options, amounts: options.map(() => 1), values: [], limit: members.length - 1, scale: 1 };
 }

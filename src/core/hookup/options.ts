@@ -202,10 +202,12 @@ function dominates(a: Option, b: Option): boolean {
   return true;
 }
 
-export function onceCosts(problem: Problem, options: Option[]): Packed {
+/** What options cost together, with what their tags cost once. */
+export function costOf(problem: Problem, options: Option[]): Packed {
   const seen = new Set<string>();
   let sum = zero;
   for (const o of options) {
+    sum = plus(sum, o.cost);
     for (const [tag, value] of o.tags) {
       const key = `${tag}:${value}`;
       if (seen.has(key)) continue;

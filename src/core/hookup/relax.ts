@@ -1,11 +1,11 @@
-import { brokenCovers, type Cover } from './covers';
+import { brokenCuts, type Cut } from './cuts';
 import type { Model } from './model';
 import { copySimplex, dual, fillRows, moveLimit, multiplier, pivot, primal, simplexOf, valueOf, wake, type Column, type Simplex } from './simplex';
 
 /**
  * The linear relaxation of a model: options may be taken in parts. Rows: one for each part (its options sum to one), then the model's rows
  * that can run short and all levels, then one for each pair of a part and a tag value (its options only as far as the tag stands so), then
- * `mostCovers` for covers, then one for each tag. Pairs and covers sleep until a relaxed hookup breaks them.
+ * `mostCuts` for cuts, then one for each tag. Pairs and cuts sleep until a relaxed hookup breaks them.
  */
 export interface Relaxation {
   model: Model;
@@ -16,8 +16,9 @@ export interface Relaxation {
   valueAt: number[][];
   /** The row of the first pair; the others follow. */
   pairRow: number;
-  /** Covers found so far; the first has its row behind the pairs', the others follow. */
-  covers: Cover[];
+  /** The row of the first cut; the others follow. */
+  cutRow: number;
+  cuts: Cut[];
   /** The caps that the simplex stands for; Infinity for levels not yet decided. */
   caps: Float64Array;
   /** Options that still count. */
@@ -35,7 +36,8 @@ export function relaxationOf(model: Model, caps: Float64Array, leftOut: Int32Arr
   let rows = parts;
   for (let r = 0; r < model.rows; r++) if (r >= model.sums ? most[r]! > 0 : most[r]! > caps[r]!) rowAt[r] = rows++;
   const pairRow = rows;
-  rows += model.pairs.length + mostCovers;
+  const cutRow = pairRow + model.pairs.length;
+  rows = cutRow + mostCuts;
   const columns: Column[] = model.options.map((_, o) => {
     const column = { rows: [model.partOf[o]!], values: [1] };
     for (let i = model.at[o]!; i < model.at[o + 1]!; i++) if (rowAt[model.row[i]!]! >= 0) put(column, rowAt[model.row[i]!]!, model.amount[i]!);
@@ -57,7 +59,7 @@ export function relaxationOf(model: Model, caps: Float64Array, leftOut: Int32Arr
       return columns.push(column) - 1;
     });
   });
-  const simplex = simplexOf(Float64Array.from(limits), columns, pairRow, pairRow + model.pairs.length + mostCovers);
+  const simplex = simplexOf(Float64Array.from(limits), columns, pairRow, rows);
   for (let r = model.sums; r < model.rows; r++) if (rowAt[r]! >= 0) simplex.free[rowAt[r]!] = 1;
   for (let p = 0; p < parts; p++) {
     // A part takes no more and no less than one option.
@@ -65,7 +67,7 @@ export function relaxationOf(model: Model, caps: Float64Array, leftOut: Int32Arr
     pivot(simplex, p, leftOut[p]!);
   }
   return {
-    model, simplex, rowAt, valueAt, pairRow, covers: [], caps: Float64Array.from(caps, (c, r) => (r < model.sums ? c : Infinity)),
+    model, simplex, rowAt, valueAt, pairRow, cutRow, cuts: [], caps: Float64Array.from(caps, (c, r) => (r < model.sums ? c : Infinity)),
     alive, tags: new Int16Array(model.once.length).fill(-1),
   };
 }
@@ -131,31 +133,51 @@ export interface Bound {
 }
 
 const mostPivots = 600;
-/** Covers that a relaxation can carry, and rounds of looking for them a node. */
-const mostCovers = 40;
-const mostRounds = 8;
-/** Sums with a smaller cap (links, points of effort) are not searched for covers: they are many and seldom broken. Changes speed only. */
-const leastCap = 33;
+/** Cuts that a relaxation can carry, and rounds of looking for them a node. */
+const mostCuts = 160;
+const mostRounds = 20;
 
 /**
  * The least of one level (in its own numbers) over the relaxation; with `level` -1 only whether there is any. Infinity where there is none.
  * `afresh`: the objective is new, else the relaxation was optimal for it before options were dropped or caps moved.
- * `look`: at most so many exchanges and no late rows, for a first look at a node; the bound holds all the same.
+ * `enough`: a bound above this need not be raised further.
  */
-export function boundOf(a: Relaxation, level: number, afresh: boolean, look?: number): Bound {
+export function boundOf(a: Relaxation, level: number, afresh: boolean, enough = Infinity): Bound {
   const { simplex, model } = a;
-  const goal = level < 0 ? -1 : a.rowAt[model.sums + level]!;
   // A level that costs nothing anywhere has no row; then any hookup will do.
-  for (let round = 0; round === 0 || (look === undefined && (wakePairs(a) || (round <= mostRounds && addCovers(a)))); round++) {
-    const repaired = dual(simplex, round === 0 && afresh ? -1 : goal, look ?? mostPivots);
-    if (repaired.kind === 'impossible') {
-      const proof = priced(a, -1, (row) => repaired.sign * multiplier(simplex, repaired.place, row));
-      if (proof.bound > 1e-7) return { bound: Infinity, rise: proof.rise };
-    }
-    if (repaired.kind !== 'done') break;
-    if (goal >= 0) primal(simplex, goal, look ?? mostPivots);
+  const goal = level < 0 ? -1 : a.rowAt[model.sums + level]!;
+  let first = afresh;
+  for (let rounds = 0; ; ) {
+    const { proof, ended } = solved(a, goal, first, mostPivots);
+    if (proof) return proof;
+    if (!ended || (goal >= 0 && -simplex.stands[simplex.ownPlace[goal]!]! > enough)) break;
+    if (!wakePairs(a) && (rounds++ === mostRounds || !addCuts(a))) break;
+    first = false;
   }
-  return priced(a, level, (row) => (goal < 0 ? 0 : multiplier(simplex, simplex.ownPlace[goal]!, row)));
+  return pricedBy(a, level, goal);
+}
+
+/** A first look at the bound: at most so many exchanges, and no more rows. It holds all the same. */
+export function lookAt(a: Relaxation, level: number, pivots: number): Bound {
+  const goal = level < 0 ? -1 : a.rowAt[a.model.sums + level]!;
+  return solved(a, goal, false, pivots).proof ?? pricedBy(a, level, goal);
+}
+
+/** Solves the relaxation as its rows stand. `proof` where there is no hookup; `ended` false: it took too long. */
+function solved(a: Relaxation, goal: number, afresh: boolean, most: number): { proof: Bound | null; ended: boolean } {
+  const { simplex } = a;
+  const repaired = dual(simplex, afresh ? -1 : goal, most);
+  if (repaired.kind === 'impossible') {
+    const proof = priced(a, -1, (row) => repaired.sign * multiplier(simplex, repaired.place, row));
+    if (proof.bound > 1e-7) return { proof: { bound: Infinity, rise: proof.rise }, ended: true };
+  }
+  if (repaired.kind !== 'done') return { proof: null, ended: false };
+  if (goal >= 0) primal(simplex, goal, most);
+  return { proof: null, ended: true };
+}
+
+function pricedBy(a: Relaxation, level: number, goal: number): Bound {
+  return priced(a, level, (row) => (goal < 0 ? 0 : multiplier(a.simplex, a.simplex.ownPlace[goal]!, row)));
 }
 
 /** Brings in the rows of pairs that the relaxed hookup breaks: an option taken further than its tag stands so. False when there are none. */
@@ -176,19 +198,19 @@ function wakePairs({ model, simplex, pairRow, valueAt }: Relaxation): boolean {
   return found;
 }
 
-/** Brings in covers that the relaxed hookup breaks. False when there are none, or no room. */
-function addCovers(a: Relaxation): boolean {
-  const room = mostCovers - a.covers.length;
-  if (room <= 0) return false;
-  const found = brokenCovers(a, sharesOf(a), leastCap).slice(0, room);
+/** Brings in cuts that the relaxed hookup breaks. False when there are none, or no room. */
+function addCuts(a: Relaxation): boolean {
+  const found = brokenCuts(a, sharesOf(a)).slice(0, mostCuts - a.cuts.length);
   if (found.length === 0) return false;
-  fillRows(a.simplex, found.map((cover, k) => ({ row: coverRow(a, a.covers.length + k), limit: cover.most, columns: cover.options })));
-  a.covers = [...a.covers, ...found];
+  const filling = found.map(({ options, amounts, values, limit, scale }, k) => ({
+    row: a.cutRow + a.cuts.length + k,
+    limit: limit / scale,
+    columns: [...options, ...values.map((v) => a.valueAt[v.tag]![v.value]!)],
+    values: [...amounts, ...values.map((v) => v.amount)].map((n) => n / scale),
+  }));
+  fillRows(a.simplex, filling);
+  a.cuts = [...a.cuts, ...found];
   return true;
-}
-
-function coverRow({ model, pairRow }: Relaxation, cover: number): number {
-  return pairRow + model.pairs.length + cover;
 }
 
 /**
@@ -212,11 +234,14 @@ function priced(a: Relaxation, level: number, priceAt: (row: number) => number):
   const pairPrice = new Float64Array(model.pairs.length);
   for (let q = 0; q < pairPrice.length; q++) if (a.simplex.ownPlace[a.pairRow + q]! >= 0) pairPrice[q] = Math.max(0, priceAt(a.pairRow + q));
   const rise = new Float64Array(model.options.length);
-  a.covers.forEach((cover, k) => {
-    const said = Math.max(0, priceAt(coverRow(a, k)));
+  const valuePrice = model.once.map((values) => new Float64Array(values.length));
+  model.pairs.forEach(({ tag, value }, q) => (valuePrice[tag]![value]! -= pairPrice[q]!));
+  a.cuts.forEach(({ options, amounts, values, limit, scale }, k) => {
+    const said = Math.max(0, priceAt(a.cutRow + k)) / scale;
     if (said === 0) return;
-    bound -= said * cover.most;
-    for (const o of cover.options) rise[o]! += said;
+    bound -= said * limit;
+    for (let i = 0; i < options.length; i++) rise[options[i]!]! += said * amounts[i]!;
+    for (const { tag, value, amount } of values) valuePrice[tag]![value]! += said * amount;
   });
   for (let p = 0; p < parts; p++) {
     let low = Infinity;
@@ -235,9 +260,8 @@ function priced(a: Relaxation, level: number, priceAt: (row: number) => number):
     let low = 0;
     for (let v = 0; v < model.once[t]!.length && model.firstPair[t + 1]! > model.firstPair[t]!; v++) {
       if (tags[t] !== -1 && tags[t] !== v) continue;
-      let c = 0;
+      let c = valuePrice[t]![v]!;
       model.once[t]![v]?.forEach((n, l) => (c += price[model.sums + l]! * n));
-      for (let q = model.firstPair[t]!; q < model.firstPair[t + 1]!; q++) if (model.pairs[q]!.value === v) c -= pairPrice[q]!;
       low = Math.min(low, c);
     }
     bound += low;

@@ -2,7 +2,7 @@ import { totalsOf, type Model } from './model';
 import { enumerate } from './enumerate';
 import { propagate } from './propagate';
 import { lowerToReachable } from './reachable';
-import { boundOf, copyRelaxation, drop, fixTag, sharesOf, type Bound, type Relaxation } from './relax';
+import { boundOf, copyRelaxation, drop, fixTag, lookAt, sharesOf, type Bound, type Relaxation } from './relax';
 
 /** A hookup as one option for each part, by number in the model. */
 export type Chosen = Int32Array;
@@ -29,7 +29,7 @@ export function searchLevel(start: Relaxation, level: number, below: number, uni
     nodes++;
     if (!propagate(node)) return;
     lowerToReachable(node, 33);
-    const bound = boundOf(node, level, root);
+    const bound = boundOf(node, level, root, bar - unit + near * unit);
     first ??= bound;
     // What cannot reach below the bar by a whole unit is of no use.
     if (bound.bound > bar - unit + near * unit) return;
@@ -143,7 +143,7 @@ function split(node: Relaxation, shares: Float64Array, level: number, from: numb
       side(child);
       if (!propagate(child)) return [];
       if (candidates.length === 1) return [{ child, bound: from }];
-      const { bound } = boundOf(child, level, false, lookPivots);
+      const { bound } = lookAt(child, level, lookPivots);
       return bound > wanted ? [] : [{ child, bound }];
     });
     if (children.length < 2) return children.map((c) => c.child);

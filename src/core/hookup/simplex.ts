@@ -324,15 +324,16 @@ export function moveLimit({ cols, limits, stands, inverse, awake, ownPlace, plac
   else if (ownPlace[r]! >= 0) stands[placeOf[cols + r]!]! += by;
 }
 
-/** A row of ones: its columns and its limit. */
-export interface Ones {
+/** What a row that sleeps is to hold. */
+export interface Filling {
   row: number;
   limit: number;
   columns: number[];
+  values: number[];
 }
 
 /** Gives rows that sleep their entries, and wakes them. Copies made before do not see them. */
-export function fillRows(a: Simplex, filling: Ones[]): void {
+export function fillRows(a: Simplex, filling: Filling[]): void {
   const more = new Int32Array(a.cols + 1);
   for (const { columns } of filling) for (const j of columns) more[j + 1]!++;
   for (let j = 0; j < a.cols; j++) more[j + 1]! += more[j]!;
@@ -348,13 +349,13 @@ export function fillRows(a: Simplex, filling: Ones[]): void {
   }
   const rowCols = a.rowCols.slice();
   const rowValues = a.rowValues.slice();
-  for (const { row: r, limit, columns } of filling) {
-    for (const j of columns) {
+  for (const { row: r, limit, columns, values } of filling) {
+    columns.forEach((j, k) => {
       row[next[j]!] = r;
-      value[next[j]!++] = 1;
-    }
+      value[next[j]!++] = values[k]!;
+    });
     rowCols[r] = Int32Array.from(columns);
-    rowValues[r] = new Float64Array(columns.length).fill(1);
+    rowValues[r] = Float64Array.from(values);
     a.limits[r] = limit;
   }
   Object.assign(a, { start, row, value, rowCols, rowValues });

@@ -1,7 +1,8 @@
 import { marginCapPercent, marginSteps } from '../trade/comfort';
-import { addCosts, compare, levelOrder, pack, plus, unpack, zero, type Cost, type Packed } from './cost';
+import { addCosts, compare, levelOrder, pack, unpack, zero, type Cost, type Packed } from './cost';
+import { improve } from './improve';
 import { modelOf, totalsOf, type Model } from './model';
-import { onceCosts, picksOf, seatsOf, type Option, type Seats } from './options';
+import { costOf, picksOf, seatsOf, type Option, type Seats } from './options';
 import { limitAt, rowMargin, type Problem, type Solution } from './problem';
 import { copyRelaxation, drop, relaxationOf, setCap, type Bound, type Relaxation } from './relax';
 import { searchLevel, type Chosen } from './search';
@@ -14,7 +15,7 @@ import { ordered, tryOut } from './try-out';
 export function solve(problem: Problem, cap = marginCapPercent): Solution {
   const seats = seatsOf(problem, cap);
   const quick = quickly(seats, cap);
-  return quick.ended && quick.best ? solutionOf(seats, quick.best, cap, quick.steps) : byRelaxation(seats, cap, quick.best ?? leftOut(seats));
+  return quick.ended && quick.best ? solutionOf(seats, quick.best, cap, quick.steps) : byRelaxation(seats, cap, improve(seats, quick.best ?? leftOut(seats)));
 }
 
 /** Can one option be taken from every list at once, whatever it costs? */
@@ -77,7 +78,9 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   const { problem, lists } = seats;
   const model = modelOf(problem, lists);
   const limits = Float64Array.from({ length: model.rows }, (_, r) => problem.rows[r]?.limit ?? Infinity);
-  let best: Chosen = Int32Array.from(start, (o, p) => model.first[p]! + lists[p]!.indexOf(o));
+  const chosenOf = (options: Option[]): Chosen => Int32Array.from(options, (o, p) => model.first[p]! + lists[p]!.indexOf(o));
+  const optionsIn = (chosen: Chosen) => Array.from(chosen, (o) => model.options[o]!);
+  let best = chosenOf(start);
   const relaxed = relaxationOf(model, limits, best);
   let nodes = 0;
   const ask = (from: Relaxation, level: number, below: number, unit: number) => {
@@ -103,12 +106,15 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   const ports = levelOrder.length - 1;
   let tried = model.options.length;
   for (let level = 0; level < ports; level++) {
+    const before = best;
     least(relaxed, level);
+    const open = { ...seats, lists: lists.map((list, p) => list.filter((_, i) => relaxed.alive[model.first[p]! + i])) };
+    if (best !== before) best = chosenOf(improve(open, optionsIn(best)));
     // What the decided levels leave is often little enough to be tried out.
-    const left = relaxed.alive.reduce((sum, yes) => sum + yes, 0);
+    const left = open.lists.reduce((sum, list) => sum + list.length, 0);
     if (left > 0.8 * tried) continue;
     tried = left;
-    const quick = quickly({ ...seats, lists: lists.map((list, p) => list.filter((_, i) => relaxed.alive[model.first[p]! + i])) }, cap);
+    const quick = quickly(open, cap);
     nodes += quick.steps;
     if (quick.ended && quick.best) return solutionOf(seats, quick.best, cap, nodes);
   }
@@ -119,7 +125,6 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
     problem.rows.forEach((row, r) => row.comfort !== undefined && setCap(cut, r, Math.min(cut.caps[r]!, limitAt(row, floor))));
     return cut;
   };
-  const optionsIn = (chosen: Chosen) => Array.from(chosen, (o) => model.options[o]!);
   const step = widestStep(marginOf(problem, optionsIn(best), cap), (s) => {
     const found = ask(at(s), -1, 1, 1).best;
     best = found ?? best;
@@ -144,10 +149,6 @@ function marginOf(problem: Problem, options: Option[], cap: number): number {
   const used = problem.rows.map(() => 0);
   for (const o of options) for (const [row, amount] of o.uses) used[row]! += amount;
   return Math.min(cap, ...problem.rows.map((row, r) => rowMargin(row, used[r]!)), ...options.map((o) => o.margin));
-}
-
-function costOf(problem: Problem, options: Option[]): Packed {
-  return options.reduce((sum, o) => plus(sum, o.cost), onceCosts(problem, options));
 }
 
 function solutionOf(seats: Seats, options: Option[], cap: number, nodes: number): Solution {

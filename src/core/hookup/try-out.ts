@@ -1,4 +1,4 @@
-import { pack, plus, type Packed } from './cost';
+import { pack, plus, zero, type Packed } from './cost';
 import type { Option } from './options';
 import type { Problem } from './problem';
 
@@ -25,9 +25,14 @@ export function ordered(problem: Problem, optionLists: Option[][]): Ordered {
   });
   const order = optionLists.map((_, p) => p).sort((a, b) => weight[b]! - weight[a]! || a - b);
   const lists = order.map((p) => optionLists[p]!);
-  const ahead: Packed[] = new Array<Packed>(lists.length + 1).fill([0, 0, 0]);
+  return { order, lists, ahead: aheadOf(lists), once: problem.tags.map((t) => t.once.map(pack)) };
+}
+
+/** The sum of the cheapest options from each list on. */
+export function aheadOf(lists: Option[][]): Packed[] {
+  const ahead: Packed[] = new Array<Packed>(lists.length + 1).fill(zero);
   for (let k = lists.length - 1; k >= 0; k--) ahead[k] = plus(ahead[k + 1]!, lists[k]![0]!.cost);
-  return { order, lists, ahead, once: problem.tags.map((t) => t.once.map(pack)) };
+  return ahead;
 }
 
 /**

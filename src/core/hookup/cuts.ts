@@ -1,0 +1,25 @@
+import { brokenCovers } from './covers';
+import { brokenTies } from './ties';
+import type { Relaxation } from './relax';
+import { roundedSums } from './rounded';
+
+/**
+ * A sum that no hookup exceeds: of its options, and of the values that tags stand at, each times its amount. Whole numbers; the simplex carries them
+ * divided by `scale`.
+ */
+export interface Cut {
+  options: number[];
+  amounts: number[];
+  values: { tag: number; value: number; amount: number }[];
+  limit: number;
+  scale: number;
+}
+
+/** Sums with a smaller cap (links, points of effort) are not searched for covers: they are many and seldom broken. Changes speed only. */
+const leastCap = 33;
+
+/** Cuts that the relaxed hookup breaks. Sums rounded down cost most to find and fill most entries, so they come when there is nothing else. */
+export function brokenCuts(a: Relaxation, shares: Float64Array): Cut[] {
+  const found = [...brokenTies(a, shares), ...brokenCovers(a, shares, leastCap)];
+  return found.length > 0 ? found : roundedSums(a, shares);
+}
