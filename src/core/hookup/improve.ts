@@ -2,8 +2,7 @@ import { compare } from './cost';
 import { costOf, type Option, type Seats } from './options';
 import { aheadOf, ordered, tryOut, type Ordered } from './try-out';
 
-/** So often seats are freed, at least so many of them, and tried out again for at most so many steps. */
-const rounds = 60;
+/** At least so many seats are freed at a time, and tried out again for at most so many steps. */
 const fewest = 5;
 const mostSteps = 1000;
 /** Of a seat's cheaper options one of the first so many is wished for. */
@@ -12,16 +11,17 @@ const wishes = 6;
 /**
  * A hookup at least as good as `start` (margin aside), found by freeing a few seats at a time and trying them out again (large neighbourhood search: P. Shaw,
  * Principles and Practice of Constraint Programming, 1998). A seat that could be had for less wishes for a cheaper option, and the seats that stand in its way are
- * freed with it. Proves nothing, and is what makes proofs short: most bounds then only have to confirm. Repeatable: it rolls the same dice every time.
+ * freed with it. Gives up after `patience` rounds without a gain. Proves nothing, and is what makes proofs short: most bounds then only have to confirm.
+ * Repeatable: it rolls the same dice every time.
  */
-export function improve(seats: Seats, start: Option[]): Option[] {
+export function improve(seats: Seats, start: Option[], patience: number): Option[] {
   const { problem, lists, part } = seats;
   const limits = problem.rows.map((row) => row.limit);
   const ready = ordered(problem, lists);
-  const roll = dice();
+  const roll = dice(patience);
   let chosen = start;
   let cost = costOf(problem, chosen);
-  for (let round = 0; round < rounds; round++) {
+  for (let idle = 0; idle < patience; idle++) {
     const dear = chosen.flatMap((o, seat) => (compare(o.cost, lists[seat]![0]!.cost) > 0 ? [seat] : []));
     if (dear.length === 0) break;
     const seat = dear[roll(dear.length)]!;
@@ -31,7 +31,9 @@ export function improve(seats: Seats, start: Option[]): Option[] {
     const { best } = tryOut(held(ready, lists, chosen, free), limits, -Infinity, [cost[0], cost[1], cost[2] + 1], mostSteps);
     if (!best) continue;
     chosen = best;
-    cost = costOf(problem, chosen);
+    const now = costOf(problem, chosen);
+    if (compare(now, cost) < 0) idle = -1;
+    cost = now;
   }
   return chosen;
 }
@@ -82,8 +84,8 @@ function held({ order, once }: Ordered, lists: Option[][], chosen: Option[], fre
 }
 
 /** Dice that fall the same way every time (a linear congruence: W. H. Press and others, Numerical Recipes, 1992, chapter 7). */
-function dice(): (below: number) => number {
-  let state = 1;
+function dice(seed: number): (below: number) => number {
+  let state = seed;
   return (below) => {
     state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
     return Math.floor((state / 2 ** 32) * below);

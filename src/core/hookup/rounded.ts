@@ -4,7 +4,7 @@ import { multiplier, valueOf } from './simplex';
 
 /** A cut must be broken by this much for its length, and so many are kept. */
 const least = 0.05;
-const most = 20;
+const most = 10;
 /** Shares of rows are this many parts of one. */
 const whole = 2 ** 28;
 /** A sum that is so many parts below a whole number counts as that number. */
@@ -35,7 +35,13 @@ export function roundedSums(a: Relaxation, shares: Float64Array): Cut[] {
     const by = brokenBy(a, cut, shares);
     if (by > least) found.push({ cut, by });
   }
-  return found.sort((x, y) => y.by - x.by).slice(0, most).map((f) => f.cut);
+  // Several broken numbers often suggest the same cut.
+  const said = new Set<string>();
+  const fresh = found.sort((x, y) => y.by - x.by).filter(({ cut }) => {
+    const words = JSON.stringify([cut.options, cut.amounts, cut.values]);
+    return !said.has(words) && said.add(words);
+  });
+  return fresh.slice(0, most).map((f) => f.cut);
 }
 
 /** The rows, each so many parts of it, added up and rounded down. Null where the sum is beyond exact whole numbers; no open option takes more of a row than its limit. */

@@ -15,7 +15,7 @@ const mostSteps = 500;
  * The least of one level below `below`, or with `level` -1 any hookup; null where there is none. `unit`: every cost of the level is a multiple of it.
  * Exact: branch and bound over relaxations; what the bound rules out is dropped before a node is split. The relaxation given is solved, not split.
  */
-export function searchLevel(start: Relaxation, level: number, below: number, unit: number): { best: Chosen | null; nodes: number; root: Bound | null } {
+export function searchLevel(start: Relaxation, level: number, below: number, unit: number, again: () => Chosen | null = () => null): { best: Chosen | null; nodes: number; root: Bound | null } {
   const { model } = start;
   let best: Chosen | null = null;
   let bar = below;
@@ -38,6 +38,8 @@ export function searchLevel(start: Relaxation, level: number, below: number, uni
     if (whole) consider(whole);
     if (done(bound)) return;
     consider(repaired(node, shares, bound));
+    if (done(bound)) return;
+    if (root) consider(again());
     if (done(bound)) return;
     const kept = node.alive.slice();
     const open = root ? copyRelaxation(node) : node;

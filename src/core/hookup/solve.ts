@@ -14,8 +14,10 @@ import { ordered, tryOut } from './try-out';
  */
 export function solve(problem: Problem, cap = marginCapPercent): Solution {
   const seats = seatsOf(problem, cap);
-  const quick = quickly(seats, cap);
-  return quick.ended && quick.best ? solutionOf(seats, quick.best, cap, quick.steps) : byRelaxation(seats, cap, improve(seats, quick.best ?? leftOut(seats)));
+  const quick = quickly(seats, cap, null, quickSteps);
+  if (quick.ended && quick.best) return solutionOf(seats, quick.best, cap, quick.steps);
+  const known = improve(seats, quick.best ?? leftOut(seats), patience);
+  return byRelaxation(seats, cap, known);
 }
 
 /** Can one option be taken from every list at once, whatever it costs? */
@@ -30,6 +32,7 @@ export function worksAtAll(problem: Problem, lists: Option[][]): boolean {
 }
 
 const quickSteps = 1500;
+const patience = 20;
 
 /** Every part left out: always possible. */
 function leftOut({ lists }: Seats): Option[] {
@@ -37,22 +40,25 @@ function leftOut({ lists }: Seats): Option[] {
 }
 
 /** By trying options out. Where one of its searches takes too long, the best so far, with nothing proved. */
-function quickly({ problem, lists }: Seats, cap: number): { best: Option[] | null; ended: boolean; steps: number } {
+function quickly({ problem, lists }: Seats, cap: number, known: Option[] | null, most: number): { best: Option[] | null; ended: boolean; steps: number } {
   const ready = ordered(problem, lists);
   let steps = 0;
   let ended = true;
   const at = (floor: number, below?: Packed) => {
     const limits = problem.rows.map((row) => limitAt(row, floor));
-    const found = tryOut(ready, limits, floor, below, quickSteps);
+    const found = tryOut(ready, limits, floor, below, most);
     steps += found.steps;
     ended &&= found.ended;
     return found.best;
   };
-  let best = at(-Infinity);
+  // One tick above what a hookup costs is the bar for those as cheap.
+  const barOf = (options: Option[]): Packed => {
+    const cost = costOf(problem, options);
+    return [cost[0], cost[1] + 1, 0];
+  };
+  let best = at(-Infinity, known ? barOf(known) : undefined);
   if (best && ended) {
-    const least = costOf(problem, best);
-    // Only a hookup as cheap as the cheapest counts; one tick above it is the bar.
-    const bar: Packed = [least[0], least[1] + 1, 0];
+    const bar = barOf(best);
     const step = widestStep(marginOf(problem, best, cap), (s) => {
       const found = ended ? at(s, bar) : null;
       return found && marginOf(problem, found, cap);
@@ -82,19 +88,21 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   const optionsIn = (chosen: Chosen) => Array.from(chosen, (o) => model.options[o]!);
   let best = chosenOf(start);
   const relaxed = relaxationOf(model, limits, best);
+  const units = unitsOf(model);
   let nodes = 0;
   const ask = (from: Relaxation, level: number, below: number, unit: number) => {
-    const found = searchLevel(from, level, below, unit);
+    const found = searchLevel(from, level, below, unit, level < 0 ? undefined : () => chosenOf(improve(openIn(from), optionsIn(best), 3 * patience)));
     nodes += found.nodes;
     return found;
   };
+  const openIn = ({ alive }: Relaxation): Seats => ({ ...seats, lists: lists.map((list, p) => list.filter((_, i) => alive[model.first[p]! + i])) });
   /** Decides a level, holds it at its least, and drops what cannot stand at that. */
   const least = (from: Relaxation, level: number): void => {
     const at = model.sums + level;
     const now = totalsOf(model, best)[at]!;
     let root: Bound | null = null;
     if (now > 0) {
-      const found = ask(from, level, now, unitOf(model, level));
+      const found = ask(from, level, now, units[level]!);
       best = found.best ?? best;
       root = found.root;
     }
@@ -108,13 +116,13 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   for (let level = 0; level < ports; level++) {
     const before = best;
     least(relaxed, level);
-    const open = { ...seats, lists: lists.map((list, p) => list.filter((_, i) => relaxed.alive[model.first[p]! + i])) };
-    if (best !== before) best = chosenOf(improve(open, optionsIn(best)));
+    const open = openIn(relaxed);
+    if (best !== before) best = chosenOf(improve(open, optionsIn(best), patience));
     // What the decided levels leave is often little enough to be tried out.
     const left = open.lists.reduce((sum, list) => sum + list.length, 0);
     if (left > 0.8 * tried) continue;
     tried = left;
-    const quick = quickly(open, cap);
+    const quick = quickly(open, cap, optionsIn(best), quickSteps);
     nodes += quick.steps;
     if (quick.ended && quick.best) return solutionOf(seats, quick.best, cap, nodes);
   }
@@ -134,15 +142,20 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   return solutionOf(seats, optionsIn(best), cap, nodes);
 }
 
-/** The greatest number that all costs of a level are multiples of. */
-function unitOf(model: Model, level: number): number {
-  let unit = 0;
-  const take = (n: number) => {
-    for (let a = n; a > 0; ) [unit, a] = [a, unit % a];
+/** For each level the greatest number that all its costs are multiples of. */
+function unitsOf(model: Model): number[] {
+  const units = levelOrder.map(() => 0);
+  const take = (level: number, n: number) => {
+    let unit = units[level]!;
+    if (unit === 0 || n % unit === 0) units[level] = unit || n;
+    else {
+      for (let rest = n; rest > 0; ) [unit, rest] = [rest, unit % rest];
+      units[level] = unit;
+    }
   };
-  for (let i = 0; i < model.row.length; i++) if (model.row[i] === model.sums + level) take(model.amount[i]!);
-  for (const values of model.once) for (const price of values) if (price) take(price[level]!);
-  return unit || 1;
+  for (let i = 0; i < model.row.length; i++) if (model.row[i]! >= model.sums) take(model.row[i]! - model.sums, model.amount[i]!);
+  for (const values of model.once) for (const price of values) price?.forEach((n, level) => n > 0 && take(level, n));
+  return units.map((unit) => unit || 1);
 }
 
 function marginOf(problem: Problem, options: Option[], cap: number): number {

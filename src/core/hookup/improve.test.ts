@@ -1,0 +1,58 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { problemArbitrary } from '../tests/random-problem';
+import { compare, pack } from './cost';
+import { improve } from './improve';
+import { costOf, picksOf, seatsOf, type Option, type Seats } from './options';
+import { priceOf, solve } from './solve';
+
+const problems = problemArbitrary({ parts: 7, rows: 4, tags: 2, choices: 4 });
+
+const leftOut = ({ lists }: Seats): Option[] => lists.map((list) => list.find((o) => o.pick === null) ?? list.find((o) => o.uses.length === 0)!);
+
+/** Within every limit, and no tag two ways. */
+function stands({ problem }: Seats, options: Option[]): boolean {
+  const used = problem.rows.map(() => 0);
+  const tags = new Map<number, number>();
+  for (const o of options) {
+    for (const [r, a] of o.uses) used[r]! += a;
+    for (const [t, v] of o.tags) {
+      if ((tags.get(t) ?? v) !== v) return false;
+      tags.set(t, v);
+    }
+  }
+  return problem.rows.every((row, r) => used[r]! <= row.limit);
+}
+
+describe('improving a hookup a few seats at a time', () => {
+  test('the result stands, costs no more than the start, and is the same each time', () => {
+    fc.assert(
+      fc.property(problems, (problem) => {
+        const seats = seatsOf(problem, 30);
+        const start = leftOut(seats);
+        const better = improve(seats, start, 20);
+        expect(stands(seats, better)).toBe(true);
+        expect(compare(costOf(seats.problem, better), costOf(seats.problem, start))).toBeLessThanOrEqual(0);
+        expect(improve(seats, start, 20)).toEqual(better);
+        expect(pack(priceOf(problem, picksOf(seats, better)))).toEqual(costOf(seats.problem, better));
+      }),
+      { numRuns: 300, seed: 5 },
+    );
+  });
+
+  test('from nothing wired it mostly reaches the best there is, and never claims less', () => {
+    let reached = 0;
+    const runs = 300;
+    fc.assert(
+      fc.property(problems, (problem) => {
+        const seats = seatsOf(problem, 30);
+        const [must, rest] = costOf(seats.problem, improve(seats, leftOut(seats), 20));
+        const best = pack(solve(problem, 30).cost);
+        expect(must - best[0] || rest - best[1]).toBeGreaterThanOrEqual(0);
+        if (must === best[0] && rest === best[1]) reached++;
+      }),
+      { numRuns: runs, seed: 7 },
+    );
+    expect(reached / runs).toBeGreaterThan(0.9);
+  });
+});
