@@ -28,12 +28,12 @@ function takenOf(cut: Cut, shares: (option: number) => number, stands: (tag: num
 }
 
 /** Every hookup of the options that are still open, by trying all combinations. */
-function everyHookup(node: Relaxation, use: (pick: Int32Array) => void): void {
+function everyHookup(node: Relaxation, seen: (pick: Int32Array) => void): void {
   const { model, alive } = node;
   const pick = new Int32Array(model.first.length - 1);
   const walk = (p: number): void => {
     if (p === pick.length) {
-      if (standTogether(node, pick)) use(pick);
+      if (standTogether(node, pick)) seen(pick);
       return;
     }
     for (let o = model.first[p]!; o < model.first[p + 1]!; o++) {

@@ -15,11 +15,8 @@ export interface Cut {
   scale: number;
 }
 
-/** Sums with a smaller cap (links, points of effort) are not searched for covers: they are many and seldom broken. Changes speed only. */
-const leastCap = 33;
-
 /** Cuts that the relaxed hookup breaks. Sums rounded down cost most to find and fill most entries, so they come when there is nothing else. */
 export function brokenCuts(a: Relaxation, shares: Float64Array): Cut[] {
-  const found = [...brokenTies(a, shares), ...brokenCovers(a, shares, leastCap)];
+  const found = [...brokenTies(a, shares), ...brokenCovers(a, shares)];
   return found.length > 0 ? found : roundedSums(a, shares);
 }

@@ -1,10 +1,11 @@
+import { leastCap } from './covers';
 import { mostUses, setCap, type Relaxation } from './relax';
 
 /**
  * Lowers the cap of every sum to the most that whole options can reach below it (subset sums, as bits of one large number): a 640 mA limit that only
  * 450 and 150 mA parts lie on is as good as 600 mA. No hookup is lost, and the relaxation gets tighter.
  */
-export function lowerToReachable(node: Relaxation, from: number): void {
+export function lowerToReachable(node: Relaxation, from = leastCap): void {
   const { model, alive, caps, rowAt } = node;
   const most = mostUses(node);
   const parts = model.first.length - 1;

@@ -14,6 +14,7 @@ const mostSteps = 500;
 /**
  * The least of one level below `below`, or with `level` -1 any hookup; null where there is none. `unit`: every cost of the level is a multiple of it.
  * Exact: branch and bound over relaxations; what the bound rules out is dropped before a node is split. The relaxation given is solved, not split.
+ * `again` is asked once, before the first split, for a hookup that may be better.
  */
 export function searchLevel(start: Relaxation, level: number, below: number, unit: number, again: () => Chosen | null = () => null): { best: Chosen | null; nodes: number; root: Bound | null } {
   const { model } = start;
@@ -28,7 +29,7 @@ export function searchLevel(start: Relaxation, level: number, below: number, uni
   function visit(node: Relaxation, root: boolean): void {
     nodes++;
     if (!propagate(node)) return;
-    lowerToReachable(node, 33);
+    lowerToReachable(node);
     const bound = boundOf(node, level, root, bar - unit + near * unit);
     first ??= bound;
     // What cannot reach below the bar by a whole unit is of no use.

@@ -14,10 +14,9 @@ import { ordered, tryOut } from './try-out';
  */
 export function solve(problem: Problem, cap = marginCapPercent): Solution {
   const seats = seatsOf(problem, cap);
-  const quick = quickly(seats, cap, null, quickSteps);
+  const quick = quickly(seats, cap);
   if (quick.ended && quick.best) return solutionOf(seats, quick.best, cap, quick.steps);
-  const known = improve(seats, quick.best ?? leftOut(seats), patience);
-  return byRelaxation(seats, cap, known);
+  return byRelaxation(seats, cap, improve(seats, quick.best ?? leftOut(seats), patience));
 }
 
 /** Can one option be taken from every list at once, whatever it costs? */
@@ -31,7 +30,8 @@ export function worksAtAll(problem: Problem, lists: Option[][]): boolean {
   return searchLevel(relaxationOf(model, caps, model.first.slice(0, -1)), -1, 1, 1).best !== null;
 }
 
-const quickSteps = 1500;
+const quickSteps = 800;
+/** Rounds without a gain after which improving stops; before a split it is given three times as many. */
 const patience = 20;
 
 /** Every part left out: always possible. */
@@ -39,14 +39,14 @@ function leftOut({ lists }: Seats): Option[] {
   return lists.map((list) => list.find((o) => o.pick === null) ?? list.find((o) => o.uses.length === 0)!);
 }
 
-/** By trying options out. Where one of its searches takes too long, the best so far, with nothing proved. */
-function quickly({ problem, lists }: Seats, cap: number, known: Option[] | null, most: number): { best: Option[] | null; ended: boolean; steps: number } {
+/** By trying options out; `known` is a hookup that needs no finding. Where one of its searches takes too long, the best so far, with nothing proved. */
+function quickly({ problem, lists }: Seats, cap: number, known?: Option[]): { best: Option[] | null; ended: boolean; steps: number } {
   const ready = ordered(problem, lists);
   let steps = 0;
   let ended = true;
   const at = (floor: number, below?: Packed) => {
     const limits = problem.rows.map((row) => limitAt(row, floor));
-    const found = tryOut(ready, limits, floor, below, most);
+    const found = tryOut(ready, limits, floor, below, quickSteps);
     steps += found.steps;
     ended &&= found.ended;
     return found.best;
@@ -90,12 +90,13 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   const relaxed = relaxationOf(model, limits, best);
   const units = unitsOf(model);
   let nodes = 0;
+  const openIn = ({ alive }: Relaxation): Seats => ({ ...seats, lists: lists.map((list, p) => list.filter((_, i) => alive[model.first[p]! + i])) });
+  const improved = (from: Relaxation, rounds: number): Chosen => chosenOf(improve(openIn(from), optionsIn(best), rounds));
   const ask = (from: Relaxation, level: number, below: number, unit: number) => {
-    const found = searchLevel(from, level, below, unit, level < 0 ? undefined : () => chosenOf(improve(openIn(from), optionsIn(best), 3 * patience)));
+    const found = searchLevel(from, level, below, unit, level < 0 ? undefined : () => improved(from, 3 * patience));
     nodes += found.nodes;
     return found;
   };
-  const openIn = ({ alive }: Relaxation): Seats => ({ ...seats, lists: lists.map((list, p) => list.filter((_, i) => alive[model.first[p]! + i])) });
   /** Decides a level, holds it at its least, and drops what cannot stand at that. */
   const least = (from: Relaxation, level: number): void => {
     const at = model.sums + level;
@@ -116,13 +117,13 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   for (let level = 0; level < ports; level++) {
     const before = best;
     least(relaxed, level);
+    if (best !== before) best = improved(relaxed, patience);
     const open = openIn(relaxed);
-    if (best !== before) best = chosenOf(improve(open, optionsIn(best), patience));
     // What the decided levels leave is often little enough to be tried out.
     const left = open.lists.reduce((sum, list) => sum + list.length, 0);
     if (left > 0.8 * tried) continue;
     tried = left;
-    const quick = quickly(open, cap, optionsIn(best), quickSteps);
+    const quick = quickly(open, cap, optionsIn(best));
     nodes += quick.steps;
     if (quick.ended && quick.best) return solutionOf(seats, quick.best, cap, nodes);
   }
