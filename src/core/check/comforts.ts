@@ -4,7 +4,7 @@ import { interval, isUnknown } from '../model/figure';
 import { all, atLeast, flag, type Truth } from '../model/truth';
 import { ground } from '../hookup/ground';
 import type { Hookup } from '../hookup/hookup';
-import { list, num, type Finding } from './finding';
+import { counted, list, num, type Finding } from './finding';
 
 /** Rung 10: preferences. A missed one strains the rung; it never breaks a board. */
 export function checkComforts(build: Build, board: Board, hookup: Hookup): Finding[] {
@@ -41,13 +41,13 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
   }
   if (want.plugs) {
     const t: Truth = board.plugs.length > 0 ? 'yes' : 'no';
-    found.push(finding('Plugs', counts.plugs, t, yesNo(t, `${board.plugs.length} plugs are on the board.`, 'Everything is soldered: the board has no plugs.', ''), []));
+    found.push(finding('Plugs', counts.plugs, t, yesNo(t, `The board has ${counted(board.plugs.length, 'plug')}.`, 'Everything is soldered: the board has no plugs.', ''), []));
   }
   if (want.topSide) {
     const used = new Set(hookup.parts.flatMap((p) => [...p.links.flatMap((l) => l.pads.map((x) => x.pad)), ...(p.supply?.pads ?? [])]));
     const under = board.pads.filter((p) => p.face === 'bottom' && used.has(p.id));
     const t: Truth = under.length === 0 ? 'yes' : 'no';
-    found.push(finding('Top side', counts['top side'], t, yesNo(t, 'Nothing is soldered on the underside.', `${under.length} pads on the underside are needed (${list(under.slice(0, 3).map((p) => p.label))}).`, ''), []));
+    found.push(finding('Top side', counts['top side'], t, yesNo(t, 'Nothing is soldered on the underside.', `Needed on the underside: ${counted(under.length, 'pad')} (${list(under.slice(0, 3).map((p) => p.label))}).`, ''), []));
   }
   if (want.buttonReach) {
     const t: Truth = !board.buttonSide ? 'unknown' : build.frame.openSides.includes(board.buttonSide) ? 'yes' : 'no';

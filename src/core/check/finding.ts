@@ -58,6 +58,11 @@ export function span(low: number, high: number, unit: string, digits = 1): strin
   return low === high ? `${num(low, digits)} ${unit}` : `${num(low, digits)} to ${num(high, digits)} ${unit}`;
 }
 
+/** A number of things in words: 1 board, 2 boards, 3 entries. */
+export function counted(n: number, thing: string): string {
+  return `${num(n, 0)} ${n === 1 ? thing : thing.replace(/y$/, 'ie').concat('s')}`;
+}
+
 export function list(words: string[]): string {
   return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }

@@ -7,7 +7,7 @@ import { ground } from '../hookup/ground';
 import { turnOf } from '../hookup/turn';
 import { comfort } from '../trade/comfort';
 import { isolatorsBridgeMm, samePatternMm } from '../trade/frame';
-import { list, num, stateOf, worst, type Finding, type RungState } from './finding';
+import { counted, list, num, stateOf, worst, type Finding, type RungState } from './finding';
 
 /** Rung 1: does the board go onto the frame, and can its USB plug be reached? */
 export function checkFrame(build: Build, board: Board): Finding[] {
@@ -170,5 +170,5 @@ function plugs(build: Build, board: Board): Finding[] {
 function underside(board: Board): Finding[] {
   const hidden = board.pads.filter((p) => !p.reachable);
   if (hidden.length === 0) return [];
-  return [{ rung: 1, state: 'holds', about: 'Underside', sentence: `${hidden.length} pads (${list(hidden.slice(0, 4).map((p) => p.label))}${hidden.length > 4 ? ' ...' : ''}) cannot be reached once the board is mounted: solder them first.`, grounds: [] }];
+  return [{ rung: 1, state: 'holds', about: 'Underside', sentence: `${counted(hidden.length, 'pad')} (${list(hidden.slice(0, 4).map((p) => p.label))}${hidden.length > 4 ? ' ...' : ''}) cannot be reached once the board is mounted: solder them first.`, grounds: [] }];
 }

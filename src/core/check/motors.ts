@@ -9,7 +9,7 @@ import { comfort } from '../trade/comfort';
 import { meetings } from '../trade/harness';
 import { ratingShare } from '../trade/rating';
 import { carriesAmps, dropVolts } from '../trade/wire';
-import { list, marginOf, num, stateOf, stateWithin, type Finding } from './finding';
+import { counted, list, marginOf, num, stateOf, stateWithin, type Finding } from './finding';
 
 const exactly = (n: number) => ({ low: n, high: n });
 
@@ -24,8 +24,8 @@ export function checkMotors(build: Build, board: Board): Finding[] {
         rung: 3,
         state: 'breaks',
         about: 'ESC channels',
-        sentence: `The build counts on ESCs on the board for ${motors.count} motors; this board has none.`,
-        needed: `${motors.count} channels`,
+        sentence: `The build counts on ESCs on the board for ${counted(motors.count, 'motor')}; this board has none.`,
+        needed: counted(motors.count, 'channel'),
         given: 'none',
         grounds: [],
         fix: 'A separate four-in-one ESC under the board: set the build to separate ESCs and add its price and mass.',
@@ -43,8 +43,8 @@ function outputs(build: Build, board: Board): Finding {
     state: there >= count ? 'holds' : 'breaks',
     about: 'Motor outputs',
     sentence: `${count === 1 ? 'The separate ESC needs a motor output' : `${count} separate ESCs need a motor output each`}; the board has ${there}.`,
-    needed: `${count} outputs`,
-    given: `${there} outputs`,
+    needed: counted(count, 'output'),
+    given: counted(there, 'output'),
     grounds: [],
   };
 }
@@ -59,9 +59,9 @@ function channels(build: Build, esc: EscFigures, whose: string): Finding {
     rung: 3,
     state: stateOf(truth),
     about: 'ESC channels',
-    sentence: isKnown(figure) ? `${build.motors.count} motors need a channel each; ${whose} has ${num(interval(figure).low, 0)}.` : `${build.motors.count} motors need a channel each; nobody says how many ${whose} has.`,
-    needed: `${build.motors.count} channels`,
-    given: `${num(interval(figure).low, 0)} channels`,
+    sentence: isKnown(figure) ? `${counted(build.motors.count, 'motor')} ${build.motors.count === 1 ? 'needs a channel' : 'need a channel each'}; ${whose} has ${num(interval(figure).low, 0)}.` : `${counted(build.motors.count, 'motor')} ${build.motors.count === 1 ? 'needs a channel' : 'need a channel each'}; nobody says how many ${whose} has.`,
+    needed: counted(build.motors.count, 'channel'),
+    given: counted(interval(figure).low, 'channel'),
     grounds: [ground('ESC channels', figure)],
   };
 }
@@ -147,9 +147,9 @@ function ownEsc(build: Build, board: Board): Finding[] {
       rung: 3,
       state: stateOf(cells),
       about: 'ESC cells',
-      sentence: `The pack has ${build.pack.cells} cells; ${isKnown(esc.maxCells) ? `${esc.name} takes ${num(interval(esc.maxCells).low, 0)}` : `nobody says how many ${esc.name} takes`}.`,
-      needed: `${build.pack.cells} cells`,
-      given: `${num(interval(esc.maxCells).low, 0)} cells`,
+      sentence: `The pack has ${counted(build.pack.cells, 'cell')}; ${isKnown(esc.maxCells) ? `${esc.name} takes ${num(interval(esc.maxCells).low, 0)}` : `nobody says how many ${esc.name} takes`}.`,
+      needed: counted(build.pack.cells, 'cell'),
+      given: counted(interval(esc.maxCells).low, 'cell'),
       grounds: [ground('Most cells of the ESC', esc.maxCells)],
     },
     ...harness(build, board),
@@ -172,7 +172,7 @@ function harness(build: Build, board: Board): Finding[] {
       rung: 3,
       state: 'strained',
       about: 'ESC harness',
-      sentence: `The pin orders differ at ${meets.length} pins. Plugged straight, ${list(first)}${burns.length > 0 ? ': that burns a board' : ''}. Re-pin the plug first; the build sheet has the table.`,
+      sentence: `The pin orders differ at ${counted(meets.length, 'pin')}. Plugged straight, ${list(first)}${burns.length > 0 ? ': that burns a board' : ''}. Re-pin the plug first; the build sheet has the table.`,
       needed: own.join(' '),
       given: pins.join(' '),
       grounds: [],

@@ -1,7 +1,7 @@
 import type { Hookup, WiredPart } from '../hookup/hookup';
 import type { SolvedRung } from '../hookup/way';
 import { comfort } from '../trade/comfort';
-import { capital, list, marginOf, num, stateOf, worst, type Finding } from './finding';
+import { capital, counted, list, marginOf, num, stateOf, worst, type Finding } from './finding';
 import { linkWords } from './signal-words';
 
 /** Findings of rungs 4 to 7 on everything that the hookup does wire. */
@@ -20,9 +20,9 @@ function portCount(hookup: Hookup): Finding[] {
       rung: 4,
       state: released.length > 0 ? 'strained' : 'holds',
       about: 'Serial ports',
-      sentence: `${open} of ${hookup.ports.length} ports can be used, ${used} are, ${hookup.freePorts} stay free.${released.length > 0 ? ` ${released.join('. ')}.` : ''}`,
-      needed: `${used} ports`,
-      given: `${open} ports`,
+      sentence: `${open} of ${counted(hookup.ports.length, 'port')} can be used: ${used} taken, ${hookup.freePorts} left free.${released.length > 0 ? ` ${released.join('. ')}.` : ''}`,
+      needed: counted(used, 'port'),
+      given: counted(open, 'port'),
       grounds: [],
     },
   ];

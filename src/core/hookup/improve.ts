@@ -2,9 +2,10 @@ import { compare } from './cost';
 import { costOf, type Option, type Seats } from './options';
 import { aheadOf, ordered, tryOut, type Ordered } from './try-out';
 
-/** At least so many seats are freed at a time, and tried out again for at most so many steps. */
+/** At least so many seats are freed at a time. */
 const fewest = 5;
-const mostSteps = 1000;
+/** Freed seats are tried out again for so many steps, times the patience. */
+const stepsARound = 20;
 /** Of a seat's cheaper options one of the first so many is wished for. */
 const wishes = 6;
 
@@ -28,7 +29,7 @@ export function improve(seats: Seats, start: Option[], patience: number): Option
     const cheaper = lists[seat]!.findIndex((o) => compare(o.cost, chosen[seat]!.cost) >= 0);
     const free = freedFor(lists[seat]![roll(Math.min(wishes, cheaper))]!, seat, chosen, part, limits, roll);
     // Equals are welcome: they lead away from where nothing helps.
-    const { best } = tryOut(held(ready, lists, chosen, free), limits, -Infinity, [cost[0], cost[1], cost[2] + 1], mostSteps);
+    const { best } = tryOut(held(ready, lists, chosen, free), limits, -Infinity, [cost[0], cost[1], cost[2] + 1], stepsARound * patience);
     if (!best) continue;
     chosen = best;
     const now = costOf(problem, chosen);

@@ -30,9 +30,9 @@ export function worksAtAll(problem: Problem, lists: Option[][]): boolean {
   return searchLevel(relaxationOf(model, caps, model.first.slice(0, -1)), -1, 1, 1).best !== null;
 }
 
-const quickSteps = 800;
+const quickSteps = 1500;
 /** Rounds without a gain after which improving stops; before a split it is given three times as many. */
-const patience = 20;
+const patience = 12;
 
 /** Every part left out: always possible. */
 function leftOut({ lists }: Seats): Option[] {
@@ -93,7 +93,7 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   const openIn = ({ alive }: Relaxation): Seats => ({ ...seats, lists: lists.map((list, p) => list.filter((_, i) => alive[model.first[p]! + i])) });
   const improved = (from: Relaxation, rounds: number): Chosen => chosenOf(improve(openIn(from), optionsIn(best), rounds));
   const ask = (from: Relaxation, level: number, below: number, unit: number) => {
-    const found = searchLevel(from, level, below, unit, level < 0 ? undefined : () => improved(from, 3 * patience));
+    const found = searchLevel(from, level, below, unit, level < 0 ? undefined : () => (best = improved(from, 3 * patience)));
     nodes += found.nodes;
     return found;
   };

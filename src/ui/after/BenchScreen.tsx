@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { useMemo, useState } from 'react';
 import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import { deskState, faultsFor, powerUp, probesWith, sagOver, stillPossible } from '@/core';
+import { counted, deskState, faultsFor, powerUp, probesWith, sagOver, stillPossible } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { WithBoard, type Chosen } from './use-chosen';
 
@@ -205,7 +205,7 @@ function Practice({ board, climb }: Chosen) {
     if (said) return;
     const right = id === hidden.id;
     const points = right ? Math.max(1, 10 - read.length) : 0;
-    setSaid({ right, words: right ? `Right, with ${read.length} readings: ${points} points. ${hidden.says}` : `No: it was "${hidden.name}". ${hidden.says}` });
+    setSaid({ right, words: right ? `Right, with ${counted(read.length, 'reading')}: ${counted(points, 'point')}. ${hidden.says}` : `No: it was "${hidden.name}". ${hidden.says}` });
     setScore((s) => ({ points: s.points + points, rounds: s.rounds + 1 }));
   };
   const next = () => {

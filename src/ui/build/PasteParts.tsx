@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { readPartsList } from '@/core';
+import { counted, readPartsList } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { withPart } from './change';
 
@@ -48,7 +48,7 @@ export function PasteParts() {
           ))}
           <Box sx={{ mt: 1, display: 'flex', gap: 1 }}>
             <Button variant="contained" disabled={found.length === 0} onClick={add}>
-              Add {count === 1 ? '1 part' : `${count} parts`}
+              Add {counted(count, 'part')}
             </Button>
             <Button onClick={() => setOpen(false)}>Leave it</Button>
           </Box>

@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useColorScheme } from '@mui/material/styles';
+import { counted } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { SaveMark } from './SaveMark';
 
@@ -11,7 +12,7 @@ export function BuildLine() {
   const { build, undo, redo, canUndo, canRedo } = useRoom();
   const { mode, setMode } = useColorScheme();
   const mounts = build.frame.mounts.map((m) => `${m.patternMm} mm`).join(' or ');
-  const facts = [`${build.pack.cells}S`, mounts, `${build.parts.length} parts`, `limit ${build.limits.takeOffMassG} g`, `budget €${(build.limits.budgetCents / 100).toFixed(0)}`, `pick: ${build.picks.at(-1)?.board.name ?? 'none'}`];
+  const facts = [`${build.pack.cells}S`, mounts, counted(build.parts.length, 'part'), `limit ${build.limits.takeOffMassG} g`, `budget €${(build.limits.budgetCents / 100).toFixed(0)}`, `pick: ${build.picks.at(-1)?.board.name ?? 'none'}`];
   return (
     <Box component="header" className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, height: 40, borderBottom: '1px solid var(--hair)', whiteSpace: 'nowrap', overflow: 'hidden' }}>
       <Box sx={{ flex: 1, overflow: 'hidden', textOverflow: 'ellipsis' }}>

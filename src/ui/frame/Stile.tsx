@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { counted } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 
 interface Stage {
@@ -21,8 +22,8 @@ export function Stile() {
   const open = /[/](?:board|hookup)[/]([^/]+)$/.exec(path)?.[1];
   const board = (open ? ranking.ranked?.find((r) => r.climb.boardId === open) : ranking.ranked?.[0]) ?? null;
   const stages: Stage[] = [
-    { name: 'Build', href: base, says: `${build.parts.length} parts`, here: path === base },
-    { name: 'Shelf', href: `${base}/shelf`, says: shelf ? `${shelf.boards.length} boards` : '...', here: path.startsWith(`${base}/shelf`) },
+    { name: 'Build', href: base, says: counted(build.parts.length, 'part'), here: path === base },
+    { name: 'Shelf', href: `${base}/shelf`, says: shelf ? counted(shelf.boards.length, 'board') : '...', here: path.startsWith(`${base}/shelf`) },
     { name: 'Ladder', href: `${base}/ladder`, says: fits === undefined ? 'working ...' : `${fits} of ${ranking.ranked!.length} fit`, here: path === `${base}/ladder` },
     ...(board
       ? [
@@ -36,7 +37,7 @@ export function Stile() {
     { name: 'Basket', href: `${base}/basket`, says: build.stage === 'planned' ? '' : build.stage, here: path === `${base}/basket` },
     { name: 'Build sheet', href: `${base}/sheet`, says: `${Object.keys(build.done).length} steps done`, here: path === `${base}/sheet` },
     { name: 'Bench', href: `${base}/bench`, says: '', here: path === `${base}/bench` },
-    { name: 'Logbook', href: `${base}/log`, says: build.log.length > 0 ? `${build.log.length} entries` : '', here: path === `${base}/log` },
+    { name: 'Logbook', href: `${base}/log`, says: build.log.length > 0 ? counted(build.log.length, 'entry') : '', here: path === `${base}/log` },
   ];
   return (
     <Box component="nav" aria-label="Stages" className="no-print" sx={{ width: { xs: 'auto', sm: 124 }, flexShrink: 0, borderRight: { sm: '1px solid var(--hair)' }, borderBottom: { xs: '1px solid var(--hair)', sm: 0 }, display: 'flex', flexDirection: { xs: 'row', sm: 'column' }, alignItems: { xs: 'center', sm: 'stretch' }, gap: { xs: 2, sm: 0 }, px: 1.5, py: { xs: 0.5, sm: 2 }, overflowX: { xs: 'auto', sm: 'visible' }, whiteSpace: { xs: 'nowrap', sm: 'normal' } }}>
