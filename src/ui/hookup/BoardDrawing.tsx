@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import { outlineOf, placePads, type Board, type Climb, type PlacedPad } from '@/core';
 import { gaugeFor } from '@/core/trade/wire';
+import { labelRows } from './label-rows';
 
 interface Props {
   board: Board;
@@ -21,7 +22,10 @@ const padInset = 9;
 export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props) {
   const outline = outlineOf(board, area, 292);
   const hasUnderside = board.pads.some((p) => p.face === 'bottom');
-  const pads = [...placePads(board, outline, 'top', padInset), ...(hasUnderside ? placePads(board, { ...outline, x: outline.x + 26, y: outline.y + 26, width: outline.width - 52, height: outline.height - 52 }, 'bottom', padInset) : [])];
+  const top = placePads(board, outline, 'top', padInset);
+  const under = hasUnderside ? placePads(board, { ...outline, x: outline.x + 26, y: outline.y + 26, width: outline.width - 52, height: outline.height - 52 }, 'bottom', padInset) : [];
+  const pads = [...top, ...under];
+  const rows = new Map([...labelRows(top), ...labelRows(under)]);
   const at = new Map(pads.map((p) => [p.id, p]));
   const parts = climb.hookup.parts.map((p) => ({
     ...p,
@@ -76,7 +80,7 @@ export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props
       {pads.map((p) => (
         <g key={p.id}>
           <rect x={p.x - 5} y={p.y - 5} width={10} height={10} rx={2} fill={used.has(p.id) ? 'var(--ink)' : 'var(--paper)'} stroke="var(--ink)" strokeWidth={1} />
-          <text {...labelAt(p)} fontSize={8.5} fill="var(--ink)" stroke="var(--sheet)" strokeWidth={2.5} paintOrder="stroke">
+          <text {...labelAt(p, rows.get(p.id) ?? 0)} fontSize={8.5} fill="var(--ink)" stroke="var(--sheet)" strokeWidth={2.5} paintOrder="stroke">
             {p.label}
           </text>
         </g>
@@ -130,16 +134,16 @@ function rectOf({ x, y, width, height }: { x: number; y: number; width: number; 
   return { x, y, width, height };
 }
 
-function labelAt(p: PlacedPad): { x: number; y: number; textAnchor: 'start' | 'middle' | 'end' } {
+function labelAt(p: PlacedPad, row: number): { x: number; y: number; textAnchor: 'start' | 'middle' | 'end' } {
   switch (p.edge) {
     case 'left':
       return { x: p.x + 8, y: p.y + 3, textAnchor: 'start' };
     case 'right':
       return { x: p.x - 8, y: p.y + 3, textAnchor: 'end' };
     case 'rear':
-      return { x: p.x, y: p.y - 8, textAnchor: 'middle' };
+      return { x: p.x, y: p.y - 8 - row * 9, textAnchor: 'middle' };
     default:
-      return { x: p.x, y: p.y + 15, textAnchor: 'middle' };
+      return { x: p.x, y: p.y + 15 + row * 9, textAnchor: 'middle' };
   }
 }
 
