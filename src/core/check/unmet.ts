@@ -4,7 +4,8 @@ import type { LaidPart } from '../hookup/lay-out';
 import { railLimits } from '../hookup/supply-ways';
 import { interval, isKnown } from '../model/figure';
 import { usbAmps } from '../trade/rating';
-import type { SolvedRung, Workshop } from '../hookup/way';
+import type { SolvedRung, Way, Workshop } from '../hookup/way';
+import type { Rail } from '../model/board';
 import { protocols } from '../trade/protocol';
 import { capital, list, num, rungNames, type Finding, type RungState } from './finding';
 import { linkNeeds } from './signal-words';
@@ -120,22 +121,46 @@ function claimWords(shop: Workshop): string {
   return `The board claims ${claimed.value} ports; ${free} ${free === 1 ? 'is' : 'are'} free${by}.`;
 }
 
-/** Which sum is too much: the parts' draw against each regulator they could stand on, and against USB where they must live on it. */
+/** Which sum is too much: the parts' draw against each regulator they could stand on, against other parts' outputs, and against USB where they must live on it. */
 function loadWords(shop: Workshop, core: LaidPart[]): string {
   const names = list(core.map((l) => l.part.peripheral.name));
-  const ways = core.flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways)));
-  const able = ways.filter((w) => w.conditions.every((c) => c.rung > 6 || c.truth === 'yes')).flatMap((w) => w.rows.map((r) => r.id));
-  const limits = shop.board.rails
-    .filter((r) => r.source.kind === 'regulator' && able.includes(`peak:${r.id}`))
-    .map((r) => {
-      const { deratedMa, printedMa, share, ownMa, byHeat } = railLimits(shop, r.id);
-      const own = ownMa > 0 ? ` after the board's own ${num(ownMa / 1000, 2)} A` : '';
-      return `${r.label} may carry ${num(deratedMa / 1000, 2)} A (${byHeat ? 'a linear regulator: more turns into too much heat on the full pack' : `${num(share * 100, 0)} % of its rating`}${own}), ${num(printedMa / 1000, 2)} A for moments`;
-    });
-  if (able.includes('usb')) limits.push(`USB gives ${num(usbAmps, 1)} A to all that lives on it`);
+  const { direct, fed } = suppliesFor(core);
+  const limits = weakRails(shop, core).map((r) => {
+    const { deratedMa, printedMa, share, ownMa, byHeat } = railLimits(shop, r.id);
+    const own = ownMa > 0 ? ` after the board's own ${num(ownMa / 1000, 2)} A` : '';
+    return `${r.label} may carry ${num(deratedMa / 1000, 2)} A (${byHeat ? 'a linear regulator: more turns into too much heat on the full pack' : `${num(share * 100, 0)} % of its rating`}${own}), ${num(printedMa / 1000, 2)} A for moments`;
+  });
+  for (const label of new Set(fed.map((w) => w.feed!.label))) {
+    const rows = fed.find((w) => w.feed!.label === label)!.rows.map((r) => r.id);
+    const amps = (kind: string) => shop.rows.get(rows.find((id) => id.startsWith(`${kind}:part:`)) ?? '')?.limit;
+    const [steady, peak] = [amps('steady'), amps('peak')];
+    if (steady !== undefined && peak !== undefined) limits.push(`${label} may carry ${num(steady / 1000, 2)} A, ${num(peak / 1000, 2)} A for moments`);
+  }
+  const onUsb = leastOn(core, 'usb') / 1000;
+  if (direct.some((w) => w.rows.some((r) => r.id === 'usb'))) limits.push(`USB gives ${num(usbAmps, 1)} A to all that lives on it${onUsb > usbAmps ? `, and ${core.length === 1 ? 'it' : 'they'} would draw ${num(onUsb, 2)} A of it on the desk` : ''}`);
   const draw = (which: 'typicalAmps' | 'peakAmps') => num(core.reduce((sum, l) => sum + leastWatts(l, which), 0), 1);
   const verb = core.length === 1 ? 'takes' : 'take';
   return `${names} ${verb} ${draw('typicalAmps')} W, ${draw('peakAmps')} W at peak; ${list(limits)}: too little.`;
+}
+
+/** The supplies whose volts suit these parts: on the board's rails, and from other parts. */
+function suppliesFor(core: LaidPart[]): { direct: Way[]; fed: Way[] } {
+  const ways = core.flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways))).filter((w) => w.conditions.every((c) => c.rung > 6 || c.truth === 'yes'));
+  const isFed = (w: Way) => w.feed?.rail.startsWith('part:') === true;
+  return { direct: ways.filter((w) => !isFed(w)), fed: ways.filter(isFed) };
+}
+
+/** Regulators that these parts could stand on, but not all together. */
+function weakRails(shop: Workshop, core: LaidPart[]): Rail[] {
+  const able = new Set(suppliesFor(core).direct.flatMap((w) => w.rows.map((r) => r.id)));
+  const carries = (rail: string) => ['peak', 'steady'].every((kind) => leastOn(core, `${kind}:${rail}`) <= (shop.rows.get(`${kind}:${rail}`)?.limit ?? 0));
+  return shop.board.rails.filter((r) => r.source.kind === 'regulator' && able.has(`peak:${r.id}`) && !carries(r.id));
+}
+
+/** The least that these parts together put on a row, in mA, wherever they put anything on it. */
+function leastOn(core: LaidPart[], id: string): number {
+  const amounts = (l: LaidPart) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways.flatMap((w) => w.rows.filter((r) => r.id === id).map((r) => r.amount))));
+  return core.reduce((sum, l) => sum + (amounts(l).length > 0 ? Math.min(...amounts(l)) : 0), 0);
 }
 
 function leastWatts(l: LaidPart, which: 'typicalAmps' | 'peakAmps'): number {
@@ -144,6 +169,7 @@ function leastWatts(l: LaidPart, which: 'typicalAmps' | 'peakAmps'): number {
 }
 
 function fixHint(shop: Workshop, core: LaidPart[], rung: SolvedRung): { fix?: string } {
+  if (rung === 7 && leastOn(core, 'usb') > usbAmps * 1000 && weakRails(shop, core).length === 0) return { fix: 'A supply that is dead on USB for the largest of them: another rail, or an external regulator on the pack.' };
   if (rung === 7) return { fix: 'An external regulator for the largest of them, or a board with a stronger one.' };
   if (rung === 4 && core.length > 1) {
     const optional = core.filter((l) => l.part.priority !== 'must').map((l) => l.part.peripheral.name);

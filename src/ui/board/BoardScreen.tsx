@@ -6,6 +6,7 @@ import Link from 'next/link';
 import type { Climb } from '@/core';
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
 import { stateColour, verdictColour } from '../marks/words';
+import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/BuildRoom';
 import { FindingLine } from './FindingLine';
 import { PortLedger } from './PortLedger';
@@ -17,13 +18,7 @@ export function BoardScreen({ boardId }: { boardId: string }) {
   if (!ranking.ranked) return <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>The board is climbing ...</Box>;
   const ranked = ranking.ranked.find((r) => r.climb.boardId === boardId);
   const board = shelf?.boards.find((b) => b.id === boardId);
-  if (!ranked || !board) {
-    return (
-      <Box sx={{ p: 3 }}>
-        No board of this name is on the shelf. <Link href={`/b/${build.id}/ladder`}>Back to the ladder</Link>
-      </Box>
-    );
-  }
+  if (!ranked || !board) return <NoBoard />;
   const { climb, rank } = ranked;
   return (
     <Box sx={{ p: 2 }}>

@@ -11,6 +11,7 @@ import { PortLedger } from '../board/PortLedger';
 import { RailLedger } from '../board/RailLedger';
 import { WireTable } from '../board/WireTable';
 import { verdictColour } from '../marks/words';
+import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/BuildRoom';
 import { BoardDrawing, DrawingKey } from './BoardDrawing';
 import { Bridges } from './Bridges';
@@ -40,13 +41,8 @@ export function HookupScreen({ boardId }: { boardId: string }) {
   useHotkeys('f', () => document.querySelector<HTMLElement>('[data-fix]')?.focus());
   useHotkeys('l', () => document.querySelector<HTMLElement>('[data-choice][aria-pressed="true"], [data-choice]')?.focus());
 
-  if (!climb || !board) {
-    return (
-      <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
-        {shelf && ranking.ranked ? 'No board of this name is on the shelf.' : 'The board is climbing ...'}
-      </Box>
-    );
-  }
+  if (shelf && ranking.ranked && (!climb || !board)) return <NoBoard />;
+  if (!climb || !board) return <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>The board is climbing ...</Box>;
   const locked = new Set(locks.flatMap((l) => ('part' in l ? [l.part] : [])));
   return (
     <Box sx={{ display: 'flex', height: { md: '100%' }, flexDirection: { xs: 'column', md: 'row' } }}>

@@ -9,6 +9,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { completenessOf, differencesOf, doubtsAbout, evaluate, type Board } from '@/core';
 import { LadderStrip } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
+import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/BuildRoom';
 import { BoardBridges } from './BoardBridges';
 import { BoardFigures } from './BoardFigures';
@@ -26,7 +27,7 @@ const draftKey = (id: string) => `rung:board:${id}`;
 export function EditorScreen({ boardId }: { boardId: string }) {
   const { shelf } = useRoom();
   const stored = shelf?.boards.find((b) => b.id === boardId);
-  if (!stored) return <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>{shelf ? 'No board of this name is on the shelf.' : 'The shelf is on its way ...'}</Box>;
+  if (!stored) return shelf ? <NoBoard /> : <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>The shelf is on its way ...</Box>;
   return <Editor stored={stored} />;
 }
 

@@ -1,0 +1,38 @@
+import { describe, expect, test } from 'vitest';
+import { evaluate } from '../climb';
+import { claims, makeBoard, makeBuild, makePart, regulator, says, supply } from '../tests/make';
+
+/** The sentence that says which sum is too much names what falls short, and nothing that would do. Figures by hand. */
+const pads = ['vbat', 'a', 'b'].map((id) => ({ id, label: id }));
+const pack = { id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' as const } };
+const load = (board: ReturnType<typeof makeBoard>, ...parts: ReturnType<typeof makePart>[]) => evaluate(makeBuild({}, parts), board).rungs[6]!.findings.find((f) => f.state === 'breaks')!;
+
+describe('what is too little', () => {
+  test('a regulator out of the part\'s volts is not named', () => {
+    const board = makeBoard({ pads, rails: [pack, { id: 'five', label: '5 V', pads: ['a'], source: regulator(5, 1) }, { id: 'ten', label: '10 V', pads: ['b'], source: regulator(10, 3) }] });
+    const finding = load(board, makePart('servo', { supply: supply(4.8, 6.6, 1.2) }));
+    // 1.2 A peak against 1 A printed; 0.6 A steady is within 0.8 A.
+    expect(finding.sentence).toBe('servo takes 3 W, 6 W at peak; 5 V may carry 0.8 A (80 % of its rating), 1 A for moments: too little.');
+    expect(finding.fix).toContain('external regulator');
+  });
+
+  test('where USB is what falls short, the regulator that would do is not named, and the fix is a supply that is dead on USB', () => {
+    const board = makeBoard({
+      pads,
+      rails: [pack, { id: 'reg', label: 'Regulator', source: regulator(5, 3) }, { id: 'usb', label: 'USB', source: { kind: 'usb', dropVolts: 0.3 } }, { id: 'five', label: '5 V', pads: ['a'], source: { kind: 'either', of: ['usb', 'reg'] } }],
+    });
+    const alive = makePart('gps', { supply: supply(4.5, 5.5, 0.1) }, { onUsb: true });
+    const finding = load(board, alive, makePart('servo', { supply: supply(4.5, 6.6, 1.2) }));
+    // Typical 0.6 A on the servo: within 3 A x 80 %, above the 0.5 A of USB 2.0 (7.2.1).
+    expect(finding.sentence).toContain('USB gives 0.5 A to all that lives on it, and it would draw 0.6 A of it on the desk');
+    expect(finding.sentence).not.toContain('Regulator may carry');
+    expect(finding.fix).toContain('dead on USB');
+  });
+
+  test('another part\'s output is named with what it carries', () => {
+    const host = makePart('transmitter', { supply: supply(7, 17, 0.4) }, { kind: 'video transmitter', gives: [{ id: 'five', label: '5 V out', volts: says(5), amps: claims(0.3) }] });
+    const finding = load(makeBoard({ pads, rails: [{ ...pack, pads: ['vbat'] }] }), host, makePart('lamp', { supply: supply(4.5, 5.5, 0.5) }));
+    // 0.5 A peak against 0.3 A printed; derated 0.24 A.
+    expect(finding.sentence).toBe('lamp takes 1.3 W, 2.5 W at peak; 5 V out of transmitter may carry 0.24 A, 0.3 A for moments: too little.');
+  });
+});
