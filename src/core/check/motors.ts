@@ -59,7 +59,7 @@ function channels(build: Build, esc: EscFigures, whose: string): Finding {
     rung: 3,
     state: stateOf(truth),
     about: 'ESC channels',
-    sentence: isKnown(figure) ? `${counted(build.motors.count, 'motor')} ${build.motors.count === 1 ? 'needs a channel' : 'need a channel each'}; ${whose} has ${num(interval(figure).low, 0)}.` : `${counted(build.motors.count, 'motor')} ${build.motors.count === 1 ? 'needs a channel' : 'need a channel each'}; nobody says how many ${whose} has.`,
+    sentence: `${counted(build.motors.count, 'motor')} ${build.motors.count === 1 ? 'needs a channel' : 'need a channel each'}; ${isKnown(figure) ? `${whose} has ${num(interval(figure).low, 0)}` : `nobody says how many ${whose} has`}.`,
     needed: counted(build.motors.count, 'channel'),
     given: counted(interval(figure).low, 'channel'),
     grounds: [ground('ESC channels', figure)],

@@ -29,6 +29,14 @@ describe('what is too little', () => {
     expect(finding.fix).toContain('dead on USB');
   });
 
+  test('where no single sum is too much but all choices together are, every regulator is named, and the sentence is whole', () => {
+    // Each rail takes any one of the three parts of 0.6 A peak, neither two: three parts, two rails.
+    const rail = (id: string, pad: string) => ({ id, label: id, pads: [pad], source: regulator(5, 1) });
+    const part = (id: string) => makePart(id, { supply: supply(4.5, 5.5, 0.6) });
+    const finding = load(makeBoard({ pads, rails: [pack, rail('left', 'a'), rail('right', 'b')] }), part('one'), part('two'), part('three'));
+    expect(finding.sentence).toMatch(/left may carry .* and right may carry .*: too little[.]$/);
+  });
+
   test('another part\'s output is named with what it carries', () => {
     const host = makePart('transmitter', { supply: supply(7, 17, 0.4) }, { kind: 'video transmitter', gives: [{ id: 'five', label: '5 V out', volts: says(5), amps: claims(0.3) }] });
     const finding = load(makeBoard({ pads, rails: [{ ...pack, pads: ['vbat'] }] }), host, makePart('lamp', { supply: supply(4.5, 5.5, 0.5) }));

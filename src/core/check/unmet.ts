@@ -125,7 +125,10 @@ function claimWords(shop: Workshop): string {
 function loadWords(shop: Workshop, core: LaidPart[]): string {
   const names = list(core.map((l) => l.part.peripheral.name));
   const { direct, fed } = suppliesFor(core);
-  const limits = weakRails(shop, core).map((r) => {
+  const onUsb = leastOn(core, 'usb') / 1000;
+  const weak = weakRails(shop, core);
+  // Where no single sum is too much, but all choices together: every regulator they could stand on is named.
+  const limits = (weak.length > 0 || onUsb > usbAmps ? weak : railsFor(shop, core)).map((r) => {
     const { deratedMa, printedMa, share, ownMa, byHeat } = railLimits(shop, r.id);
     const own = ownMa > 0 ? ` after the board's own ${num(ownMa / 1000, 2)} A` : '';
     return `${r.label} may carry ${num(deratedMa / 1000, 2)} A (${byHeat ? 'a linear regulator: more turns into too much heat on the full pack' : `${num(share * 100, 0)} % of its rating`}${own}), ${num(printedMa / 1000, 2)} A for moments`;
@@ -136,11 +139,11 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
     const [steady, peak] = [amps('steady'), amps('peak')];
     if (steady !== undefined && peak !== undefined) limits.push(`${label} may carry ${num(steady / 1000, 2)} A, ${num(peak / 1000, 2)} A for moments`);
   }
-  const onUsb = leastOn(core, 'usb') / 1000;
   if (direct.some((w) => w.rows.some((r) => r.id === 'usb'))) limits.push(`USB gives ${num(usbAmps, 1)} A to all that lives on it${onUsb > usbAmps ? `, and ${core.length === 1 ? 'it' : 'they'} would draw ${num(onUsb, 2)} A of it on the desk` : ''}`);
   const draw = (which: 'typicalAmps' | 'peakAmps') => num(core.reduce((sum, l) => sum + leastWatts(l, which), 0), 1);
   const verb = core.length === 1 ? 'takes' : 'take';
-  return `${names} ${verb} ${draw('typicalAmps')} W, ${draw('peakAmps')} W at peak; ${list(limits)}: too little.`;
+  const short = limits.length > 0 ? `${list(limits)}: too little` : 'no choice of supplies carries that';
+  return `${names} ${verb} ${draw('typicalAmps')} W, ${draw('peakAmps')} W at peak; ${short}.`;
 }
 
 /** The supplies whose volts suit these parts: on the board's rails, and from other parts. */
@@ -150,11 +153,16 @@ function suppliesFor(core: LaidPart[]): { direct: Way[]; fed: Way[] } {
   return { direct: ways.filter((w) => !isFed(w)), fed: ways.filter(isFed) };
 }
 
-/** Regulators that these parts could stand on, but not all together. */
-function weakRails(shop: Workshop, core: LaidPart[]): Rail[] {
+/** Regulators that these parts could stand on. */
+function railsFor(shop: Workshop, core: LaidPart[]): Rail[] {
   const able = new Set(suppliesFor(core).direct.flatMap((w) => w.rows.map((r) => r.id)));
+  return shop.board.rails.filter((r) => r.source.kind === 'regulator' && able.has(`peak:${r.id}`));
+}
+
+/** Those of them that do not carry them all together. */
+function weakRails(shop: Workshop, core: LaidPart[]): Rail[] {
   const carries = (rail: string) => ['peak', 'steady'].every((kind) => leastOn(core, `${kind}:${rail}`) <= (shop.rows.get(`${kind}:${rail}`)?.limit ?? 0));
-  return shop.board.rails.filter((r) => r.source.kind === 'regulator' && able.has(`peak:${r.id}`) && !carries(r.id));
+  return railsFor(shop, core).filter((r) => !carries(r.id));
 }
 
 /** The least that these parts together put on a row, in mA, wherever they put anything on it. */
