@@ -140,9 +140,9 @@ const mostRounds = 20;
 /**
  * The least of one level (in its own numbers) over the relaxation; with `level` -1 only whether there is any. Infinity where there is none.
  * `afresh`: the objective is new, else the relaxation was optimal for it before options were dropped or caps moved.
- * `enough`: a bound above this need not be raised further.
+ * A bound above `enough()` need not be raised further; it is asked before each round of cuts, when the relaxed hookup may have led to a better one.
  */
-export function boundOf(a: Relaxation, level: number, afresh: boolean, enough = Infinity): Bound {
+export function boundOf(a: Relaxation, level: number, afresh: boolean, enough: (bound: number) => number): Bound {
   const { simplex, model } = a;
   // A level that costs nothing anywhere has no row; then any hookup will do.
   const goal = level < 0 ? -1 : a.rowAt[model.sums + level]!;
@@ -150,8 +150,11 @@ export function boundOf(a: Relaxation, level: number, afresh: boolean, enough = 
   for (let rounds = 0; ; ) {
     const { proof, ended } = solved(a, goal, first, mostPivots);
     if (proof) return proof;
-    if (!ended || (goal >= 0 && -simplex.stands[simplex.ownPlace[goal]!]! > enough)) break;
-    if (!wakePairs(a) && (rounds++ === mostRounds || !addCuts(a))) break;
+    if (!ended) break;
+    if (!wakePairs(a)) {
+      const bound = goal < 0 ? 0 : -simplex.stands[simplex.ownPlace[goal]!]!;
+      if (bound > enough(bound) || rounds++ === mostRounds || !addCuts(a)) break;
+    }
     first = false;
   }
   return pricedBy(a, level, goal);

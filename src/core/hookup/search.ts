@@ -16,7 +16,7 @@ const mostSteps = 500;
  * Exact: branch and bound over relaxations; what the bound rules out is dropped before a node is split. The relaxation given is solved, not split.
  * `again` is asked once, before the first split, for a hookup that may be better.
  */
-export function searchLevel(start: Relaxation, level: number, below: number, unit: number, again: () => Chosen | null = () => null): { best: Chosen | null; nodes: number; root: Bound | null } {
+export function searchLevel(start: Relaxation, level: number, below: number, unit: number, again: (best: Chosen | null, shares: Float64Array) => Chosen | null = () => null): { best: Chosen | null; nodes: number; root: Bound | null } {
   const { model } = start;
   let best: Chosen | null = null;
   let bar = below;
@@ -30,7 +30,13 @@ export function searchLevel(start: Relaxation, level: number, below: number, uni
     nodes++;
     if (!propagate(node)) return;
     lowerToReachable(node);
-    const bound = boundOf(node, level, root, bar - unit + near * unit);
+    const bound = boundOf(node, level, root, (bound) => {
+      const enough = () => (best && level < 0 ? -Infinity : bar - unit + near * unit);
+      const shares = sharesOf(node);
+      consider(repaired(node, shares));
+      if (root && bound <= enough()) consider(again(best, shares));
+      return enough();
+    });
     first ??= bound;
     // What cannot reach below the bar by a whole unit is of no use.
     if (bound.bound > bar - unit + near * unit) return;
@@ -38,9 +44,7 @@ export function searchLevel(start: Relaxation, level: number, below: number, uni
     const whole = chosenFrom(node, shares);
     if (whole) consider(whole);
     if (done(bound)) return;
-    consider(repaired(node, shares, bound));
-    if (done(bound)) return;
-    if (root) consider(again());
+    consider(repaired(node, shares));
     if (done(bound)) return;
     const kept = node.alive.slice();
     const open = root ? copyRelaxation(node) : node;
@@ -94,12 +98,12 @@ function chosenFrom({ model, alive }: Relaxation, shares: Float64Array): Chosen 
 }
 
 /** A hookup made from the relaxed one: parts that are nearly settled first, each takes what it has most of among the options that still go. */
-function repaired({ model, alive, caps }: Relaxation, shares: Float64Array, { rise }: Bound): Chosen | null {
+function repaired({ model, alive, caps }: Relaxation, shares: Float64Array): Chosen | null {
   const parts = model.first.length - 1;
   const left = caps.slice();
   const tags = new Map<number, number>();
   const chosen = new Int32Array(parts).fill(-1);
-  const worth = (o: number) => shares[o]! - 1e-3 * rise[o]!;
+  const worth = (o: number) => shares[o]!;
   const order = Array.from({ length: parts }, (_, p) => {
     let top = 0;
     for (let o = model.first[p]!; o < model.first[p + 1]!; o++) top = Math.max(top, shares[o]!);

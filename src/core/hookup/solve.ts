@@ -92,8 +92,21 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   let nodes = 0;
   const openIn = ({ alive }: Relaxation): Seats => ({ ...seats, lists: lists.map((list, p) => list.filter((_, i) => alive[model.first[p]! + i])) });
   const improved = (from: Relaxation, rounds: number): Chosen => chosenOf(improve(openIn(from), optionsIn(best), rounds));
+  /** The best of what the relaxed hookup takes pieces of. */
+  const nearby = (from: Relaxation, shares: Float64Array): Chosen => {
+    const few = lists.map((list, p) => list.filter((_, i) => from.alive[model.first[p]! + i] && (shares[model.first[p]! + i]! > 1e-6 || best[p] === model.first[p]! + i)));
+    const cost = costOf(problem, optionsIn(best));
+    const found = tryOut(ordered(problem, few), problem.rows.map((r) => r.limit), -Infinity, cost, 500).best;
+    return found ? chosenOf(found) : best;
+  };
   const ask = (from: Relaxation, level: number, below: number, unit: number) => {
-    const found = searchLevel(from, level, below, unit, level < 0 ? undefined : () => (best = improved(from, 3 * patience)));
+    let asked = 0;
+    const found = searchLevel(from, level, below, unit, level < 0 ? undefined : (found, shares) => {
+      best = found ?? best;
+      best = nearby(from, shares);
+      if (asked++ === 0) best = improved(from, 3 * patience);
+      return best;
+    });
     nodes += found.nodes;
     return found;
   };
