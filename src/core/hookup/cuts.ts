@@ -15,8 +15,8 @@ export interface Cut {
   scale: number;
 }
 
-/** Cuts that the relaxed hookup breaks. Sums rounded down cost most to find and fill most entries, so they come when there is nothing else. */
-export function brokenCuts(a: Relaxation, shares: Float64Array): Cut[] {
+/** Cuts that the relaxed hookup breaks. Sums rounded down cost most to find and fill most entries, so they come when there is nothing else, or when that did not help (`stuck`). */
+export function brokenCuts(a: Relaxation, shares: Float64Array, stuck: boolean): Cut[] {
   const found = [...brokenTies(a, shares), ...brokenCovers(a, shares)];
-  return found.length > 0 ? found : roundedSums(a, shares);
+  return found.length > 0 && !stuck ? found : [...found, ...roundedSums(a, shares)];
 }

@@ -7,7 +7,16 @@ const fewest = 5;
 /** Freed seats are tried out again for so many steps, times the patience. */
 const stepsARound = 20;
 /** Of a seat's cheaper options one of the first so many is wished for. */
-const wishes = 6;
+const wishes = 20;
+
+/** A hookup and what it leaves of every row. */
+interface State {
+  chosen: Option[];
+  left: number[];
+  /** The seats that could be had for less, and of those the ones that could save most on the levels above the margin. */
+  dear: number[];
+  dearest: number[];
+}
 
 /**
  * A hookup at least as good as `start` (margin aside), found by freeing a few seats at a time and trying them out again (large neighbourhood search: P. Shaw,
@@ -20,27 +29,42 @@ export function improve(seats: Seats, start: Option[], patience: number): Option
   const limits = problem.rows.map((row) => row.limit);
   const ready = ordered(problem, lists);
   const roll = dice(patience);
-  let chosen = start;
-  let cost = costOf(problem, chosen);
-  for (let idle = 0; idle < patience; idle++) {
-    const dear = chosen.flatMap((o, seat) => (compare(o.cost, lists[seat]![0]!.cost) > 0 ? [seat] : []));
-    if (dear.length === 0) break;
-    const seat = dear[roll(dear.length)]!;
-    const cheaper = lists[seat]!.findIndex((o) => compare(o.cost, chosen[seat]!.cost) >= 0);
-    const free = freedFor(lists[seat]![roll(Math.min(wishes, cheaper))]!, seat, chosen, part, limits, roll);
+  let cost = costOf(problem, start);
+  let now = stateOf(start, lists, limits);
+  for (let idle = 0; idle < patience && now.dear.length > 0; idle++) {
+    const among = now.dearest.length > 0 && roll(2) === 0 ? now.dearest : now.dear;
+    const seat = among[roll(among.length)]!;
+    const cheaper = lists[seat]!.findIndex((o) => compare(o.cost, now.chosen[seat]!.cost) >= 0);
+    const free = freedFor(lists[seat]![roll(Math.min(wishes, cheaper))]!, seat, now, part, roll);
     // Equals are welcome: they lead away from where nothing helps.
-    const { best } = tryOut(held(ready, lists, chosen, free), limits, -Infinity, [cost[0], cost[1], cost[2] + 1], stepsARound * patience);
-    if (!best) continue;
-    chosen = best;
-    const now = costOf(problem, chosen);
-    if (compare(now, cost) < 0) idle = -1;
-    cost = now;
+    const found = tryOut(held(ready, lists, now, free), limits, -Infinity, [cost[0], cost[1], cost[2] + 1], stepsARound * patience);
+    if (!found.best) continue;
+    if (compare(found.cost, cost) < 0) idle = -1;
+    cost = found.cost;
+    now = stateOf(found.best, lists, limits);
   }
-  return chosen;
+  return now.chosen;
 }
 
-/** For each seat whether it is freed so that one may have its wish: those that disagree about a tag, one on each row that would be too full, and some by chance. */
-function freedFor(wish: Option, seat: number, chosen: Option[], part: number[], limits: number[], roll: (below: number) => number): Uint8Array {
+function stateOf(chosen: Option[], lists: Option[][], limits: number[]): State {
+  const left = limits.slice();
+  for (const { uses } of chosen) for (let i = 0; i < uses.length; i++) left[uses[i]![0]]! -= uses[i]![1];
+  const dear: number[] = [];
+  let most = 0;
+  chosen.forEach((o, seat) => {
+    const least = lists[seat]![0]!.cost;
+    if (compare(o.cost, least) > 0) dear.push(seat);
+    most = Math.max(most, o.cost[0] - least[0]);
+  });
+  const dearest = most > 0 ? dear.filter((seat) => chosen[seat]!.cost[0] - lists[seat]![0]!.cost[0] >= most / 2) : [];
+  return { chosen, left, dear, dearest };
+}
+
+/**
+ * For each seat whether it is freed so that one may have its wish: those that disagree about a tag, one on each row that would be too full, and others by chance,
+ * half of them on the rows that are wished for.
+ */
+function freedFor(wish: Option, seat: number, { chosen, left }: State, part: number[], roll: (below: number) => number): Uint8Array {
   const seats = chosen.length;
   const free = new Uint8Array(seats);
   let count = 0;
@@ -53,34 +77,52 @@ function freedFor(wish: Option, seat: number, chosen: Option[], part: number[], 
     }
   };
   /** The first one that is not free from a place rolled on. */
-  const any = (fits: (p: number) => boolean) => {
+  const any = (fits: (o: Option) => boolean): boolean => {
     const from = roll(seats);
     for (let n = 0; n < seats; n++) {
       const p = (from + n) % seats;
-      if (!free[p] && fits(p)) return release(p);
+      if (free[p] || !fits(chosen[p]!)) continue;
+      release(p);
+      return true;
     }
+    return false;
   };
   release(seat);
   chosen.forEach((o, p) => {
     if (!free[p] && o.tags.some(([t, v]) => wish.tags.some(([u, w]) => t === u && v !== w))) release(p);
   });
   for (const [row, amount] of wish.uses) {
-    const used = chosen.reduce((sum, o, p) => (free[p] ? sum : sum + amountOn(o, row)), amount);
-    if (used > limits[row]!) any((p) => amountOn(chosen[p]!, row) > 0);
+    let over = amount - left[row]!;
+    for (let p = 0; p < seats && over > 0; p++) if (free[p]) over -= amountOn(chosen[p]!, row);
+    if (over > 0) any((o) => amountOn(o, row) > 0);
   }
-  while (count < Math.min(fewest, seats)) any(() => true);
+  while (count < Math.min(fewest, seats)) {
+    const near = roll(2) === 0 && any((o) => wish.uses.some(([row]) => amountOn(o, row) > 0));
+    if (!near) any(() => true);
+  }
   return free;
 }
 
-function amountOn(option: Option, row: number): number {
-  for (let i = 0; i < option.uses.length; i++) if (option.uses[i]![0] === row) return option.uses[i]![1];
+function amountOn({ uses }: Option, row: number): number {
+  for (let i = 0; i < uses.length; i++) if (uses[i]![0] === row) return uses[i]![1];
   return 0;
 }
 
-/** Only the free seats still have a choice; those that have none come first. */
-function held({ order, once }: Ordered, lists: Option[][], chosen: Option[], free: Uint8Array): Ordered {
+/** Only the free seats still have a choice, of what the others leave them; those that have none come first. */
+function held({ order, once }: Ordered, lists: Option[][], { chosen, left: before }: State, free: Uint8Array): Ordered {
+  const left = before.slice();
+  const standing = new Int32Array(once.length).fill(-1);
+  chosen.forEach(({ uses, tags }, p) => {
+    if (free[p]) for (let i = 0; i < uses.length; i++) left[uses[i]![0]]! += uses[i]![1];
+    else for (let i = 0; i < tags.length; i++) standing[tags[i]![0]] = tags[i]![1];
+  });
+  const goes = ({ uses, tags }: Option) => {
+    for (let i = 0; i < uses.length; i++) if (uses[i]![1] > left[uses[i]![0]]!) return false;
+    for (let i = 0; i < tags.length; i++) if (standing[tags[i]![0]] !== -1 && standing[tags[i]![0]] !== tags[i]![1]) return false;
+    return true;
+  };
   const seats = [...order.filter((p) => !free[p]), ...order.filter((p) => free[p])];
-  const mine = seats.map((p) => (free[p] ? lists[p]! : [chosen[p]!]));
+  const mine = seats.map((p) => (free[p] ? lists[p]!.filter(goes) : [chosen[p]!]));
   return { order: seats, lists: mine, ahead: aheadOf(mine), once };
 }
 

@@ -147,13 +147,15 @@ export function boundOf(a: Relaxation, level: number, afresh: boolean, enough: (
   // A level that costs nothing anywhere has no row; then any hookup will do.
   const goal = level < 0 ? -1 : a.rowAt[model.sums + level]!;
   let first = afresh;
+  let before = -Infinity;
   for (let rounds = 0; ; ) {
     const { proof, ended } = solved(a, goal, first, mostPivots);
     if (proof) return proof;
     if (!ended) break;
     if (!wakePairs(a)) {
       const bound = goal < 0 ? 0 : -simplex.stands[simplex.ownPlace[goal]!]!;
-      if (bound > enough(bound) || rounds++ === mostRounds || !addCuts(a)) break;
+      if (bound > enough(bound) || rounds++ === mostRounds || !addCuts(a, goal >= 0 && bound < before + 1e-6)) break;
+      before = bound;
     }
     first = false;
   }
@@ -202,8 +204,8 @@ function wakePairs({ model, simplex, pairRow, valueAt }: Relaxation): boolean {
 }
 
 /** Brings in cuts that the relaxed hookup breaks. False when there are none, or no room. */
-function addCuts(a: Relaxation): boolean {
-  const found = brokenCuts(a, sharesOf(a)).slice(0, mostCuts - a.cuts.length);
+function addCuts(a: Relaxation, stuck: boolean): boolean {
+  const found = brokenCuts(a, sharesOf(a), stuck).slice(0, mostCuts - a.cuts.length);
   if (found.length === 0) return false;
   const filling = found.map(({ options, amounts, values, limit, scale }, k) => ({
     row: a.cutRow + a.cuts.length + k,

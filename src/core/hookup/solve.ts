@@ -32,7 +32,7 @@ export function worksAtAll(problem: Problem, lists: Option[][]): boolean {
 
 const quickSteps = 1500;
 /** Rounds without a gain after which improving stops; before a split it is given three times as many. */
-const patience = 12;
+const patience = 16;
 
 /** Every part left out: always possible. */
 function leftOut({ lists }: Seats): Option[] {
@@ -104,7 +104,8 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
     const found = searchLevel(from, level, below, unit, level < 0 ? undefined : (found, shares) => {
       best = found ?? best;
       best = nearby(from, shares);
-      if (asked++ === 0) best = improved(from, 3 * patience);
+      if ((asked & (asked - 1)) === 0) best = improved(from, 2 * patience + asked);
+      asked++;
       return best;
     });
     nodes += found.nodes;

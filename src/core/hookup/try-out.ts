@@ -36,10 +36,10 @@ export function aheadOf(lists: Option[][]): Packed[] {
 }
 
 /**
- * The least cost strictly below `below` with options of at least `floor` margin, by trying options cheapest first; `ended` false when it took more
+ * The least cost strictly below `below` (and that cost) with options of at least `floor` margin, by trying options cheapest first; `ended` false when it took more
  * than `most` steps, and then nothing is proved. Most builds on most boards end here: the linear relaxation is for those that do not.
  */
-export function tryOut({ order, lists, ahead, once }: Ordered, limits: number[], floor: number, below: Packed | undefined, most: number): { best: Option[] | null; ended: boolean; steps: number } {
+export function tryOut({ order, lists, ahead, once }: Ordered, limits: number[], floor: number, below: Packed | undefined, most: number): { best: Option[] | null; cost: Packed; ended: boolean; steps: number } {
   const left = limits.slice();
   const standing = new Int32Array(once.length).fill(-1);
   const count = lists.length;
@@ -94,8 +94,9 @@ export function tryOut({ order, lists, ahead, once }: Ordered, limits: number[],
 
   visit(0, 0, 0, 0);
   const found = best as Option[] | null;
-  const inOrder = found && order.map((_, p) => found[order.indexOf(p)]!);
-  return { best: inOrder, ended: steps <= most, steps };
+  const inOrder = found && new Array<Option>(count);
+  if (inOrder) order.forEach((p, k) => (inOrder[p] = found[k]!));
+  return { best: inOrder, cost: bar, ended: steps <= most, steps };
 }
 
 function less(a0: number, a1: number, a2: number, bar: Packed): boolean {
