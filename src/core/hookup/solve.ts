@@ -116,7 +116,7 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
     const at = model.sums + level;
     const now = totalsOf(model, best)[at]!;
     let root: Bound | null = null;
-    if (now > 0) {
+    if (now > leastOf(from, at)) {
       const found = ask(from, level, now, units[level]!);
       best = found.best ?? best;
       root = found.root;
@@ -155,6 +155,22 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   });
   least(at(step), ports);
   return solutionOf(seats, optionsIn(best), cap, nodes);
+}
+
+/** What the options of a relaxation take of a row at least, each by itself. */
+function leastOf({ model, alive }: Relaxation, row: number): number {
+  let sum = 0;
+  for (let p = 0; p < model.first.length - 1; p++) {
+    let low = Infinity;
+    for (let o = model.first[p]!; o < model.first[p + 1]! && low > 0; o++) {
+      if (!alive[o]) continue;
+      let amount = 0;
+      for (let i = model.at[o]!; i < model.at[o + 1]!; i++) if (model.row[i] === row) amount = model.amount[i]!;
+      low = Math.min(low, amount);
+    }
+    sum += low;
+  }
+  return sum;
 }
 
 /** For each level the greatest number that all its costs are multiples of. */
