@@ -71,7 +71,8 @@ function quickly({ problem, lists }: Seats, cap: number, known?: Option[]): { be
 /** The widest margin step that can be had, from the one at hand upwards. `ask` answers with the step it found, or null. */
 function widestStep(at: number, ask: (step: number) => number | null): number {
   let low = marginSteps.findIndex((s) => s === at);
-  for (let high: number = marginSteps.length, next = high - 1; high - low > 1; next = Math.floor((low + high) / 2)) {
+  // The next one first: mostly it cannot be had, and that ends it.
+  for (let high: number = marginSteps.length, next = low + 1; high - low > 1; next = Math.floor((low + high) / 2)) {
     const found = ask(marginSteps[next]!);
     if (found === null) high = next;
     else low = Math.max(next, marginSteps.findIndex((s) => s === found));
