@@ -19,14 +19,12 @@ interface State {
 }
 
 /**
- * A hookup at least as good as `start` (margin aside), found by freeing a few seats at a time and trying them out again (large neighbourhood search: P. Shaw,
+ * A hookup within the limits at least as good as `start` (margin aside), found by freeing a few seats at a time and trying them out again (large neighbourhood search: P. Shaw,
  * Principles and Practice of Constraint Programming, 1998). A seat that could be had for less wishes for a cheaper option, and the seats that stand in its way are
  * freed with it. Gives up after `patience` rounds without a gain. Proves nothing, and is what makes proofs short: most bounds then only have to confirm.
  * Repeatable: it rolls the same dice every time.
  */
-export function improve(seats: Seats, start: Option[], patience: number): Option[] {
-  const { problem, lists, part } = seats;
-  const limits = problem.rows.map((row) => row.limit);
+export function improve({ problem, lists, part }: Seats, limits: number[], start: Option[], patience: number): Option[] {
   const ready = ordered(problem, lists);
   const roll = dice(patience);
   let cost = costOf(problem, start);

@@ -203,16 +203,15 @@ function dominates(a: Option, b: Option): boolean {
 }
 
 /** What options cost together, with what their tags cost once. */
-export function costOf(problem: Problem, options: Option[]): Packed {
-  const seen = new Set<string>();
+export function costOf({ tags }: Problem, options: Option[]): Packed {
+  const seen = tags.map((): number[] => []);
   let sum = zero;
   for (const o of options) {
     sum = plus(sum, o.cost);
     for (const [tag, value] of o.tags) {
-      const key = `${tag}:${value}`;
-      if (seen.has(key)) continue;
-      seen.add(key);
-      sum = plus(sum, pack(problem.tags[tag]!.once[value]!));
+      if (seen[tag]!.includes(value)) continue;
+      seen[tag]!.push(value);
+      sum = plus(sum, pack(tags[tag]!.once[value]!));
     }
   }
   return sum;

@@ -16,7 +16,7 @@ export function solve(problem: Problem, cap = marginCapPercent): Solution {
   const seats = seatsOf(problem, cap);
   const quick = quickly(seats, cap);
   if (quick.ended && quick.best) return solutionOf(seats, quick.best, cap, quick.steps);
-  return byRelaxation(seats, cap, improve(seats, quick.best ?? leftOut(seats), patience));
+  return byRelaxation(seats, cap, improve(seats, problem.rows.map((r) => r.limit), quick.best ?? leftOut(seats), patience));
 }
 
 /** Can one option be taken from every list at once, whatever it costs? */
@@ -33,6 +33,9 @@ export function worksAtAll(problem: Problem, lists: Option[][]): boolean {
 const quickSteps = 1500;
 /** Rounds without a gain after which improving stops; before a split it is given three times as many. */
 const patience = 16;
+
+/** What the relaxed hookup takes pieces of is tried out for so many steps. */
+const nearbySteps = 500;
 
 /** Every part left out: always possible. */
 function leftOut({ lists }: Seats): Option[] {
@@ -92,19 +95,23 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   const units = unitsOf(model);
   let nodes = 0;
   const openIn = ({ alive }: Relaxation): Seats => ({ ...seats, lists: lists.map((list, p) => list.filter((_, i) => alive[model.first[p]! + i])) });
-  const improved = (from: Relaxation, rounds: number): Chosen => chosenOf(improve(openIn(from), optionsIn(best), rounds));
+  const improved = (from: Relaxation, rounds: number): Chosen => chosenOf(improve(openIn(from), limitsOf(from), optionsIn(best), rounds));
+  const limitsOf = ({ caps }: Relaxation) => Array.from(problem.rows, (_, r) => caps[r]!);
   /** The best of what the relaxed hookup takes pieces of. */
   const nearby = (from: Relaxation, shares: Float64Array): Chosen => {
     const few = lists.map((list, p) => list.filter((_, i) => from.alive[model.first[p]! + i] && (shares[model.first[p]! + i]! > 1e-6 || best[p] === model.first[p]! + i)));
     const cost = costOf(problem, optionsIn(best));
-    const found = tryOut(ordered(problem, few), problem.rows.map((r) => r.limit), -Infinity, cost, 500).best;
+    const found = tryOut(ordered(problem, few), limitsOf(from), -Infinity, cost, nearbySteps).best;
     return found ? chosenOf(found) : best;
   };
+  /** Whatever hookup it is that the search finds or is helped to, `best` is it, on all levels. */
   const ask = (from: Relaxation, level: number, below: number, unit: number) => {
     let asked = 0;
-    const found = searchLevel(from, level, below, unit, level < 0 ? undefined : (found, shares) => {
+    const found = searchLevel(from, level, below, unit, (found, shares) => {
       best = found ?? best;
+      if (level < 0) return null;
       best = nearby(from, shares);
+      // With the 1st, 2nd, 4th, 8th relaxed hookup and so on, for longer than before.
       if ((asked & (asked - 1)) === 0) best = improved(from, 2 * patience + asked);
       asked++;
       return best;
@@ -119,8 +126,11 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
     let root: Bound | null = null;
     if (now > leastOf(from, at)) {
       const found = ask(from, level, now, units[level]!);
-      best = found.best ?? best;
       root = found.root;
+      if (found.best && totalsOf(model, found.best)[at]! < totalsOf(model, best)[at]!) {
+        best = found.best;
+        best = improved(from, patience);
+      }
     }
     const reached = totalsOf(model, best)[at]!;
     if (root) for (let o = 0; o < root.rise.length; o++) if (from.alive[o] && root.bound + root.rise[o]! > reached + 1e-6 * Math.max(1, reached)) drop(from, o);
@@ -130,9 +140,7 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   const ports = levelOrder.length - 1;
   let tried = model.options.length;
   for (let level = 0; level < ports; level++) {
-    const before = best;
     least(relaxed, level);
-    if (best !== before) best = improved(relaxed, patience);
     const open = openIn(relaxed);
     // What the decided levels leave is often little enough to be tried out.
     const left = open.lists.reduce((sum, list) => sum + list.length, 0);
