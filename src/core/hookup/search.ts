@@ -10,7 +10,7 @@ export type Chosen = Int32Array;
 const near = 1e-6;
 /** A node is tried out by hand, so to say, for so many steps before it is split: about as long as its relaxation took; longer where the first hookup ends it. */
 const mostSteps = 500;
-const mostStepsForAny = 2500;
+const mostStepsForAny = 500;
 
 /**
  * The least of one level below `below`, or with `level` -1 any hookup; null where there is none. `unit`: every cost of the level is a multiple of it.

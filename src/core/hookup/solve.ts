@@ -6,6 +6,7 @@ import { costOf, picksOf, seatsOf, type Option, type Seats } from './options';
 import { limitAt, rowMargin, type Problem, type Solution } from './problem';
 import { copyRelaxation, drop, relaxationOf, setCap, type Bound, type Relaxation } from './relax';
 import { searchLevel, type Chosen } from './search';
+import { settled } from './settled';
 import { ordered, tryOut } from './try-out';
 
 /**
@@ -16,7 +17,14 @@ export function solve(problem: Problem, cap = marginCapPercent): Solution {
   const seats = seatsOf(problem, cap);
   const quick = quickly(seats, cap);
   if (quick.ended && quick.best) return solutionOf(seats, quick.best, cap, quick.steps);
-  return byRelaxation(seats, cap, improve(seats, problem.rows.map((r) => r.limit), quick.best ?? leftOut(seats), patience));
+  const start = improve(seats, problem.rows.map((r) => r.limit), quick.best ?? leftOut(seats), patience);
+  const open = settled(seats, start);
+  const left = (lists: Option[][]) => lists.reduce((sum, list) => sum + list.length, 0);
+  if (left(open.lists) < 0.8 * left(seats.lists)) {
+    const again = quickly(open, cap, start);
+    if (again.ended && again.best) return solutionOf(seats, again.best, cap, quick.steps + again.steps);
+  }
+  return byRelaxation(open, cap, start);
 }
 
 /** Can one option be taken from every list at once, whatever it costs? */
