@@ -10,7 +10,6 @@ export type Chosen = Int32Array;
 const near = 1e-6;
 /** A node is tried out by hand, so to say, for so many steps before it is split: about as long as its relaxation took; longer where the first hookup ends it. */
 const mostSteps = 500;
-const mostStepsForAny = 500;
 
 /**
  * The least of one level below `below`, or with `level` -1 any hookup; null where there is none. `unit`: every cost of the level is a multiple of it.
@@ -30,6 +29,13 @@ export function searchLevel(start: Relaxation, level: number, below: number, uni
   function visit(node: Relaxation, root: boolean): void {
     nodes++;
     if (!propagate(node)) return;
+    if (root && level < 0) {
+      // Whether there is any is mostly seen without a relaxation.
+      const nothing = new Float64Array(node.alive.length);
+      const tried = enumerate(node, level, bar, mostSteps, { bound: 0, rise: nothing }, nothing, near);
+      consider(tried.best);
+      if (tried.ended || best) return;
+    }
     lowerToReachable(node);
     const bound = boundOf(node, level, root, (bound) => {
       const enough = () => (best && level < 0 ? -Infinity : bar - unit + near * unit);
@@ -50,7 +56,7 @@ export function searchLevel(start: Relaxation, level: number, below: number, uni
     const kept = node.alive.slice();
     const open = root ? copyRelaxation(node) : node;
     for (let o = 0; o < kept.length; o++) if (kept[o] && bound.bound + bound.rise[o]! > bar - unit + near * unit) drop(open, o);
-    const tried = enumerate(open, level, bar, level < 0 ? mostStepsForAny : mostSteps, bound, shares, level < 0 ? near : bar - unit + near * unit);
+    const tried = enumerate(open, level, bar, mostSteps, bound, shares, level < 0 ? near : bar - unit + near * unit);
     consider(tried.best);
     if (tried.ended || (best && level < 0)) return;
     for (const child of split(open, shares, level, bound.bound, level < 0 ? near : bar - unit + near * unit)) {
