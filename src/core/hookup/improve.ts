@@ -1,6 +1,7 @@
-import { compare } from './cost';
+import { compare, type Packed } from './cost';
 import { costOf, type Option, type Seats } from './options';
-import { aheadOf, ordered, tryOut, type Ordered } from './try-out';
+import type { Problem } from './problem';
+import { onceOf, tryOut, type Trial } from './try-out';
 
 /** At least so many seats are freed at a time. */
 const fewest = 5;
@@ -25,7 +26,7 @@ interface State {
  * Repeatable: it rolls the same dice every time.
  */
 export function improve({ problem, lists, part }: Seats, limits: number[], start: Option[], patience: number): Option[] {
-  const ready = ordered(problem, lists);
+  const once = onceOf(problem);
   const roll = dice(patience);
   let cost = costOf(problem, start);
   let now = stateOf(start, lists, limits);
@@ -35,11 +36,14 @@ export function improve({ problem, lists, part }: Seats, limits: number[], start
     const cheaper = lists[seat]!.findIndex((o) => compare(o.cost, now.chosen[seat]!.cost) >= 0);
     const free = freedFor(lists[seat]![roll(Math.min(wishes, cheaper))]!, seat, now, part, roll);
     // Equals are welcome: they lead away from where nothing helps.
-    const found = tryOut(held(ready, lists, now, free), limits, -Infinity, [cost[0], cost[1], cost[2] + 1], stepsARound * patience);
+    const seatsFree = now.chosen.flatMap((_, p) => (free[p] ? [p] : []));
+    const found = tryOut(held(problem, once, lists, now, free), [cost[0], cost[1], cost[2] + 1], stepsARound * patience);
     if (!found.best) continue;
     if (compare(found.cost, cost) < 0) idle = -1;
     cost = found.cost;
-    now = stateOf(found.best, lists, limits);
+    const next = now.chosen.slice();
+    seatsFree.forEach((p, k) => (next[p] = found.best![k]!));
+    now = stateOf(next, lists, limits);
   }
   return now.chosen;
 }
@@ -106,22 +110,19 @@ function amountOn({ uses }: Option, row: number): number {
   return 0;
 }
 
-/** Only the free seats still have a choice, of what the others leave them; those that have none come first. */
-function held({ order, once }: Ordered, lists: Option[][], { chosen, left: before }: State, free: Uint8Array): Ordered {
+/** The free seats, with what the others leave them. */
+function held(problem: Problem, once: Packed[][], lists: Option[][], { chosen, left: before }: State, free: Uint8Array): Trial {
   const left = before.slice();
   const standing = new Int32Array(once.length).fill(-1);
-  chosen.forEach(({ uses, tags }, p) => {
-    if (free[p]) for (let i = 0; i < uses.length; i++) left[uses[i]![0]]! += uses[i]![1];
-    else for (let i = 0; i < tags.length; i++) standing[tags[i]![0]] = tags[i]![1];
+  const others: Option[] = [];
+  chosen.forEach((o, p) => {
+    if (free[p]) for (let i = 0; i < o.uses.length; i++) left[o.uses[i]![0]]! += o.uses[i]![1];
+    else {
+      others.push(o);
+      for (let i = 0; i < o.tags.length; i++) standing[o.tags[i]![0]] = o.tags[i]![1];
+    }
   });
-  const goes = ({ uses, tags }: Option) => {
-    for (let i = 0; i < uses.length; i++) if (uses[i]![1] > left[uses[i]![0]]!) return false;
-    for (let i = 0; i < tags.length; i++) if (standing[tags[i]![0]] !== -1 && standing[tags[i]![0]] !== tags[i]![1]) return false;
-    return true;
-  };
-  const seats = [...order.filter((p) => !free[p]), ...order.filter((p) => free[p])];
-  const mine = seats.map((p) => (free[p] ? lists[p]!.filter(goes) : [chosen[p]!]));
-  return { order: seats, lists: mine, ahead: aheadOf(mine), once };
+  return { lists: lists.filter((_, p) => free[p]), left, standing, once, spent: costOf(problem, others) };
 }
 
 /** Dice that fall the same way every time (a linear congruence: W. H. Press and others, Numerical Recipes, 1992, chapter 7). */

@@ -7,7 +7,7 @@ import { limitAt, rowMargin, type Problem, type Solution } from './problem';
 import { copyRelaxation, drop, relaxationOf, setCap, type Bound, type Relaxation } from './relax';
 import { searchLevel, type Chosen } from './search';
 import { settled } from './settled';
-import { ordered, tryOut } from './try-out';
+import { onceOf, tryOut, type Trial } from './try-out';
 
 /**
  * The best hookup, exactly: least cost on the levels above the margin, then the widest smallest margin
@@ -31,14 +31,20 @@ export function solve(problem: Problem, cap = marginCapPercent): Solution {
 export function worksAtAll(problem: Problem, lists: Option[][]): boolean {
   if (lists.some((l) => l.length === 0)) return false;
   const limits = problem.rows.map((r) => r.limit);
-  const quick = tryOut(ordered(problem, lists), limits, -Infinity, undefined, quickSteps);
+  const quick = tryOut(trialOf(problem, lists, limits), dearest, quickSteps);
   if (quick.best || quick.ended) return quick.best !== null;
   const model = modelOf(problem, lists);
   const caps = Float64Array.from({ length: model.rows }, (_, r) => limits[r] ?? Infinity);
   return searchLevel(relaxationOf(model, caps, model.first.slice(0, -1)), -1, 1, 1).best !== null;
 }
 
-const quickSteps = 1500;
+const quickSteps = 200;
+const dearest: Packed = [Infinity, 0, 0];
+
+function trialOf(problem: Problem, lists: Option[][], left: number[]): Trial {
+  return { lists, left, standing: new Int32Array(problem.tags.length).fill(-1), once: onceOf(problem), spent: zero };
+}
+
 /** Rounds without a gain after which improving stops; before a split it is given three times as many. */
 const patience = 16;
 
@@ -52,12 +58,11 @@ function leftOut({ lists }: Seats): Option[] {
 
 /** By trying options out; `known` is a hookup that needs no finding. Where one of its searches takes too long, the best so far, with nothing proved. */
 function quickly({ problem, lists }: Seats, cap: number, known?: Option[]): { best: Option[] | null; ended: boolean; steps: number } {
-  const ready = ordered(problem, lists);
   let steps = 0;
   let ended = true;
-  const at = (floor: number, below?: Packed) => {
-    const limits = problem.rows.map((row) => limitAt(row, floor));
-    const found = tryOut(ready, limits, floor, below, quickSteps);
+  const at = (floor: number, below: Packed) => {
+    const wide = lists.map((list) => list.filter((o) => o.margin >= floor));
+    const found = tryOut(trialOf(problem, wide, problem.rows.map((row) => limitAt(row, floor))), below, quickSteps);
     steps += found.steps;
     ended &&= found.ended;
     return found.best;
@@ -67,7 +72,7 @@ function quickly({ problem, lists }: Seats, cap: number, known?: Option[]): { be
     const cost = costOf(problem, options);
     return [cost[0], cost[1] + 1, 0];
   };
-  let best = at(-Infinity, known ? barOf(known) : undefined);
+  let best = at(-Infinity, known ? barOf(known) : dearest);
   if (best && ended) {
     const bar = barOf(best);
     const step = widestStep(marginOf(problem, best, cap), (s) => {
@@ -109,7 +114,7 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
   const nearby = (from: Relaxation, shares: Float64Array): Chosen => {
     const few = lists.map((list, p) => list.filter((_, i) => from.alive[model.first[p]! + i] && (shares[model.first[p]! + i]! > 1e-6 || best[p] === model.first[p]! + i)));
     const cost = costOf(problem, optionsIn(best));
-    const found = tryOut(ordered(problem, few), limitsOf(from), -Infinity, cost, nearbySteps).best;
+    const found = tryOut(trialOf(problem, few, limitsOf(from)), cost, nearbySteps).best;
     return found ? chosenOf(found) : best;
   };
   /** Whatever hookup it is that the search finds or is helped to, `best` is it, on all levels. */
