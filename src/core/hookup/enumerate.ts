@@ -1,4 +1,3 @@
-import { least } from './propagate';
 import type { Bound, Relaxation } from './relax';
 
 /**
@@ -16,8 +15,8 @@ export function enumerate(node: Relaxation, level: number, below: number, most: 
     for (let o = model.first[p]!; o < model.first[p + 1]!; o++) if (alive[o]) list.push(o);
     return list.sort((a, b) => rise[a]! - rise[b]! || shares[b]! - shares[a]! || a - b);
   });
-  const { each, total: ahead } = least(node);
   const used = new Float64Array(model.rows);
+  const need = new Float64Array(model.rows);
   const limit = caps.slice();
   if (goal >= 0) limit[goal] = below - 1e-6;
   const standing = new Int16Array(model.once.length).fill(-1);
@@ -42,16 +41,15 @@ export function enumerate(node: Relaxation, level: number, below: number, most: 
     let p = -1;
     for (let q = 0; q < parts; q++) {
       if (chosen[q]! >= 0) continue;
-      const list = open[q]!.filter((o) => goes(o, q));
+      const list = open[q]!.filter((o) => goes(o));
       if (list.length === 0) return;
       left[q] = list;
       if (p < 0 || list.length < left[p]!.length) p = q;
     }
-    const base = p * model.rows;
-    for (let r = 0; r < model.rows; r++) ahead[r]! -= each[base + r]!;
+    if (!roomFor(left)) return;
     for (const o of left[p]!) {
-      if (++steps > most) break;
-      if (rise[o]! > room) break;
+      if (rise[o]! > room) return;
+      if (++steps > most) return;
       const fresh = take(o);
       room -= rise[o]!;
       chosen[p] = o;
@@ -59,25 +57,42 @@ export function enumerate(node: Relaxation, level: number, below: number, most: 
       chosen[p] = -1;
       putBack(o, fresh);
       room += rise[o]!;
-      if (best && goal < 0) break;
+      if (best && goal < 0) return;
     }
-    for (let r = 0; r < model.rows; r++) ahead[r]! += each[base + r]!;
   }
 
-  function goes(o: number, p: number): boolean {
-    if (rise[o]! > room) return false;
-    const base = p * model.rows;
-    for (let i = model.at[o]!; i < model.at[o + 1]!; i++) {
-      const r = model.row[i]!;
-      if (used[r]! + model.amount[i]! + ahead[r]! - each[base + r]! > limit[r]! + 1e-9) return false;
+  /** Is there room for what every open part takes at least? */
+  function roomFor(open: number[][]): boolean {
+    need.set(used);
+    for (let q = 0; q < parts; q++) {
+      if (chosen[q]! >= 0) continue;
+      const list = open[q]!;
+      for (let i = model.at[list[0]!]!; i < model.at[list[0]! + 1]!; i++) {
+        const r = model.row[i]!;
+        let low = model.amount[i]!;
+        for (let k = 1; k < list.length && low > 0; k++) low = Math.min(low, amountOn(list[k]!, r));
+        need[r]! += low;
+        if (need[r]! > limit[r]! + 1e-9) return false;
+      }
     }
+    return true;
+  }
+
+  function amountOn(o: number, r: number): number {
+    for (let i = model.at[o]!; i < model.at[o + 1]!; i++) if (model.row[i] === r) return model.amount[i]!;
+    return 0;
+  }
+
+  function goes(o: number): boolean {
+    if (rise[o]! > room) return false;
+    for (let i = model.at[o]!; i < model.at[o + 1]!; i++) if (used[model.row[i]!]! + model.amount[i]! > limit[model.row[i]!]! + 1e-9) return false;
     for (const [t, v] of model.options[o]!.tags) if (standing[t] !== -1 && standing[t] !== v) return false;
     return true;
   }
 
   /** Tags may cost something once, which `goes` has not seen. */
   function levelsHold(): boolean {
-    for (let r = model.sums; r < model.rows; r++) if (used[r]! + ahead[r]! > limit[r]! + 1e-9) return false;
+    for (let r = model.sums; r < model.rows; r++) if (used[r]! > limit[r]! + 1e-9) return false;
     return true;
   }
 

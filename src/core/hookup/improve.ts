@@ -6,7 +6,7 @@ import { onceOf, tryOut, type Trial } from './try-out';
 /** At least so many seats are freed at a time. */
 const fewest = 5;
 /** Freed seats are tried out again for so many steps, times the patience. */
-const stepsARound = 20;
+const stepsARound = 10;
 /** Of a seat's cheaper options one of the first so many is wished for. */
 const wishes = 20;
 
