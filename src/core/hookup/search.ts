@@ -32,7 +32,7 @@ export function searchLevel(start: Relaxation, level: number, below: number, uni
     if (root && level < 0) {
       // Whether there is any is mostly seen without a relaxation.
       const nothing = new Float64Array(node.alive.length);
-      const tried = enumerate(node, level, bar, mostSteps, { bound: 0, rise: nothing }, nothing, near);
+      const tried = enumerate(node, level, bar, 150, { bound: 0, rise: nothing }, nothing, near);
       consider(tried.best);
       if (tried.ended || best) return;
     }

@@ -15,15 +15,12 @@ import { onceOf, tryOut, type Trial } from './try-out';
  */
 export function solve(problem: Problem, cap = marginCapPercent): Solution {
   const seats = seatsOf(problem, cap);
-  const quick = quickly(seats, cap);
+  const quick = quickly(seats, cap, quickSteps / 2);
   if (quick.ended && quick.best) return solutionOf(seats, quick.best, cap, quick.steps);
   const start = improve(seats, problem.rows.map((r) => r.limit), quick.best ?? leftOut(seats), patience);
   const open = settled(seats, start);
-  const left = (lists: Option[][]) => lists.reduce((sum, list) => sum + list.length, 0);
-  if (left(open.lists) < 0.8 * left(seats.lists)) {
-    const again = quickly(open, cap, start);
-    if (again.ended && again.best) return solutionOf(seats, again.best, cap, quick.steps + again.steps);
-  }
+  const again = quickly(open, cap, quickSteps, start);
+  if (again.ended && again.best) return solutionOf(seats, again.best, cap, quick.steps + again.steps);
   return byRelaxation(open, cap, start);
 }
 
@@ -38,7 +35,7 @@ export function worksAtAll(problem: Problem, lists: Option[][]): boolean {
   return searchLevel(relaxationOf(model, caps, model.first.slice(0, -1)), -1, 1, 1).best !== null;
 }
 
-const quickSteps = 200;
+const quickSteps = 250;
 const dearest: Packed = [Infinity, 0, 0];
 
 function trialOf(problem: Problem, lists: Option[][], left: number[]): Trial {
@@ -57,12 +54,12 @@ function leftOut({ lists }: Seats): Option[] {
 }
 
 /** By trying options out; `known` is a hookup that needs no finding. Where one of its searches takes too long, the best so far, with nothing proved. */
-function quickly({ problem, lists }: Seats, cap: number, known?: Option[]): { best: Option[] | null; ended: boolean; steps: number } {
+function quickly({ problem, lists }: Seats, cap: number, most: number, known?: Option[]): { best: Option[] | null; ended: boolean; steps: number } {
   let steps = 0;
   let ended = true;
   const at = (floor: number, below: Packed) => {
     const wide = lists.map((list) => list.filter((o) => o.margin >= floor));
-    const found = tryOut(trialOf(problem, wide, problem.rows.map((row) => limitAt(row, floor))), below, quickSteps);
+    const found = tryOut(trialOf(problem, wide, problem.rows.map((row) => limitAt(row, floor))), below, most);
     steps += found.steps;
     ended &&= found.ended;
     return found.best;
@@ -125,7 +122,7 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
       if (level < 0) return null;
       best = nearby(from, shares);
       // With the 1st, 2nd, 4th, 8th relaxed hookup and so on, for longer than before.
-      if ((asked & (asked - 1)) === 0) best = improved(from, 2 * patience + asked);
+      if ((asked & (asked - 1)) === 0) best = improved(from, patience + asked);
       asked++;
       return best;
     });
@@ -159,7 +156,7 @@ function byRelaxation(seats: Seats, cap: number, start: Option[]): Solution {
     const left = open.lists.reduce((sum, list) => sum + list.length, 0);
     if (left > 0.8 * tried) continue;
     tried = left;
-    const quick = quickly(open, cap, optionsIn(best));
+    const quick = quickly(open, cap, quickSteps / 2, optionsIn(best));
     nodes += quick.steps;
     if (quick.ended && quick.best) return solutionOf(seats, quick.best, cap, nodes);
   }
