@@ -1,3 +1,4 @@
+import { amountOn } from './model';
 import type { Bound, Relaxation } from './relax';
 
 /**
@@ -9,7 +10,6 @@ export function enumerate(node: Relaxation, level: number, below: number, most: 
   const { model, alive, caps } = node;
   const parts = model.first.length - 1;
   const goal = level < 0 ? -1 : model.sums + level;
-  // Options of each part that still go stand first; a step only moves them about, so going back is no more than taking the counts of before.
   const lists = Array.from({ length: parts }, (_, p) => {
     const list: number[] = [];
     for (let o = model.first[p]!; o < model.first[p + 1]!; o++) if (alive[o]) list.push(o);
@@ -70,17 +70,12 @@ export function enumerate(node: Relaxation, level: number, below: number, most: 
       for (let i = model.at[list[0]!]!; i < model.at[list[0]! + 1]!; i++) {
         const r = model.row[i]!;
         let low = model.amount[i]!;
-        for (let k = 1; k < list.length && low > 0; k++) low = Math.min(low, amountOn(list[k]!, r));
+        for (let k = 1; k < list.length && low > 0; k++) low = Math.min(low, amountOn(model, list[k]!, r));
         need[r]! += low;
         if (need[r]! > limit[r]! + 1e-9) return false;
       }
     }
     return true;
-  }
-
-  function amountOn(o: number, r: number): number {
-    for (let i = model.at[o]!; i < model.at[o + 1]!; i++) if (model.row[i] === r) return model.amount[i]!;
-    return 0;
   }
 
   function goes(o: number): boolean {

@@ -121,6 +121,12 @@ function paidAtMostOnce(problem: Problem, lists: Option[][], once: (number[] | n
   });
 }
 
+/** What an option takes of a row. */
+export function amountOn({ at, row, amount }: Model, option: number, r: number): number {
+  for (let i = at[option]!; i < at[option + 1]!; i++) if (row[i] === r) return amount[i]!;
+  return 0;
+}
+
 /** What the chosen options cost on every level, with what their tags cost once; and how much of each row they take. */
 export function totalsOf(model: Model, chosen: Int32Array): Float64Array {
   const totals = new Float64Array(model.rows);

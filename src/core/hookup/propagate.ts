@@ -31,16 +31,6 @@ export function propagate(node: Relaxation): boolean {
   return true;
 }
 
-/** What each part must take at least of every row, part by part, and all together. */
-export function least(node: Relaxation): { each: Float64Array; total: Float64Array } {
-  const parts = node.model.first.length - 1;
-  const each = new Float64Array(parts * node.model.rows);
-  const total = new Float64Array(node.model.rows);
-  const seen = new Int32Array(node.model.rows);
-  for (let p = 0; p < parts; p++) leastUses(node, p, each, total, seen);
-  return { each, total };
-}
-
 /** The least of every row that part p must take, added to the totals. False when the part has no option left. */
 function leastUses({ model, alive }: Relaxation, p: number, least: Float64Array, total: Float64Array, seen: Int32Array): boolean {
   const base = p * model.rows;

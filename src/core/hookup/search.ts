@@ -1,4 +1,4 @@
-import { totalsOf, type Model } from './model';
+import { amountOn, totalsOf } from './model';
 import { enumerate } from './enumerate';
 import { propagate } from './propagate';
 import { lowerToReachable } from './reachable';
@@ -8,13 +8,14 @@ import { boundOf, copyRelaxation, drop, fixTag, lookAt, sharesOf, type Bound, ty
 export type Chosen = Int32Array;
 
 const near = 1e-6;
-/** A node is tried out by hand, so to say, for so many steps before it is split: about as long as its relaxation took; longer where the first hookup ends it. */
-const mostSteps = 500;
+/** Whether there is any hookup is tried out for so many steps before there is a relaxation, and a node for so many before it is split: about as long as they take. */
+const stepsBefore = 150;
+const stepsBeforeSplit = 500;
 
 /**
- * The least of one level below `below`, or with `level` -1 any hookup; null where there is none. `unit`: every cost of the level is a multiple of it.
- * Exact: branch and bound over relaxations; what the bound rules out is dropped before a node is split. The relaxation given is solved, not split.
- * `again` is asked once, before the first split, for a hookup that may be better.
+ * The least of one level below `below`, or with `level` -1 (and `below` and `unit` 1) any hookup; null where there is none. `unit`: every cost of the level is a
+ * multiple of it. Exact: branch and bound over relaxations; what the bound rules out is dropped before a node is split. The relaxation given is solved, not split.
+ * `again` is given the best so far and what a relaxed hookup takes of each option, each time before cuts are looked for, and asked for a better hookup.
  */
 export function searchLevel(start: Relaxation, level: number, below: number, unit: number, again: (best: Chosen | null, shares: Float64Array) => Chosen | null = () => null): { best: Chosen | null; nodes: number; root: Bound | null } {
   const { model } = start;
@@ -30,43 +31,44 @@ export function searchLevel(start: Relaxation, level: number, below: number, uni
     nodes++;
     if (!propagate(node)) return;
     if (root && level < 0) {
-      // Whether there is any is mostly seen without a relaxation.
       const nothing = new Float64Array(node.alive.length);
-      const tried = enumerate(node, level, bar, 150, { bound: 0, rise: nothing }, nothing, near);
+      const tried = enumerate(node, level, bar, stepsBefore, { bound: 0, rise: nothing }, nothing, wanted());
       consider(tried.best);
       if (tried.ended || best) return;
     }
     lowerToReachable(node);
-    const bound = boundOf(node, level, root, (bound) => {
-      const enough = () => (best && level < 0 ? -Infinity : bar - unit + near * unit);
+    const bound = boundOf(node, level, root, (now) => {
       const shares = sharesOf(node);
       consider(repaired(node, shares));
-      if (root && bound <= enough()) consider(again(best, shares));
-      return enough();
+      if (root && now <= wanted()) consider(again(best, shares));
+      return wanted();
     });
     first ??= bound;
-    // What cannot reach below the bar by a whole unit is of no use.
-    if (bound.bound > bar - unit + near * unit) return;
+    if (done(bound)) return;
     const shares = sharesOf(node);
     const whole = chosenFrom(node, shares);
     if (whole) consider(whole);
     if (done(bound)) return;
     consider(repaired(node, shares));
     if (done(bound)) return;
-    const kept = node.alive.slice();
     const open = root ? copyRelaxation(node) : node;
-    for (let o = 0; o < kept.length; o++) if (kept[o] && bound.bound + bound.rise[o]! > bar - unit + near * unit) drop(open, o);
-    const tried = enumerate(open, level, bar, mostSteps, bound, shares, level < 0 ? near : bar - unit + near * unit);
+    for (let o = 0; o < open.alive.length; o++) if (open.alive[o] && bound.bound + bound.rise[o]! > wanted()) drop(open, o);
+    const tried = enumerate(open, level, bar, stepsBeforeSplit, bound, shares, wanted());
     consider(tried.best);
-    if (tried.ended || (best && level < 0)) return;
-    for (const child of split(open, shares, level, bound.bound, level < 0 ? near : bar - unit + near * unit)) {
+    if (tried.ended || done(bound)) return;
+    for (const child of split(open, shares, level, bound.bound, wanted())) {
       visit(child, false);
       if (best && level < 0) return;
     }
   }
 
+  /** A bound above this leaves nothing that is better by a whole unit. */
+  function wanted(): number {
+    return bar - unit + near * unit;
+  }
+
   function done({ bound }: Bound): boolean {
-    return (best !== null && level < 0) || bound > bar - unit + near * unit;
+    return bound > wanted();
   }
 
   function consider(pick: Chosen | null): void {
@@ -288,9 +290,4 @@ function anyOpenPart({ model, alive }: Relaxation, shares: Float64Array): Side[]
     best = { part: p, first: (o) => o === at };
   }
   return best ? [sidesOf(best)] : [];
-}
-
-function amountOn(model: Model, o: number, r: number): number {
-  for (let i = model.at[o]!; i < model.at[o + 1]!; i++) if (model.row[i] === r) return model.amount[i]!;
-  return 0;
 }

@@ -1,4 +1,4 @@
-import { pack, type Packed } from './cost';
+import { pack, zero, type Packed } from './cost';
 import type { Option } from './options';
 import type { Problem } from './problem';
 
@@ -16,8 +16,16 @@ export interface Trial {
   spent: Packed;
 }
 
+/** Above all that a hookup can cost. */
+export const dearest: Packed = [Infinity, 0, 0];
+
 export function onceOf(problem: Problem): Packed[][] {
   return problem.tags.map((t) => t.once.map(pack));
+}
+
+/** With nothing chosen yet. */
+export function trialOf(problem: Problem, lists: Option[][], left: number[]): Trial {
+  return { lists, left, standing: new Int32Array(problem.tags.length).fill(-1), once: onceOf(problem), spent: zero };
 }
 
 /**
