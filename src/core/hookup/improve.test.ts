@@ -8,6 +8,7 @@ import { priceOf, solve } from './solve';
 
 const problems = problemArbitrary({ parts: 7, rows: 4, tags: 2, choices: 4 });
 
+const limitsOf = ({ problem }: Seats) => problem.rows.map((row) => row.limit);
 const leftOut = ({ lists }: Seats): Option[] => lists.map((list) => list.find((o) => o.pick === null) ?? list.find((o) => o.uses.length === 0)!);
 
 /** Within every limit, and no tag two ways. */
@@ -30,13 +31,25 @@ describe('improving a hookup a few seats at a time', () => {
       fc.property(problems, (problem) => {
         const seats = seatsOf(problem, 30);
         const start = leftOut(seats);
-        const better = improve(seats, start, 20);
+        const better = improve(seats, limitsOf(seats), start, 20);
         expect(stands(seats, better)).toBe(true);
         expect(compare(costOf(seats.problem, better), costOf(seats.problem, start))).toBeLessThanOrEqual(0);
-        expect(improve(seats, start, 20)).toEqual(better);
+        expect(improve(seats, limitsOf(seats), start, 20)).toEqual(better);
         expect(pack(priceOf(problem, picksOf(seats, better)))).toEqual(costOf(seats.problem, better));
       }),
       { numRuns: 300, seed: 5 },
+    );
+  });
+
+  test('it keeps to limits that are narrower than the rows have', () => {
+    fc.assert(
+      fc.property(problems, fc.integer({ min: 1, max: 4 }), (problem, by) => {
+        const seats = seatsOf(problem, 30);
+        const narrow = { ...seats.problem, rows: seats.problem.rows.map((row) => ({ ...row, limit: Math.floor(row.limit / by) })) };
+        const better = improve(seats, narrow.rows.map((row) => row.limit), leftOut(seats), 12);
+        expect(stands({ ...seats, problem: narrow }, better)).toBe(true);
+      }),
+      { numRuns: 200, seed: 9 },
     );
   });
 
@@ -46,7 +59,7 @@ describe('improving a hookup a few seats at a time', () => {
     fc.assert(
       fc.property(problems, (problem) => {
         const seats = seatsOf(problem, 30);
-        const [must, rest] = costOf(seats.problem, improve(seats, leftOut(seats), 20));
+        const [must, rest] = costOf(seats.problem, improve(seats, limitsOf(seats), leftOut(seats), 20));
         const best = pack(solve(problem, 30).cost);
         expect(must - best[0] || rest - best[1]).toBeGreaterThanOrEqual(0);
         if (must === best[0] && rest === best[1]) reached++;

@@ -142,7 +142,7 @@ const mostRounds = 20;
  * `afresh`: the objective is new, else the relaxation was optimal for it before options were dropped or caps moved.
  * A bound above `enough()` need not be raised further; it is asked before each round of cuts, when the relaxed hookup may have led to a better one.
  */
-export function boundOf(a: Relaxation, level: number, afresh: boolean, enough: (bound: number) => number): Bound {
+export function boundOf(a: Relaxation, level: number, afresh: boolean, enough: (bound: number) => number = () => Infinity): Bound {
   const { simplex, model } = a;
   // A level that costs nothing anywhere has no row; then any hookup will do.
   const goal = level < 0 ? -1 : a.rowAt[model.sums + level]!;
