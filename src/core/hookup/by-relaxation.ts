@@ -6,17 +6,16 @@ import { amountOn, modelOf, totalsOf, type Model } from './model';
 import { costOf, type Option, type Seats } from './options';
 import { limitAt } from './problem';
 import { copyRelaxation, drop, relaxationOf, setCap, type Bound, type Relaxation } from './relax';
-import { searchLevel, type Chosen } from './search';
+import { searchLevel, usualTries, type Chosen } from './search';
 import { trialOf, tryOut } from './try-out';
 
 /** Rounds without a gain after which improving stops. */
 const patience = 16;
-/** What the relaxed hookup takes pieces of is tried out for so many steps, and what the levels decided so far leave. */
+/** What the relaxed hookup takes pieces of is tried out for so many steps. */
 const nearbySteps = 500;
-const stepsBetween = 125;
 
 /** The best hookup, proved level after level, each held at its least before the next is asked, on one linear relaxation that shrinks as it goes. `start`: any hookup. */
-export function byRelaxation(seats: Seats, cap: number, start: Option[]): { options: Option[]; nodes: number } {
+export function byRelaxation(seats: Seats, cap: number, start: Option[], tries = usualTries): { options: Option[]; nodes: number } {
   const { problem, lists } = seats;
   const model = modelOf(problem, lists);
   const limits = Float64Array.from({ length: model.rows }, (_, r) => problem.rows[r]?.limit ?? Infinity);
@@ -39,7 +38,7 @@ export function byRelaxation(seats: Seats, cap: number, start: Option[]): { opti
   /** Whatever hookup it is that the search finds or is helped to, `best` is it, on all levels. */
   const ask = (from: Relaxation, level: number, below: number, unit: number) => {
     let asked = 0;
-    const found = searchLevel(from, level, below, unit, (found, shares) => {
+    const again = (found: Chosen | null, shares: Float64Array) => {
       best = found ?? best;
       if (level < 0) return null;
       best = nearby(from, shares);
@@ -47,7 +46,8 @@ export function byRelaxation(seats: Seats, cap: number, start: Option[]): { opti
       if ((asked & (asked - 1)) === 0) best = improved(from, patience + asked);
       asked++;
       return best;
-    });
+    };
+    const found = searchLevel(from, level, below, unit, again, tries);
     nodes += found.nodes;
     return found;
   };
@@ -78,7 +78,7 @@ export function byRelaxation(seats: Seats, cap: number, start: Option[]): { opti
     const left = open.lists.reduce((sum, list) => sum + list.length, 0);
     if (left > 0.8 * tried) continue;
     tried = left;
-    const quick = byTrying(open, cap, stepsBetween, optionsIn(best));
+    const quick = byTrying(open, cap, tries.betweenLevels, optionsIn(best));
     nodes += quick.steps;
     if (quick.ended && quick.best) return { options: quick.best, nodes };
   }

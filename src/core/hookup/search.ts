@@ -8,16 +8,31 @@ import { boundOf, copyRelaxation, drop, fixTag, lookAt, sharesOf, type Bound, ty
 export type Chosen = Int32Array;
 
 const near = 1e-6;
-/** Whether there is any hookup is tried out for so many steps before there is a relaxation, and a node for so many before it is split: about as long as they take. */
-const stepsBefore = 150;
-const stepsBeforeSplit = 500;
+/** For how many steps options are tried out where a relaxation could be spared: about as long as it would take. Changes speed only. */
+export interface Tries {
+  /** What the levels decided so far leave. */
+  betweenLevels: number;
+  /** Whether there is any hookup at all. */
+  first: number;
+  /** What a node leaves, before it is split. */
+  beforeSplit: number;
+}
+
+export const usualTries: Tries = { betweenLevels: 125, first: 150, beforeSplit: 500 };
 
 /**
  * The least of one level below `below`, or with `level` -1 (and `below` and `unit` 1) any hookup; null where there is none. `unit`: every cost of the level is a
  * multiple of it. Exact: branch and bound over relaxations; what the bound rules out is dropped before a node is split. The relaxation given is solved, not split.
  * `again` is given the best so far and what a relaxed hookup takes of each option, each time before cuts are looked for, and asked for a better hookup.
  */
-export function searchLevel(start: Relaxation, level: number, below: number, unit: number, again: (best: Chosen | null, shares: Float64Array) => Chosen | null = () => null): { best: Chosen | null; nodes: number; root: Bound | null } {
+export function searchLevel(
+  start: Relaxation,
+  level: number,
+  below: number,
+  unit: number,
+  again: (best: Chosen | null, shares: Float64Array) => Chosen | null = () => null,
+  tries = usualTries,
+): { best: Chosen | null; nodes: number; root: Bound | null } {
   const { model } = start;
   let best: Chosen | null = null;
   let bar = below;
@@ -32,7 +47,7 @@ export function searchLevel(start: Relaxation, level: number, below: number, uni
     if (!propagate(node)) return;
     if (root && level < 0) {
       const nothing = new Float64Array(node.alive.length);
-      const tried = enumerate(node, level, bar, stepsBefore, { bound: 0, rise: nothing }, nothing, wanted());
+      const tried = enumerate(node, level, bar, tries.first, { bound: 0, rise: nothing }, nothing, wanted());
       consider(tried.best);
       if (tried.ended || best) return;
     }
@@ -53,7 +68,7 @@ export function searchLevel(start: Relaxation, level: number, below: number, uni
     if (done(bound)) return;
     const open = root ? copyRelaxation(node) : node;
     for (let o = 0; o < open.alive.length; o++) if (open.alive[o] && bound.bound + bound.rise[o]! > wanted()) drop(open, o);
-    const tried = enumerate(open, level, bar, stepsBeforeSplit, bound, shares, wanted());
+    const tried = enumerate(open, level, bar, tries.beforeSplit, bound, shares, wanted());
     consider(tried.best);
     if (tried.ended || done(bound)) return;
     for (const child of split(open, shares, level, bound.bound, wanted())) {
