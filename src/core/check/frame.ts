@@ -50,6 +50,8 @@ function screwGoes(board: Screw | null, frame: Screw): { state: RungState; why: 
   return { state: 'breaks', why: 'the frame\'s M3 screws do not pass M2 holes' };
 }
 
+const hangsOnRange = 'whether it goes in hangs on a figure that is only known as a range.';
+
 function outline(build: Build, board: Board): Finding {
   const length = interval(board.lengthMm);
   const width = interval(board.widthMm);
@@ -67,7 +69,7 @@ function outline(build: Build, board: Board): Finding {
   const why = {
     holds: `${num(room.low)} mm of air is left.`,
     strained: turn ? 'it goes in only turned by 90 degrees: set the yaw offset.' : `only ${num(room.low)} mm of air is left.`,
-    unknown: 'nobody says how large the board is.',
+    unknown: Number.isFinite(room.low) ? hangsOnRange : 'nobody says how large the board is.',
     breaks: `it is ${num(-Math.max(straight.high, turned.high))} mm too large.`,
   }[state];
   return {
@@ -102,13 +104,20 @@ function height(build: Build, board: Board): Finding {
   const truth = atLeast({ low: bay, high: bay }, h);
   const room = bay - h.high;
   const state: RungState = truth === 'yes' && room < comfort.airMm ? 'strained' : stateOf(truth);
-  const why = { holds: `${num(room)} mm is left.`, strained: `only ${num(room)} mm is left.`, unknown: 'nobody says how high the board builds.', breaks: `it stands ${num(h.low - bay)} mm too high.` }[state];
-  const sum = lines.map((l) => `${l.what} ${num(l.mm.high)}`).join(' + ');
+  const known = lines.filter((l) => Number.isFinite(l.mm.high));
+  const sum = known.map((l) => `${l.what} ${num(l.mm.high)}`).join(' + ');
+  const stack = h.low === h.high ? `${num(h.high)} mm` : `${num(h.low)} to ${num(h.high)} mm`;
+  const why = {
+    holds: `the stack ${stack} (${sum}): ${num(room)} mm is left.`,
+    strained: `the stack ${stack} (${sum}): only ${num(room)} mm is left.`,
+    unknown: Number.isFinite(h.high) ? `the stack ${stack} (${sum}): ${hangsOnRange}` : `and nobody says how high the board builds. ${num(bay - known.reduce((mm, l) => mm + l.mm.high, 0))} mm is left for it (${sum}).`,
+    breaks: `the stack ${stack} (${sum}): it stands ${num(h.low - bay)} mm too high.`,
+  }[state];
   return {
     rung: 1,
     state,
     about: 'Height',
-    sentence: `The bay is ${num(bay)} mm high, the stack ${num(h.high)} mm (${sum}): ${why}`,
+    sentence: `The bay is ${num(bay)} mm high, ${why}`,
     needed: `${num(h.high)} mm`,
     given: `${num(bay)} mm`,
     ...(Number.isFinite(room) ? { margin: room / Math.max(1, h.high) } : {}),

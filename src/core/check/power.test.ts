@@ -9,8 +9,6 @@ import { packSwing, sagVolts } from '../trade/cell';
 import { meetings } from '../trade/harness';
 import { plugFamily } from '../trade/plug';
 import { awgMilliohmPerM, carriesAmps, dropVolts, wireGramsPerM } from '../trade/wire';
-import { doubtsAbout } from './sanity';
-import { turned, yawOffset } from './frame';
 
 const rung = (build: Build, board: Board, n: number) => evaluate(build, board).rungs[n - 1]!;
 const about = (build: Build, board: Board, n: number, what: string) => rung(build, board, n).findings.find((f) => f.about === what);
@@ -109,7 +107,6 @@ describe('a separate ESC', () => {
     expect(sensed(120).sentence).toContain('burns 5 W');
     expect(sensed(60).state).toBe('strained');
   });
-  test('its height counts in the stack', () => expect(about(build(), board(), 1, 'Height')!.sentence).toContain('Own 6'));
 });
 
 describe('lights', () => {
@@ -123,37 +120,6 @@ describe('lights', () => {
     expect(rung(lights(20, 0.5), board, 7).findings.some((f) => f.sentence.includes('1.2 A'))).toBe(true);
     expect(rung(lights(20, 1.2), board, 7).findings.some((f) => f.sentence.includes('full white'))).toBe(false);
   });
-});
-
-describe('which way the board lies', () => {
-  test('a board turned 90 degrees counter-clockwise is a yaw offset of 270 (common practice, no source)', () => expect(yawOffset(0, -90)).toBe(270));
-  test('its left side comes to the rear then', () => expect(turned('left', -90)).toBe('rear'));
-  test('a square board is turned to bring USB to the open side, and says so', () => {
-    const found = about(makeBuild(), makeBoard({ usb: { plug: 'C', side: 'rear' }, lengthMm: says(36), widthMm: says(36) }), 1, 'USB reach')!;
-    expect([found.state, found.sentence.includes('yaw offset of 90')]).toEqual(['strained', true]);
-  });
-});
-
-describe('figures that cannot be true', () => {
-  const doubts = (change: object) => doubtsAbout(makeBoard(change)).map((d) => [d.field, d.impossible]);
-  test('a sound board has none', () => expect(doubts({})).toEqual([]));
-  // Data sheets of the processor families, values from memory.
-  test('more ports than the processor has', () => expect(doubts({ processor: { value: 'F4', origin: 'claim' }, claimedPorts: says(7) })).toEqual([['claimedPorts', true]]));
-  test('a mass below that of a bare board (FR-4 1.85 g/cm3, handbook: 36 x 36 x 1 mm is 2.4 g)', () => expect(doubts({ massG: says(1) })).toEqual([['massG', true]]));
-  test('a linear regulator that would have to burn 8 W: (12.6 - 5) x 1.05', () => {
-    const rails = [{ id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' as const } }, { id: 'five', label: '5 V', pads: [], source: regulator(5, 1.05, { type: 'linear' }) }];
-    const found = doubtsAbout(makeBoard({ rails, packCells: { min: says(2), max: says(3) } }))[0]!;
-    expect([found.impossible, found.sentence.includes('8 W')]).toEqual([true, true]);
-  });
-  test('a burst below the continuous rating, a pack limit below its own cells', () => {
-    expect(doubts({ esc: { channels: says(4), continuousAmps: says(45), burstAmps: says(40), burstSeconds: says(5) } })).toEqual([['esc.burstAmps', true]]);
-    expect(doubts({ packCells: { min: says(2), max: says(6) }, packMaxVolts: says(18) })).toEqual([['packMaxVolts', true]]);
-  });
-  test('a rail rated for more than its only pin: 3 A out of one pin of 1 A', () => {
-    const change = { plugs: [{ id: 'p', label: 'video', family: 'SH', pins: [{ name: '9V', pad: 'vbat' }] }], rails: [{ id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' as const } }, { id: 'nine', label: '9 V', pads: ['vbat'], source: regulator(9, 3) }] };
-    expect(doubts(change)).toEqual([['plugs[0]', false]]);
-  });
-  test('what cannot be true is not believed: the board cannot be judged', () => expect(evaluate(makeBuild(), makeBoard({ massG: says(1) })).verdict).toBe('cannot say yet'));
 });
 
 describe('back-feeding', () => {

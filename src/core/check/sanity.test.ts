@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { makeBoard, regulator, says, unknown } from '../tests/make';
+import { evaluate } from '../climb';
+import { makeBoard, makeBuild, regulator, says, unknown } from '../tests/make';
 import { doubtsAbout, sanityFindings } from './sanity';
 
 /** Figures that cannot be true, worked by hand. */
@@ -8,6 +9,9 @@ const rails = (source: object) => [{ id: 'pack', label: 'Pack', pads: ['vbat'], 
 
 describe('figures that cannot be true', () => {
   test('a sound board raises no doubt', () => expect(doubt({})).toEqual([]));
+
+  // Data sheets of the processor families, values from memory.
+  test('more ports than the processor has', () => expect(doubt({ processor: { value: 'F4', origin: 'claim' }, claimedPorts: says(7) }).map(([field, impossible]) => [field, impossible])).toEqual([['claimedPorts', true]]));
 
   test('mass: a stack of 36 x 36 mm is two bare boards of 12.96 cm2 x 0.6 x 0.2 g = 3.1 g (FR-4 1.85 g/cm3, handbook; 1 mm assumed)', () => {
     expect(doubt({ massG: says(3) })).toEqual([['massG', true, 8]]);
@@ -18,6 +22,7 @@ describe('figures that cannot be true', () => {
   test('a linear regulator of 1 A at 5 V from 25.2 V would burn 20 W; a buck does not', () => {
     expect(doubt({ rails: rails(regulator(5, 1, { type: 'linear' })) })).toEqual([['rails[1].source.ratedAmps', true, 7]]);
     expect(doubt({ rails: rails(regulator(5, 1)) })).toEqual([]);
+    expect(doubtsAbout(makeBoard({ rails: rails(regulator(5, 1.05, { type: 'linear' })), packCells: { min: says(2), max: says(3) } }))[0]!.sentence).toContain('8 W'); // (12.6 - 5) x 1.05
     // 5 W is where it starts: 20.2 V x 0.2476 A.
     expect(doubt({ rails: rails(regulator(5, 0.24, { type: 'linear' })) })).toEqual([]);
   });
@@ -47,6 +52,7 @@ describe('figures that cannot be true', () => {
   });
 
   test('what cannot be true is not believed: its rung is unknown; what is unlikely strains', () => {
+    expect(evaluate(makeBuild(), makeBoard({ massG: says(1) })).verdict).toBe('cannot say yet');
     expect(sanityFindings(makeBoard({ massG: says(1) })).map((f) => [f.rung, f.state])).toEqual([[8, 'unknown']]);
     expect(sanityFindings(makeBoard({ rails: rails(regulator(5, 7)) })).map((f) => [f.rung, f.state])).toEqual([[7, 'strained']]);
   });
