@@ -35,7 +35,7 @@ const mostMended = 200;
 /** The cheapest fixes of the broken boards that come nearest. */
 function mendedOf(build: Build, boards: Board[], ranked: Ranked[]): Mended {
   const broken = ranked.filter((r) => r.climb.stopsAt !== null).slice(0, mostMended);
-  return Object.fromEntries(broken.map(({ climb }) => [climb.boardId, findFixes(build, boards.find((b) => b.id === climb.boardId)!)[0] ?? null]));
+  return Object.fromEntries(broken.map(({ climb }) => [climb.boardId, findFixes(build, boards.find((b) => b.id === climb.boardId)!).find((set) => set.stopsAt === null) ?? null]));
 }
 
 /** Whole boards; where there is none, those that cannot be judged yet. */

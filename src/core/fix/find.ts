@@ -1,4 +1,5 @@
 import { evaluate, type Climb } from '../climb';
+import { rungNames, type RungName } from '../check/finding';
 import { interval } from '../model/figure';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
@@ -8,11 +9,13 @@ import { protocols } from '../trade/protocol';
 import { withFixes } from './apply';
 import { fixPrices } from './price';
 
-/** Fixes that together let the board carry the build, checked by climbing again with them in place. */
+/** Fixes put in place together, and how far the board then climbs. */
 export interface FixSet {
   fixes: Fix[];
   words: string[];
   leftOut: string[];
+  /** The rung at which it still stops; null: none breaks any more. */
+  stopsAt: RungName | null;
   cents: number;
   grams: number;
   effort: number;
@@ -22,20 +25,44 @@ export interface FixSet {
 
 const mostPairs = 60;
 
+/** Sets that only lead further are shown as a start: a few of them are enough. */
+const mostStarts = 3;
+
 /**
- * The cheapest sets of fixes after which no rung breaks, best first: fewest parts left out (musts before others), then
- * money, grams, effort. All single fixes are tried, then pairs; empty when neither is enough or nothing breaks.
+ * The cheapest sets of fixes after which no rung breaks, best first: fewest parts left out (musts before others), then money, grams, effort. All single fixes are
+ * tried, then pairs. Where neither is enough, those that lead to the highest rung above the one at which it stops now; empty when there are none or nothing breaks.
  */
 export function findFixes(build: Build, board: Board): FixSet[] {
-  if (evaluate(build, board).stopsAt === null) return [];
-  const candidates = candidatesFor(build, board);
-  const tried = candidates.map((fix) => ({ fixes: [fix], climb: climbWith(build, board, [fix]) }));
-  const single = tried.filter((t) => t.climb.stopsAt === null);
-  const pairs = single.length > 0 ? [] : pairsOf(candidates).slice(0, mostPairs).map((fixes) => ({ fixes, climb: climbWith(build, board, fixes) })).filter((t) => t.climb.stopsAt === null);
-  return [...single, ...pairs]
+  const now = evaluate(build, board);
+  if (now.stopsAt === null) return [];
+  const candidates = candidatesFor(build, board, now);
+  const climbed = (sets: Fix[][]) => sets.map((fixes) => ({ fixes, climb: climbWith(build, board, fixes) }));
+  const single = climbed(candidates.map((fix) => [fix]));
+  const tried: Tried[] = single.some(enough) ? single : [...single, ...climbed(pairsOf(candidates).slice(0, mostPairs))];
+  const whole = tried.filter(enough);
+  if (whole.length > 0) return cheapestFirst(build, whole).slice(0, 8);
+  const highest = Math.max(...tried.map((t) => t.climb.stopsAt!));
+  if (highest === now.stopsAt) return [];
+  const far = tried.filter((t) => t.climb.stopsAt === highest);
+  // A pair of which one alone leads as far says nothing new.
+  const alone = far.filter((t) => t.fixes.length === 1).map((t) => t.fixes[0]);
+  return cheapestFirst(build, far.filter((t) => t.fixes.length === 1 || !t.fixes.some((f) => alone.includes(f)))).slice(0, mostStarts);
+}
+
+interface Tried {
+  fixes: Fix[];
+  climb: Climb;
+}
+
+function enough({ climb }: Tried): boolean {
+  return climb.stopsAt === null;
+}
+
+function cheapestFirst(build: Build, tried: Tried[]): FixSet[] {
+  const musts = (s: FixSet) => s.fixes.filter((f) => f.kind === 'leave out' && build.parts.some((p) => p.id === f.part && p.priority === 'must')).length;
+  return tried
     .map(({ fixes, climb }) => setOf(build, fixes, climb))
-    .sort((a, b) => a.leftOut.length - b.leftOut.length || a.cents - b.cents || a.grams - b.grams || a.effort - b.effort || a.words.join().localeCompare(b.words.join()))
-    .slice(0, 8);
+    .sort((a, b) => musts(a) - musts(b) || a.leftOut.length - b.leftOut.length || a.fixes.length - b.fixes.length || a.cents - b.cents || a.grams - b.grams || a.effort - b.effort || a.words.join().localeCompare(b.words.join()));
 }
 
 function climbWith(build: Build, board: Board, fixes: Fix[]): Climb {
@@ -43,14 +70,19 @@ function climbWith(build: Build, board: Board, fixes: Fix[]): Climb {
 }
 
 /** Every fix that could apply at all; which of them help is found by climbing. */
-function candidatesFor(original: Build, originalBoard: Board): Fix[] {
+function candidatesFor(original: Build, originalBoard: Board, now: Climb): Fix[] {
   const { build, board } = withFixes(original, originalBoard);
   const fixes: Fix[] = [];
   const onFrame = build.frame.mounts.some((m) => 'value' in board.mounting.patternMm && m.patternMm === board.mounting.patternMm.value);
   if (!onFrame) fixes.push({ kind: 'adapter plate' });
   if (build.motors.esc === 'on the board' && board.outputs.filter((o) => o.can.includes('motor')).length >= build.motors.count) fixes.push({ kind: 'separate ESC' });
+  // Whatever weighs or costs too much may stay behind, wanted or not.
+  const tooMuch = now.rungs.some((r) => (r.name === 'Weight' || r.name === 'Cost') && r.state === 'breaks');
   for (const part of build.parts) {
-    if (part.priority !== 'must') continue;
+    if (part.priority !== 'must') {
+      if (tooMuch) fixes.push({ kind: 'leave out', part: part.id });
+      continue;
+    }
     const supply = part.peripheral.modes.find((m) => m.supply)?.supply;
     if (supply) {
       const low = packSwing(build.pack).low;
@@ -82,6 +114,7 @@ function setOf(build: Build, fixes: Fix[], climb: Climb): FixSet {
     cents: sum('cents'),
     grams: sum('grams'),
     effort: sum('effort'),
+    stopsAt: climb.stopsAt === null ? null : rungNames[climb.stopsAt - 1]!,
     verdict: climb.verdict,
   };
 }

@@ -54,6 +54,26 @@ describe('fixes, each checked by climbing again with it in place', () => {
     expect(kinds(build, board)).toContain('adapter plate + signal inverter');
     expect(findFixes(makeBuild(), makeBoard())).toEqual([]);
   });
+  test('where no pair is enough: what leads furthest, and where the board stops then', () => {
+    // Overloaded, and over the budget whatever is left out: the board alone costs 50 of 40 euros.
+    const board = makeBoard({ ...pads([]), rails: rails(1) });
+    const build = makeBuild({ limits: { takeOffMassG: 700, budgetCents: 4000 } }, [makePart('big', { supply: supply(4.5, 5.5, 0.9) }), makePart('small', { supply: supply(4.5, 5.5, 0.3) })]);
+    expect(evaluate(build, board).stopsAt).toBe(7);
+    const starts = findFixes(build, board);
+    expect(starts.map((s) => s.fixes.map((f) => f.kind))).toEqual([['external regulator'], ['external regulator'], ['leave out']]);
+    for (const s of starts) {
+      expect(s.stopsAt).toBe('Cost');
+      expect(evaluate({ ...build, fixes: { plank: s.fixes } }, board).stopsAt).toBe(9);
+    }
+  });
+  test('over the budget: a part that is only nice may stay behind, before a must does', () => {
+    const board = makeBoard({ ...pads(['rt', 'rt']) });
+    const parts = [makePart('link', { links: [serial('ground-link')] }), makePart('extra', { links: [serial('positioning')] }, { priority: 'nice' })];
+    const dear = evaluate(makeBuild({}, parts), board).totalCents!;
+    const build = makeBuild({ limits: { takeOffMassG: 700, budgetCents: dear - 100 } }, parts);
+    expect(evaluate(build, board).stopsAt).toBe(9);
+    expect(findFixes(build, board).map((s) => s.leftOut)).toEqual([['extra'], ['link']]);
+  });
 });
 
 describe('locks and alternatives', () => {

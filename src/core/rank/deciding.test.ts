@@ -42,7 +42,7 @@ describe('scores', () => {
   });
   test('among boards that stop at one rung the cheapest fix decides, then the score; a part left out costs more than any money', () => {
     const stops = (id: string) => ({ ...climbWith(id, {}), verdict: 'does not fit', stopsAt: 7 }) as unknown as Climb;
-    const set = (cents: number, leftOut: string[] = []) => ({ fixes: [], words: [], leftOut, cents, grams: 0, effort: 0, verdict: 'fits with work' as const });
+    const set = (cents: number, leftOut: string[] = []) => ({ fixes: [], words: [], leftOut, cents, grams: 0, effort: 0, stopsAt: null, verdict: 'fits with work' as const });
     const order = (mended: Parameters<typeof rankClimbs>[1]) => rankClimbs(['a', 'b', 'c', 'd'].map(stops), mended).map((r) => r.climb.boardId);
     expect(order({})).toEqual(['a', 'b', 'c', 'd']);
     expect(order({ a: null, b: set(0, ['rx']), c: set(650), d: set(490) })).toEqual(['d', 'c', 'b', 'a']);

@@ -3,9 +3,14 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { fixWords, type Board, type Climb, type Fix } from '@/core';
+import { fixWords, type Board, type Climb, type Fix, type FixSet } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { useExplain } from './use-explain';
+
+function outcomeOf({ stopsAt, verdict }: FixSet): string {
+  if (stopsAt !== null) return `stops at ${stopsAt}`;
+  return verdict === 'cannot say yet' ? 'still hangs on unknown figures' : verdict;
+}
 
 /** Why it stops, which fixes would carry it on, and those already accepted. */
 export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
@@ -29,11 +34,13 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
             What would carry it on
           </Typography>
           {!sets && <Box role="status" sx={{ fontSize: 12.5, color: 'text.secondary' }}>Fixes are being tried, one by one and in pairs ...</Box>}
-          {sets?.length === 0 && <Box sx={{ fontSize: 12.5 }}>No single fix and no pair of fixes is enough. Another board is cheaper than three fixes.</Box>}
+          {sets?.every((s) => s.stopsAt !== null) && (
+            <Box sx={{ fontSize: 12.5 }}>No single fix and no pair of fixes is enough. {sets.length > 0 ? 'These lead further:' : 'Another board is cheaper than three fixes.'}</Box>
+          )}
           {sets?.map((s, i) => (
             <Box key={s.words.join()} sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', borderBottom: '1px solid var(--hair)', py: 0.5, fontSize: 12.5 }}>
               <Box sx={{ flex: 1 }}>
-                {s.words.join(', and ')}: {s.cents > 0 ? `€${(s.cents / 100).toFixed(2)}, ${s.grams} g, ${s.effort} points of effort` : 'costs no money'}; then it {s.verdict === 'cannot say yet' ? 'still hangs on unknown figures' : s.verdict}.
+                {s.words.join(', and ')}: {s.cents > 0 ? `€${(s.cents / 100).toFixed(2)}, ${s.grams} g, ${s.effort} points of effort` : 'costs no money'}; then it {outcomeOf(s)}.
               </Box>
               <Button variant="outlined" data-fix={i} onClick={() => setFixes([...accepted, ...s.fixes])}>
                 Accept
