@@ -44,6 +44,10 @@ describe('height', () => {
   test('standoffs and board against the bay: 4 + 10 of 20 leaves 6', () => expect(of(says(10))).toMatchObject({ state: 'holds', sentence: 'The bay is 20 mm high, the stack 14 mm (standoffs 4 + the board 10): 6 mm is left.' }));
   test('what hangs in from above takes from the same bay', () => expect(of(says(10), { overhangMm: 7 })).toMatchObject({ state: 'breaks', sentence: expect.stringContaining('it stands 1 mm too high') }));
   test('a height that nobody says: how much is left for it', () => expect(of(unknown)).toMatchObject({ state: 'unknown', sentence: 'The bay is 20 mm high, and nobody says how high the board builds. 16 mm is left for it (standoffs 4).' }));
+  test('what takes no height is not named', () => {
+    expect(of(unknown, { standoffMm: 0 }).sentence).toBe('The bay is 20 mm high, and nobody says how high the board builds. 20 mm is left for it.');
+    expect(of(says(10), { standoffMm: 0 }).sentence).toContain('the stack 10 mm (the board 10)');
+  });
   test('a range that may go in and may not is unknown, and is not called unsaid', () => expect(of({ low: 15, high: 17, origin: 'print' })).toMatchObject({ state: 'unknown', sentence: expect.stringContaining('the stack 19 to 21 mm') }));
   test('a range that goes in at its worst holds', () => expect(of({ low: 8, high: 10, origin: 'print' }).state).toBe('holds'));
   test('the buyer\'s own ESC and its standoffs stand in the same stack', () => {

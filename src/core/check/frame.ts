@@ -104,13 +104,13 @@ function height(build: Build, board: Board): Finding {
   const truth = atLeast({ low: bay, high: bay }, h);
   const room = bay - h.high;
   const state: RungState = truth === 'yes' && room < comfort.airMm ? 'strained' : stateOf(truth);
-  const known = lines.filter((l) => Number.isFinite(l.mm.high));
+  const known = lines.filter((l) => Number.isFinite(l.mm.high) && l.mm.high > 0);
   const sum = known.map((l) => `${l.what} ${num(l.mm.high)}`).join(' + ');
   const stack = h.low === h.high ? `${num(h.high)} mm` : `${num(h.low)} to ${num(h.high)} mm`;
   const why = {
     holds: `the stack ${stack} (${sum}): ${num(room)} mm is left.`,
     strained: `the stack ${stack} (${sum}): only ${num(room)} mm is left.`,
-    unknown: Number.isFinite(h.high) ? `the stack ${stack} (${sum}): ${hangsOnRange}` : `and nobody says how high the board builds. ${num(bay - known.reduce((mm, l) => mm + l.mm.high, 0))} mm is left for it (${sum}).`,
+    unknown: Number.isFinite(h.high) ? `the stack ${stack} (${sum}): ${hangsOnRange}` : `and nobody says how high the board builds. ${num(bay - known.reduce((mm, l) => mm + l.mm.high, 0))} mm is left for it${sum && ` (${sum})`}.`,
     breaks: `the stack ${stack} (${sum}): it stands ${num(h.low - bay)} mm too high.`,
   }[state];
   return {

@@ -92,7 +92,9 @@ function candidatesFor(original: Build, originalBoard: Board, now: Climb): Fix[]
     const oneWay = part.peripheral.modes.some((m) => m.links.some((l) => l.kind === 'serial' && ['hear', 'talk'].includes(protocols[l.protocol].wires) && (l.sense ?? protocols[l.protocol].sense) === 'inverted'));
     if (oneWay) fixes.push({ kind: 'signal inverter', part: part.id });
     if (part.peripheral.modes.some((m) => m.links.some((l) => l.kind === 'serial' && (l.sendsVolts !== undefined || l.hearsFromVolts !== undefined)))) fixes.push({ kind: 'level shifter', part: part.id });
-    fixes.push({ kind: 'leave out', part: part.id });
+    // Nothing flies without its receiver.
+    const spare = part.peripheral.kind !== 'receiver' || build.parts.some((p) => p.id !== part.id && p.peripheral.kind === 'receiver');
+    if (spare) fixes.push({ kind: 'leave out', part: part.id });
   }
   return fixes;
 }

@@ -36,6 +36,10 @@ describe('fixes, each checked by climbing again with it in place', () => {
     const build = makeBuild({}, [makePart('rx', { links: [serial('inverted-rc')] })]);
     expect(evaluate(build, board).stopsAt).toBe(5);
     expect(kinds(build, board)).toEqual(['signal inverter', 'leave out']);
+    // The only receiver stays: nothing flies without. Of two, one may go.
+    const receiver = (id: string) => makePart(id, { links: [serial('inverted-rc')] }, { kind: 'receiver' });
+    expect(kinds(makeBuild({}, [receiver('rx')]), board)).toEqual(['signal inverter']);
+    expect(kinds(makeBuild({}, [receiver('rx'), receiver('second')]), board).some((k) => k.includes('leave out'))).toBe(true);
   });
   test('holes that do not meet: an adapter plate, which also weighs and stands higher', () => {
     const board = makeBoard({ mounting: { patternMm: says(20), screw: { value: 'M2', origin: 'print' }, softIsolators: { value: true, origin: 'print' } } });
