@@ -24,6 +24,7 @@ export { fileSchemas, jsonSchemaOf, readData, readFile, type Fault, type FileFor
 export { idFrom } from './model/words';
 export type { Board } from './model/board';
 export type { Build, Part, Priority } from './model/build';
+export { kindMeant } from './intake/kind-words';
 export { readPartsList, type PastedLine } from './intake/parts-list';
 export { readSpec } from './intake/read-spec';
 export { specUnits, type Reading, type SpecField } from './intake/reading';

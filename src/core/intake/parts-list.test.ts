@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { readFile } from '../model/file';
+import { kindMeant } from './kind-words';
 import { readPartsList } from './parts-list';
 
 const shelf = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
@@ -22,5 +23,35 @@ describe('a pasted parts list', () => {
     expect([gps!.part, gps!.count, new Set(gps!.others.map((o) => o.kind))]).toEqual([null, 2, new Set(['positioning'])]);
     expect(new Set(cam!.others.map((o) => o.kind))).toEqual(new Set(['camera']));
   });
+  test('a line that names one kind is never taken for a part of another', () => {
+    const [video, servo, whole] = readPartsList('Digital video, 9V 1.2A\nstrong servo x2\nNod Servo', shelf.value.peripherals);
+    expect(video!.part).toBeNull();
+    expect(new Set(video!.others.map((o) => o.kind))).toEqual(new Set(['digital video']));
+    expect([servo!.part?.kind, servo!.count]).toEqual(['servo', 2]);
+    // Its whole name holds the word for another kind.
+    expect(whole!.part?.kind).toBe('gimbal');
+  });
+  test('of a kind, those that match what else the line says come first', () => {
+    const first = (line: string) => {
+      const { part, others } = readPartsList(line, shelf.value.peripherals)[0]!;
+      return part ?? others[0]!;
+    };
+    const speaks = (line: string, protocol: string) => expect(first(line).modes.some((m) => m.links.some((l) => l.kind === 'serial' && l.protocol === protocol)), line).toBe(true);
+    speaks('Receiver, CRSF', 'two-wire-rc');
+    speaks('receiver with SBUS output', 'inverted-rc');
+    speaks('RX (F.Port)', 'one-wire-rc-telemetry');
+    expect(first('GPS with compass').modes[0]!.links.map((l) => l.kind)).toContain('i2c');
+    expect(first('GPS on the CAN bus').modes[0]!.links.map((l) => l.kind)).toEqual(['can']);
+    expect(first('lidar I2C').modes.some((m) => m.links.some((l) => l.kind === 'i2c'))).toBe(true);
+    expect(first('LED strip 24').name).toContain('24');
+  });
+  test.each([
+    ['2 cams', ['camera']],
+    ['video transmitter 600 mW', ['video transmitter']],
+    ['VTX', ['video transmitter', 'digital video']],
+    ['magnet', undefined],
+    ['rx/tx pads', ['receiver']],
+    ['current sensor and camera', ['current sensor']],
+  ] as const)('%s names %s', (text, kinds) => expect(kindMeant(text)?.kinds).toEqual(kinds));
   test('a very long text is cut, not choked on', () => expect(read('Skein Long\n'.repeat(50_000)).length).toBe(60));
 });

@@ -1,18 +1,24 @@
-import type { Peripheral, PeripheralKind } from '../model/peripheral';
+import type { Link, Peripheral } from '../model/peripheral';
+import { protocols } from '../trade/protocol';
+import { kindMeant } from './kind-words';
 
 export interface PastedLine {
   line: string;
   /** How many of it are asked for. */
   count: number;
-  /** The part of the library that the line most likely means; null: none. */
+  /** The part of the library that the line means; null: none, or not clear which. */
   part: Peripheral | null;
-  /** Others that share as many words; where none does, some of the kind that the line names. */
+  /** Others that it may mean, the likeliest first. */
   others: Peripheral[];
 }
 
+/** So many others are shown. */
+const mostOthers = 6;
+
 /**
- * A parts list as text or CSV, a part a line ("2x Wrist 9 servo", "Skein Long; receiver; 1"): each line is held against names, makers and kinds of the
- * library. A line is understood only when one part shares more of its words than every other and at least half of that part's own name.
+ * A parts list as text or CSV, a part a line ("2x Wrist 9 servo", "Skein Long; receiver; 1"): each line is held against the names of the library. A line is
+ * understood only when it says at least half of a part's own name, more of it than of every other, and names no other kind of thing. A line that says no name but
+ * a kind ("GPS with compass", "receiver, CRSF") is left to the buyer: parts of that kind, those first that match most of what else it says.
  */
 export function readPartsList(text: string, library: readonly Peripheral[]): PastedLine[] {
   const known = library.map((part) => ({ part, name: ownWords(part), all: new Set(words(`${part.name} ${part.maker} ${part.kind}`)) }));
@@ -24,25 +30,44 @@ export function readPartsList(text: string, library: readonly Peripheral[]): Pas
     .slice(0, 60)
     .map((line) => {
       const said = words(line);
+      const kinds = kindMeant(line)?.kinds ?? null;
       const scored = known
-        .map(({ part, name, all }) => ({ part, hits: said.filter((w) => all.has(w)).length, share: name.filter((w) => said.includes(w)).length / name.length, spare: name.filter((w) => !said.includes(w)).length }))
-        .filter((s) => s.share >= 0.5)
+        .map(({ part, name, all }) => {
+          const hits = name.filter((w) => said.includes(w)).length;
+          return { part, share: hits / name.length, spare: name.length - hits, hits: said.filter((w) => all.has(w)).length };
+        })
+        // A whole name may hold a word for another kind ("Nod Servo", a gimbal); half a name may not.
+        .filter((s) => s.share === 1 || (s.share >= 0.5 && (kinds === null || kinds.includes(s.part.kind))))
         .sort((a, b) => b.hits - a.hits || a.spare - b.spare || a.part.id.localeCompare(b.part.id));
       const [first, second] = scored;
       const clear = first && (!second || first.hits > second.hits || first.spare < second.spare);
-      return { line, count: countIn(line), part: clear ? first.part : null, others: scored.length > 0 ? scored.slice(clear ? 1 : 0, 4).map((s) => s.part) : ofKind(said, library) };
+      const others = scored.length > 0 ? scored.slice(clear ? 1 : 0).map((s) => s.part) : likeliest(line, library);
+      return { line, count: countIn(line), part: clear ? first.part : null, others: others.slice(0, mostOthers) };
     });
 }
 
-/** What people write for a kind of part: common practice, no source. */
-const kindWords: Record<string, PeripheralKind> = {
-  gps: 'positioning', gnss: 'positioning', rx: 'receiver', receiver: 'receiver', vtx: 'video transmitter', transmitter: 'video transmitter', cam: 'camera', camera: 'camera', led: 'light', leds: 'light', light: 'light',
-  lidar: 'range finder', buzzer: 'buzzer', beeper: 'buzzer', servo: 'servo', servos: 'servo', compass: 'compass', mag: 'compass', magnetometer: 'compass', pitot: 'air speed', airspeed: 'air speed', blackbox: 'recorder', recorder: 'recorder', gimbal: 'gimbal', telemetry: 'ground link',
-};
+/** The parts of the kind that a line names, those first that match most of what else it says. */
+function likeliest(line: string, library: readonly Peripheral[]): Peripheral[] {
+  const meant = kindMeant(line);
+  if (!meant) return [];
+  const said = words(line.toLowerCase().replace(meant.phrase, ' '));
+  const matches = (part: Peripheral) => said.filter((w) => signsOf(part).has(w)).length;
+  return library
+    .filter((p) => meant.kinds.includes(p.kind))
+    .map((part) => ({ part, by: matches(part) }))
+    .sort((a, b) => b.by - a.by)
+    .map(({ part }) => part);
+}
 
-function ofKind(said: readonly string[], library: readonly Peripheral[]): Peripheral[] {
-  const kind = said.map((w) => kindWords[w]).find((k) => k !== undefined);
-  return kind ? library.filter((p) => p.kind === kind).slice(0, 4) : [];
+/** What people say of a part besides its kind: how it is wired, by the printed names too, and what its name holds. */
+function signsOf(part: Peripheral): Set<string> {
+  const links = part.modes.flatMap((m) => m.links);
+  const compass = part.kind === 'positioning' && links.some((l) => l.kind === 'i2c' || l.kind === 'can') ? 'compass mag magnetometer' : '';
+  return new Set(words(`${part.name} ${part.modes.map((m) => m.label).join(' ')} ${links.map(wiredBy).join(' ')} ${compass}`));
+}
+
+function wiredBy(link: Link): string {
+  return link.kind === 'serial' ? `serial uart ${protocols[link.protocol].printed}` : link.kind;
 }
 
 /** The name without the maker's, which people leave out. */
@@ -53,7 +78,7 @@ function ownWords(part: Peripheral): string[] {
 }
 
 function words(text: string): string[] {
-  return text.toLowerCase().split(/[^a-z0-9]+/).filter((w) => w.length > 1 || /\d/.test(w));
+  return text.toLowerCase().replaceAll('.', '').split(/[^a-z0-9]+/).filter((w) => w.length > 1 || /\d/.test(w));
 }
 
 /** "2x ..." and "...; 2" and "... x 2" ask for two; at most 12. */

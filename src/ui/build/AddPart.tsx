@@ -4,7 +4,7 @@ import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { Peripheral } from '@/core';
+import { kindMeant, type Peripheral } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { withPart } from './change';
 
@@ -22,7 +22,7 @@ export function AddPart({ onAdded }: { onAdded: (id: string) => void }) {
       getOptionKey={(p) => p.id}
       filterOptions={(all, { inputValue }) => {
         const words = inputValue.toLowerCase().split(/\s+/).filter(Boolean);
-        return all.filter((p) => words.every((w) => `${p.name} ${p.kind} ${p.modes.map((m) => m.label).join(' ')}`.toLowerCase().includes(w)));
+        return all.filter((p) => words.every((w) => `${p.name} ${p.kind} ${p.modes.map((m) => m.label).join(' ')}`.toLowerCase().includes(w) || kindMeant(w)?.kinds.includes(p.kind)));
       }}
       value={null}
       inputValue={typed}

@@ -2,8 +2,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { counted, readPartsList } from '@/core';
+import { counted, readPartsList, type Peripheral } from '@/core';
+import { linkWords } from '@/core/check/signal-words';
 import { useRoom } from '../room/BuildRoom';
 import { withPart } from './change';
 
@@ -24,23 +26,31 @@ export function PasteParts() {
   return (
     <>
       <Button onClick={() => setOpen(true)}>Paste a list</Button>
-      <Dialog open={open} onClose={() => setOpen(false)} fullWidth aria-label="Paste a parts list">
+      <Dialog open={open} onClose={() => setOpen(false)} fullWidth maxWidth="md" aria-labelledby="paste-parts">
         <Box sx={{ p: 2, fontSize: 12.5 }}>
+          <Typography id="paste-parts" variant="h2">
+            Paste a parts list
+          </Typography>
           <TextField multiline minRows={5} maxRows={10} fullWidth autoFocus value={text} onChange={(e) => setText(e.target.value)} placeholder="One part a line, or CSV: name; kind; count" slotProps={{ htmlInput: { 'aria-label': 'Parts list' } }} />
           {lines.map((l, i) => (
-            <Box key={i} sx={{ display: 'flex', gap: 1, borderBottom: '1px solid var(--hair)' }}>
-              <Box sx={{ flex: 1 }}>{l.line}</Box>
+            <Box key={i} sx={{ display: 'flex', gap: 1, borderBottom: '1px solid var(--hair)', py: 0.5 }}>
+              <Box sx={{ width: 220, flexShrink: 0, overflowWrap: 'anywhere' }}>{l.line}</Box>
               {l.part ? (
                 <Box sx={{ flex: 1 }}>
-                  {l.count} x {l.part.name}, {l.part.kind}
+                  {l.count} x <Described part={l.part} />
+                  {chosen[l.line] && (
+                    <Button onClick={() => setChosen(without(chosen, l.line))} sx={{ ml: 1, py: 0 }}>
+                      Another
+                    </Button>
+                  )}
                 </Box>
               ) : (
-                <Box sx={{ flex: 1, color: 'error.main' }}>
-                  {l.others.length === 0 ? 'not in the library' : 'which one?'}
+                <Box sx={{ flex: 1 }}>
+                  <Box sx={{ color: 'error.main' }}>{l.others.length === 0 ? 'Nothing like it is in the library.' : 'Which one?'}</Box>
                   {l.others.map((o) => (
-                    <Button key={o.id} onClick={() => setChosen({ ...chosen, [l.line]: o.id })}>
-                      {o.name}
-                    </Button>
+                    <Box key={o.id} component="button" type="button" onClick={() => setChosen({ ...chosen, [l.line]: o.id })} sx={{ display: 'block', width: '100%', textAlign: 'left', background: 'none', border: 0, font: 'inherit', color: 'primary.main', cursor: 'pointer', px: 0, py: 0.25, '&:hover': { background: 'var(--copperSoft)' } }}>
+                      <Described part={o} />
+                    </Box>
                   ))}
                 </Box>
               )}
@@ -56,4 +66,21 @@ export function PasteParts() {
       </Dialog>
     </>
   );
+}
+
+/** A part by its name, and what tells it from others of its kind. */
+function Described({ part }: { part: Peripheral }) {
+  return (
+    <>
+      <b>{part.name}</b>
+      <Box component="span" sx={{ color: 'text.secondary' }}>
+        {' '}
+        {part.kind}: {part.modes[0]!.links.map(linkWords).join(', ') || 'no wire to the board'}; €{(part.cents / 100).toFixed(2)}
+      </Box>
+    </>
+  );
+}
+
+function without(chosen: Record<string, string>, line: string): Record<string, string> {
+  return Object.fromEntries(Object.entries(chosen).filter(([key]) => key !== line));
 }
