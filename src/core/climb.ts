@@ -8,6 +8,7 @@ import { checkPack } from './check/pack';
 import { leftOutFinding, mustFindings } from './check/unmet';
 import { checkWeight, massLines, total } from './check/weight';
 import { sanityFindings } from './check/sanity';
+import { checkDesk } from './check/desk';
 import { checkWired } from './check/wired';
 import { checkWires } from './check/wires';
 import { withFixes } from './fix/apply';
@@ -122,7 +123,7 @@ function solveRungs(build: Build, board: Board): { hookup: Hookup; findings: Fin
     }
   }
   const hookup = hookupOf(shown.shop, shown.compiled, shown.solution);
-  const findings = [...checkWired(hookup), ...unmetFindings(shown, states)];
+  const findings = [...checkWired(hookup), ...checkDesk(shown.shop.build, hookup), ...unmetFindings(shown, states)];
   for (const k of solvedRungs) {
     const state = states.get(k) ?? worst(findings.filter((f) => f.rung === k).map((f) => (f.state === 'unknown' || f.state === 'breaks' ? 'strained' : f.state)));
     states.set(k, state);

@@ -80,11 +80,13 @@ describe('sag under throttle', () => {
   });
 });
 
-test('on the desk: 500 mA for what must live on USB (USB 2.0, 7.2.1), nothing for the rest', () => {
+test('on the desk: 500 mA for what must live on USB (USB 2.0, 7.2.1); the rest is counted by itself', () => {
   const keel = board('tarnfield-keel-f7');
   const desk = deskState(belfry.value, evaluate(belfry.value, keel));
   const asked = belfry.value.parts.filter((p) => p.onUsb).map((p) => p.id);
-  expect(desk.parts.filter((p) => p.amps > 0).every((p) => asked.includes(p.id))).toBe(true);
+  const sum = (which: boolean) => desk.parts.filter((p) => asked.includes(p.id) === which).reduce((amps, p) => amps + p.amps, 0);
+  expect([desk.amps, desk.restAmps]).toEqual([expect.closeTo(sum(true), 9), expect.closeTo(sum(false), 9)]);
+  expect(desk.parts.filter((p) => p.says.includes('need not be')).map((p) => asked.includes(p.id))).not.toContain(true);
   expect(desk.amps).toBeGreaterThan(0);
   expect([desk.limitAmps, desk.enough]).toEqual([0.5, desk.amps <= 0.5]);
 });

@@ -1,3 +1,4 @@
+import { deskDraws } from '../check/desk';
 import type { Climb } from '../climb';
 import type { Build } from '../model/build';
 import { usbAmps } from '../trade/rating';
@@ -7,18 +8,20 @@ export interface DeskPart {
   name: string;
   /** What USB alone does for the part, in words. */
   says: string;
-  /** Typical amps that it takes from USB; 0 where it is not asked to live on it. */
+  /** Typical amps that it draws of USB; 0 where its rail is dead then. */
   amps: number;
 }
 
-/** The desk state: only USB plugged in (USB 2.0, 7.2.1: 500 mA for all that lives on it). */
-export function deskState(build: Build, climb: Climb): { parts: DeskPart[]; amps: number; limitAmps: number; enough: boolean } {
+/** The desk state: only USB plugged in (USB 2.0, 7.2.1: 500 mA). `amps`: of what must live on USB; `restAmps`: of what is alive on it besides, and may stay dark. */
+export function deskState(build: Build, climb: Climb): { parts: DeskPart[]; amps: number; restAmps: number; limitAmps: number; enough: boolean } {
+  const draws = new Map(deskDraws(build, climb.hookup).map((d) => [d.id, d]));
   const parts = climb.hookup.parts.map((p): DeskPart => {
-    const asked = build.parts.find((x) => x.id === p.id)?.onUsb ?? false;
-    const alive = p.supply?.conditions.find((c) => c.why.includes('on USB'));
-    const says = !p.mode ? 'left out' : !p.supply ? 'takes no power' : alive ? alive.why : 'not asked to live on USB';
-    return { id: p.id, name: p.name, says, amps: asked && p.supply ? p.supply.typicalAmps : 0 };
+    const asked = p.supply?.conditions.find((c) => c.why.includes('on USB'));
+    const alive = draws.has(p.id) ? 'alive on USB, though it need not be' : 'not asked to live on USB';
+    const says = !p.mode ? 'left out' : !p.supply ? 'takes no power' : asked ? asked.why : alive;
+    return { id: p.id, name: p.name, says, amps: draws.get(p.id)?.amps ?? 0 };
   });
-  const amps = parts.reduce((sum, p) => sum + p.amps, 0);
-  return { parts, amps, limitAmps: usbAmps, enough: amps <= usbAmps };
+  const sum = (asked: boolean) => [...draws.values()].reduce((amps, d) => (d.asked === asked ? amps + d.amps : amps), 0);
+  const amps = sum(true);
+  return { parts, amps, restAmps: sum(false), limitAmps: usbAmps, enough: amps <= usbAmps };
 }

@@ -217,11 +217,11 @@ describe('7 Load', () => {
     const climb = evaluate(makeBuild({}, [hungry]), board(claims(5)));
     expect(climb.hookup.rails[0]!.peakMa).toBe(2400); // 12 W / 5 V
   });
-  test('USB 2.0, 7.2.1: what lives on USB shares 500 mA', () => {
+  test('USB 2.0, 7.2.1: what must live on USB shares 500 mA; what need not is strained beside it', () => {
     const usb = makeBoard({ pads, rails: [{ id: 'pack', label: 'Pack', source: { kind: 'pack' } }, { id: 'reg', label: '5 V regulator', source: regulator(5, 3) }, { id: 'usb', label: 'USB', source: { kind: 'usb' } }, { id: '5v', label: '5 V', pads: ['p5'], source: { kind: 'either', of: ['usb', 'reg'] } }] });
-    const parts = (amps: number) => [makePart('rx', { supply: supply(4.5, 5.5, 0.2) }, { onUsb: true }), makePart('other', { supply: supply(4.5, 5.5, amps) })];
-    expect(states(makeBuild({}, parts(0.7)), usb, 7)).toBe('holds');
-    expect(states(makeBuild({}, parts(0.9)), usb, 7)).toBe('breaks');
+    const parts = (amps: number, onUsb: boolean) => [makePart('rx', { supply: supply(4.5, 5.5, 0.2) }, { onUsb: true }), makePart('other', { supply: supply(4.5, 5.5, amps) }, { onUsb })];
+    expect([states(makeBuild({}, parts(0.7, true)), usb, 7), states(makeBuild({}, parts(0.7, false)), usb, 7)]).toEqual(['holds', 'holds']);
+    expect([states(makeBuild({}, parts(0.9, true)), usb, 7), states(makeBuild({}, parts(0.9, false)), usb, 7)]).toEqual(['breaks', 'strained']);
   });
 });
 

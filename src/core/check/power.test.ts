@@ -131,7 +131,7 @@ describe('back-feeding', () => {
     expect(evaluate(build, board(true)).hookup.cost.hazards).toBe(0);
     expect(evaluate(build, board(null)).hookup.cost.hazards).toBe(0);
   });
-  test('USB alone: 500 mA for all that lives on it (USB 2.0, 7.2.1)', () => {
+  test('USB alone: 500 mA for all that must live on it (USB 2.0, 7.2.1)', () => {
     const two = (peak: number) => makeBuild({}, ['a', 'b'].map((id) => ({ ...makePart(id, { supply: supply(4.5, 5.5, peak) }), onUsb: true })));
     expect(rung(two(0.5), board(true), 7).state).not.toBe('breaks'); // typical 0.25 A each
     expect(rung(two(0.52), board(true), 7).state).toBe('breaks');

@@ -139,7 +139,7 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
     const [steady, peak] = [amps('steady'), amps('peak')];
     if (steady !== undefined && peak !== undefined) limits.push(`${label} may carry ${num(steady / 1000, 2)} A, ${num(peak / 1000, 2)} A for moments`);
   }
-  if (direct.some((w) => w.rows.some((r) => r.id === 'usb'))) limits.push(`USB gives ${num(usbAmps, 1)} A to all that lives on it${onUsb > usbAmps ? `, and ${core.length === 1 ? 'it' : 'they'} would draw ${num(onUsb, 2)} A of it on the desk` : ''}`);
+  if (direct.some((w) => w.rows.some((r) => r.id === 'usb'))) limits.push(`USB gives ${num(usbAmps, 1)} A to what must live on it${onUsb > usbAmps ? `, and ${core.length === 1 ? 'it' : 'they'} would draw ${num(onUsb, 2)} A of it on the desk` : ''}`);
   const draw = (which: 'typicalAmps' | 'peakAmps') => num(core.reduce((sum, l) => sum + leastWatts(l, which), 0), 1);
   const verb = core.length === 1 ? 'takes' : 'take';
   const short = limits.length > 0 ? `${list(limits)}: too little` : 'no choice of supplies carries that';
@@ -177,7 +177,7 @@ function leastWatts(l: LaidPart, which: 'typicalAmps' | 'peakAmps'): number {
 }
 
 function fixHint(shop: Workshop, core: LaidPart[], rung: SolvedRung): { fix?: string } {
-  if (rung === 7 && leastOn(core, 'usb') > usbAmps * 1000 && weakRails(shop, core).length === 0) return { fix: 'A supply that is dead on USB for the largest of them: another rail, or an external regulator on the pack.' };
+  if (rung === 7 && leastOn(core, 'usb') > usbAmps * 1000 && weakRails(shop, core).length === 0) return { fix: 'Let the largest of them go without USB: untick "Must work from USB alone on the desk" in its sheet.' };
   if (rung === 7) return { fix: 'An external regulator for the largest of them, or a board with a stronger one.' };
   if (rung === 4 && core.length > 1) {
     const optional = core.filter((l) => l.part.priority !== 'must').map((l) => l.part.peripheral.name);

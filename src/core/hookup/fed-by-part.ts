@@ -104,7 +104,7 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
   // The host draws for its guest what its own regulator loses as well.
   const lowest = Math.max(0.5, seat.feed!.volts.low);
   const through = (Number.isFinite(volts.high) ? volts.high : lowest) / (assumedBuckEfficiency * lowest);
-  const load = loadOn(shop, from, typicalAmps * through, peakAmps * through);
+  const load = loadOn(shop, from, typicalAmps * through, peakAmps * through, guest.part.onUsb);
   const preferred = guest.part.peripheral.kind === 'camera' && shop.build.policies.cameraSupply === 'transmitter' && host.part.peripheral.kind === 'video transmitter';
   return [
     way({
@@ -113,7 +113,7 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
       tags: [tag(shop, `feed:${host.part.id}`, placeOf(shop, seat))],
       cost: preferred ? {} : { compromises: 1 },
       lost: preferred ? [] : [`fed through ${hostName}: it is dark when that is`],
-      feed: { rail: `part:${host.part.id}`, label: `${give.label} of ${hostName}`, pads: [], volts: { low: volts.low, high: volts.high }, typicalAmps, peakAmps },
+      feed: { rail: `part:${host.part.id}`, label: `${give.label} of ${hostName}`, pads: [], volts: { low: volts.low, high: volts.high }, typicalAmps, peakAmps, usbAmps: from.onUsb ? typicalAmps * through : 0 },
     }),
   ];
 }

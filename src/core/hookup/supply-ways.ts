@@ -41,7 +41,7 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
   }
   const pin = pinLimit(shop, from.rail);
   if (peakAmps > pin.amps) conditions.push({ rung: 7, truth: 'no', why: `${part.peripheral.name} takes ${volts(peakAmps)} A, and the ${pin.plug} plug passes ${volts(pin.amps)} A` });
-  const load = loadOn(shop, from, typicalAmps, peakAmps);
+  const load = loadOn(shop, from, typicalAmps, peakAmps, part.onUsb);
   conditions.push(...load.conditions);
 
   const base = way({
@@ -56,6 +56,7 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
       volts: { low: from.swing.low.low, high: from.swing.high.high },
       typicalAmps,
       peakAmps,
+      usbAmps: from.onUsb ? typicalAmps : 0,
     },
   });
   if (from.backFeeds && part.onUsb) {
@@ -69,8 +70,11 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
   return isVideo(part) ? [schooled(shop, base, from)] : [base];
 }
 
-/** What so many amps at a pad ask of each regulator on the way to the pack, and of USB. */
-export function loadOn(shop: Workshop, from: Supplied, typicalAmps: number, peakAmps: number): Pick<Way, 'rows' | 'conditions'> {
+/**
+ * What so many amps at a pad ask of each regulator on the way to the pack, and of USB where the part must live on that (`onDesk`). What else is alive on USB may
+ * stay dark or unplugged on the desk: it is named by a finding (`check/desk.ts`), and stops nothing.
+ */
+export function loadOn(shop: Workshop, from: Supplied, typicalAmps: number, peakAmps: number, onDesk: boolean): Pick<Way, 'rows' | 'conditions'> {
   const rows: Way['rows'] = [];
   const conditions: Condition[] = [];
   for (const { rail, source, perAmp } of from.regulators) {
@@ -84,10 +88,7 @@ export function loadOn(shop: Workshop, from: Supplied, typicalAmps: number, peak
       { id: row(shop, { id: `steady:${rail.id}`, limit: rated.deratedMa }), amount: milliamps(typicalAmps * perAmp), rung: 7 },
     );
   }
-  if (from.onUsb && shop.build.parts.some((p) => p.onUsb)) {
-    rows.push({ id: row(shop, { id: 'usb', limit: usbAmps * 1000 }), amount: milliamps(typicalAmps), rung: 7 });
-  }
-
+  if (from.onUsb && onDesk) rows.push({ id: row(shop, { id: 'usb', limit: usbAmps * 1000 }), amount: milliamps(typicalAmps), rung: 7 });
   return { rows, conditions };
 }
 

@@ -34,6 +34,8 @@ export interface Feed {
   volts: { low: number; high: number };
   typicalAmps: number;
   peakAmps: number;
+  /** Typical amps that it draws of USB when nothing else is plugged in; 0 where its rail is dead then. */
+  usbAmps: number;
 }
 
 /** One way to make one link or one supply of a part. */
