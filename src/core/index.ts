@@ -16,6 +16,7 @@ export { pickOf, stillStands } from './rank/pick';
 export type { Entry, Pick, Weighing } from './model/build';
 export { scoreOf } from './rank/score';
 export { tally, type Tally } from './rank/tally';
+export { money } from './check/cost';
 export { counted, rungNames, type Finding, type RungName, type RungNumber, type RungState } from './check/finding';
 export type { Ground } from './hookup/ground';
 export type { Hookup } from './hookup/hookup';

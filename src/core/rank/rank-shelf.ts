@@ -2,6 +2,7 @@ import { evaluate, type Climb } from '../climb';
 import type { FixSet } from '../fix/find';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
+import { rungNames } from '../trade/rungs';
 import { scoreOf, type Span } from './score';
 
 export interface Ranked {
@@ -18,7 +19,7 @@ const verdicts = ['fits', 'fits with work', 'cannot say yet', 'does not fit'] as
 
 /**
  * All boards, best first: whole boards before undecided before broken ones; among whole ones by the lower end of their score,
- * among broken ones by the rung reached, then, where fixes have been looked for, by what the cheapest one leaves out and costs. Ties fall to the cheaper board, then to the name.
+ * among broken ones by the rung reached, then, where fixes have been looked for, by what the cheapest one leaves out and costs, and by how heavy or dear they are where that is what stops them. Ties fall to the cheaper board, then to the name.
  */
 export function rankShelf(build: Build, shelf: readonly Board[]): Ranked[] {
   return rankClimbs(shelf.map((board) => evaluate(build, board)));
@@ -32,6 +33,7 @@ export function rankClimbs(climbs: readonly Climb[], mended: Mended = {}): Ranke
         whole(a.climb) - whole(b.climb) ||
         (b.climb.stopsAt ?? 11) - (a.climb.stopsAt ?? 11) ||
         mending(a.climb) - mending(b.climb) ||
+        over(a.climb) - over(b.climb) ||
         b.score.low - a.score.low ||
         b.score.high - a.score.high ||
         (a.climb.totalCents ?? Infinity) - (b.climb.totalCents ?? Infinity) ||
@@ -45,6 +47,13 @@ export function rankClimbs(climbs: readonly Climb[], mended: Mended = {}): Ranke
     const set = mended[boardId];
     return set === undefined ? 0 : set === null ? Number.MAX_VALUE : set.leftOut.length * 1e9 + set.cents;
   }
+}
+
+/** Grams or cents where those are what a board stops at: the nearest to the limit comes first. */
+function over({ stopsAt, massG, totalCents }: Climb): number {
+  if (stopsAt === null) return 0;
+  const stop = rungNames[stopsAt - 1];
+  return stop === 'Weight' ? massG.low : stop === 'Cost' ? (totalCents ?? Number.MAX_VALUE) : 0;
 }
 
 /** Boards that fit, with or without work, share one class: the score tells them apart. */

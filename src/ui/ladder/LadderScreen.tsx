@@ -10,7 +10,7 @@ import { useRouter } from 'next/navigation';
 import { parseAsArrayOf, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { rankClimbs, rungNames, type Mended, type Ranked } from '@/core';
+import { money, rankClimbs, rungNames, type Mended, type Ranked } from '@/core';
 import { MarkKey } from '../marks/Key';
 import { rungPitch } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
@@ -19,7 +19,7 @@ import { useRoom } from '../room/BuildRoom';
 import { LadderRow } from './LadderRow';
 import { RungReader } from './RungReader';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { asCsv, fixFilters, grams, sortKeys, tellingRung, verdicts } from './stop';
+import { asCsv, fixFilters, grams, overBudget, sortKeys, tellingRung, verdicts } from './stop';
 
 /** Every state of the ladder has an address. */
 const address = {
@@ -222,14 +222,19 @@ function Filters({ view, looking, onChange }: { view: View; looking: boolean; on
   );
 }
 
-/** What the buyer has not said of the build itself keeps every board from being judged: said once, here, with the way to say it. */
+/** What of the build itself keeps every board from passing: said once, here, with the way to change it. */
 function OpenInBuild() {
-  const { build } = useRoom();
+  const { build, ranking } = useRoom();
   const open = [...('unknown' in build.bareMassG ? ['the bare craft'] : []), ...('unknown' in build.pack.massG ? ['the pack'] : [])];
-  if (open.length === 0) return null;
+  const over = overBudget(ranking.ranked ?? []);
+  const notes = [
+    ...(open.length > 0 ? [`No board can pass Weight before you say what ${open.join(' and ')} ${open.length === 1 ? 'weighs' : 'weigh'}.`] : []),
+    ...(over === null ? [] : [`Every board is over the budget of ${money(build.limits.budgetCents)}: with all else still to buy the cheapest comes to ${money(over)}.`]),
+  ];
+  if (notes.length === 0) return null;
   return (
     <Box role="note" sx={{ px: 2, py: 0.25, fontSize: 12, borderBottom: '1px solid var(--hair)' }}>
-      No board can pass Weight before you say what {open.join(' and ')} {open.length === 1 ? 'weighs' : 'weigh'}: <Link href={`/b/${build.id}`}>Build, Change</Link>.
+      {notes.join(' ')} <Link href={`/b/${build.id}`}>Build, Change</Link>.
     </Box>
   );
 }
