@@ -19,7 +19,7 @@ const verdicts = ['fits', 'fits with work', 'cannot say yet', 'does not fit'] as
 
 /**
  * All boards, best first: whole boards before undecided before broken ones; among whole ones by the lower end of their score,
- * among broken ones by the rung reached, then, where fixes have been looked for, by what the cheapest one leaves out and costs, and by how heavy or dear they are where that is what stops them. Ties fall to the cheaper board, then to the name.
+ * among broken ones by the rung reached, then, where fixes have been looked for, by what the cheapest one leaves out and costs, then by how many rungs below it are unknown, then by how heavy or dear they are where that is what stops them. Ties fall to the cheaper board, then to the name.
  */
 export function rankShelf(build: Build, shelf: readonly Board[]): Ranked[] {
   return rankClimbs(shelf.map((board) => evaluate(build, board)));
@@ -33,6 +33,7 @@ export function rankClimbs(climbs: readonly Climb[], mended: Mended = {}): Ranke
         whole(a.climb) - whole(b.climb) ||
         (b.climb.stopsAt ?? 11) - (a.climb.stopsAt ?? 11) ||
         mending(a.climb) - mending(b.climb) ||
+        open(a.climb) - open(b.climb) ||
         over(a.climb) - over(b.climb) ||
         b.score.low - a.score.low ||
         b.score.high - a.score.high ||
@@ -47,6 +48,11 @@ export function rankClimbs(climbs: readonly Climb[], mended: Mended = {}): Ranke
     const set = mended[boardId];
     return set === undefined ? 0 : set === null ? Number.MAX_VALUE : set.leftOut.length * 1e9 + set.cents;
   }
+}
+
+/** Rungs below the one that a broken board stops at which nobody can judge: known trouble comes before unknown. */
+function open({ stopsAt, rungs }: Climb): number {
+  return stopsAt === null ? 0 : rungs.filter((r) => r.rung < stopsAt && r.state === 'unknown').length;
 }
 
 /** Grams or cents where those are what a board stops at: the nearest to the limit comes first. */

@@ -37,8 +37,8 @@ function Basket({ board, climb }: Chosen) {
         <Box sx={{ flex: 1 }} />
         <Button onClick={() => void navigator.clipboard.writeText(asText(lines))}>Copy as text</Button>
         <Button onClick={() => saveAs('basket.csv', 'text/csv', basketCsv(lines))}>CSV</Button>
-        <Button variant="contained" onClick={() => edit('ordered', (b) => ({ ...b, stage: 'ordered', orderedOn: today, ...(order.days === null ? {} : { arrivesOn: arrivesOn(today, order.days) }) }))}>
-          {build.orderedOn ? `Ordered on ${build.orderedOn}` : 'Ordered today'}
+        <Button variant={climb.stopsAt === null ? 'contained' : 'outlined'} onClick={() => edit('ordered', (b) => ({ ...b, stage: 'ordered', orderedOn: today, ...(order.days === null ? {} : { arrivesOn: arrivesOn(today, order.days) }) }))}>
+          {build.orderedOn ? `Ordered on ${build.orderedOn}` : climb.stopsAt === null ? 'Ordered today' : 'Ordered all the same'}
         </Button>
       </Box>
       <Box sx={{ fontSize: 14, mb: 1 }}>

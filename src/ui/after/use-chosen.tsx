@@ -1,9 +1,10 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
+import Link from 'next/link';
 import { parseAsString, useQueryState } from 'nuqs';
 import type { ReactNode } from 'react';
-import type { Board, Climb } from '@/core';
+import { rungNames, type Board, type Climb } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 
 export interface Chosen {
@@ -40,9 +41,24 @@ export function WithBoard({ title, children }: { title: string; children: (chose
             </MenuItem>
           ))}
         </Select>
-        {chosen.climb.stopsAt !== null && <Box sx={{ color: 'error.main' }}>This board does not carry the build; what follows is for the hookup that leaves least unmet.</Box>}
       </Box>
+      <Warning climb={chosen.climb} />
       {children(chosen)}
+    </Box>
+  );
+}
+
+/** Above every page about a board that does not surely carry the build, on paper too. */
+function Warning({ climb }: { climb: Climb }) {
+  const { build } = useRoom();
+  if (climb.stopsAt === null && climb.verdict !== 'cannot say yet') return null;
+  const words =
+    climb.stopsAt === null
+      ? `Whether ${climb.boardName} carries the build hangs on figures that nobody says.`
+      : `${climb.boardName} does not carry the build: it stops at ${rungNames[climb.stopsAt - 1]}. What follows is for the hookup that leaves least unmet.`;
+  return (
+    <Box role="note" sx={{ mb: 1, fontSize: 13, color: climb.stopsAt === null ? 'text.secondary' : 'error.main' }}>
+      {words} <Link href={`/b/${build.id}/board/${climb.boardId}`}>Findings</Link>
     </Box>
   );
 }
