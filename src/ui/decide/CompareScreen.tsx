@@ -131,7 +131,7 @@ function Upright({ climb }: { climb: Climb }) {
             </g>
             <text x={46} y={height - (i + 0.5) * pitch + 4} fontSize={11} fill={pencil ? 'var(--faded)' : stateColour[r.state]}>
               {r.state}
-              {r.margin !== null && !pencil ? `, ${Math.round(r.margin * 100)} % to spare` : ''}
+              {r.margin !== null && !pencil ? `, ${Math.round(Math.abs(r.margin) * 100)} % ${r.margin < 0 ? 'short' : 'to spare'}` : ''}
             </text>
           </g>
         );
