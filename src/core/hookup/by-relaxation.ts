@@ -1,6 +1,6 @@
 import { byTrying } from './by-trying';
 import { levelOrder } from './cost';
-import { improve } from './improve';
+import { improve, usualPatience } from './improve';
 import { marginOf, widestStep } from './margin';
 import { amountOn, modelOf, totalsOf, type Model } from './model';
 import { costOf, type Option, type Seats } from './options';
@@ -9,8 +9,6 @@ import { copyRelaxation, drop, relaxationOf, setCap, type Bound, type Relaxation
 import { searchLevel, usualTries, type Chosen } from './search';
 import { trialOf, tryOut } from './try-out';
 
-/** Rounds without a gain after which improving stops. */
-const patience = 16;
 /** What the relaxed hookup takes pieces of is tried out for so many steps. */
 const nearbySteps = 500;
 
@@ -43,7 +41,7 @@ export function byRelaxation(seats: Seats, cap: number, start: Option[], tries =
       if (level < 0) return null;
       best = nearby(from, shares);
       // With the 1st, 2nd, 4th, 8th relaxed hookup and so on, for longer than before.
-      if ((asked & (asked - 1)) === 0) best = improved(from, patience + asked);
+      if ((asked & (asked - 1)) === 0) best = improved(from, usualPatience + asked);
       asked++;
       return best;
     };
@@ -61,7 +59,7 @@ export function byRelaxation(seats: Seats, cap: number, start: Option[], tries =
       root = found.root;
       if (found.best && totalsOf(model, found.best)[at]! < totalsOf(model, best)[at]!) {
         best = found.best;
-        best = improved(from, patience);
+        best = improved(from, usualPatience);
       }
     }
     const reached = totalsOf(model, best)[at]!;

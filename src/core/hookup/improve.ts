@@ -3,6 +3,8 @@ import { costOf, type Option, type Seats } from './options';
 import type { Problem } from './problem';
 import { onceOf, tryOut, type Trial } from './try-out';
 
+/** Rounds without a gain after which improving usually stops. */
+export const usualPatience = 16;
 /** At least so many seats are freed at a time. */
 const fewest = 5;
 /** Freed seats are tried out again for so many steps, times the patience. */

@@ -2,7 +2,7 @@ import { marginCapPercent } from '../trade/comfort';
 import { byRelaxation } from './by-relaxation';
 import { byTrying } from './by-trying';
 import { addCosts, compare, pack, unpack, zero, type Cost } from './cost';
-import { improve } from './improve';
+import { improve, usualPatience } from './improve';
 import { marginOf } from './margin';
 import { modelOf } from './model';
 import { costOf, picksOf, seatsOf, type Option, type Seats } from './options';
@@ -20,7 +20,7 @@ export function solve(problem: Problem, cap = marginCapPercent): Solution {
   const seats = seatsOf(problem, cap);
   const first = byTrying(seats, cap, firstSteps);
   if (first.ended && first.best) return solutionOf(seats, first.best, cap, first.steps);
-  const start = improve(seats, problem.rows.map((r) => r.limit), first.best ?? leftOut(seats), patience);
+  const start = improve(seats, problem.rows.map((r) => r.limit), first.best ?? leftOut(seats), usualPatience);
   const open = settled(seats, start);
   const second = byTrying(open, cap, secondSteps, start);
   if (second.ended && second.best) return solutionOf(seats, second.best, cap, first.steps + second.steps);
@@ -42,8 +42,6 @@ export function worksAtAll(problem: Problem, lists: Option[][]): boolean {
 /** Options are first tried out for so many steps, and for so many once there is a good hookup that only has to be beaten. */
 const firstSteps = 125;
 const secondSteps = 250;
-/** Rounds without a gain after which improving stops. */
-const patience = 16;
 
 /** Every part left out: always possible. */
 function leftOut({ lists }: Seats): Option[] {
