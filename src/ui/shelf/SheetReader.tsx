@@ -61,7 +61,7 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
           <Box sx={{ whiteSpace: 'pre-wrap', fontSize: 12, border: '1px solid var(--hair)', p: 1, my: 0.5, maxHeight: 150, overflow: 'auto', background: 'var(--paper)' }} aria-label="The text with its marks">
             {marked(text.slice(0, 20_000), readings, at, choice)}
           </Box>
-          <Box role="listbox" aria-label="Figures understood" tabIndex={0} onKeyDown={keys} sx={{ maxHeight: 260, overflow: 'auto', fontSize: 12.5 }}>
+          <Box role="listbox" aria-label="Figures understood" tabIndex={0} onKeyDown={keys} sx={{ maxHeight: 'max(260px, 44vh)', overflow: 'auto', fontSize: 12.5 }}>
             {readings.map((r, i) => (
               <Box key={i} role="option" aria-selected={i === at} onClick={() => setAt(i)} sx={{ display: 'flex', gap: 1, alignItems: 'center', borderBottom: '1px solid var(--hair)', background: i === at ? 'var(--copperSoft)' : undefined, px: 0.5 }}>
                 <Box sx={{ width: 92, textDecoration: choice(i) === 'left' ? 'line-through' : 'none' }}>{words[r.field] ?? r.field}</Box>
