@@ -17,6 +17,8 @@ export type { Entry, Pick, Weighing } from './model/build';
 export { scoreOf } from './rank/score';
 export { tally, type Tally } from './rank/tally';
 export { money } from './check/cost';
+export { leadWords, outcomeWords } from './outcome';
+export { overBudget } from './rank/over-budget';
 export { counted, rungNames, type Finding, type RungName, type RungNumber, type RungState } from './check/finding';
 export type { Ground } from './hookup/ground';
 export type { Hookup } from './hookup/hookup';

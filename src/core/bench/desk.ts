@@ -12,8 +12,8 @@ export interface DeskPart {
   amps: number;
 }
 
-/** The desk state: only USB plugged in (USB 2.0, 7.2.1: 500 mA). `amps`: of what must live on USB; `restAmps`: of what is alive on it besides, and may stay dark. */
-export function deskState(build: Build, climb: Climb): { parts: DeskPart[]; amps: number; restAmps: number; limitAmps: number; enough: boolean } {
+/** The desk state: only USB plugged in (USB 2.0, 7.2.1: 500 mA). `amps`: of what must live on USB; `restAmps`: of what is alive on it besides, and may stay dark; `allEnough`: it need not. */
+export function deskState(build: Build, climb: Climb): { parts: DeskPart[]; amps: number; restAmps: number; limitAmps: number; enough: boolean; allEnough: boolean } {
   const draws = new Map(deskDraws(build, climb.hookup).map((d) => [d.id, d]));
   const parts = climb.hookup.parts.map((p): DeskPart => {
     const asked = p.supply?.conditions.find((c) => c.why.includes('on USB'));
@@ -23,5 +23,6 @@ export function deskState(build: Build, climb: Climb): { parts: DeskPart[]; amps
   });
   const sum = (asked: boolean) => [...draws.values()].reduce((amps, d) => (d.asked === asked ? amps + d.amps : amps), 0);
   const amps = sum(true);
-  return { parts, amps, restAmps: sum(false), limitAmps: usbAmps, enough: amps <= usbAmps };
+  const restAmps = sum(false);
+  return { parts, amps, restAmps, limitAmps: usbAmps, enough: amps <= usbAmps, allEnough: amps + restAmps <= usbAmps };
 }

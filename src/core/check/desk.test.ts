@@ -34,10 +34,10 @@ describe('500 mA on the desk (USB 2.0, 7.2.1)', () => {
   test('what hangs on a rail that is dead on USB draws nothing of it', () => {
     const c = climb(receiver(0.1), lights(0.8, 8, 12, 9));
     expect(desk(c)).toBeUndefined();
-    expect(deskState(makeBuild({}, [receiver(0.1), lights(0.8, 8, 12, 9)]), c)).toMatchObject({ amps: expect.closeTo(0.1, 9), restAmps: 0, enough: true });
+    expect(deskState(makeBuild({}, [receiver(0.1), lights(0.8, 8, 12, 9)]), c)).toMatchObject({ amps: expect.closeTo(0.1, 9), restAmps: 0, enough: true, allEnough: true });
   });
   test('the bench adds up the same', () => {
     const build = makeBuild({}, [receiver(0.1), lights(0.6)]);
-    expect(deskState(build, evaluate(build, board))).toMatchObject({ amps: expect.closeTo(0.1, 9), restAmps: expect.closeTo(0.6, 9), enough: true });
+    expect(deskState(build, evaluate(build, board))).toMatchObject({ amps: expect.closeTo(0.1, 9), restAmps: expect.closeTo(0.6, 9), enough: true, allEnough: false });
   });
 });

@@ -1,5 +1,4 @@
 import { evaluate, type Climb } from '../climb';
-import { rungNames, type RungName } from '../check/finding';
 import { interval } from '../model/figure';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
@@ -15,7 +14,7 @@ export interface FixSet {
   words: string[];
   leftOut: string[];
   /** The rung at which it still stops; null: none breaks any more. */
-  stopsAt: RungName | null;
+  stopsAt: Climb['stopsAt'];
   cents: number;
   grams: number;
   effort: number;
@@ -116,7 +115,7 @@ function setOf(build: Build, fixes: Fix[], climb: Climb): FixSet {
     cents: sum('cents'),
     grams: sum('grams'),
     effort: sum('effort'),
-    stopsAt: climb.stopsAt === null ? null : rungNames[climb.stopsAt - 1]!,
+    stopsAt: climb.stopsAt,
     verdict: climb.verdict,
   };
 }

@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { everyHookup } from '../tests/every-hookup';
 import { problemArbitrary } from '../tests/random-problem';
 import { relaxed } from '../tests/relaxed';
 import { cost, levelOrder, noCost } from './cost';
 import { brokenCovers } from './covers';
 import { brokenCuts, type Cut } from './cuts';
 import type { Choice, Problem } from './problem';
-import { boundOf, drop, sharesOf, type Relaxation } from './relax';
+import { boundOf, drop, sharesOf } from './relax';
 import { roundedSums } from './rounded';
-import { standTogether } from './search';
 import { brokenTies } from './ties';
 
 const must = levelOrder.indexOf('must');
@@ -25,24 +25,6 @@ const choice = (rows: number[], tags: Choice['tags'] = [], effortOf = 0): Choice
 /** What a hookup, or a relaxed one, takes of a cut. */
 function takenOf(cut: Cut, shares: (option: number) => number, stands: (tag: number, value: number) => number): number {
   return cut.options.reduce((sum, o, k) => sum + cut.amounts[k]! * shares(o), 0) + cut.values.reduce((sum, v) => sum + v.amount * stands(v.tag, v.value), 0);
-}
-
-/** Every hookup of the options that are still open, by trying all combinations. */
-function everyHookup(node: Relaxation, seen: (pick: Int32Array) => void): void {
-  const { model, alive } = node;
-  const pick = new Int32Array(model.first.length - 1);
-  const walk = (p: number): void => {
-    if (p === pick.length) {
-      if (standTogether(node, pick)) seen(pick);
-      return;
-    }
-    for (let o = model.first[p]!; o < model.first[p + 1]!; o++) {
-      if (!alive[o]) continue;
-      pick[p] = o;
-      walk(p + 1);
-    }
-  };
-  walk(0);
 }
 
 describe('ties: what hangs on a tag has no more of a row than the tag opens', () => {

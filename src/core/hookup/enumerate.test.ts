@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { leastOf } from '../tests/every-hookup';
 import { problemArbitrary } from '../tests/random-problem';
 import { relaxed } from '../tests/relaxed';
 import { levelOrder } from './cost';
@@ -10,27 +11,6 @@ import { standTogether } from './search';
 
 const effort = levelOrder.indexOf('effort');
 const problems = problemArbitrary({ parts: 5, rows: 4, tags: 2, choices: 3 });
-
-/** The least of a level over all hookups of a node, by going through every one; Infinity where there is none. */
-function leastOf(node: Relaxation, level: number): number {
-  const { first, sums } = node.model;
-  let least = Infinity;
-  const pick = new Int32Array(first.length - 1);
-  const walk = (p: number) => {
-    if (p === pick.length) {
-      const totals = standTogether(node, pick);
-      if (totals) least = Math.min(least, totals[sums + level]!);
-      return;
-    }
-    for (let o = first[p]!; o < first[p + 1]!; o++) {
-      if (!node.alive[o]) continue;
-      pick[p] = o;
-      walk(p + 1);
-    }
-  };
-  walk(0);
-  return least;
-}
 
 /** Without prices: nothing is left out because of a bound. */
 const unpriced = (node: Relaxation) => ({ bound: -Infinity, rise: new Float64Array(node.alive.length) });

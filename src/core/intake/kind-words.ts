@@ -10,7 +10,6 @@ const phrases: [string, PeripheralKind[]][] = [
   ['ground station', ['ground link']],
   ['ground link', ['ground link']],
   ['air speed', ['air speed']],
-  ['air unit', ['digital video']],
   ['magnetometer', ['compass']],
   ['rangefinder', ['range finder']],
   ['positioning', ['positioning']],

@@ -88,7 +88,7 @@ function Desk({ climb }: Chosen) {
     <>
       <Box sx={{ fontSize: 14, fontWeight: 600, mb: 1 }}>
         What must live on USB draws {desk.amps.toFixed(2)} A of {desk.limitAmps.toFixed(2)} A{desk.enough ? '' : ': too much'}.
-        {desk.enough && desk.amps + desk.restAmps > desk.limitAmps && ` All that is alive on it draws ${(desk.amps + desk.restAmps).toFixed(2)} A: keep the rest dark or unplugged.`}
+        {desk.enough && !desk.allEnough && ` All that is alive on it draws ${(desk.amps + desk.restAmps).toFixed(2)} A: keep the rest dark or unplugged.`}
       </Box>
       <table>
         <tbody>

@@ -4,7 +4,7 @@ import Select from '@mui/material/Select';
 import Link from 'next/link';
 import { parseAsString, useQueryState } from 'nuqs';
 import type { ReactNode } from 'react';
-import { rungNames, type Board, type Climb } from '@/core';
+import { outcomeWords, type Board, type Climb } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 
 export interface Chosen {
@@ -55,7 +55,7 @@ function Warning({ climb }: { climb: Climb }) {
   const words =
     climb.stopsAt === null
       ? `Whether ${climb.boardName} carries the build hangs on figures that nobody says.`
-      : `${climb.boardName} does not carry the build: it stops at ${rungNames[climb.stopsAt - 1]}. What follows is for the hookup that leaves least unmet.`;
+      : `${climb.boardName} does not carry the build: it ${outcomeWords(climb)}. What follows is for the hookup that leaves least unmet.`;
   return (
     <Box role="note" sx={{ mb: 1, fontSize: 13, color: climb.stopsAt === null ? 'text.secondary' : 'error.main' }}>
       {words} <Link href={`/b/${build.id}/board/${climb.boardId}`}>Findings</Link>

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
-import { rungNames, type Climb } from '@/core';
+import { leadWords, outcomeWords } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { AddPart } from './AddPart';
 import { Craft } from './Craft';
@@ -37,7 +37,7 @@ export function BuildScreen() {
         <TallyBox />
         {first && build.parts.length > 0 && (
           <Box sx={{ mt: 1, fontSize: 12.5 }}>
-            {leadWords(first.climb)} <Link href={`/b/${build.id}/board/${first.climb.boardId}`}>{first.climb.boardName}</Link>, {endWords(first.climb)}.{' '}
+            {leadWords(first.climb)} <Link href={`/b/${build.id}/board/${first.climb.boardId}`}>{first.climb.boardName}</Link>, {outcomeWords(first.climb)}.{' '}
             <Link href={`/b/${build.id}/ladder`}>See the ladder</Link>
           </Box>
         )}
@@ -46,15 +46,4 @@ export function BuildScreen() {
       </Box>
     </Box>
   );
-}
-
-/** A board that does not fit is never said to carry the build. */
-function leadWords({ verdict }: Climb): string {
-  if (verdict === 'does not fit') return 'No board carries it yet. Nearest:';
-  return verdict === 'cannot say yet' ? 'No board surely carries it yet. Nearest:' : 'Carries it best just now:';
-}
-
-function endWords({ verdict, stopsAt }: Climb): string {
-  if (stopsAt !== null) return `stops at ${rungNames[stopsAt - 1]}`;
-  return verdict === 'cannot say yet' ? 'hangs on unknown figures' : verdict;
 }

@@ -3,14 +3,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { fixWords, type Board, type Climb, type Fix, type FixSet } from '@/core';
+import { fixWords, outcomeWords, type Board, type Climb, type Fix } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { useExplain } from './use-explain';
-
-function outcomeOf({ stopsAt, verdict }: FixSet): string {
-  if (stopsAt !== null) return `stops at ${stopsAt}`;
-  return verdict === 'cannot say yet' ? 'still hangs on unknown figures' : verdict;
-}
 
 /** Why it stops, which fixes would carry it on, and those already accepted. */
 export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
@@ -40,7 +35,7 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
           {sets?.map((s, i) => (
             <Box key={s.words.join()} sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', borderBottom: '1px solid var(--hair)', py: 0.5, fontSize: 12.5 }}>
               <Box sx={{ flex: 1 }}>
-                {s.words.join(', and ')}: {s.cents > 0 ? `€${(s.cents / 100).toFixed(2)}, ${s.grams} g, ${s.effort} points of effort` : 'costs no money'}; then it {outcomeOf(s)}.
+                {s.words.join(', and ')}: {s.cents > 0 ? `€${(s.cents / 100).toFixed(2)}, ${s.grams} g, ${s.effort} points of effort` : 'costs no money'}; then it {outcomeWords(s)}.
               </Box>
               <Button variant="outlined" data-fix={i} onClick={() => setFixes([...accepted, ...s.fixes])}>
                 Accept

@@ -10,7 +10,7 @@ import { useRouter } from 'next/navigation';
 import { parseAsArrayOf, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { money, rankClimbs, rungNames, type Mended, type Ranked } from '@/core';
+import { money, overBudget, rankClimbs, rungNames, type Mended, type Ranked } from '@/core';
 import { MarkKey } from '../marks/Key';
 import { rungPitch } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
@@ -19,7 +19,7 @@ import { useRoom } from '../room/BuildRoom';
 import { LadderRow } from './LadderRow';
 import { RungReader } from './RungReader';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { asCsv, fixFilters, grams, overBudget, sortKeys, tellingRung, verdicts } from './stop';
+import { asCsv, fixFilters, grams, sortKeys, tellingRung, verdicts } from './stop';
 
 /** Every state of the ladder has an address. */
 const address = {

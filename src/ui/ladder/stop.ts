@@ -17,12 +17,6 @@ export function grams(climb: Climb): string {
   return climb.massG.high === null ? `> ${Math.round(climb.massG.low)}` : String(Math.round(climb.massG.high));
 }
 
-/** What the cheapest board comes to, with all else still to buy, where every board is over the budget; else null. */
-export function overBudget(ranked: readonly Ranked[]): number | null {
-  const over = ranked.every(({ climb }) => climb.totalCents !== null && climb.rungs.some((r) => r.name === 'Cost' && r.state === 'breaks'));
-  return over && ranked.length > 0 ? Math.min(...ranked.map((r) => r.climb.totalCents!)) : null;
-}
-
 /** The ladder as lines: CSV (RFC 4180) with a comma, plain text with a tab. */
 export function asCsv(ranked: readonly Ranked[], separator: ',' | '\t'): string {
   const rows = ranked.map(({ rank, climb }) => [String(rank), climb.boardName, climb.maker, climb.verdict, tellingRung(climb)?.name ?? '', tellingRung(climb)?.findings[0]?.sentence ?? '', climb.totalCents === null ? '' : (climb.totalCents / 100).toFixed(2), grams(climb)]);
