@@ -27,7 +27,7 @@ describe('500 mA on the desk (USB 2.0, 7.2.1)', () => {
   test('lights of 0.6 A that need not live on USB stop nothing: strained, with the sum and what to do', () => {
     const c = climb(receiver(0.1), lights(0.6));
     expect([c.stopsAt, c.verdict]).toEqual([null, 'fits with work']);
-    expect(desk(c)).toMatchObject({ state: 'strained', sentence: 'From USB alone lights 0.6 A would draw beside what must live on it: 0.7 A of 0.5 A in all. Keep it dark or unplugged on the desk.' });
+    expect(desk(c)).toMatchObject({ state: 'strained', sentence: 'On the desk all that is alive on USB would draw 0.7 A of its 0.5 A: keep dark or unplugged what need not live on it (lights 0.6 A).' });
   });
   test('within the 500 mA together nothing is said', () => expect(desk(climb(receiver(0.1), lights(0.39)))).toBeUndefined());
   test('nothing must live on USB: nothing is said of the desk', () => expect(desk(climb(lights(2)))).toBeUndefined());

@@ -34,7 +34,7 @@ export function checkDesk(build: Build, hookup: Hookup): Finding[] {
       rung: 7,
       state: 'strained',
       about: 'USB on the desk',
-      sentence: `From USB alone ${list(said)} would draw beside what must live on it: ${num(all, 2)} A of ${num(usbAmps, 1)} A in all. Keep ${others.length === 1 ? 'it' : 'them'} dark or unplugged on the desk.`,
+      sentence: `On the desk all that is alive on USB would draw ${num(all, 2)} A of its ${num(usbAmps, 1)} A: keep dark or unplugged what need not live on it (${list(said)}).`,
       needed: `${num(all, 2)} A`,
       given: `${num(usbAmps, 1)} A`,
       fix: 'A rail that is dead on USB, where the board has one.',

@@ -28,7 +28,7 @@ const mostPairs = 60;
 const mostStarts = 3;
 
 /**
- * The cheapest sets of fixes after which no rung breaks, best first: fewest parts left out (musts before others), then money, grams, effort. All single fixes are
+ * The cheapest sets of fixes after which no rung breaks, best first: fewest parts left out (musts before others), then fewest fixes, money, grams, effort. All single fixes are
  * tried, then pairs. Where neither is enough, those that lead to the highest rung above the one at which it stops now; empty when there are none or nothing breaks.
  */
 export function findFixes(build: Build, board: Board): FixSet[] {
