@@ -40,7 +40,7 @@ export function Stile() {
     { name: 'Logbook', href: `${base}/log`, says: build.log.length > 0 ? counted(build.log.length, 'entry') : '', here: path === `${base}/log` },
   ];
   return (
-    <Box component="nav" aria-label="Stages" className="no-print" sx={{ width: { xs: 'auto', sm: 124 }, flexShrink: 0, borderRight: { sm: '1px solid var(--hair)' }, borderBottom: { xs: '1px solid var(--hair)', sm: 0 }, display: 'flex', flexDirection: { xs: 'row', sm: 'column' }, alignItems: { xs: 'center', sm: 'stretch' }, gap: { xs: 2, sm: 0 }, px: 1.5, py: { xs: 0.5, sm: 2 }, overflowX: { xs: 'auto', sm: 'visible' }, whiteSpace: { xs: 'nowrap', sm: 'normal' } }}>
+    <Box component="nav" aria-label="Stages" aria-busy={ranking.busy} className="no-print" sx={{ width: { xs: 'auto', sm: 124 }, flexShrink: 0, borderRight: { sm: '1px solid var(--hair)' }, borderBottom: { xs: '1px solid var(--hair)', sm: 0 }, display: 'flex', flexDirection: { xs: 'row', sm: 'column' }, alignItems: { xs: 'center', sm: 'stretch' }, gap: { xs: 2, sm: 0 }, px: 1.5, py: { xs: 0.5, sm: 2 }, overflowX: { xs: 'auto', sm: 'visible' }, whiteSpace: { xs: 'nowrap', sm: 'normal' } }}>
       <Box component={Link} href="/" sx={{ fontWeight: 680, fontSize: 19, fontStretch: '80%', color: 'text.primary', textDecoration: 'none', mb: { xs: 0, sm: 2 } }}>
         Rung
       </Box>

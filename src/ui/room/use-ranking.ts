@@ -1,6 +1,6 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { whatMoved, type Board, type Build, type Moved, type Ranked } from '@/core';
-import type { FromRanker, ToRanker } from '@/workers/rank.worker';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
+import { rankClimbs, whatMoved, type Board, type Build, type Moved, type Ranked } from '@/core';
+import { climbersOf, type Climbers } from './climbers';
 
 export interface Ranking {
   ranked: Ranked[] | null;
@@ -17,60 +17,65 @@ export interface Ranking {
   ask: (build: Build) => Promise<Ranked[]>;
 }
 
-type State = Pick<Ranking, 'ranked' | 'before' | 'moved' | 'busy' | 'progress'>;
+type Order = Pick<Ranking, 'ranked' | 'before' | 'moved'> & {
+  /** What this order answers, or was given up for. */
+  of: { build: Build; boards: Board[] } | null;
+};
 
-/** Ranks the shelf for the build in a worker, again at each change. */
+/** Progress is shown when a climb takes longer than this, and so often. */
+const longMs = 400;
+const tickMs = 200;
+
+/** Ranks the shelf for the build in workers, again at each change. */
 export function useRanking(build: Build, boards: Board[] | null): Ranking {
-  const [state, setState] = useState<State>({ ranked: null, before: new Map(), moved: [], busy: true, progress: null });
-  const worker = useRef<Worker | null>(null);
-  const run = useRef(0);
-  const asked = useRef(new Map<number, (ranked: Ranked[]) => void>());
-  const send = (message: ToRanker) => worker.current?.postMessage(message);
+  const [order, setOrder] = useState<Order>({ ranked: null, before: new Map(), moved: [], of: null });
+  const [progress, setProgress] = useState<Ranking['progress']>(null);
+  const climbers = useRef<Climbers | null>(null);
+  const giveUp = useRef<() => void>(undefined);
 
   useEffect(() => {
     if (!boards) return;
-    const made = new Worker(new URL('../../workers/rank.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = made;
-    send({ kind: 'boards', boards });
-    made.onmessage = ({ data }: MessageEvent<FromRanker>) => {
-      if (data.kind === 'answer') {
-        asked.current.get(data.ask)?.(data.ranked);
-        asked.current.delete(data.ask);
-      } else if (data.run === run.current) {
-        if (data.kind === 'progress') setState((old) => ({ ...old, progress: { done: data.done, total: data.total } }));
-        else
-          setState((old) => ({
-            ranked: data.ranked,
-            before: new Map(old.ranked?.map((r) => [r.climb.boardId, r.rank])),
-            moved: old.ranked ? whatMoved(old.ranked, data.ranked) : [],
-            busy: false,
-            progress: null,
-          }));
-      }
-    };
-    return () => made.terminate();
+    const made = climbersOf(boards);
+    climbers.current = made;
+    return () => made.end();
   }, [boards]);
 
   useEffect(() => {
     if (!boards) return;
-    run.current += 1;
-    setState((old) => ({ ...old, busy: true, progress: null }));
-    send({ kind: 'build', build, run: run.current });
+    let next = performance.now() + longMs;
+    const stop = climbers.current!.climb(
+      build,
+      (climbs) => {
+        const ranked = rankClimbs(climbs);
+        // The page may be at something else: the new order can be drawn in between.
+        startTransition(() => {
+          setProgress(null);
+          setOrder((old) => ({
+            ranked,
+            before: new Map(old.ranked?.map((r) => [r.climb.boardId, r.rank])),
+            moved: old.ranked ? whatMoved(old.ranked, ranked) : [],
+            of: { build, boards },
+          }));
+        });
+      },
+      (done) => {
+        if (performance.now() < next) return;
+        next = performance.now() + tickMs;
+        setProgress({ done, total: boards.length });
+      },
+    );
+    giveUp.current = () => {
+      stop();
+      setProgress(null);
+      setOrder((old) => ({ ...old, of: { build, boards } }));
+    };
+    return () => {
+      stop();
+      setProgress(null);
+    };
   }, [build, boards]);
 
-  const stop = useCallback(() => {
-    run.current += 1;
-    send({ kind: 'stop' });
-    setState((old) => ({ ...old, busy: false, progress: null }));
-  }, []);
-  const ask = useCallback(
-    (other: Build) =>
-      new Promise<Ranked[]>((resolve) => {
-        const number = Date.now() + Math.random();
-        asked.current.set(number, resolve);
-        send({ kind: 'ask', build: other, ask: number });
-      }),
-    [],
-  );
-  return { ...state, stop, ask };
+  const stop = useCallback(() => giveUp.current?.(), []);
+  const ask = useCallback((other: Build) => new Promise<Ranked[]>((resolve) => climbers.current!.climb(other, (climbs) => resolve(rankClimbs(climbs)))), []);
+  return { ranked: order.ranked, before: order.before, moved: order.moved, busy: order.of?.build !== build || order.of.boards !== boards, progress, stop, ask };
 }

@@ -1,0 +1,81 @@
+import { afterEach, expect, test, vi } from 'vitest';
+import type { Climb } from '@/core';
+import { makeBoard, makeBuild } from '@/core/tests/make';
+import type { FromClimber, ToClimber } from '@/workers/climb.worker';
+import { climbersOf } from './climbers';
+
+/** Workers that keep what they were told, and answer when the test says so. */
+const made: { told: ToClimber[]; onmessage?: (event: { data: FromClimber }) => void; ended: boolean }[] = [];
+
+class Stand {
+  told: ToClimber[] = [];
+  ended = false;
+  onmessage?: (event: { data: FromClimber }) => void;
+  constructor() {
+    made.push(this);
+  }
+  postMessage(said: ToClimber) {
+    this.told.push(said);
+  }
+  terminate() {
+    this.ended = true;
+  }
+}
+
+function crew(cores: number, boards: number) {
+  vi.stubGlobal('Worker', Stand);
+  vi.stubGlobal('navigator', { hardwareConcurrency: cores });
+  return climbersOf(Array.from({ length: boards }, (_, i) => makeBoard({ id: `b${i}` })));
+}
+const boardsOf = (k: number) => made[k]!.told.flatMap((t) => (t.kind === 'boards' ? t.boards.map((b) => b.id) : []));
+const runsOf = (k: number, kind: 'build' | 'stop') => made[k]!.told.flatMap((t) => (t.kind === kind ? [t.run] : []));
+const answer = (k: number, run: number, ids: string[]) => made[k]!.onmessage!({ data: { run, climbs: ids.map((boardId) => ({ boardId }) as Climb) } });
+
+afterEach(() => {
+  made.length = 0;
+  vi.unstubAllGlobals();
+});
+
+test('each board goes to one worker; one processor is left to the page', () => {
+  crew(4, 7);
+  expect(made).toHaveLength(3);
+  expect(made.flatMap((_, k) => boardsOf(k)).sort()).toEqual(['b0', 'b1', 'b2', 'b3', 'b4', 'b5', 'b6']);
+});
+
+test('the climbs come in the order of the shelf, whichever worker is first, with progress meanwhile', () => {
+  const climbers = crew(3, 3);
+  const done = vi.fn();
+  const progress = vi.fn();
+  climbers.climb(makeBuild(), done, progress);
+  const [run] = runsOf(0, 'build');
+  answer(1, run!, ['b1']);
+  answer(0, run!, ['b2']);
+  expect(done).not.toHaveBeenCalled();
+  answer(0, run!, ['b0']);
+  expect(progress.mock.calls).toEqual([[1], [2]]);
+  expect((done.mock.calls[0]![0] as Climb[]).map((c) => c.boardId)).toEqual(['b0', 'b1', 'b2']);
+});
+
+test('what was stopped is not answered, and the workers hear of it; another run goes on', () => {
+  const climbers = crew(2, 1);
+  const [first, second] = [vi.fn(), vi.fn()];
+  const stop = climbers.climb(makeBuild(), first);
+  climbers.climb(makeBuild(), second);
+  stop();
+  const [one, two] = runsOf(0, 'build');
+  answer(0, one!, ['b0']);
+  answer(0, two!, ['b0']);
+  expect(first).not.toHaveBeenCalled();
+  expect(second).toHaveBeenCalledOnce();
+  expect(runsOf(0, 'stop')).toEqual([one]);
+});
+
+test('an empty shelf is ranked at once; ending ends the workers', () => {
+  const climbers = crew(8, 0);
+  const done = vi.fn();
+  climbers.climb(makeBuild(), done);
+  answer(0, runsOf(0, 'build')[0]!, []);
+  expect(done).toHaveBeenCalledWith([]);
+  climbers.end();
+  expect(made.every((w) => w.ended)).toBe(true);
+});

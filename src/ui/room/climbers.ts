@@ -1,0 +1,42 @@
+import type { Board, Build, Climb } from '@/core';
+import type { FromClimber, ToClimber } from '@/workers/climb.worker';
+
+/** Workers that share a shelf. */
+export interface Climbers {
+  /** All boards climb for a build; `done` gets the climbs in the order of the shelf, `progress` how many there are so far. Returns a way to stop. */
+  climb: (build: Build, done: (climbs: Climb[]) => void, progress?: (count: number) => void) => () => void;
+  end: () => void;
+}
+
+const most = 4;
+
+export function climbersOf(boards: Board[]): Climbers {
+  const count = Math.max(1, Math.min(most, boards.length, navigator.hardwareConcurrency - 1));
+  const at = new Map(boards.map((b, i) => [b.id, i]));
+  const runs = new Map<number, (climbs: Climb[]) => void>();
+  const workers = Array.from({ length: count }, (_, k) => {
+    const worker = new Worker(new URL('../../workers/climb.worker.ts', import.meta.url), { type: 'module' });
+    worker.onmessage = ({ data }: MessageEvent<FromClimber>) => runs.get(data.run)?.(data.climbs);
+    worker.postMessage({ kind: 'boards', boards: boards.filter((_, i) => i % count === k) } satisfies ToClimber);
+    return worker;
+  });
+  const tell = (said: ToClimber) => workers.forEach((w) => w.postMessage(said));
+  let last = 0;
+  return {
+    climb: (build, done, progress) => {
+      const run = ++last;
+      const all = new Array<Climb>(boards.length);
+      let ready = 0;
+      runs.set(run, (climbs) => {
+        for (const c of climbs) all[at.get(c.boardId)!] = c;
+        ready += climbs.length;
+        if (ready < all.length) return progress?.(ready);
+        runs.delete(run);
+        done(all);
+      });
+      tell({ kind: 'build', build, run });
+      return () => runs.delete(run) && tell({ kind: 'stop', run });
+    },
+    end: () => workers.forEach((w) => w.terminate()),
+  };
+}
