@@ -45,7 +45,7 @@ export { buildSheet, sheetMarkdown, type BuildSheet, type Step } from './sheet/b
 export { arrivesOn, currentScale, logCsv, logMarkdown, measurable, voltageScale, withReading } from './sheet/logbook';
 export { powerUp, type PowerUp } from './bench/power-up';
 export { deskState } from './bench/desk';
-export { sagOver, type SagPoint } from './bench/sag';
+export { assumedCell, sagOver, type SagPoint } from './bench/sag';
 export { faultsFor, probesWith, stillPossible, type BenchFault, type Probe } from './bench/faults';
 export type { Peripheral } from './model/peripheral';
 export type { Shelf } from './model/shelf';

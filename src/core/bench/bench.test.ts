@@ -84,7 +84,7 @@ test('on the desk: 500 mA for what must live on USB (USB 2.0, 7.2.1); the rest i
   const keel = board('tarnfield-keel-f7');
   const desk = deskState(belfry.value, evaluate(belfry.value, keel));
   const asked = belfry.value.parts.filter((p) => p.onUsb).map((p) => p.id);
-  const sum = (which: boolean) => desk.parts.filter((p) => asked.includes(p.id) === which).reduce((amps, p) => amps + p.amps, 0);
+  const sum = (which: boolean) => desk.parts.filter((p) => asked.includes(p.id) === which).reduce((amps, p) => amps + p.amps!, 0);
   expect([desk.amps, desk.restAmps]).toEqual([expect.closeTo(sum(true), 9), expect.closeTo(sum(false), 9)]);
   expect(desk.parts.filter((p) => p.says.includes('need not be')).map((p) => asked.includes(p.id))).not.toContain(true);
   expect(desk.amps).toBeGreaterThan(0);

@@ -1,9 +1,10 @@
+import { num } from '../check/finding';
 import type { Climb } from '../climb';
 import { suppliesOf } from '../hookup/rail-tree';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
 import { interval, isKnown } from '../model/figure';
-import { cellVolts } from '../trade/cell';
+import { cellOhm, cellVolts } from '../trade/cell';
 
 export interface SagPoint {
   throttlePercent: number;
@@ -14,13 +15,21 @@ export interface SagPoint {
   out: string[];
 }
 
+/** What the throttle picture takes for a cell that nobody has measured, in words; null where its resistance is said. */
+export function assumedCell({ pack }: Build): string | null {
+  if (isKnown(pack.cellMilliohm)) return null;
+  return isKnown(pack.massG)
+    ? `Nobody says one cell's resistance: reckoned with ${num(cellOhm(pack).high * 1000, 1)} mΩ, as of a tired pack of this mass.`
+    : 'Nobody says what the pack weighs, nor one cell\'s resistance: no sag is reckoned.';
+}
+
 /**
  * The pack under throttle: V = cells x (rest volts - cell resistance x amps) (Ohm), amps rising from nought to full throttle in proportion; each rail is its
  * output, or its input less drop-out where that is lower; a part is out where its rail is below its least volts.
  */
 export function sagOver(build: Build, board: Board, climb: Climb, charge: 'full' | 'nominal' | 'land'): SagPoint[] {
   const rest = cellVolts[build.pack.chemistry][charge];
-  const ohm = build.pack.cellMilliohm && isKnown(build.pack.cellMilliohm) ? interval(build.pack.cellMilliohm).high / 1000 : 0.005;
+  const ohm = cellOhm(build.pack).high;
   const supplies = suppliesOf(board, build);
   const positions = new Map(climb.hookup.bridges.map((b) => [b.bridge, b.position]));
   return Array.from({ length: 21 }, (_, i): SagPoint => {

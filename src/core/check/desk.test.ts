@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { deskState } from '../bench/desk';
 import { evaluate } from '../climb';
-import { makeBoard, makeBuild, makePart, regulator, supply } from '../tests/make';
+import { makeBoard, makeBuild, makePart, regulator, supply, unknown } from '../tests/make';
 
 // A 5 V rail that USB or the regulator feeds, and a 9 V rail that is dead on USB. Draws are half the peak.
 const board = makeBoard({
@@ -39,5 +39,11 @@ describe('500 mA on the desk (USB 2.0, 7.2.1)', () => {
   test('the bench adds up the same', () => {
     const build = makeBuild({}, [receiver(0.1), lights(0.6)]);
     expect(deskState(build, evaluate(build, board))).toMatchObject({ amps: expect.closeTo(0.1, 9), restAmps: expect.closeTo(0.6, 9), enough: true, allEnough: false });
+  });
+  test('what is alive on USB and draws nobody knows what is named, and the sum is at least so much', () => {
+    const build = makeBuild({}, [receiver(0.1), makePart('lights', { supply: { ...supply(4.5, 5.5, 0.2), typicalAmps: unknown } })]);
+    const c = evaluate(build, board);
+    expect(c.rungs[6]!.state).toBe('unknown');
+    expect(deskState(build, c)).toMatchObject({ amps: expect.closeTo(0.1, 9), restAmps: 0, unsaid: ['lights'], parts: [{ amps: expect.closeTo(0.1, 9) }, { amps: null, says: 'alive on USB, though it need not be' }] });
   });
 });

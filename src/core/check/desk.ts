@@ -9,13 +9,18 @@ export interface DeskDraw {
   name: string;
   /** Must it live on USB? */
   asked: boolean;
-  /** Typical amps that it draws of USB. */
-  amps: number;
+  /** Typical amps that it draws of USB; null where nobody says. */
+  amps: number | null;
 }
 
 /** What draws of USB alone: whatever hangs on a rail that is alive then, asked to live on it or not. */
 export function deskDraws(build: Build, hookup: Hookup): DeskDraw[] {
-  return hookup.parts.flatMap((p) => (p.supply && p.supply.usbAmps > 0 ? [{ id: p.id, name: p.name, asked: build.parts.some((x) => x.id === p.id && x.onUsb), amps: p.supply.usbAmps }] : []));
+  return hookup.parts.flatMap((p) => (p.supply && p.supply.usbAmps !== 0 ? [{ id: p.id, name: p.name, asked: build.parts.some((x) => x.id === p.id && x.onUsb), amps: p.supply.usbAmps }] : []));
+}
+
+/** Amps of those whose draw is said. */
+export function sumOf(draws: DeskDraw[]): number {
+  return draws.reduce((sum, d) => sum + (d.amps ?? 0), 0);
 }
 
 /**
@@ -26,9 +31,9 @@ export function checkDesk(build: Build, hookup: Hookup): Finding[] {
   const draws = deskDraws(build, hookup);
   const asked = draws.filter((d) => d.asked);
   const others = draws.filter((d) => !d.asked);
-  const all = draws.reduce((sum, d) => sum + d.amps, 0);
+  const all = sumOf(draws);
   if (asked.length === 0 || others.length === 0 || all <= usbAmps) return [];
-  const said = others.map((d) => `${d.name} ${num(d.amps, 2)} A`);
+  const said = others.map((d) => (d.amps === null ? `${d.name}, whose draw nobody says` : `${d.name} ${num(d.amps, 2)} A`));
   return [
     {
       rung: 7,

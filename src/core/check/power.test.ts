@@ -5,7 +5,7 @@ import type { Board } from '../model/board';
 import type { Build } from '../model/build';
 import { claims, makeBoard, makeBuild, makePart, regulator, says, supply, unknown } from '../tests/make';
 import { capacitorVolts } from '../trade/capacitor';
-import { packSwing, sagVolts } from '../trade/cell';
+import { cellOhm, lowestVolts } from '../trade/cell';
 import { meetings } from '../trade/harness';
 import { plugFamily } from '../trade/plug';
 import { awgMilliohmPerM, carriesAmps, dropVolts, wireGramsPerM } from '../trade/wire';
@@ -16,15 +16,28 @@ const pads = (...ids: string[]) => ids.map((id) => ({ id, label: id }));
 
 describe('the pack under load', () => {
   test('Ohm: four cells of 10 milliohm at 60 A land at 4 x (3.5 - 0.6) = 11.6 V', () => {
-    const pack = { cells: 4, chemistry: 'lipo' as const, cellMilliohm: says(10) };
-    expect(sagVolts(pack, 60)).toBeCloseTo(11.6, 9);
-    expect(packSwing(pack, 60)).toEqual({ low: 11.6, high: 16.8 });
+    const pack = { cells: 4, chemistry: 'lipo' as const, massG: unknown, cellMilliohm: says(10) };
+    expect(lowestVolts(pack, 60)).toEqual({ low: 11.6, high: 11.6 });
     // Below 20 A the usual floor of 3.3 V a cell is the lower one (common practice, no source).
-    expect(packSwing(pack, 10).low).toBeCloseTo(13.2, 9);
+    expect(lowestVolts(pack, 10)).toEqual({ low: 13.2, high: 13.2 });
+  });
+  test('nobody says the resistance: anything up to a tired cell of the pack\'s mass; by hand, 148 g of four cells are 1.4 Ah', () => {
+    const pack = { cells: 4, chemistry: 'lipo' as const, massG: says(148) };
+    expect(cellOhm(pack).high).toBeCloseTo(0.015 / 1.4, 9); // 148 g x 0.14 Wh/g / 14.8 V
+    expect(lowestVolts(pack, 100)).toEqual({ low: expect.closeTo(4 * (3.5 - 1.5 / 1.4), 2), high: 13.2 });
+  });
+  test('what only a fresh pack holds up cannot be said of one that nobody has measured; of a measured one it can', () => {
+    const sheet = { pads: pads('vbat') };
+    const of = (cellMilliohm?: object) => evaluate(makeBuild({ pack: { cells: 4, chemistry: 'lipo', massG: says(148), ...(cellMilliohm ? { cellMilliohm: cellMilliohm as never } : {}) }, motors: { count: 4, cruiseAmps: 5, peakAmps: 25, peakSeconds: 5, esc: 'on the board' } }, [makePart('p', { supply: supply(12, 26, 0.2) })]), makeBoard(sheet));
+    const open = of();
+    expect([open.verdict, open.rungs[5]!.state]).toEqual(['cannot say yet', 'unknown']);
+    expect(open.rungs[5]!.findings.map((f) => f.sentence).join()).toContain('Pack may fall to 9.71 V at full throttle, below the 12 V it needs');
+    expect(of(says(2)).verdict).toBe('fits');
+    expect(of(says(12)).stopsAt).toBe(6);
   });
   test('a 10 V rail that holds on four cells at rest fades when they sag', () => {
     const board = makeBoard({ rails: [{ id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' } }, { id: 'ten', label: '10 V', pads: ['vbat'], source: regulator(10, 2) }] });
-    const ten = (milliohm: number) => suppliesOf(board, { pack: { cells: 4, chemistry: 'lipo', cellMilliohm: says(milliohm) }, motors: { count: 4, peakAmps: 30 } }).find((s) => s.rail.id === 'ten')!.swing.low.low;
+    const ten = (milliohm: number) => suppliesOf(board, { pack: { cells: 4, chemistry: 'lipo', massG: unknown, cellMilliohm: says(milliohm) }, motors: { count: 4, peakAmps: 30 } }).find((s) => s.rail.id === 'ten')!.swing.low.low;
     expect(ten(1)).toBe(10);
     expect(ten(10)).toBeCloseTo(4 * (3.5 - 1.2) - 0.8, 9); // 8.4 V by hand
   });
@@ -123,13 +136,17 @@ describe('lights', () => {
 });
 
 describe('back-feeding', () => {
-  const board = (isolated: boolean | null) =>
-    makeBoard({ pads: pads('v5', 'vbat'), rails: [{ id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' } }, { id: 'reg', label: 'reg', pads: [], source: regulator(5, 2) }, { id: 'usb', label: 'USB', pads: [], source: { kind: 'usb', dropVolts: 0.3 } }, { id: 'five', label: '5 V', pads: ['v5'], source: { kind: 'either', of: ['usb', 'reg'], ...(isolated === null ? {} : { isolated: { value: isolated, origin: 'manual' } }) } }] });
+  const board = (isolated: boolean | 'unknown' | null) =>
+    makeBoard({ pads: pads('v5', 'vbat'), rails: [{ id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' } }, { id: 'reg', label: 'reg', pads: [], source: regulator(5, 2) }, { id: 'usb', label: 'USB', pads: [], source: { kind: 'usb', dropVolts: 0.3 } }, { id: 'five', label: '5 V', pads: ['v5'], source: { kind: 'either', of: ['usb', 'reg'], ...(isolated === null ? {} : { isolated: isolated === 'unknown' ? unknown : { value: isolated, origin: 'manual' as const } }) } }] });
   const build = makeBuild({}, [{ ...makePart('rx', { supply: supply(4.5, 5.5, 0.1) }), onUsb: true }]);
   test('two sources on one net are a hazard, priced as one; diodes or silence are not', () => {
     expect(evaluate(build, board(false)).hookup.cost.hazards).toBe(1);
     expect(evaluate(build, board(true)).hookup.cost.hazards).toBe(0);
     expect(evaluate(build, board(null)).hookup.cost.hazards).toBe(0);
+  });
+  test('asked and not known, it is a hazard too, and said so', () => {
+    const { hookup } = evaluate(build, board('unknown'));
+    expect([hookup.cost.hazards, hookup.parts[0]!.supply!.lost]).toEqual([1, ['nobody says whether 5 V keeps USB and regulator apart: unplug the pack before USB']]);
   });
   test('USB alone: 500 mA for all that must live on it (USB 2.0, 7.2.1)', () => {
     const two = (peak: number) => makeBuild({}, ['a', 'b'].map((id) => ({ ...makePart(id, { supply: supply(4.5, 5.5, peak) }), onUsb: true })));

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../climb';
-import { makeBoard, makeBuild, makePart, claims, regulator, says, supply } from '../tests/make';
+import { makeBoard, makeBuild, makePart, claims, regulator, says, supply, unknown } from '../tests/make';
 import { compile } from './compile';
 import { layOut } from './lay-out';
 import { workshop } from './way';
@@ -26,6 +26,13 @@ describe('a part fed by another part', () => {
     expect(load(0.6).state).toBe('breaks');
     const said = load(0.5).findings.find((f) => f.about === '5 V out of tx')!;
     expect([said.state, said.needed, said.given]).toEqual(['strained', '0.5 A', '0.4 A']);
+  });
+
+  test('what the fed part draws is unknown: whether the output carries it is too', () => {
+    const cam = makePart('cam', { supply: { ...supply(4.5, 5.5, 0.2), typicalAmps: unknown, peakAmps: unknown } }, { kind: 'camera' });
+    const climb = evaluate(makeBuild({}, [transmitter(0.5), cam]), makeBoard());
+    expect([climb.verdict, climb.rungs[6]!.state]).toEqual(['cannot say yet', 'unknown']);
+    expect(climb.rungs[6]!.findings.some((f) => f.sentence.includes('nobody says what cam draws'))).toBe(true);
   });
 
   test('by hand: steadily no more than the derated amps: 0.45 A all the time is too much for 0.5 A claimed, not for 0.5 A measured', () => {

@@ -5,7 +5,7 @@ import { all, type Truth } from '../model/truth';
 import { ground } from './ground';
 import type { LaidPart } from './lay-out';
 import type { Supplied } from './rail-tree';
-import { ampsAt, insideRange, loadOn, milliamps } from './supply-ways';
+import { ampsAt, deskAmps, insideRange, loadOn, milliamps, unsaidDraw } from './supply-ways';
 import { row, tag, way, type Condition, type Way, type Workshop } from './way';
 
 /** A supply that a part hands on. */
@@ -90,6 +90,7 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
     const alive: Truth = all([host.part.onUsb ? 'yes' : 'no', from.onUsb ? 'yes' : 'no']);
     conditions.push({ rung: 6, truth: alive, why: alive === 'yes' ? `${hostName} is alive on USB and feeds it` : `${hostName} need not be alive on USB` });
   }
+  conditions.push(...unsaidDraw(guest.part, supply));
   const typicalAmps = ampsAt(supply, 'typicalAmps', at, shop.world);
   const peakAmps = ampsAt(supply, 'peakAmps', at, shop.world);
   const limits = outputLimits(shop, give);
@@ -113,7 +114,7 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
       tags: [tag(shop, `feed:${host.part.id}`, placeOf(shop, seat))],
       cost: preferred ? {} : { compromises: 1 },
       lost: preferred ? [] : [`fed through ${hostName}: it is dark when that is`],
-      feed: { rail: `part:${host.part.id}`, label: `${give.label} of ${hostName}`, pads: [], volts: { low: volts.low, high: volts.high }, typicalAmps, peakAmps, usbAmps: from.onUsb ? typicalAmps * through : 0 },
+      feed: { rail: `part:${host.part.id}`, label: `${give.label} of ${hostName}`, pads: [], volts: { low: volts.low, high: volts.high }, typicalAmps, peakAmps, usbAmps: deskAmps(from.onUsb !== null, supply, typicalAmps * through) },
     }),
   ];
 }

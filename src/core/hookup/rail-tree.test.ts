@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { makeBoard, regulator, says } from '../tests/make';
+import { makeBoard, regulator, says, unknown } from '../tests/make';
 import { suppliesOf } from './rail-tree';
 
 const board = makeBoard({
@@ -15,7 +15,7 @@ const board = makeBoard({
   ],
   bridges: [{ id: 'b', label: 'B', form: 'solder bridge', positions: [{ id: 'low', label: '5 V' }, { id: 'high', label: 'pack' }], factory: 'low' }],
 });
-const on = (cells: number, rail: string) => suppliesOf(board, { pack: { cells, chemistry: 'lipo' }, motors: { count: 0, peakAmps: 0 } }).filter((s) => s.rail.id === rail);
+const on = (cells: number, rail: string) => suppliesOf(board, { pack: { cells, chemistry: 'lipo', massG: unknown }, motors: { count: 0, peakAmps: 0 } }).filter((s) => s.rail.id === rail);
 
 describe('rails over the pack\'s swing', () => {
   // Common practice, no source: a 10 V rail is nothing on two cells, fades at the end of three, holds on four.
@@ -45,7 +45,7 @@ describe('rails over the pack\'s swing', () => {
         { id: 'low', label: '5 V', source: regulator(5, 2, { input: 'mid', efficiency: says(0.9) }) },
       ],
     });
-    const low = suppliesOf(bucks, { pack: { cells: 4, chemistry: 'lipo' }, motors: { count: 0, peakAmps: 0 } }).find((s) => s.rail.id === 'low')!;
+    const low = suppliesOf(bucks, { pack: { cells: 4, chemistry: 'lipo', massG: unknown }, motors: { count: 0, peakAmps: 0 } }).find((s) => s.rail.id === 'low')!;
     expect(low.regulators[1]!.perAmp).toBeCloseTo(5 / (0.9 * 9), 12); // 0.617 A at 9 V for 1 A at 5 V
   });
 });

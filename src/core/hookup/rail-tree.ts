@@ -1,8 +1,8 @@
 import type { Board, Rail, Regulator } from '../model/board';
 import type { Build } from '../model/build';
 import { assumed, interval, type Interval } from '../model/figure';
-import { flag } from '../model/truth';
-import { packSwing } from '../trade/cell';
+import { any, flag, not, type Truth } from '../model/truth';
+import { lowestVolts, packSwing } from '../trade/cell';
 import { assumedBuckEfficiency } from '../trade/rating';
 import { ground, type Ground } from './ground';
 
@@ -23,14 +23,17 @@ export interface Supplied {
   regulators: { rail: Rail; source: Regulator; perAmp: number }[];
   /** Comes straight from the pack, with the motors' noise on it. */
   raw: boolean;
-  /** USB and regulator are not kept apart: one drives current into the other. */
-  backFeeds: boolean;
+  /** Are USB and regulator not kept apart, so that one drives current into the other? */
+  backFeeds: Truth;
   grounds: Ground[];
 }
 
+/** The name of the figure that says how far a pack sags. */
+export const cellGround = 'One cell\'s resistance';
+
 /** What of a build decides the volts of its rails. */
 export interface Powered {
-  pack: Pick<Build['pack'], 'cells' | 'chemistry' | 'cellMilliohm'>;
+  pack: Pick<Build['pack'], 'cells' | 'chemistry' | 'cellMilliohm' | 'massG'>;
   motors: Pick<Build['motors'], 'count' | 'peakAmps'>;
 }
 
@@ -47,12 +50,14 @@ function supplied(board: Board, build: Powered, rail: Rail): Supplied[] {
   };
   switch (source.kind) {
     case 'pack': {
-      const swing = packSwing(build.pack, build.motors.count * build.motors.peakAmps);
-      return [{ rail, bridges: [], swing: { low: exactly(swing.low), high: exactly(swing.high) }, onUsb: null, regulators: [], raw: true, backFeeds: false, grounds: [] }];
+      const swing = packSwing(build.pack);
+      const low = lowestVolts(build.pack, build.motors.count * build.motors.peakAmps);
+      const sags = low.low < swing.low ? [ground(cellGround, build.pack.cellMilliohm ?? { unknown: true }, 'mΩ')] : [];
+      return [{ rail, bridges: [], swing: { low, high: exactly(swing.high) }, onUsb: null, regulators: [], raw: true, backFeeds: 'no', grounds: sags }];
     }
     case 'usb': {
       const volts = exactly(5 - source.dropVolts);
-      return [{ rail, bridges: [], swing: { low: volts, high: volts }, onUsb: volts, regulators: [], raw: false, backFeeds: false, grounds: [] }];
+      return [{ rail, bridges: [], swing: { low: volts, high: volts }, onUsb: volts, regulators: [], raw: false, backFeeds: 'no', grounds: [] }];
     }
     case 'regulator':
       return parent(source.input).map((from) => regulated(rail, source, from));
@@ -61,7 +66,7 @@ function supplied(board: Board, build: Powered, rail: Rail): Supplied[] {
       const sides = source.of.map(parent);
       const usb = sides.flat().find((s) => s.onUsb);
       const flight = sides.find((side) => side.some((s) => s.regulators.length > 0 || s.raw)) ?? sides[0] ?? [];
-      return flight.map((s) => ({ ...s, rail, onUsb: usb?.onUsb ?? null, backFeeds: s.backFeeds || (source.isolated !== undefined && flag(source.isolated) === 'no') }));
+      return flight.map((s) => ({ ...s, rail, onUsb: usb?.onUsb ?? null, backFeeds: any([s.backFeeds, source.isolated ? not(flag(source.isolated)) : 'no']) }));
     }
     case 'bridge':
       return Object.entries(source.byPosition).flatMap(([position, id]) =>

@@ -5,7 +5,7 @@ import { all, atLeast, type Truth } from '../model/truth';
 import { assumedLinearWatts, ratingShare, usbAmps } from '../trade/rating';
 import { ground } from './ground';
 import { pinLimit } from './plug-pins';
-import type { Supplied } from './rail-tree';
+import { cellGround, type Supplied } from './rail-tree';
 import { bridgeTag, isVideo, row, way, type Condition, type Way, type Workshop } from './way';
 
 /** An LC filter in the supply of one part: assumed cost and mass, common practice of the trade, no source. */
@@ -33,12 +33,7 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
   }
   const peakAmps = ampsAt(supply, 'peakAmps', from, shop.world);
   const typicalAmps = ampsAt(supply, 'typicalAmps', from, shop.world);
-  for (const figure of [supply.peakAmps, supply.typicalAmps]) {
-    if (isUnknown(figure)) {
-      conditions.push({ rung: 7, truth: 'unknown', why: `nobody says what ${part.peripheral.name} draws`, grounds: [ground('Draw', figure, 'A')] });
-      break;
-    }
-  }
+  conditions.push(...unsaidDraw(part, supply));
   const pin = pinLimit(shop, from.rail);
   if (peakAmps > pin.amps) conditions.push({ rung: 7, truth: 'no', why: `${part.peripheral.name} takes ${volts(peakAmps)} A, and the ${pin.plug} plug passes ${volts(pin.amps)} A` });
   const load = loadOn(shop, from, typicalAmps, peakAmps, part.onUsb);
@@ -56,18 +51,31 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
       volts: { low: from.swing.low.low, high: from.swing.high.high },
       typicalAmps,
       peakAmps,
-      usbAmps: from.onUsb ? typicalAmps : 0,
+      usbAmps: deskAmps(from.onUsb !== null, supply, typicalAmps),
     },
   });
-  if (from.backFeeds && part.onUsb) {
+  if (from.backFeeds !== 'no' && part.onUsb) {
+    // Two sources on one net are a hazard unless they are known to be kept apart.
     base.cost = { ...base.cost, hazards: 1 };
-    base.lost = [`${from.rail.label} ties USB and regulator together: unplug the pack before USB`];
+    base.lost = [`${from.backFeeds === 'yes' ? `${from.rail.label} ties USB and regulator together` : `nobody says whether ${from.rail.label} keeps USB and regulator apart`}: unplug the pack before USB`];
   }
   const feeders = shop.build.parts.some((p) => p.id !== part.id && p.peripheral.kind === 'video transmitter' && p.peripheral.gives.length > 0);
   if (part.peripheral.kind === 'camera' && shop.build.policies.cameraSupply === 'transmitter' && feeders) {
     return [{ ...base, cost: { ...base.cost, compromises: 1 }, lost: ['fed from the board, where the build prefers the transmitter\'s output'] }];
   }
   return isVideo(part) ? [schooled(shop, base, from)] : [base];
+}
+
+/** A part whose draw nobody says: whether anything carries it is open. */
+export function unsaidDraw(part: Part, supply: Supply): Condition[] {
+  const figure = [supply.peakAmps, supply.typicalAmps].find(isUnknown);
+  return figure ? [{ rung: 7, truth: 'unknown', why: `nobody says what ${part.peripheral.name} draws`, grounds: [ground('Draw', figure, 'A')] }] : [];
+}
+
+/** Amps that a part draws of USB alone; null where it is alive then and nobody says what it draws. */
+export function deskAmps(onUsb: boolean, supply: Supply, typicalAmps: number): number | null {
+  if (!onUsb) return 0;
+  return isKnown(supply.typicalAmps) ? typicalAmps : null;
 }
 
 /**
@@ -116,8 +124,15 @@ function rangeSentence(from: Supplied, supply: Supply): string {
   const pad = swingWords(from);
   if (atLeast(interval(supply.maxVolts), from.swing.high) === 'no') return `${pad}, above the ${volts(interval(supply.maxVolts).high)} V it survives`;
   if (atLeast(from.swing.low, interval(supply.minVolts)) === 'no') return `${pad}, below the ${volts(interval(supply.minVolts).low)} V it needs`;
-  if (insideRange(from, supply) === 'unknown') return `nobody says enough about the volts of ${from.rail.label} or of the part`;
+  if (insideRange(from, supply) === 'unknown') return unsaidVolts(from, supply);
   return `${pad}, inside ${volts(interval(supply.minVolts).low)} to ${volts(interval(supply.maxVolts).high)} V`;
+}
+
+/** What keeps it open whether a part's volts are right. */
+function unsaidVolts(from: Supplied, supply: Supply): string {
+  const sags = from.grounds.some((g) => g.what === cellGround && g.origin === 'unknown') && from.swing.low.low < interval(supply.minVolts).high;
+  if (sags && isKnown(supply.minVolts)) return `${from.rail.label} may fall to ${volts(from.swing.low.low)} V at full throttle, below the ${volts(interval(supply.minVolts).low)} V it needs: nobody says one cell's resistance, and a tired pack has much`;
+  return `nobody says enough about the volts of ${from.rail.label} or of the part`;
 }
 
 export function swingWords(from: Supplied): string {

@@ -34,8 +34,8 @@ export interface Feed {
   volts: { low: number; high: number };
   typicalAmps: number;
   peakAmps: number;
-  /** Typical amps that it draws of USB when nothing else is plugged in; 0 where its rail is dead then. */
-  usbAmps: number;
+  /** Typical amps that it draws of USB when nothing else is plugged in; 0 where its rail is dead then, null where nobody says. */
+  usbAmps: number | null;
 }
 
 /** One way to make one link or one supply of a part. */

@@ -33,7 +33,7 @@ export function makeBuild(change: Partial<BuildInput> = {}, parts: Part[] = []):
   return buildSchema.parse({
     format: 'rung-build', version: 1, id: 'craft', name: 'Craft',
     frame: { name: 'Frame', mounts: [{ patternMm: 30.5, screw: 'M3' }], bayLengthMm: 44, bayWidthMm: 44, bayHeightMm: 20, openSides: ['left'] },
-    pack: { cells: 4, chemistry: 'lipo', massG: says(180) },
+    pack: { cells: 4, chemistry: 'lipo', massG: says(180), cellMilliohm: says(1) },
     motors: { count: 4, cruiseAmps: 6, peakAmps: 30, peakSeconds: 5, esc: 'on the board' },
     bareMassG: says(300), limits: { takeOffMassG: 700, budgetCents: 30_000 }, comforts: {}, policies: {},
     parts: parts.map((p) => ({ ...p })),

@@ -12,18 +12,45 @@ export const cellVolts = {
 } as const;
 
 /**
- * The whole swing of a pack in volts: down to the floor under load, or below it where a landing pack sags further at full throttle
- * (land volts less cell resistance x current; Ohm), up to full.
+ * What a tired cell comes to, where nobody has measured it: watt-hours a gram of pack, and milliohm times amp-hours (a fresh cell has about half of these).
+ * Common practice of the trade, no source.
  */
-export function packSwing(pack: Pick<Pack, 'cells' | 'chemistry' | 'cellMilliohm'>, fullThrottleAmps = 0): Interval {
+const tiredCell = {
+  lipo: { wattHoursPerGram: 0.14, milliohmAh: 15 },
+  'high-voltage lipo': { wattHoursPerGram: 0.15, milliohmAh: 15 },
+  'li-ion': { wattHoursPerGram: 0.22, milliohmAh: 60 },
+} as const;
+
+/** The whole swing of a pack in volts: from the floor under load up to full. */
+export function packSwing(pack: Pick<Pack, 'cells' | 'chemistry'>): Interval {
   const cell = cellVolts[pack.chemistry];
-  return { low: Math.min(round(pack.cells * cell.floor), sagVolts(pack, fullThrottleAmps)), high: round(pack.cells * cell.full) };
+  return { low: round(pack.cells * cell.floor), high: round(pack.cells * cell.full) };
 }
 
-/** Volts of a pack at landing charge while so many amps are drawn. Without a known cell resistance it is the landing volts. */
-export function sagVolts(pack: Pick<Pack, 'cells' | 'chemistry' | 'cellMilliohm'>, amps: number): number {
-  const ohm = pack.cellMilliohm && isKnown(pack.cellMilliohm) ? interval(pack.cellMilliohm).high / 1000 : 0;
-  return round(pack.cells * Math.max(0, cellVolts[pack.chemistry].land - ohm * amps));
+/**
+ * The lowest volts of a pack that so many amps are drawn of: the floor, or less where it sags further from landing charge (land volts less cell resistance x current;
+ * Ohm). Between its ends lies what is not known: a cell that nobody has measured may be a tired one.
+ */
+export function lowestVolts(pack: Pick<Pack, 'cells' | 'chemistry' | 'cellMilliohm' | 'massG'>, amps: number): Interval {
+  const cell = cellVolts[pack.chemistry];
+  const ohm = cellOhm(pack);
+  const at = (ohms: number) => round(pack.cells * Math.max(0, Math.min(cell.floor, cell.land - ohms * amps)));
+  return { low: at(ohm.high), high: at(ohm.low) };
+}
+
+/**
+ * Resistance of one cell in ohm, as said; where nobody says, up to that of a tired cell of the pack's mass. Nothing is taken for a pack of unknown mass: no board
+ * passes Weight with it.
+ */
+export function cellOhm(pack: Pick<Pack, 'cells' | 'chemistry' | 'cellMilliohm' | 'massG'>): Interval {
+  if (isKnown(pack.cellMilliohm)) {
+    const { low, high } = interval(pack.cellMilliohm);
+    return { low: low / 1000, high: high / 1000 };
+  }
+  if (!isKnown(pack.massG)) return { low: 0, high: 0 };
+  const tired = tiredCell[pack.chemistry];
+  const ampHours = (interval(pack.massG).low * tired.wattHoursPerGram) / (pack.cells * cellVolts[pack.chemistry].nominal);
+  return { low: 0, high: tired.milliohmAh / Math.max(0.01, ampHours) / 1000 };
 }
 
 /** Full pack of a plain lithium-polymer pack of so many cells, in volts: what a board's "3-6S" is read as. */

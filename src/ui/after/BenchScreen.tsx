@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { useMemo, useState } from 'react';
 import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import { counted, deskState, faultsFor, powerUp, probesWith, sagOver, stillPossible } from '@/core';
+import { assumedCell, counted, deskState, faultsFor, powerUp, probesWith, sagOver, stillPossible } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { WithBoard, type Chosen } from './use-chosen';
 
@@ -87,8 +87,9 @@ function Desk({ climb }: Chosen) {
   return (
     <>
       <Box sx={{ fontSize: 14, fontWeight: 600, mb: 1 }}>
-        What must live on USB draws {desk.amps.toFixed(2)} A of {desk.limitAmps.toFixed(2)} A{desk.enough ? '' : ': too much'}.
+        What must live on USB draws {desk.unsaid.length > 0 && 'at least '}{desk.amps.toFixed(2)} A of {desk.limitAmps.toFixed(2)} A{desk.enough ? '' : ': too much'}.
         {desk.enough && !desk.allEnough && ` All that is alive on it draws ${(desk.amps + desk.restAmps).toFixed(2)} A: keep the rest dark or unplugged.`}
+        {desk.unsaid.length > 0 && ` Nobody says what is drawn by ${desk.unsaid.join(', ')}.`}
       </Box>
       <table>
         <tbody>
@@ -96,7 +97,7 @@ function Desk({ climb }: Chosen) {
             <tr key={r.id}>
               <td>{r.name}</td>
               <td>{r.says}</td>
-              <td className="n">{r.amps > 0 ? `${r.amps.toFixed(2)} A` : ''}</td>
+              <td className="n">{r.amps === null ? 'unknown' : r.amps > 0 ? `${r.amps.toFixed(2)} A` : ''}</td>
             </tr>
           ))}
         </tbody>
@@ -109,6 +110,7 @@ function Throttle({ board, climb }: Chosen) {
   const { build } = useRoom();
   const [charge, setCharge] = useState<'full' | 'nominal' | 'land'>('land');
   const points = useMemo(() => sagOver(build, board, climb, charge), [build, board, climb, charge]);
+  const assumed = assumedCell(build);
   const used = board.rails.filter((r) => r.source.kind === 'regulator' && points[0]?.rails[r.id] !== undefined).slice(0, 4);
   const data = points.map((p) => ({ throttle: p.throttlePercent, 'pack V': p.packVolts, ...Object.fromEntries(used.map((r) => [r.label, p.rails[r.id]])) }));
   const first = points.find((p) => p.out.length > 0);
@@ -121,6 +123,7 @@ function Throttle({ board, climb }: Chosen) {
           </Button>
         ))}
       </Box>
+      {assumed && <Box sx={{ mt: 1 }}>{assumed}</Box>}
       <Box sx={{ my: 1, fontSize: 14, fontWeight: 600, color: first ? 'error.main' : 'text.primary' }}>
         {first ? `From ${first.throttlePercent} % throttle (${first.amps.toFixed(0)} A, ${first.packVolts.toFixed(1)} V) these drop out: ${first.out.join(', ')}.` : `Nothing drops out: at full throttle (${points.at(-1)!.amps.toFixed(0)} A) the pack stands at ${points.at(-1)!.packVolts.toFixed(1)} V.`}
       </Box>
