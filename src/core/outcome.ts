@@ -3,6 +3,11 @@ import type { Climb } from './climb';
 
 type Judged = Pick<Climb, 'verdict' | 'stopsAt'>;
 
+/** Does the board surely carry the build? */
+export function carries({ verdict }: Pick<Climb, 'verdict'>): boolean {
+  return verdict === 'fits' || verdict === 'fits with work';
+}
+
 /** What became of a board, to follow its name: "stops at Load". */
 export function outcomeWords({ verdict, stopsAt }: Judged): string {
   if (stopsAt !== null) return `stops at ${rungNames[stopsAt - 1]}`;

@@ -1,10 +1,11 @@
-import { findFixes, questionsFor, robustnessOf, tippingPoints, type Board, type Build, type Mended, type Question, type Ranked, type Robustness, type Tipping } from '../core';
+import { buildQuestionsFor, carries, findFixes, kindest, questionsFor, rankShelf, robustnessOf, tippingPoints, type Board, type Build, type BuildQuestion, type Mended, type Question, type Ranked, type Robustness, type Tipping } from '../core';
 
 export type Decision = { about: 'robustness' } | { about: 'mending' } | { about: 'questions' } | { about: 'tipping'; board: string };
 export interface Decided {
   robustness: Robustness;
   mending: Mended;
-  questions: Question[];
+  /** About the build itself, and about boards, those as if the build's own turned out well. */
+  questions: { build: BuildQuestion[]; boards: Question[] };
   tipping: Tipping[];
 }
 export interface ToDecider {
@@ -21,8 +22,10 @@ onmessage = ({ data: { build, boards, ranked, decision } }: MessageEvent<ToDecid
       return postMessage(robustnessOf(contenders(ranked), build.weighing));
     case 'mending':
       return postMessage(mendedOf(build, boards, ranked));
-    case 'questions':
-      return postMessage(questionsFor(build, boards, ranked));
+    case 'questions': {
+      const kind = kindest(build);
+      return postMessage({ build: buildQuestionsFor(build, boards, ranked), boards: questionsFor(kind, boards, kind === build ? ranked : rankShelf(kind, boards)) } satisfies Decided['questions']);
+    }
     case 'tipping': {
       const board = boards.find((b) => b.id === decision.board);
       return postMessage(board ? tippingPoints(build, board, ranked) : []);
@@ -41,6 +44,6 @@ function mendedOf(build: Build, boards: Board[], ranked: Ranked[]): Mended {
 /** Whole boards; where there is none, those that cannot be judged yet. */
 function contenders(ranked: Ranked[]): Ranked['climb'][] {
   const climbs = ranked.map((r) => r.climb);
-  const whole = climbs.filter((c) => c.verdict === 'fits' || c.verdict === 'fits with work');
+  const whole = climbs.filter(carries);
   return (whole.length > 0 ? whole : climbs.filter((c) => c.stopsAt === null)).slice(0, 30);
 }

@@ -44,6 +44,10 @@ describe('a pasted parts list', () => {
     expect(first('GPS on the CAN bus').modes[0]!.links.map((l) => l.kind)).toEqual(['can']);
     expect(first('lidar I2C').modes.some((m) => m.links.some((l) => l.kind === 'i2c'))).toBe(true);
     expect(first('LED strip 24').name).toContain('24');
+    expect(first('VTX 600mW').name).toContain('600');
+    speaks('analog VTX, over lay link', 'overlay-link');
+    expect(first('vtx').kind).toBe('video transmitter');
+    expect(first('HD vtx').kind).toBe('digital video');
   });
   test.each([
     ['2 cams', ['camera']],

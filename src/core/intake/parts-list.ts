@@ -50,13 +50,20 @@ export function readPartsList(text: string, library: readonly Peripheral[]): Pas
 function likeliest(line: string, library: readonly Peripheral[]): Peripheral[] {
   const meant = kindMeant(line);
   if (!meant) return [];
-  const said = words(line.toLowerCase().replace(meant.phrase, ' '));
+  const said = spellings(words(line.toLowerCase().replace(meant.phrase, ' ')));
   const matches = (part: Peripheral) => said.filter((w) => signsOf(part).has(w)).length;
   return library
     .filter((p) => meant.kinds.includes(p.kind))
     .map((part) => ({ part, by: matches(part) }))
-    .sort((a, b) => b.by - a.by)
+    .sort((a, b) => b.by - a.by || meant.kinds.indexOf(a.part.kind) - meant.kinds.indexOf(b.part.kind))
     .map(({ part }) => part);
+}
+
+/** Words as others may write them: two as one ("smart audio"), a number without its unit ("600mW"). */
+function spellings(said: string[]): string[] {
+  const joined = said.slice(1).map((w, i) => said[i]! + w);
+  const numbers = said.flatMap((w) => /^(\d+)[a-z]+$/.exec(w)?.[1] ?? []);
+  return [...said, ...joined, ...numbers];
 }
 
 /** What people say of a part besides its kind: how it is wired, by the printed names too, and what its name holds. */

@@ -1,10 +1,11 @@
-import { evaluate, type Climb } from '../climb';
+import { evaluate } from '../climb';
 import { doubtsAbout } from '../check/sanity';
 import { boardFigures, railFigures, type BoardFigure } from '../intake/figures';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
 import { isUnknown, type NumberFigure } from '../model/figure';
-import { rankClimbs, type Ranked } from './rank-shelf';
+import { carries } from '../outcome';
+import { firstOf, rankClimbs, type Ranked } from './rank-shelf';
 
 /** An unknown figure, or one that cannot be true, that could change which board is picked. */
 export interface Question {
@@ -59,7 +60,7 @@ interface Unknown extends Omit<BoardFigure, 'set'> {
  * with the others at whatever suits it best: an unknown that decides only then is still a question. Empty: you know enough.
  */
 export function questionsFor(build: Build, boards: readonly Board[], ranked: readonly Ranked[], goesOn: () => boolean = () => true): Question[] {
-  const pick = ranked.find((r) => isWhole(r.climb)) ?? null;
+  const pick = ranked.find((r) => carries(r.climb)) ?? null;
   const found: Question[] = [];
   for (const board of boards) {
     const own = ranked.find((r) => r.climb.boardId === board.id);
@@ -90,15 +91,6 @@ export function questionsFor(build: Build, boards: readonly Board[], ranked: rea
     }
   }
   return found.sort((a, b) => b.changes - a.changes || a.ease - b.ease || a.boardName.localeCompare(b.boardName) || a.field.localeCompare(b.field));
-}
-
-function isWhole(climb: Climb): boolean {
-  return climb.verdict === 'fits' || climb.verdict === 'fits with work';
-}
-
-function firstOf(climbs: Climb[]): string | null {
-  const first = rankClimbs(climbs)[0];
-  return first && isWhole(first.climb) ? first.climb.boardId : null;
 }
 
 /** The value under which the board climbs best, with the unknowns after it still open. */

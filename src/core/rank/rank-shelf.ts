@@ -2,6 +2,7 @@ import { evaluate, type Climb } from '../climb';
 import type { FixSet } from '../fix/find';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
+import { carries } from '../outcome';
 import { rungNames } from '../trade/rungs';
 import { scoreOf, type Span } from './score';
 
@@ -23,6 +24,12 @@ const verdicts = ['fits', 'fits with work', 'cannot say yet', 'does not fit'] as
  */
 export function rankShelf(build: Build, shelf: readonly Board[]): Ranked[] {
   return rankClimbs(shelf.map((board) => evaluate(build, board)));
+}
+
+/** The board that is picked of these, or null where none surely carries the build. */
+export function firstOf(climbs: readonly Climb[]): string | null {
+  const first = rankClimbs(climbs)[0];
+  return first && carries(first.climb) ? first.climb.boardId : null;
 }
 
 export function rankClimbs(climbs: readonly Climb[], mended: Mended = {}): Ranked[] {

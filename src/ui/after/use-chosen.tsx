@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { parseAsString, useQueryState } from 'nuqs';
 import type { ReactNode } from 'react';
 import { outcomeWords, type Board, type Climb } from '@/core';
+import { useBoardAtHand } from '../room/board-at-hand';
 import { useRoom } from '../room/BuildRoom';
 
 export interface Chosen {
@@ -12,15 +13,16 @@ export interface Chosen {
   climb: Climb;
 }
 
-/** The board that the work goes on with: the one in the address, else the last pick, else the first of the ladder. */
-export function useChosen(): Chosen | null {
-  const { build, ranking, shelf } = useRoom();
-  const [asked] = useQueryState('board', parseAsString);
-  const has = (id: string | undefined | null) => ranking.ranked?.find((r) => r.climb.boardId === id);
-  const ranked = has(asked) ?? has(build.picks.at(-1)?.board.id) ?? ranking.ranked?.[0];
+/** The board that the work goes on with. */
+function useChosen(): Chosen | null {
+  const { shelf } = useRoom();
+  const { ranked } = useBoardAtHand();
   const board = ranked && shelf?.boards.find((b) => b.id === ranked.climb.boardId);
   return ranked && board ? { board, climb: ranked.climb } : null;
 }
+
+/** So many boards are listed to choose from, and the one at hand. */
+const mostListed = 60;
 
 /** The head of a page that is about one board, with a way to another board; waits until there is one. */
 export function WithBoard({ title, children }: { title: string; children: (chosen: Chosen) => ReactNode }) {
@@ -35,7 +37,7 @@ export function WithBoard({ title, children }: { title: string; children: (chose
           {title}
         </Box>
         <Select value={chosen.board.id} onChange={(e) => void setAsked(e.target.value)} inputProps={{ 'aria-label': 'Board' }}>
-          {ranking.ranked!.slice(0, 60).map((r) => (
+          {ranking.ranked!.filter((r, i) => i < mostListed || r.climb.boardId === chosen.board.id).map((r) => (
             <MenuItem key={r.climb.boardId} value={r.climb.boardId}>
               {r.climb.boardName}, {r.climb.verdict}
             </MenuItem>

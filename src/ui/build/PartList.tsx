@@ -14,6 +14,7 @@ export function PartList({ selected, onSelect }: { selected: string | null; onSe
     return (
       <Box sx={{ border: '1px dashed var(--hair)', p: 3, color: 'text.secondary', maxWidth: 620 }}>
         Nothing hangs here yet. Start with the receiver: press <kbd>/</kbd>, type <em>receiver</em> and press Enter. Then camera, video transmitter, positioning, lights: whatever needs a wire. The ladder follows as you type.
+        <Box sx={{ mt: 1 }}>Frame, pack, motors and limits above are those of a plain five-inch craft to start from: put in your own, the limits too.</Box>
       </Box>
     );
   }

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { readData, type Build, type Ranked } from '@/core';
+import { carries, readData, type Build, type Ranked } from '@/core';
 import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/BuildRoom';
 
@@ -44,7 +44,7 @@ export function Variants() {
     if (!read.ok) return setSaid('That build cannot be read just now.');
     setCompared({ id, other: read.value, ranked: await ranking.ask(read.value) });
   };
-  const whole = (ranked: Ranked[] | null) => new Map((ranked ?? []).filter((r) => r.climb.verdict === 'fits' || r.climb.verdict === 'fits with work').map((r) => [r.climb.boardId, r.climb.boardName]));
+  const whole = (ranked: Ranked[] | null) => new Map((ranked ?? []).filter((r) => carries(r.climb)).map((r) => [r.climb.boardId, r.climb.boardName]));
   const here = whole(ranking.ranked);
   const there = whole(compared?.ranked ?? null);
   const only = (a: Map<string, string>, b: Map<string, string>) => [...a].filter(([id]) => !b.has(id)).map(([, n]) => n).join(', ') || 'none';

@@ -7,7 +7,8 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { withTyped, type Question } from '@/core';
+import { carries, outcomeWords, withBuildFigure, withTyped, type BuildQuestion, type Question } from '@/core';
+import { NumberBox } from '../build/NumberBox';
 import { useRoom } from '../room/BuildRoom';
 import { useDecide } from './use-decide';
 
@@ -18,23 +19,55 @@ export function QuestionsScreen() {
   const questions = useDecide({ about: 'questions' });
   const { ranking } = useRoom();
   const first = ranking.ranked?.[0];
+  const asked = questions ? questions.build.length + questions.boards.length : null;
   return (
     <Box sx={{ p: 2, maxWidth: 980 }}>
       <Typography variant="h1">Questions</Typography>
       {!questions && <Box role="status" sx={{ color: 'text.secondary' }}>Every unknown is being tried at all it could be ...</Box>}
-      {questions?.length === 0 && (
+      {asked === 0 && (
         <Box sx={{ mt: 1 }}>
-          <strong>You know enough.</strong> No figure that is unknown or in doubt, whatever it turns out to be, changes the pick{first ? `: ${first.climb.boardName}, ${first.climb.verdict}` : ''}.
+          {first && carries(first.climb) ? (
+            <>
+              <strong>You know enough.</strong> No figure that is unknown or in doubt, whatever it turns out to be, changes the pick: {first.climb.boardName}, {outcomeWords(first.climb)}.
+            </>
+          ) : (
+            `No figure that is unknown or in doubt makes a board carry the build, whatever it turns out to be.${first ? ` Nearest: ${first.climb.boardName}, ${outcomeWords(first.climb)}.` : ''}`
+          )}
         </Box>
       )}
-      {questions && questions.length > 0 && (
+      {asked !== null && asked > 0 && (
         <Box sx={{ color: 'text.secondary', mb: 1 }}>
-          {questions.length === 1 ? 'One figure that is unknown or cannot be true' : `${questions.length} figures that are unknown or cannot be true`} could still change the pick. All others do not matter for this build.
+          {asked === 1 ? 'One figure that is unknown or cannot be true' : `${asked} figures that are unknown or cannot be true`} could still change the pick. All others do not matter for this build.
         </Box>
       )}
-      {questions?.map((q) => (
+      {questions?.build.map((q) => (
+        <OfBuild key={q.path.join()} question={q} />
+      ))}
+      {questions?.boards.map((q) => (
         <One key={`${q.boardId} ${q.field}`} question={q} />
       ))}
+    </Box>
+  );
+}
+
+/** A figure of the build itself: only the buyer can say it. */
+function OfBuild({ question: q }: { question: BuildQuestion }) {
+  const { build, edit } = useRoom();
+  const [value, setValue] = useState<number | null>(null);
+  const answer = () => value !== null && edit('answer', (b) => withBuildFigure(b, q.path, value, 'measured', new Date().toISOString().slice(0, 10)));
+  return (
+    <Box sx={{ borderTop: '1px solid var(--hair)', py: 1 }}>
+      <strong>
+        {build.name}: {q.says}
+      </strong>
+      <Box sx={{ fontSize: 12.5 }}>Picked then: {q.wouldPick}.</Box>
+      <Box sx={{ fontSize: 12.5 }}>{q.measure}</Box>
+      <Box component="form" onSubmit={(e) => (e.preventDefault(), answer())} sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}>
+        <NumberBox label={`Answer, ${q.unit}`} value={value} mayBeUnknown empty="" onChange={setValue} width={120} />
+        <Button type="submit" variant="outlined" disabled={value === null}>
+          Answer
+        </Button>
+      </Box>
     </Box>
   );
 }

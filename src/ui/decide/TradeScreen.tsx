@@ -7,7 +7,7 @@ import Select from '@mui/material/Select';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { CartesianGrid, Legend, ResponsiveContainer, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts';
-import { frontierOf, rungNames, stillStands, type RungName, type Standing } from '@/core';
+import { carries, frontierOf, rungNames, stillStands, type RungName, type Standing } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { PickButton } from './PickButton';
 import { useDecide } from './use-decide';
@@ -16,7 +16,7 @@ import { useDecide } from './use-decide';
 export function TradeScreen() {
   const { ranking, build } = useRoom();
   const robustness = useDecide({ about: 'robustness' });
-  const whole = ranking.ranked?.filter((r) => r.climb.verdict === 'fits' || r.climb.verdict === 'fits with work') ?? [];
+  const whole = ranking.ranked?.filter((r) => carries(r.climb)) ?? [];
   const first = whole[0] ?? null;
   const tipping = useDecide(first ? { about: 'tipping', board: first.climb.boardId } : null);
   if (!ranking.ranked) return <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>The boards are climbing ...</Box>;

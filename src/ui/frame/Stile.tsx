@@ -3,7 +3,8 @@
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { counted } from '@/core';
+import { carries, counted } from '@/core';
+import { useBoardAtHand } from '../room/board-at-hand';
 import { useRoom } from '../room/BuildRoom';
 
 interface Stage {
@@ -18,9 +19,9 @@ export function Stile() {
   const { build, ranking, shelf } = useRoom();
   const path = usePathname();
   const base = `/b/${build.id}`;
-  const fits = ranking.ranked?.filter((r) => r.climb.verdict === 'fits' || r.climb.verdict === 'fits with work').length;
-  const open = /[/](?:board|hookup)[/]([^/]+)$/.exec(path)?.[1];
-  const board = (open ? ranking.ranked?.find((r) => r.climb.boardId === open) : ranking.ranked?.[0]) ?? null;
+  const fits = ranking.ranked?.filter((r) => carries(r.climb)).length;
+  const { ranked: board, named } = useBoardAtHand();
+  const kept = named && board ? `?board=${board.climb.boardId}` : '';
   const stages: Stage[] = [
     { name: 'Build', href: base, says: counted(build.parts.length, 'part'), here: path === base },
     { name: 'Shelf', href: `${base}/shelf`, says: shelf ? counted(shelf.boards.length, 'board') : '...', here: path.startsWith(`${base}/shelf`) },
@@ -34,10 +35,10 @@ export function Stile() {
     { name: 'Side by side', href: `${base}/compare`, says: '', here: path === `${base}/compare` },
     { name: 'Trade-off', href: `${base}/trade`, says: build.picks.length > 0 ? `picked: ${build.picks.at(-1)!.board.name}` : 'no pick yet', here: path === `${base}/trade` },
     { name: 'Questions', href: `${base}/questions`, says: undecidedWords(ranking.ranked), here: path === `${base}/questions` },
-    { name: 'Basket', href: `${base}/basket`, says: build.stage === 'planned' ? '' : build.stage, here: path === `${base}/basket` },
-    { name: 'Build sheet', href: `${base}/sheet`, says: `${Object.keys(build.done).length} steps done`, here: path === `${base}/sheet` },
-    { name: 'Bench', href: `${base}/bench`, says: '', here: path === `${base}/bench` },
-    { name: 'Logbook', href: `${base}/log`, says: build.log.length > 0 ? counted(build.log.length, 'entry') : '', here: path === `${base}/log` },
+    { name: 'Basket', href: `${base}/basket${kept}`, says: build.stage === 'planned' ? '' : build.stage, here: path === `${base}/basket` },
+    { name: 'Build sheet', href: `${base}/sheet${kept}`, says: `${Object.keys(build.done).length} steps done`, here: path === `${base}/sheet` },
+    { name: 'Bench', href: `${base}/bench${kept}`, says: '', here: path === `${base}/bench` },
+    { name: 'Logbook', href: `${base}/log${kept}`, says: build.log.length > 0 ? counted(build.log.length, 'entry') : '', here: path === `${base}/log` },
   ];
   return (
     <Box component="nav" aria-label="Stages" aria-busy={ranking.busy} className="no-print" sx={{ width: { xs: 'auto', sm: 124 }, flexShrink: 0, borderRight: { sm: '1px solid var(--hair)' }, borderBottom: { xs: '1px solid var(--hair)', sm: 0 }, display: 'flex', flexDirection: { xs: 'row', sm: 'column' }, alignItems: { xs: 'center', sm: 'stretch' }, gap: { xs: 2, sm: 0 }, px: 1.5, py: { xs: 0.5, sm: 2 }, overflowX: { xs: 'auto', sm: 'visible' }, whiteSpace: { xs: 'nowrap', sm: 'normal' } }}>

@@ -1,0 +1,17 @@
+import { usePathname } from 'next/navigation';
+import { parseAsString, useQueryState } from 'nuqs';
+import type { Ranked } from '@/core';
+import { useRoom } from './BuildRoom';
+
+/**
+ * The board that the work is about: the one that the address names, else the last pick, else the first of the ladder. `named`: the address names it, so that
+ * the way to another stage keeps to it.
+ */
+export function useBoardAtHand(): { ranked: Ranked | null; named: boolean } {
+  const { build, ranking } = useRoom();
+  const [asked] = useQueryState('board', parseAsString);
+  const open = /[/](?:board|hookup)[/]([^/]+)$/.exec(usePathname())?.[1];
+  const of = (id: string | null | undefined) => ranking.ranked?.find((r) => r.climb.boardId === id) ?? null;
+  const named = of(open) ?? of(asked);
+  return { ranked: named ?? of(build.picks.at(-1)?.board.id) ?? ranking.ranked?.[0] ?? null, named: named !== null };
+}
