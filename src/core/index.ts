@@ -28,6 +28,7 @@ export { fileSchemas, jsonSchemaOf, readData, readFile, type Fault, type FileFor
 export { idFrom } from './model/words';
 export type { Board } from './model/board';
 export type { Build, Part, Priority } from './model/build';
+export { numbered } from './model/part-names';
 export { kindMeant } from './intake/kind-words';
 export { readPartsList, type PastedLine } from './intake/parts-list';
 export { readSpec } from './intake/read-spec';

@@ -2,6 +2,7 @@ import type { Board } from '../model/board';
 import type { Build, Part } from '../model/build';
 import type { NumberFigure } from '../model/figure';
 import type { Fix } from '../model/fix';
+import { numbered } from '../model/part-names';
 import { externalAmps, fixPrices } from './price';
 
 export interface Pair {
@@ -9,9 +10,9 @@ export interface Pair {
   board: Board;
 }
 
-/** The build and the board as they stand once the accepted fixes of this board are in place. */
+/** The build and the board as they stand once the accepted fixes of this board are in place, parts of one name told apart. */
 export function withFixes(build: Build, board: Board): Pair {
-  return (build.fixes[board.id] ?? []).reduce(applyFix, { build, board });
+  return (build.fixes[board.id] ?? []).reduce(applyFix, { build: numbered(build), board });
 }
 
 /** One fix put in place. Prices and grams go where the thing ends: with the part, or with the board. */

@@ -1,7 +1,7 @@
 import { withFixes } from '../fix/apply';
 import { fixPrices } from '../fix/price';
 import type { Board, Offer } from '../model/board';
-import type { Build } from '../model/build';
+import type { Build, Part } from '../model/build';
 import { draggedIn, type Sundry } from '../hookup/dragged-in';
 import type { Hookup } from '../hookup/hookup';
 import type { NumberFigure } from '../model/figure';
@@ -20,12 +20,25 @@ export function basketOf(build: Build, board: Board, hookup: Hookup): BasketLine
   const mended = withFixes(build, board);
   return [
     piece(`board ${board.id}`, `${board.maker} ${board.name}, revision ${board.revision}`, cheapest, likelyGrams(board.massG), 'the board', board.offers),
-    ...build.parts
-      .filter((p) => !p.owned && flown.has(p.id) && (p.peripheral.cents > 0 || p.peripheral.offers.length > 0))
-      .map(({ id, peripheral: p }) => piece(`part ${id}`, p.name, p.cents, likelyGrams(p.massG), 'on the parts list', p.offers)),
+    ...alike(build.parts.filter((p) => !p.owned && flown.has(p.id) && (p.peripheral.cents > 0 || p.peripheral.offers.length > 0))).map(({ of: { id, peripheral: p }, count }) => ({
+      ...piece(`part ${id}`, p.name, count * p.cents, count * likelyGrams(p.massG), 'on the parts list', p.offers),
+      quantity: count,
+    })),
     ...extras(build, board, hookup),
     ...draggedIn(mended.build, mended.board, hookup).map((s) => ({ ...s, offers: [] })),
   ];
+}
+
+/** Parts that are the same thing to a shop, the first of each with how many there are. */
+function alike(parts: Part[]): { of: Part; count: number }[] {
+  const lines = new Map<string, { of: Part; count: number }>();
+  for (const part of parts) {
+    const same = JSON.stringify(part.peripheral);
+    const line = lines.get(same);
+    if (line) line.count++;
+    else lines.set(same, { of: part, count: 1 });
+  }
+  return [...lines.values()];
 }
 
 function piece(key: string, what: string, cents: number, grams: number, why: string, offers: Offer[] = []): BasketLine {
@@ -69,11 +82,14 @@ const mostShops = 10;
 
 /**
  * The best way to buy the lines: every set of shops is tried, each line from the cheapest offer among them. One parcel a shop, its shipping paid once. Exact
- * for up to 10 shops. An offer without stock counts only where there is no other. Lines nobody offers count at their usual price; what is at home is not bought.
+ * for up to 10 shops. An offer without stock for all of a line counts only where there is no other. Lines nobody offers count at their usual price; what is at home is not bought.
  */
 export function orderFor(lines: readonly BasketLine[], aim: Aim, atHome: Readonly<Record<string, number>> = {}): Order {
-  const open = lines.filter((l) => (atHome[l.key] ?? 0) < l.quantity).map((l) => ({ ...l, offers: inStock(l.offers) }));
-  const rest = open.filter((l) => l.offers.length === 0).reduce((sum, l) => sum + Math.round((l.cents * (l.quantity - (atHome[l.key] ?? 0))) / l.quantity), 0);
+  const open = lines.flatMap((l) => {
+    const quantity = l.quantity - (atHome[l.key] ?? 0);
+    return quantity > 0 ? [{ ...l, quantity, cents: Math.round((l.cents * quantity) / l.quantity), offers: inStock(l.offers, quantity) }] : [];
+  });
+  const rest = open.filter((l) => l.offers.length === 0).reduce((sum, l) => sum + l.cents, 0);
   const shops = shopsOf(open);
   const offered = open.filter((l) => l.offers.some((o) => shops.includes(o.shop)));
   const alone = open.filter((l) => l.offers.length > 0 && !offered.includes(l)).map((l) => from([l], [[...l.offers].sort((a, b) => a.cents + a.shippingCents - b.cents - b.shippingCents)[0]!.shop], aim)!);
@@ -91,8 +107,8 @@ export function orderFor(lines: readonly BasketLine[], aim: Aim, atHome: Readonl
   };
 }
 
-function inStock(offers: Offer[]): Offer[] {
-  const there = offers.filter((o) => o.stock !== 0);
+function inStock(offers: Offer[], quantity: number): Offer[] {
+  const there = offers.filter((o) => o.stock === undefined || o.stock >= quantity);
   return there.length > 0 ? there : offers;
 }
 

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../climb';
 import { readFile } from '../model/file';
-import { makeBoard, makeBuild, says } from '../tests/make';
+import { makeBoard, makeBuild, makePart, says } from '../tests/make';
 import { awgAreaMm2 } from '../trade/wire';
 import { basketCsv, basketOf, orderFor, type BasketLine } from './basket';
 import { buildSheet, sheetMarkdown } from './build-sheet';
@@ -59,6 +59,14 @@ describe('the basket', () => {
     expect(orderFor(two, 'fewest parcels').parcels).toHaveLength(1);
     const all = two[0]!.offers.flatMap((a) => two[1]!.offers.map((b) => a.cents + b.cents + (a.shop === b.shop ? Math.max(a.shippingCents, b.shippingCents) : a.shippingCents + b.shippingCents)));
     expect(orderFor(two, 'cheapest').totalCents).toBe(Math.min(...all));
+  });
+  test('two of a kind are one line of two; one at home leaves one to buy, and an offer must have as many in stock', () => {
+    const nano = { ...makePart('nano', {}).peripheral, name: 'Nano', cents: 890, offers: [{ shop: 'X', cents: 890, shippingCents: 0, seen: '2026-11-20', stock: 1 }, { shop: 'Y', cents: 990, shippingCents: 0, seen: '2026-11-20' }] };
+    const build = makeBuild({}, ['a', 'b'].map((id) => ({ ...makePart(id, {}), peripheral: nano })));
+    const pair = basketOf(build, makeBoard(), evaluate(build, makeBoard()).hookup).filter((l) => l.key.startsWith('part'));
+    expect(pair).toEqual([expect.objectContaining({ key: 'part a', what: 'Nano', quantity: 2, cents: 1780 })]);
+    expect(orderFor(pair, 'cheapest')).toMatchObject({ totalCents: 1980, parcels: [{ shop: 'Y' }] });
+    expect(orderFor(pair, 'cheapest', { 'part a': 1 })).toMatchObject({ totalCents: 890, parcels: [{ shop: 'X' }] });
   });
   test('what is at home is not bought', () => expect(orderFor(two, 'cheapest', { b: 1 })).toMatchObject({ totalCents: 1400 }));
   test('the cost rung is the cheapest basket, parcels and all: Cleat 25 for Gutterling, by hand', () => {

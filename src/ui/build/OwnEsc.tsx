@@ -9,15 +9,16 @@ import { NumberBox } from './NumberBox';
 
 type Esc = NonNullable<Build['motors']['ownEsc']>;
 
-/** One channel until more are said: none is taken for granted. */
+/** One channel until more are said: none is taken for granted. One for four motors sits under the board; single ones lie elsewhere. */
 const nothingKnown: Esc = { name: 'Own ESC', channels: 1, continuousAmps: { unknown: true }, burstAmps: { unknown: true }, burstSeconds: { unknown: true }, maxCells: { unknown: true }, pins: [], heightMm: 6 };
+const lowestStacked = 4;
 
 /** The ESC the buyer has: rated against the motors, and its plug pin by pin against the board's. */
 export function OwnEsc() {
   const { build, edit } = useRoom();
   const esc = build.motors.ownEsc;
   const put = (ownEsc: Esc | undefined) => edit('own ESC', (b) => ({ ...b, motors: { ...b.motors, ownEsc } }));
-  if (!esc) return <Button onClick={() => put(nothingKnown)}>Say which ESC you have</Button>;
+  if (!esc) return <Button onClick={() => put({ ...nothingKnown, heightMm: build.motors.count < lowestStacked ? 0 : nothingKnown.heightMm })}>Say which ESC you have</Button>;
   const set = (next: Partial<Esc>) => put({ ...esc, ...next });
   return (
     <>
@@ -27,7 +28,7 @@ export function OwnEsc() {
       <FigureBox label="Burst, each" unit="A" max={300} figure={esc.burstAmps} onChange={(burstAmps) => set({ burstAmps })} />
       <FigureBox label="for" unit="s" max={600} figure={esc.burstSeconds} onChange={(burstSeconds) => set({ burstSeconds })} />
       <FigureBox label="Most cells" unit="S" max={14} figure={esc.maxCells} onChange={(maxCells) => set({ maxCells })} />
-      <NumberBox label="Height" unit="mm" max={50} value={esc.heightMm} onChange={(v) => set({ heightMm: v ?? 0 })} />
+      <NumberBox label="Under the board" unit="mm" max={50} value={esc.heightMm} onChange={(v) => set({ heightMm: v ?? 0 })} />
       <PinOrder pins={esc.pins} onChange={(pins) => set({ pins })} />
       <Button onClick={() => put(undefined)}>Take it out</Button>
     </>

@@ -3,6 +3,7 @@
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import Box from '@mui/material/Box';
+import { numbered } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { movedPart } from './change';
 import { PartRow } from './PartRow';
@@ -30,7 +31,7 @@ export function PartList({ selected, onSelect }: { selected: string | null; onSe
       <SortableContext items={build.parts.map((p) => p.id)} strategy={verticalListSortingStrategy}>
         <Box component="ol" aria-label="Parts" sx={{ m: 0, p: 0, listStyle: 'none', borderTop: '1px solid var(--ink)' }}>
           {build.parts.map((part, index) => (
-            <PartRow key={part.id} part={part} index={index} selected={part.id === selected} onSelect={() => onSelect(part.id === selected ? null : part.id)} />
+            <PartRow key={part.id} part={part} name={numbered(build).parts[index]!.peripheral.name} index={index} selected={part.id === selected} onSelect={() => onSelect(part.id === selected ? null : part.id)} />
           ))}
         </Box>
       </SortableContext>

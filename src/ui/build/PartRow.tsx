@@ -11,7 +11,7 @@ import { changedPart, movedPart, withoutPart } from './change';
 const priorities: Priority[] = ['must', 'should', 'nice'];
 
 /** One line of the list: what it is, what it needs, how important it is. */
-export function PartRow({ part, index, selected, onSelect }: { part: Part; index: number; selected: boolean; onSelect: () => void }) {
+export function PartRow({ part, name, index, selected, onSelect }: { part: Part; name: string; index: number; selected: boolean; onSelect: () => void }) {
   const { edit } = useRoom();
   const { attributes, listeners, setNodeRef, transform, isDragging } = useSortable({ id: part.id });
   const { peripheral } = part;
@@ -32,12 +32,12 @@ export function PartRow({ part, index, selected, onSelect }: { part: Part; index
       sx={{ display: 'flex', alignItems: 'center', gap: 1, borderBottom: '1px solid var(--hair)', py: 0.5, px: 0.5, background: selected ? 'var(--copperSoft)' : 'transparent', opacity: isDragging ? 0.5 : 1 }}
       style={{ transform: transform ? `translateY(${transform.y}px)` : undefined }}
     >
-      <Box component="span" {...attributes} {...listeners} aria-label={`${index + 1}, move ${peripheral.name}`} sx={{ cursor: 'grab', color: 'text.secondary', px: 0.5, width: 24, textAlign: 'right', fontSize: 12 }}>
+      <Box component="span" {...attributes} {...listeners} aria-label={`${index + 1}, move ${name}`} sx={{ cursor: 'grab', color: 'text.secondary', px: 0.5, width: 24, textAlign: 'right', fontSize: 12 }}>
         {index + 1}
       </Box>
       <Box component="button" type="button" onClick={onSelect} aria-expanded={selected} sx={{ flex: 1, minWidth: 0, textAlign: 'left', background: 'none', border: 0, font: 'inherit', color: 'inherit', cursor: 'pointer', p: 0 }}>
         <Box component="span" sx={{ fontWeight: 600 }}>
-          {peripheral.name}
+          {name}
         </Box>
         <Box component="span" sx={{ color: 'text.secondary', fontSize: 12 }}>
           {' '}
@@ -56,7 +56,7 @@ export function PartRow({ part, index, selected, onSelect }: { part: Part; index
       <Box component="span" sx={{ width: 64, textAlign: 'right', fontSize: 12, color: part.owned ? 'text.secondary' : undefined }}>
         {part.owned ? 'owned' : `€${(peripheral.cents / 100).toFixed(2)}`}
       </Box>
-      <Box role="radiogroup" aria-label={`How important is ${peripheral.name}`} sx={{ display: 'flex' }}>
+      <Box role="radiogroup" aria-label={`How important is ${name}`} sx={{ display: 'flex' }}>
         {priorities.map((p) => (
           <Button
             key={p}
@@ -69,7 +69,7 @@ export function PartRow({ part, index, selected, onSelect }: { part: Part; index
           </Button>
         ))}
       </Box>
-      <Button aria-label={`Remove ${peripheral.name}`} onClick={() => edit(`remove ${part.id}`, (b) => withoutPart(b, part.id))} sx={{ px: 0.75 }}>
+      <Button aria-label={`Remove ${name}`} onClick={() => edit(`remove ${part.id}`, (b) => withoutPart(b, part.id))} sx={{ px: 0.75 }}>
         Remove
       </Button>
     </Box>

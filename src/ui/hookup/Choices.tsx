@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { priceWords, sameNeed, type Board, type Lock } from '@/core';
+import { numbered, priceWords, sameNeed, type Board, type Lock } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { useExplain } from './use-explain';
 
@@ -12,7 +12,7 @@ export function Choices({ board, part }: { board: Board; part: string }) {
   const { build, edit } = useRoom();
   const answers = useExplain(build, board, { about: 'alternatives', part });
   const locks = build.locks[board.id] ?? [];
-  const name = build.parts.find((p) => p.id === part)?.peripheral.name ?? 'Separate ESCs';
+  const name = numbered(build).parts.find((p) => p.id === part)?.peripheral.name ?? 'Separate ESCs';
   const setLocks = (next: Lock[]) => edit(`lock ${part}`, (b) => ({ ...b, locks: { ...b.locks, [board.id]: next } }));
   return (
     <section aria-label={`Choices for ${name}`}>

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { fixWords, outcomeWords, type Board, type Climb, type Fix } from '@/core';
+import { fixWords, numbered, outcomeWords, type Board, type Climb, type Fix } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { useExplain } from './use-explain';
 
@@ -13,7 +13,7 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
   const stopped = climb.stopsAt !== null;
   const sets = useExplain(build, board, stopped ? { about: 'fixes' } : null);
   const accepted = build.fixes[board.id] ?? [];
-  const nameOf = (id: string) => build.parts.find((p) => p.id === id)?.peripheral.name ?? id;
+  const nameOf = (id: string) => numbered(build).parts.find((p) => p.id === id)?.peripheral.name ?? id;
   const setFixes = (fixes: Fix[]) => edit(`fix ${board.id} ${fixes.length}`, (b) => ({ ...b, fixes: { ...b.fixes, [board.id]: fixes } }));
   if (!stopped && accepted.length === 0) return null;
   const reason = climb.rungs.find((r) => r.rung === climb.stopsAt);
