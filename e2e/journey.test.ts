@@ -127,15 +127,34 @@ describe('policies and weighing', () => {
       expect(await page.evaluate(() => [...document.querySelectorAll('tr')].find((r) => r.innerText.startsWith('Oxbow Sounder'))!.innerText)).toMatch(/Port 6; 5 V\s+I2C; 5 V/);
     });
   });
-  test('a figure that cannot be true is asked; answered in place the pick follows, and then you know enough', async () => {
+  test('a figure that cannot be true is asked; answered in place the pick follows, and only what the build leaves open is asked still', async () => {
     await at('/b/belfry-six/questions', async (page) => {
       await waitForText(page, 'Mullion H7: Serial ports');
       await page.type('[aria-label^="Answer: Mullion H7"]', '6');
       await clickOn(page, 'Answer');
-      await waitForText(page, 'You know enough');
-      await waitForText(page, 'changes the pick: Mullion H7');
+      await waitForText(page, 'Picked then: Keel F7 45 at its best, Mullion H7 at its worst.');
+      await waitForText(page, 'One figure that is unknown');
     });
     expect((await shelf()).boards.find((b) => b.id === 'oxbow-mullion')).toMatchObject({ claimedPorts: { value: 6, origin: 'manual', source: 'answer to a question' } });
+  });
+});
+
+describe('what the build itself leaves open', () => {
+  test('a new build is asked for its masses, in place; then a board can be picked', async () => {
+    const { id } = (await (await fetch(`${address}/api/builds`, { method: 'POST', body: JSON.stringify({ name: 'Open Masses' }) })).json()) as { id: string };
+    await at(`/b/${id}/questions`, async (page) => {
+      const answer = async (says: string, grams: string) => {
+        await waitForText(page, says);
+        await page.type('form input', grams);
+        await clickOn(page, 'Answer');
+        await page.waitForFunction((w) => !document.body.innerText.includes(w), { timeout: 15_000 }, says);
+      };
+      await answer('what the bare craft weighs', '320');
+      await answer('what the pack weighs', '190');
+      await settled(page);
+      await expectAccessible(page);
+    });
+    await fetch(`${address}/api/builds/${id}`, { method: 'DELETE' });
   });
 });
 

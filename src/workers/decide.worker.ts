@@ -4,7 +4,7 @@ export type Decision = { about: 'robustness' } | { about: 'mending' } | { about:
 export interface Decided {
   robustness: Robustness;
   mending: Mended;
-  /** About the build itself, and about boards, those as if the build's own turned out well. */
+  /** About the build itself, and about boards; those as if the build's own turned out well, where they keep every board from being picked. */
   questions: { build: BuildQuestion[]; boards: Question[] };
   tipping: Tipping[];
 }
@@ -23,7 +23,7 @@ onmessage = ({ data: { build, boards, ranked, decision } }: MessageEvent<ToDecid
     case 'mending':
       return postMessage(mendedOf(build, boards, ranked));
     case 'questions': {
-      const kind = kindest(build);
+      const kind = ranked.some((r) => carries(r.climb)) ? build : kindest(build);
       return postMessage({ build: buildQuestionsFor(build, boards, ranked), boards: questionsFor(kind, boards, kind === build ? ranked : rankShelf(kind, boards)) } satisfies Decided['questions']);
     }
     case 'tipping': {

@@ -41,7 +41,7 @@ export function buildQuestionsFor(build: Build, boards: readonly Board[], ranked
   });
 }
 
-/** The build with each open figure at the value that suits boards best: what a question about a board is asked with. The same build where none is open. */
+/** The build with each open figure at the value that suits boards best: what questions about boards are asked with where none can be picked yet. The same build where none is open. */
 export function kindest(build: Build): Build {
   return openFigures(build).reduce((b, { path, ends }) => withBuildFigure(b, path, ends[0], 'assumed'), build);
 }
