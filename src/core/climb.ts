@@ -1,5 +1,5 @@
 import { checkComforts } from './check/comforts';
-import { checkCost, totalCents } from './check/cost';
+import { cheapestBill, checkCost } from './check/cost';
 import { rungNames, worst, type Finding, type RungName, type RungNumber, type RungState } from './check/finding';
 import { checkFrame } from './check/frame';
 import { checkLights } from './check/lights';
@@ -67,14 +67,16 @@ export function evaluate(asked: Build, bought: Board): Climb {
   const { hookup, findings: solved, states } = solveRungs(build, board);
   const after = [...sanityFindings(board), ...checkLights(build), ...checkWires(build, board, hookup)];
   const checkedAfter = new Set(after);
+  const masses = massLines(build, board, hookup);
+  const bill = cheapestBill(asked, bought, hookup);
   const findings: Finding[] = [
     ...checkFrame(build, board),
     ...checkPack(build, board),
     ...after,
     ...checkMotors(build, board),
     ...solved,
-    ...checkWeight(build, board, hookup),
-    ...checkCost(asked, bought, hookup),
+    ...checkWeight(build, masses),
+    ...checkCost(asked, bought, bill),
     ...checkComforts(build, board, hookup),
   ];
   const rungs = rungNames.map((name, i): Rung => {
@@ -85,7 +87,7 @@ export function evaluate(asked: Build, bought: Board): Climb {
     const state = worst([...(states.has(rung as SolvedRung) ? [states.get(rung as SolvedRung)!] : []), ...own.filter((f) => !states.has(rung as SolvedRung) || checkedAfter.has(f)).map((f) => f.state)]);
     return { rung, name, state, margin: margins.length > 0 ? Math.min(...margins) : null, findings: worstFirst(own) };
   });
-  const mass = total(massLines(build, board, hookup));
+  const mass = total(masses);
   return {
     boardId: board.id,
     boardName: board.name,
@@ -96,7 +98,7 @@ export function evaluate(asked: Build, bought: Board): Climb {
     rungs,
     hookup,
     massG: { low: mass.low, high: Number.isFinite(mass.high) ? mass.high : null },
-    totalCents: totalCents(asked, bought, hookup),
+    totalCents: bill?.order.totalCents ?? null,
   };
 }
 

@@ -1,26 +1,32 @@
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
 import type { Hookup } from '../hookup/hookup';
-import { basketOf, orderFor } from '../sheet/basket';
+import { basketOf, orderFor, type BasketLine, type Order } from '../sheet/basket';
 import { comfort } from '../trade/comfort';
 import { marginOf, stateWithin, type Finding } from './finding';
+
+export interface Bill {
+  lines: BasketLine[];
+  order: Order;
+}
 
 /**
  * The cheapest order of all that is still to be bought with this board: the basket over all shops, shipping paid once a parcel, less what is at home.
  * `build` and `board` as they are bought, before their fixes. null: nobody offers the board, so there is no price.
  */
-export function totalCents(build: Build, board: Board, hookup: Hookup): number | null {
-  return board.offers.length === 0 ? null : orderFor(basketOf(build, board, hookup), 'cheapest', build.atHome).totalCents;
+export function cheapestBill(build: Build, board: Board, hookup: Hookup): Bill | null {
+  if (board.offers.length === 0) return null;
+  const lines = basketOf(build, board, hookup);
+  return { lines, order: orderFor(lines, 'cheapest', build.atHome) };
 }
 
 /** Rung 9: landed price with everything the hookup drags in, against the budget. */
-export function checkCost(build: Build, board: Board, hookup: Hookup): Finding[] {
+export function checkCost(build: Build, board: Board, bill: Bill | null): Finding[] {
   const budget = build.limits.budgetCents;
-  if (board.offers.length === 0) {
+  if (!bill) {
     return [{ rung: 9, state: 'unknown', about: 'Price', sentence: 'Nobody offers this board, so its price is unknown.', given: money(budget), grounds: [{ what: 'Offers', figure: 'none', origin: 'unknown' }] }];
   }
-  const lines = basketOf(build, board, hookup);
-  const order = orderFor(lines, 'cheapest', build.atHome);
+  const { lines, order } = bill;
   const sum = order.totalCents;
   const margin = marginOf(budget, sum);
   const truth = budget >= sum ? 'yes' : 'no';

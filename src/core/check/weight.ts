@@ -40,8 +40,7 @@ export function total(lines: MassLine[]): Interval {
 }
 
 /** Rung 8: take-off mass against the limit. */
-export function checkWeight(build: Build, board: Board, hookup: Hookup): Finding[] {
-  const lines = massLines(build, board, hookup);
+export function checkWeight(build: Build, lines: MassLine[]): Finding[] {
   const mass = total(lines);
   const limit = build.limits.takeOffMassG;
   const margin = marginOf(limit, mass.high);

@@ -31,14 +31,13 @@ export function basketOf(build: Build, board: Board, hookup: Hookup): BasketLine
 
 /** Parts that are the same thing to a shop, the first of each with how many there are. */
 function alike(parts: Part[]): { of: Part; count: number }[] {
-  const lines = new Map<string, { of: Part; count: number }>();
+  const lines: { of: Part; count: number }[] = [];
   for (const part of parts) {
-    const same = JSON.stringify(part.peripheral);
-    const line = lines.get(same);
+    const line = lines.find(({ of }) => of.peripheral.name === part.peripheral.name && JSON.stringify(of.peripheral) === JSON.stringify(part.peripheral));
     if (line) line.count++;
-    else lines.set(same, { of: part, count: 1 });
+    else lines.push({ of: part, count: 1 });
   }
-  return [...lines.values()];
+  return lines;
 }
 
 function piece(key: string, what: string, cents: number, grams: number, why: string, offers: Offer[] = []): BasketLine {
