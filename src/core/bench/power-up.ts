@@ -1,3 +1,4 @@
+import { list } from '../check/finding';
 import type { Climb } from '../climb';
 import { suppliesOf } from '../hookup/rail-tree';
 import type { Board } from '../model/board';
@@ -87,7 +88,9 @@ export function powerUp(build: Build, board: Board, climb: Climb, limitAmps: num
       : trips
         ? `It trips: the healthy build draws ${full.toFixed(2)} A, more than ${limitAmps} A. That is a known reason for the next larger limit.`
         : `It does not trip: ${Math.round(farad * 1e6)} uF charge in ${chargeMs.toFixed(1)} ms at ${limitAmps} A, then the build draws ${full.toFixed(2)} A.`;
-  return { moments, order: order.sort((a, b) => a.ms - b.ms), inrushAmps, steadyAmps: full, trips, why };
+  const unsaid = climb.hookup.parts.filter((p) => p.supply?.unsaid).map((p) => p.name);
+  const more = unsaid.length > 0 ? ` Nobody says what ${list(unsaid)} draws: it may be more.` : '';
+  return { moments, order: order.sort((a, b) => a.ms - b.ms), inrushAmps, steadyAmps: full, trips, why: why + more };
 }
 
 /** Volts of a capacitor that charges through a resistor: V (1 - exp(-t / RC)) (any electronics handbook). Seconds, ohm, farad. */

@@ -97,15 +97,15 @@ function bridgeFindings(hookup: Hookup): Finding[] {
 function loadFinding(r: Hookup['rails'][number]): Finding[] {
   if (r.parts.length === 0 || r.usableMa === null || r.printedMa === null) return [];
   const margin = marginOf(r.usableMa, Math.max(1, r.peakMa));
-  const over = r.peakMa > r.usableMa;
+  const unsaid = r.parts.filter((p) => p.unsaid).map((p) => p.name);
   const own = r.ownMa > 0 ? `, less ${num(r.ownMa / 1000, 2)} A for the board itself` : '';
   const derate = r.byHeat ? ` (a linear regulator: more would burn too many watts on the full pack${own})` : r.share < 1 ? ` (${num((r.printedMa + r.ownMa) / 1000, 2)} A x ${num(r.share * 100, 0)} %${own})` : '';
   return [
     {
       rung: 7,
-      state: over || r.usableMa - r.peakMa < comfort.load * r.usableMa ? 'strained' : 'holds',
+      state: unsaid.length > 0 ? 'unknown' : r.over || r.usableMa - r.peakMa < comfort.load * r.usableMa ? 'strained' : 'holds',
       about: r.label,
-      sentence: `${list(r.parts.map((p) => p.name))} together draw ${num(r.typicalMa / 1000, 2)} A, ${num(r.peakMa / 1000, 2)} A at peak; ${r.label} may carry ${num(r.usableMa / 1000, 2)} A${derate}${over ? ': the peak goes into the reserve' : ''}.`,
+      sentence: `${list(r.parts.map((p) => p.name))} together draw ${unsaid.length > 0 ? 'at least ' : ''}${num(r.typicalMa / 1000, 2)} A, ${num(r.peakMa / 1000, 2)} A at peak; ${r.label} may carry ${num(r.usableMa / 1000, 2)} A${derate}${r.over ? ': the peak goes into the reserve' : ''}${unsaid.length > 0 ? `; nobody says what ${list(unsaid)} draws` : ''}.`,
       needed: `${num(r.peakMa / 1000, 2)} A`,
       given: `${num(r.usableMa / 1000, 2)} A`,
       ...(margin === undefined ? {} : { margin: (r.usableMa - r.peakMa) / r.usableMa }),

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { powerUp } from '../bench/power-up';
 import { evaluate } from '../climb';
 import { makeBoard, makeBuild, makePart, claims, regulator, says, supply, unknown } from '../tests/make';
 import { compile } from './compile';
@@ -32,7 +33,11 @@ describe('a part fed by another part', () => {
     const cam = makePart('cam', { supply: { ...supply(4.5, 5.5, 0.2), typicalAmps: unknown, peakAmps: unknown } }, { kind: 'camera' });
     const climb = evaluate(makeBuild({}, [transmitter(0.5), cam]), makeBoard());
     expect([climb.verdict, climb.rungs[6]!.state]).toEqual(['cannot say yet', 'unknown']);
-    expect(climb.rungs[6]!.findings.some((f) => f.sentence.includes('nobody says what cam draws'))).toBe(true);
+    expect(climb.rungs[6]!.findings.some((f) => f.sentence === 'Nobody says what cam draws.')).toBe(true);
+    // Nor does the output's sum, the ledger or the bench read it as nothing.
+    expect(climb.rungs[6]!.findings.find((f) => f.about === '5 V out of tx')).toMatchObject({ state: 'unknown', sentence: expect.stringMatching(/at least .*; nobody says what cam draws\.$/) as unknown });
+    expect(climb.hookup.outputs[0]!.parts).toEqual([expect.objectContaining({ name: 'cam', unsaid: true })]);
+    expect(powerUp(makeBuild({}, [transmitter(0.5), cam]), makeBoard(), climb, 1).why).toContain('Nobody says what cam draws: it may be more.');
   });
 
   test('by hand: steadily no more than the derated amps: 0.45 A all the time is too much for 0.5 A claimed, not for 0.5 A measured', () => {

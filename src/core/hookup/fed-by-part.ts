@@ -90,7 +90,8 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
     const alive: Truth = all([host.part.onUsb ? 'yes' : 'no', from.onUsb ? 'yes' : 'no']);
     conditions.push({ rung: 6, truth: alive, why: alive === 'yes' ? `${hostName} is alive on USB and feeds it` : `${hostName} need not be alive on USB` });
   }
-  conditions.push(...unsaidDraw(guest.part, supply));
+  const unsaid = unsaidDraw(guest.part, supply);
+  conditions.push(...unsaid);
   const typicalAmps = ampsAt(supply, 'typicalAmps', at, shop.world);
   const peakAmps = ampsAt(supply, 'peakAmps', at, shop.world);
   const limits = outputLimits(shop, give);
@@ -114,7 +115,7 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
       tags: [tag(shop, `feed:${host.part.id}`, placeOf(shop, seat))],
       cost: preferred ? {} : { compromises: 1 },
       lost: preferred ? [] : [`fed through ${hostName}: it is dark when that is`],
-      feed: { rail: `part:${host.part.id}`, label: `${give.label} of ${hostName}`, pads: [], volts: { low: volts.low, high: volts.high }, typicalAmps, peakAmps, usbAmps: deskAmps(from.onUsb !== null, supply, typicalAmps * through) },
+      feed: { rail: `part:${host.part.id}`, label: `${give.label} of ${hostName}`, pads: [], volts: { low: volts.low, high: volts.high }, typicalAmps, peakAmps, unsaid: unsaid.length > 0, usbAmps: deskAmps(from.onUsb !== null, supply, typicalAmps * through) },
     }),
   ];
 }

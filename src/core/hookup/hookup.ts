@@ -62,7 +62,10 @@ export interface RailLine {
   byHeat: boolean;
   typicalMa: number;
   peakMa: number;
-  parts: { part: string; name: string; peakMa: number; typicalMa: number }[];
+  /** The peak goes beyond what is usable, into the reserve. */
+  over: boolean;
+  /** `unsaid`: nobody says what the part draws, and it may be more. */
+  parts: { part: string; name: string; peakMa: number; typicalMa: number; unsaid: boolean }[];
 }
 
 /** The best wiring of a build on a board, with its ledgers. */
@@ -108,7 +111,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         if (kind !== 'peak' && kind !== 'steady') continue;
         const lines = loads.get(rail!) ?? [];
         let line = lines.find((l) => l.part === wired.id);
-        if (!line) lines.push((line = { part: wired.id, name: wired.name, peakMa: 0, typicalMa: 0 }));
+        if (!line) lines.push((line = { part: wired.id, name: wired.name, peakMa: 0, typicalMa: 0, unsaid: w.feed?.unsaid ?? false }));
         if (kind === 'peak') line.peakMa += r.amount;
         else line.typicalMa += r.amount;
         loads.set(rail!, lines);
@@ -211,7 +214,7 @@ function railLines(shop: Workshop, loads: Map<string, RailLine['parts']>): RailL
         ownMa: limits.ownMa,
         share: limits.share,
         byHeat: limits.byHeat,
-        ...loadOf(loads.get(rail.id)),
+        ...loadOf(loads.get(rail.id), known(limits.deratedMa)),
       },
     ];
   });
@@ -222,12 +225,13 @@ function outputLines(shop: Workshop, loads: Map<string, RailLine['parts']>): Rai
     peripheral.gives.flatMap((give) => {
       const rail = outputId(id, give);
       const limits = outputLimits(shop, give);
-      return limits && loads.has(rail) ? [{ rail, label: `${give.label} of ${peripheral.name}`, printedMa: limits.printedMa, usableMa: limits.deratedMa, ownMa: 0, share: limits.share, byHeat: false, ...loadOf(loads.get(rail)) }] : [];
+      return limits && loads.has(rail) ? [{ rail, label: `${give.label} of ${peripheral.name}`, printedMa: limits.printedMa, usableMa: limits.deratedMa, ownMa: 0, share: limits.share, byHeat: false, ...loadOf(loads.get(rail), limits.deratedMa) }] : [];
     }),
   );
 }
 
-function loadOf(parts: RailLine['parts'] = []): Pick<RailLine, 'typicalMa' | 'peakMa' | 'parts'> {
+function loadOf(parts: RailLine['parts'] = [], usableMa: number | null): Pick<RailLine, 'typicalMa' | 'peakMa' | 'over' | 'parts'> {
   const sum = (key: 'peakMa' | 'typicalMa') => parts.reduce((total, l) => total + l[key], 0);
-  return { typicalMa: sum('typicalMa'), peakMa: sum('peakMa'), parts };
+  const peakMa = sum('peakMa');
+  return { typicalMa: sum('typicalMa'), peakMa, over: usableMa !== null && peakMa > usableMa, parts };
 }

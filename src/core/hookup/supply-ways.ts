@@ -33,7 +33,8 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
   }
   const peakAmps = ampsAt(supply, 'peakAmps', from, shop.world);
   const typicalAmps = ampsAt(supply, 'typicalAmps', from, shop.world);
-  conditions.push(...unsaidDraw(part, supply));
+  const unsaid = unsaidDraw(part, supply);
+  conditions.push(...unsaid);
   const pin = pinLimit(shop, from.rail);
   if (peakAmps > pin.amps) conditions.push({ rung: 7, truth: 'no', why: `${part.peripheral.name} takes ${volts(peakAmps)} A, and the ${pin.plug} plug passes ${volts(pin.amps)} A` });
   const load = loadOn(shop, from, typicalAmps, peakAmps, part.onUsb);
@@ -51,6 +52,7 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
       volts: { low: from.swing.low.low, high: from.swing.high.high },
       typicalAmps,
       peakAmps,
+      unsaid: unsaid.length > 0,
       usbAmps: deskAmps(from.onUsb !== null, supply, typicalAmps),
     },
   });

@@ -34,6 +34,8 @@ export interface Feed {
   volts: { low: number; high: number };
   typicalAmps: number;
   peakAmps: number;
+  /** Nobody says what it draws: it may be more than these amps. */
+  unsaid: boolean;
   /** Typical amps that it draws of USB when nothing else is plugged in; 0 where its rail is dead then, null where nobody says. */
   usbAmps: number | null;
 }

@@ -15,7 +15,6 @@ export function RailLedger({ hookup }: { hookup: Hookup }) {
       {[...hookup.rails, ...hookup.outputs].map((r) => {
         const full = r.printedMa ?? Math.max(r.peakMa, 1);
         const width = (ma: number) => `${Math.min(100, (100 * ma) / full)}%`;
-        const over = r.usableMa !== null && r.peakMa > r.usableMa;
         return (
           <Box key={r.rail} sx={{ mb: 1.25 }}>
             <Box sx={{ display: 'flex', justifyContent: 'space-between', columnGap: 1, flexWrap: 'wrap', fontSize: 12.5 }}>
@@ -25,12 +24,12 @@ export function RailLedger({ hookup }: { hookup: Hookup }) {
               <span>{r.usableMa === null ? 'rating unknown' : `may carry ${amps(r.usableMa)}${r.share < 1 ? ` (${Math.round(r.share * 100)} % of the rating)` : ''}`}</span>
             </Box>
             <Box aria-hidden sx={{ position: 'relative', height: 12, border: '1px solid var(--ink)', my: 0.25 }}>
-              <Box sx={{ position: 'absolute', inset: 0, width: width(r.peakMa), background: over ? 'var(--strained)' : 'var(--holds)', opacity: 0.45 }} />
-              <Box sx={{ position: 'absolute', inset: 0, width: width(r.typicalMa), background: over ? 'var(--strained)' : 'var(--holds)' }} />
+              <Box sx={{ position: 'absolute', inset: 0, width: width(r.peakMa), background: r.over ? 'var(--strained)' : 'var(--holds)', opacity: 0.45 }} />
+              <Box sx={{ position: 'absolute', inset: 0, width: width(r.typicalMa), background: r.over ? 'var(--strained)' : 'var(--holds)' }} />
               {r.usableMa !== null && <Box sx={{ position: 'absolute', top: -3, bottom: -3, left: width(r.usableMa), borderLeft: '2px solid var(--copper)' }} />}
             </Box>
             <Box sx={{ fontSize: 11.5, color: 'text.secondary' }}>
-              {r.parts.map((p) => `${p.name} ${amps(p.peakMa)}`).join(' + ') || 'nothing hangs here'}
+              {r.parts.map((p) => `${p.name} ${p.unsaid ? 'unknown' : amps(p.peakMa)}`).join(' + ') || 'nothing hangs here'}
               {r.ownMa > 0 ? `; the board itself takes ${amps(r.ownMa)} first` : ''}
             </Box>
           </Box>
