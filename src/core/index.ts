@@ -41,7 +41,7 @@ export { addBridge, changeBridge, feedRail, putPlug, railSourceOf, railSources, 
 export { differencesOf, type Difference } from './intake/differences';
 export { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault } from './intake/csv';
 export { readShelfFile, type ShelfFile } from './intake/shelf-file';
-export { basketCsv, basketOf, orderFor, type Aim, type BasketLine, type Order } from './sheet/basket';
+export { basketCsv, basketOf, eurosOf, orderFor, type Aim, type BasketLine, type Order } from './sheet/basket';
 export { csvLines } from './sheet/csv-lines';
 export { buildSheet, sheetMarkdown, type BuildSheet, type Step } from './sheet/build-sheet';
 export { arrivesOn, currentScale, logCsv, logMarkdown, measurable, voltageScale, withReading } from './sheet/logbook';

@@ -4,10 +4,14 @@ import type { Board, Offer } from '../model/board';
 import type { Build, Part } from '../model/build';
 import { draggedIn, type Sundry } from '../hookup/dragged-in';
 import type { Hookup } from '../hookup/hookup';
-import type { NumberFigure } from '../model/figure';
+import { interval, isKnown, type NumberFigure } from '../model/figure';
 import { csvLines } from './csv-lines';
 
-export interface BasketLine extends Sundry {
+export interface BasketLine extends Omit<Sundry, 'grams'> {
+  /** Of the whole line; null where nobody says. */
+  grams: number | null;
+  /** Nobody offers it, and no usual price is known: it counts as nothing in the total. */
+  unpriced?: true;
   /** Who sells it; empty: a usual price, anywhere. */
   offers: Offer[];
 }
@@ -19,9 +23,9 @@ export function basketOf(build: Build, board: Board, hookup: Hookup): BasketLine
   // What is bought is what the page offers; what is wired is the board with its fixes.
   const mended = withFixes(build, board);
   return [
-    piece(`board ${board.id}`, `${board.maker} ${board.name}, revision ${board.revision}`, cheapest, likelyGrams(board.massG), 'the board', board.offers),
+    { ...piece(`board ${board.id}`, `${board.maker} ${board.name}, revision ${board.revision}`, cheapest, gramsOf(board.massG), 'the board', board.offers), ...(board.offers.length === 0 ? { unpriced: true as const } : {}) },
     ...alike(build.parts.filter((p) => !p.owned && flown.has(p.id) && (p.peripheral.cents > 0 || p.peripheral.offers.length > 0))).map(({ of: { id, peripheral: p }, count }) => ({
-      ...piece(`part ${id}`, p.name, count * p.cents, count * likelyGrams(p.massG), 'on the parts list', p.offers),
+      ...piece(`part ${id}`, p.name, count * p.cents, gramsOf(p.massG, count), 'on the parts list', p.offers),
       quantity: count,
     })),
     ...extras(build, board, hookup),
@@ -40,12 +44,13 @@ function alike(parts: Part[]): { of: Part; count: number }[] {
   return lines;
 }
 
-function piece(key: string, what: string, cents: number, grams: number, why: string, offers: Offer[] = []): BasketLine {
-  return { key, what, quantity: 1, unit: 'piece', cents: Math.round(cents), grams: Math.round(grams * 100) / 100, why, offers };
+function piece(key: string, what: string, cents: number, grams: number | null, why: string, offers: Offer[] = []): BasketLine {
+  return { key, what, quantity: 1, unit: 'piece', cents: Math.round(cents), grams: grams === null ? null : Math.round(grams * 100) / 100, why, offers };
 }
 
-function likelyGrams(massG: NumberFigure): number {
-  return 'value' in massG ? massG.value : 'high' in massG ? massG.high : 0;
+/** The heavier end of a range. */
+function gramsOf(massG: NumberFigure, count = 1): number | null {
+  return isKnown(massG) ? count * interval(massG).high : null;
 }
 
 /** What the ways of wiring need, the fixes, and whatever else the hookup's own sum holds (filters, releases). */
@@ -151,6 +156,11 @@ function better(a: Order, b: Order, aim: Aim): boolean {
   return false;
 }
 
+/** Euros of a line with two places, or that they are unknown. */
+export function eurosOf({ cents, unpriced }: BasketLine): string {
+  return unpriced ? 'unknown' : (cents / 100).toFixed(2);
+}
+
 export function basketCsv(lines: readonly BasketLine[]): string {
-  return csvLines(['what', 'quantity', 'unit', 'EUR', 'g', 'why'], lines.map((l) => [l.what, l.quantity, l.unit, (l.cents / 100).toFixed(2), l.grams, l.why]));
+  return csvLines(['what', 'quantity', 'unit', 'EUR', 'g', 'why'], lines.map((l) => [l.what, l.quantity, l.unit, eurosOf(l), l.grams ?? 'unknown', l.why]));
 }

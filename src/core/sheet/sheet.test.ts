@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../climb';
 import { readFile } from '../model/file';
-import { makeBoard, makeBuild, makePart, says } from '../tests/make';
+import { makeBoard, makeBuild, makePart, says, unknown } from '../tests/make';
 import { awgAreaMm2 } from '../trade/wire';
 import { basketCsv, basketOf, orderFor, type BasketLine } from './basket';
 import { buildSheet, sheetMarkdown } from './build-sheet';
@@ -92,6 +92,12 @@ describe('the basket', () => {
   });
   test('a cell that a spreadsheet would run is made harmless', () => {
     expect(csvLines(['what'], [['=HYPERLINK("x")'], ['+1'], ['plain, with comma']])).toBe('what\r\n"\'=HYPERLINK(""x"")"\r\n"\'+1"\r\n"plain, with comma"');
+  });
+  test('a price or a mass that nobody says is not nothing', () => {
+    const board = makeBoard({ offers: [], massG: unknown });
+    const [line] = basketOf(makeBuild(), board, evaluate(makeBuild(), board).hookup);
+    expect(line).toMatchObject({ unpriced: true, grams: null });
+    expect(basketCsv([line!])).toContain('1,piece,unknown,unknown,the board');
   });
   test('CSV has a line for each and quotes what needs it (RFC 4180)', () => {
     expect(basketCsv(lines).split('\r\n')).toHaveLength(lines.length + 1);

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
-import { arrivesOn, basketCsv, basketOf, orderFor, type BasketLine } from '@/core';
+import { arrivesOn, basketCsv, basketOf, eurosOf, orderFor, type BasketLine } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { saveAs } from '../shelf/save-as';
 import { WithBoard, type Chosen } from './use-chosen';
@@ -23,7 +23,8 @@ function Basket({ board, climb }: Chosen) {
   const lines = basketOf(build, board, climb.hookup);
   const order = orderFor(lines, aim, build.atHome);
   const from = new Map(order.from.map((f) => [f.key, f]));
-  const grams = lines.reduce((sum, l) => sum + l.grams, 0);
+  const grams = lines.reduce((sum, l) => sum + (l.grams ?? 0), 0);
+  const unweighed = lines.some((l) => l.grams === null);
   const today = new Date().toISOString().slice(0, 10);
   const atHome = (l: BasketLine, n: number) => edit(`home ${l.key}`, (b) => ({ ...b, atHome: { ...b.atHome, [l.key]: Math.max(0, n) } }));
   return (
@@ -42,7 +43,7 @@ function Basket({ board, climb }: Chosen) {
         </Button>
       </Box>
       <Box sx={{ fontSize: 14, mb: 1 }}>
-        <strong>€{(order.totalCents / 100).toFixed(2)}</strong> landed, {Math.round(grams)} g,{' '}
+        <strong>€{(order.totalCents / 100).toFixed(2)}</strong> landed{lines.some((l) => l.unpriced) && ' without the board, which nobody offers'}, {unweighed && 'at least '}{Math.round(grams)} g,{' '}
         {order.parcels.length === 0 ? 'no parcels' : `${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}: ${order.parcels.map((p) => `${p.shop} (shipping €${(p.shippingCents / 100).toFixed(2)}, ${p.days === null ? 'days unknown' : `${p.days} days`})`).join(', ')}`}
         {order.days !== null && order.parcels.length > 0 ? `; all there on ${arrivesOn(build.orderedOn ?? today, order.days)}` : ''}.
       </Box>
@@ -70,9 +71,9 @@ function Basket({ board, climb }: Chosen) {
                 <td className="n">
                   <TextField value={home} onChange={(e) => atHome(l, Number(e.target.value.replace(',', '.')) || 0)} slotProps={{ htmlInput: { 'aria-label': `At home: ${l.what}`, inputMode: 'decimal', style: { textAlign: 'right' } } }} sx={{ width: 46 }} />
                 </td>
-                <td className="n">{((from.get(l.key)?.cents ?? l.cents) / 100).toFixed(2)}</td>
-                <td className="n">{l.grams.toFixed(1)}</td>
-                <td>{home >= l.quantity ? 'at home' : (from.get(l.key)?.shop ?? 'anywhere, usual price')}</td>
+                <td className="n">{eurosOf({ ...l, cents: from.get(l.key)?.cents ?? l.cents })}</td>
+                <td className="n">{l.grams === null ? 'unknown' : l.grams.toFixed(1)}</td>
+                <td>{home >= l.quantity ? 'at home' : (from.get(l.key)?.shop ?? (l.unpriced ? 'nobody offers it' : 'anywhere, usual price'))}</td>
                 <td style={{ whiteSpace: 'normal' }}>{l.why}</td>
               </tr>
             );
@@ -101,5 +102,5 @@ function amount({ quantity, unit }: BasketLine): string {
 }
 
 function asText(lines: BasketLine[]): string {
-  return lines.map((l) => `${amount(l)}  ${l.what}  €${(l.cents / 100).toFixed(2)}`).join('\n');
+  return lines.map((l) => `${amount(l)}  ${l.what}  € ${eurosOf(l)}`).join('\n');
 }
