@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../climb';
 import type { Board } from '../model/board';
-import { makeBoard, makeBuild, makePart, regulator, supply } from '../tests/make';
+import { makeBoard, makeBuild, makePart, regulator, supply, unknown } from '../tests/make';
 
 /**
  * One part on one rail, over packs, rails, ranges and loads, against a table worked out here in volts and amps from the definitions: drop-out (a regulator holds while its
@@ -85,4 +85,14 @@ describe('amps: what a regulator carries', () => {
     // By hand: 0.9 needs the strong one. 0.9 and 0.3 stand one each. 0.6 and 0.6 are 1.2 on the strong one: too much, and neither goes on the weak one.
     expect([state(0.9), state(0.9, 0.3), state(0.6, 0.6), state(0.6, 0.4), state(0.6, 0.4, 0.3), state(0.6, 0.4, 0.31)]).toEqual([false, false, true, false, false, true]);
   });
+});
+
+test('what the board itself draws is asked and unknown: so is what is left for a part, on that regulator and on the one it is fed from', () => {
+  const five = { id: 'five', label: '5 V', pads: ['a'], source: regulator(5, 2) };
+  const three = (ownAmps?: object) => ({ id: 'three', label: '3.3 V', pads: [], source: regulator(3.3, 0.5, { input: 'five' }), ...(ownAmps ? { ownAmps: ownAmps as never } : {}) });
+  const load = (...rails: NonNullable<Rails>) => railState(7, 4, 'lipo', supply(4.5, 5.5, 0.1), boardOn(...rails));
+  expect(load(five, three())).toBe('holds');
+  expect(load(five, three(unknown))).toBe('unknown');
+  expect(load({ ...five, ownAmps: unknown }, three())).toBe('unknown');
+  expect(load(five, { ...three(unknown), source: regulator(3.3, 0.5) })).toBe('holds');
 });

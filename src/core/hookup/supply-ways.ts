@@ -1,3 +1,4 @@
+import type { Rail } from '../model/board';
 import type { Part } from '../model/build';
 import { interval, isKnown, isUnknown } from '../model/figure';
 import type { Supply } from '../model/peripheral';
@@ -91,6 +92,9 @@ export function loadOn(shop: Workshop, from: Supplied, typicalAmps: number, peak
     if (!isKnown(source.ratedAmps)) {
       conditions.push({ rung: 7, truth: 'unknown', why: `nobody says what ${rail.label} is rated for`, grounds: [ground(`${rail.label} rating`, source.ratedAmps, 'A')] });
       continue;
+    }
+    for (const other of drawnThrough(shop, rail.id)) {
+      if (other.ownAmps && isUnknown(other.ownAmps)) conditions.push({ rung: 7, truth: 'unknown', why: `nobody says what the board itself draws from ${other.label}`, grounds: [ground(`${other.label}, the board's own draw`, other.ownAmps, 'A')] });
     }
     const rated = railLimits(shop, rail.id);
     rows.push(
@@ -190,6 +194,11 @@ function heatLimitAmps(shop: Workshop, railId: string): number {
   const watts = stated && isKnown(stated) ? interval(stated)[shop.world === 'sure' ? 'low' : 'high'] : assumedLinearWatts;
   const over = input.swing.high.high - interval(rail.source.outVolts).low;
   return Number.isFinite(over) && over > 0 ? watts / over : Infinity;
+}
+
+/** The rails that load a regulator, its own first. */
+function drawnThrough(shop: Workshop, railId: string): Rail[] {
+  return shop.board.rails.filter((rail) => shop.supplies.find((s) => s.rail.id === rail.id)?.regulators.some((r) => r.rail.id === railId));
 }
 
 function ownDraw(shop: Workshop, railId: string): number {
