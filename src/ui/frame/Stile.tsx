@@ -51,6 +51,8 @@ export function Stile() {
             <Box
               component={Link}
               href={s.href}
+              // Addresses that follow the cursor of the ladder change with every key.
+              prefetch={named ? false : null}
               aria-current={s.here ? 'page' : undefined}
               sx={{ textDecoration: 'none', color: s.here ? 'primary.main' : 'text.primary', textAlign: 'center', pb: 0.5, lineHeight: 1.25 }}
             >
