@@ -16,6 +16,16 @@ describe('the reader on the corpus', () => {
   test('marks both sides of a contradiction', () => {
     expect(readSpec('Weight: 8 g\nweight 9 g').map((r) => [r.value, r.doubt])).toEqual([[8, 'contradicted'], [9, 'contradicted']]);
   });
+  test.each([
+    ['without barometer', 'barometer', false],
+    ['Barometer: no', 'barometer', false],
+    ['OSD: none', 'overlayChip', false],
+    ['ohne Barometer', 'barometer', false],
+    ['no OSD, barometer, 8 MB flash', 'barometer', true],
+    ['no blackbox', 'storageMb', 0],
+  ])('what the text says is not there is never read as there: %s', (text, field, value) => {
+    expect(readSpec(text).find((r) => r.field === field)!.value).toBe(value);
+  });
   test('a quote is the text as it stands, also in full width', () => {
     const text = '重量：８．２ｇ';
     const [reading] = readSpec(text);

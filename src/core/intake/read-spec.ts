@@ -34,6 +34,11 @@ const massWord = '(?:weights?|gewicht|masse?|peso|poids|重量|weighs)';
 const inches = /^(?:in|inch|inches)$/;
 const named = /weights?|gewicht|masse?|peso|poids|重量|weighs/;
 
+/** Does the text say that what it names is not there? */
+function denied({ before, after }: Around): boolean {
+  return /\b(?:no|not|without|lacks?|ohne|kein|sans)[ \t]{1,3}(?:an? |the |any |analog(?:ue)? |onboard )?$/.test(before) || /^[ \t]{0,3}:?[ \t]{0,3}(?:no|none|nein|not (?:there|fitted)|missing)\b/.test(after);
+}
+
 function grams(value: string | undefined, unit: string | undefined): number {
   const n = num(value);
   return unit && /^(?:oz|unze|ounce)/.test(unit) ? Math.round(n * gramsPerOunce * 100) / 100 : n;
@@ -50,30 +55,41 @@ const sane = (field: SpecField, n: number, low: number, high: number): Found[] =
 const rules: Rule[] = [
   rule('\\b(?:stm32 ?)?(f1|f3|f4|f7|h7|g4)(?:\\d{2}[a-z]{0,3}\\d?)?\\b', ([family]) => one('processor', family!.toUpperCase())),
 
-  rule(`\\buart ?(\\d) ?(?:is )?(?:for|used by|taken by|reserved for)\\b`, ([n]) => one('takenPort', num(n))),
+  rule(`\\buart ?(\\d)\\)? ?(?:is )?(?:for|used (?:by|for)|taken by|occupied by|reserved for|(?:wired|connected|goes|tied) to)\\b`, ([n]) => one('takenPort', num(n))),
   rule(`\\b(?:takes|taken by[^\\n(]{1,40}\\()${W}uart ?(\\d)`, ([n]) => one('takenPort', num(n))),
   rule(`\\buart(\\d)${W}-${W}uart(\\d)\\b`, ([a, b]) => one('claimedPorts', num(b) - num(a) + 1)),
   rule(`\\b(?:uarts${W}[:x]?|uart${W}(?:x|:|count:?)|serial ports?${W}[:x]|串口${W}:)${W}(\\d{1,2})\\b`, ([n]) => sane('claimedPorts', num(n), 1, 16)),
   rule(`\\b串口${W}:${W}(\\d{1,2})|串口:(\\d{1,2})`, ([a, b]) => sane('claimedPorts', num(a ?? b), 1, 16)),
+  // A table's cells stand apart; and "serial: 5 ports".
+  rule(`\\b(?:uarts|serial ports?)[ \\t]{2,6}(\\d{1,2})\\b(?!${W}[-.,])`, ([n]) => sane('claimedPorts', num(n), 1, 16)),
+  rule(`\\bserial${W}:${W}${COUNT} ports?\\b`, ([n]) => sane('claimedPorts', count(n), 1, 16)),
   rule(`\\buart${W}(\\d{1,2}) ?(?:pcs|pieces|stk)\\b`, ([n]) => sane('claimedPorts', num(n), 1, 16)),
   rule(`\\b${COUNT}${W}(?:x${W})?(?:hardware )?(?:uarts?\\b|serial ports?\\b|serielle schnittstellen|个${W}uart)`, ([n]) => sane('claimedPorts', count(n), 1, 16)),
 
   rule(`\\b(\\d{1,2}) ?s?${W}-${W}(\\d{1,2}) ?s\\b(?:${W}(?:lipo|lihv|li-ion))?(?:${W}\\(${N}${W}-${W}${N} ?v\\))?`, ([a, b, , v]) => (num(a) < num(b) && num(b) <= 14 ? [...one('cellsMin', num(a)), ...one('cellsMax', num(b)), ...(v ? one('packMaxVolts', num(v)) : [])] : [])),
-  rule('\\b(\\d{1,2})s (?:a|to|bis|à) (\\d{1,2}) ?s\\b', ([a, b]) => (num(a) < num(b) ? [...one('cellsMin', num(a)), ...one('cellsMax', num(b))] : [])),
-  rule(`\\bmax(?:imum)?${W}(\\d{1,2})s\\b|\\b(\\d{1,2})s${W}max\\b`, ([a, b]) => sane('cellsMax', num(a ?? b), 1, 14)),
+  rule(`\\b(\\d{1,2})s? (?:a|to|bis|à) (\\d{1,2}) ?(?:s\\b|cells?\\b|zellen\\b)`, ([a, b]) => (num(a) < num(b) ? [...one('cellsMin', num(a)), ...one('cellsMax', num(b))] : [])),
+  rule(`\\bmax(?:imum)?${W}(\\d{1,2})s\\b|\\b(\\d{1,2})s${W}max(?:imum)?\\b`, ([a, b]) => sane('cellsMax', num(a ?? b), 1, 14)),
+  rule(`\\b(\\d{1,2})s${W}min(?:imum)?\\b`, ([n]) => sane('cellsMin', num(n), 1, 14)),
+  rule(`\\b${COUNT}(?: cells?)? at least\\b`, ([n], { line }) => (/cells?\b|\ds\b/.test(line) ? sane('cellsMin', count(n), 1, 14) : [])),
+  rule(`\\b${COUNT}(?: cells?)? at most\\b`, ([n], { line }) => (/cells?\b|\ds\b/.test(line) ? sane('cellsMax', count(n), 1, 14) : [])),
   rule('\\b(\\d{1,2})s (?:hv )?only\\b', ([n]) => [...one('cellsMin', num(n)), ...one('cellsMax', num(n))]),
   rule(`\\b(\\d{1,2})s${W}${N} ?v${W}max\\b`, ([n, v]) => [...one('cellsMax', num(n)), ...one('packMaxVolts', num(v))]),
-  rule(`\\bmax(?:imum)? input${W}:?${W}${N} ?v\\b`, ([v]) => one('packMaxVolts', num(v))),
-  rule(`\\binput(?: voltage)?${W}:?${W}${N}${W}(?:v${W})?-${W}${N} ?v\\b`, ([, v]) => one('packMaxVolts', num(v))),
+  rule(`\\b(?:max(?:imum)? input|input max(?:imum)?)${W}:?${W}${N} ?v\\b`, ([v]) => one('packMaxVolts', num(v))),
+  rule(`\\b(?:(?:input|supply)(?: voltage)?|power in|vin|eingang)${W}:?${W}${N}${W}(?:v${W})?(?:-|to|bis)${W}${N} ?v\\b`, ([, v]) => one('packMaxVolts', num(v))),
+  rule(`\\(${W}max\\.?${W}${N} ?v${W}\\)`, ([v], { before }) => (/input|supply|lipo|pack|battery|\ds\b/.test(before) ? one('packMaxVolts', num(v)) : [])),
 
-  rule(`\\bcurrent sensor${W}:?${W}(?:up to )?${N} ?a\\b`, ([a]) => one('sensorAmps', num(a))),
+  rule(`\\b(?:(?:current|hall) (?:sensor|meter)|stromsensor)${W}:?${W}(?:yes,?${W})?(?:reads )?(?:(?:(?:up )?to|bis) )?${N} ?a\\b`, ([a]) => one('sensorAmps', num(a))),
   rule(`\\b(?:burst|peak|spitze)(?: current)?${W}:?${W}${N} ?a\\b(?:${W}[/,(]?${W}(?:for )?(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\b\\)?)?`, ([a, s]) => [...one('burstAmps', num(a)), ...(s ? one('burstSeconds', num(s)) : [])]),
   rule(`\\b${N} ?a${W}\\(${W}(?:burst|peak)?${W}(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\)`, ([a, s]) => [...one('burstAmps', num(a)), ...one('burstSeconds', num(s))]),
-  rule(`\\b${N} ?a${W}\\(?(?:burst|peak)\\b(?:${W}(?:for )?(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\b)?`, ([a, s]) => [...one('burstAmps', num(a)), ...(s ? one('burstSeconds', num(s)) : [])]),
+  rule(`\\b${N} ?a${W}\\(?(?:burst|peak)\\b(?:${W}[(,/]?${W}(?:for )?(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\b\\)?)?`, ([a, s]) => [...one('burstAmps', num(a)), ...(s ? one('burstSeconds', num(s)) : [])]),
   rule(`\\b${N} ?a${W}\\(?(?:cont(?:inuous)?\\b\\.?|per channel|per motor|4in1)`, ([a]) => one('continuousAmps', num(a))),
-  rule(`\\b(?:cont(?:inuous)?\\.?(?: current)?|esc rating|nennstrom|4in1 esc|esc${W}:?${W}4${W}x)${W}:?${W}${N} ?a\\b`, ([a]) => one('continuousAmps', num(a))),
+  rule(`\\b${N} ?a (?:in bursts of (?:up to )?|for )(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\b`, ([a, s]) => [...one('burstAmps', num(a)), ...one('burstSeconds', num(s))]),
+  rule(`\\b${COUNT} channels? of ${N} ?a\\b`, ([, a]) => one('continuousAmps', num(a))),
+  rule(`\\bamps${W}:${W}${N} ?a(?=${W}/${W}\\d{1,3} ?a${W}(?:burst|peak))`, ([a]) => one('continuousAmps', num(a))),
+  rule(`\\bmax(?:imum)?\\.? current${W}:?${W}${N} ?a\\b`, ([a], { line }) => (/burst|peak/.test(line) ? one('continuousAmps', num(a)) : [])),
+  rule(`\\b(?:cont(?:inuous)?\\.?(?: current)?|esc rat(?:ing|ed)|nennstrom|4in1 esc|esc${W}:?${W}4${W}x)${W}:?${W}${N} ?a\\b`, ([a]) => one('continuousAmps', num(a))),
 
-  rule(`\\b${N} ?v(?:${W}${N} ?v)?${W}(?:bec|ldo)?${W}[@/:]?${W}(?:gives )?${N} ?(ma|a)\\b`, ([v, , a, unit]) => {
+  rule(`\\b${N} ?v(?:olts?)?(?:${W}${N} ?v)?${W}(?:bec|ldo|rail|output|regulator)?${W}[@/:,]?${W}(?:(?:gives|at|with|up to|max\\.?|(?:is )?(?:good|rated) for) ){0,2}${N} ?(ma|amps?|a)\\b`, ([v, , a, unit]) => {
     const [volts, amps] = [num(v), num(a) / (unit === 'ma' ? 1000 : 1)];
     return volts >= 3 && volts <= 14 && amps > 0 && amps <= 12 ? one('regulators', `${volts}@${amps}`) : [];
   }),
@@ -85,6 +101,7 @@ const rules: Rule[] = [
     return one('patternMm', p, mounted ? undefined : 'two equal figures of a usual hole pattern, without a word that says so');
   }),
   rule(`\\b(?:mount(?:ing)?(?: pattern)?|holes?|hole spacing|lochbild|lochabstand)${W}:?${W}${N} ?(mm|in|inch|inches)\\b`, ([v, unit]) => sane('patternMm', mm(v, unit), 10, 60)),
+  rule(`\\b${N} ?mm (?:mounting|holes?)\\b`, ([v]) => sane('patternMm', num(v), 10, 60)),
   rule('\\bm([23])\\b', ([n]) => one('screw', `M${n}`)),
 
   rule(`\\b${N} ?(?:${MM})?${W}(?:x|by)${W}${N} ?(?:${MM})?(?:${W}x${W}${N})?${W}(mm|millimet(?:re|er)s?|in|inch|inches)?`, ([a, b, c, unit], { before, line }) => {
@@ -96,22 +113,24 @@ const rules: Rule[] = [
     const likely = sized ? undefined : 'a size by its shape, without a word that says so';
     return [...one('lengthMm', l, likely), ...one('widthMm', w, likely), ...(h !== null && h >= 1 && h <= 60 ? one('heightMm', h, likely) : [])];
   }),
-  rule(`\\b(?:stack )?height${W}:?${W}${N} ?mm\\b`, ([h]) => sane('heightMm', num(h), 1, 60)),
+  rule(`\\b${N} ?mm long\\b`, ([l]) => sane('lengthMm', num(l), 10, 120)),
+  rule(`\\b${N} ?mm wide\\b`, ([w]) => sane('widthMm', num(w), 10, 120)),
+  rule(`\\b(?:(?:stack )?height|thickness|builds)${W}:?${W}${N} ?mm\\b`, ([h]) => sane('heightMm', num(h), 1, 60)),
+  rule(`\\b${N} ?mm (?:high|tall|thick)\\b`, ([h]) => sane('heightMm', num(h), 1, 60)),
 
-  rule(`(?:${massWord})${W}[:\\t]?${W}(?:approx\\.?|about|ca\\.?)?${W}${N} ?(grams?|grammes|gramm|g|oz|ounces?|unzen)\\b(?:${W}\\(([^)\\n]{3,40})\\)|${W}((?:with|without|ohne|mit) [a-zäöü ]{3,40}))?`, ([v, unit, a, b]) => [...sane('massG', grams(v, unit), 0.5, 500), ...(a ?? b ? one('massIncludes', (a ?? b)!.trim()) : [])]),
+  rule(`(?:${massWord})${W}[:\\t]?${W}(?:approx\\.?|about|ca\\.?|just|only)?${W}${N} ?(grams?|grammes|gramm|g|oz|ounces?|unzen)\\b(?:${W}\\(([^)\\n]{3,40})\\)|${W}((?:with|without|ohne|mit) [a-zäöü ]{3,40}))?`, ([v, unit, a, b]) => [...sane('massG', grams(v, unit), 0.5, 500), ...(a ?? b ? one('massIncludes', (a ?? b)!.trim()) : [])]),
   rule(`\\b${N} ?(grams?|g|oz)\\b(?:${W}\\(([^)\\n]{3,40})\\)|${W}((?:with|without|ohne|mit) [a-zäöü ]{3,40}))?`, ([v, unit, a, b], { line }) => {
     if (named.test(line)) return [];
     const found = sane('massG', grams(v, unit), 0.5, 500);
     return found.length === 0 ? [] : [{ ...found[0]!, doubt: 'likely', why: 'grams without a word that says of what' }, ...(a ?? b ? one('massIncludes', (a ?? b)!.trim()) : [])];
   }),
 
-  rule('\\b(?:no baro(?:meter)?\\b|baro(?:meter)?[: ]{1,3}(?:no|none)\\b)', () => one('barometer', false)),
-  rule('\\bbaro(?:meter)?\\b', () => one('barometer', true)),
-  rule('\\b(?:no|without) osd\\b', () => one('overlayChip', false)),
-  rule('\\bosd\\b', () => one('overlayChip', true)),
-  rule('\\bno (?:blackbox|flash)\\b', () => one('storageMb', 0)),
+  rule('\\bbaro(?:meter)?\\b', (_, words) => one('barometer', !denied(words))),
+  rule('\\bosd\\b', (_, words) => one('overlayChip', !denied(words))),
+  rule('\\boverlay\\b', (_, words) => (denied(words) ? one('overlayChip', false) : [])),
+  rule('\\b(?:blackbox|flash)\\b', (_, words) => (denied(words) ? one('storageMb', 0) : [])),
   rule(`\\b${N} ?(mb|mbyte|mbit|gb)\\b`, ([v, unit]) => one('storageMb', unit === 'mbit' ? num(v) / 8 : unit === 'gb' ? num(v) * 1024 : num(v))),
-  rule('\\b(?:usb-?c|usb c|type-?c)\\b', () => one('usbPlug', 'C')),
+  rule('\\b(?:usb-?c|usb c|(?:usb )?type[ -]?c)\\b', () => one('usbPlug', 'C')),
   rule('\\b(?:micro[ -]?usb|usb: ?micro)\\b', () => one('usbPlug', 'micro')),
 ];
 
