@@ -43,6 +43,13 @@ describe('the pack under load', () => {
   });
 });
 
+test('a 5 V buck behind a 9 V one, on a pack that nobody has measured: its 1 A asks 0.65 A of the 9 V while that holds, more when it fades; so it is unknown, not broken', () => {
+  const board = makeBoard({ pads: pads('v5'), rails: [{ id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' } }, { id: 'nine', label: '9 V', pads: [], source: regulator(9, 1) }, { id: 'five', label: '5 V', pads: ['v5'], source: regulator(5, 3, { input: 'nine' }) }] });
+  const motors = { count: 4, cruiseAmps: 5, peakAmps: 35, peakSeconds: 5, esc: 'on the board' as const };
+  const load = (cellMilliohm?: object) => rung(makeBuild({ pack: { cells: 4, chemistry: 'lipo', massG: says(148), ...(cellMilliohm ? { cellMilliohm: cellMilliohm as never } : {}) }, motors }, [makePart('p', { supply: { ...supply(2, 5.5, 1), typicalAmps: says(1) } })]), board, 7).state;
+  expect([load(), load(says(1)), load(says(14))]).toEqual(['unknown', 'holds', 'breaks']);
+});
+
 describe('linear regulators burn the difference ((Vin - Vout) x I, any electronics handbook)', () => {
   const board = (type: 'linear' | 'buck', amps: number, burnsWatts?: number) =>
     makeBoard({ packCells: { min: says(2), max: says(2) }, rails: [{ id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' } }, { id: 'five', label: '5 V', pads: ['vbat'], source: { ...regulator(5, amps, { type, dropOutVolts: says(0.3) }), ...(burnsWatts ? { burnsWatts: says(burnsWatts) } : {}) } }] });

@@ -104,7 +104,7 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
       ]
     : [];
   // The host draws for its guest what its own regulator loses as well.
-  const lowest = Math.max(0.5, seat.feed!.volts.low);
+  const lowest = Math.max(0.5, from.swing.low[shop.world === 'sure' ? 'low' : 'high']);
   const through = (Number.isFinite(volts.high) ? volts.high : lowest) / (assumedBuckEfficiency * lowest);
   const load = loadOn(shop, from, typicalAmps * through, peakAmps * through, guest.part.onUsb);
   const preferred = guest.part.peripheral.kind === 'camera' && shop.build.policies.cameraSupply === 'transmitter' && host.part.peripheral.kind === 'video transmitter';

@@ -37,16 +37,19 @@ export interface Powered {
   motors: Pick<Build['motors'], 'count' | 'peakAmps'>;
 }
 
+/** Which end of what is not known counts for what a child asks of its parent: more amps, or fewer. */
+type End = 'worst' | 'best';
+
 /** Every way each rail can be supplied, over all bridge positions that matter to it. Rails without a source in the board are left out. */
-export function suppliesOf(board: Board, build: Powered): Supplied[] {
-  return board.rails.flatMap((rail) => supplied(board, build, rail));
+export function suppliesOf(board: Board, build: Powered, end: End = 'worst'): Supplied[] {
+  return board.rails.flatMap((rail) => supplied(board, build, rail, end));
 }
 
-function supplied(board: Board, build: Powered, rail: Rail): Supplied[] {
+function supplied(board: Board, build: Powered, rail: Rail, end: End): Supplied[] {
   const source = rail.source;
   const parent = (id: string) => {
     const found = board.rails.find((r) => r.id === id);
-    return found ? supplied(board, build, found) : [];
+    return found ? supplied(board, build, found, end) : [];
   };
   switch (source.kind) {
     case 'pack': {
@@ -60,7 +63,7 @@ function supplied(board: Board, build: Powered, rail: Rail): Supplied[] {
       return [{ rail, bridges: [], swing: { low: volts, high: volts }, onUsb: volts, regulators: [], raw: false, backFeeds: 'no', grounds: [] }];
     }
     case 'regulator':
-      return parent(source.input).map((from) => regulated(rail, source, from));
+      return parent(source.input).map((from) => regulated(rail, source, from, end));
     case 'either': {
       // In flight the pack's side holds the rail up; on the desk only the USB side does.
       const sides = source.of.map(parent);
@@ -79,7 +82,7 @@ function supplied(board: Board, build: Powered, rail: Rail): Supplied[] {
  * A regulator holds its output only while the input stays above output plus drop-out; below, the output
  * follows the input down. (Definition of drop-out: any electronics handbook.)
  */
-function regulated(rail: Rail, source: Regulator, from: Supplied): Supplied {
+function regulated(rail: Rail, source: Regulator, from: Supplied, end: End): Supplied {
   const out = interval(source.outVolts);
   const drop = interval(source.dropOutVolts);
   const faded = (input: Interval): Interval => ({
@@ -87,10 +90,11 @@ function regulated(rail: Rail, source: Regulator, from: Supplied): Supplied {
     high: Math.min(out.high, Math.max(0, input.high - drop.low)),
   });
   // Against overload the lowest input counts: a buck then draws the most.
-  const lowestIn = Math.max(0.1, Number.isFinite(from.swing.low.low) ? from.swing.low.low : 0.1);
+  const lowest = from.swing.low[end === 'worst' ? 'low' : 'high'];
+  const lowestIn = Math.max(0.1, Number.isFinite(lowest) ? lowest : 0.1);
   const efficiency = source.efficiency ?? assumed(assumedBuckEfficiency, 'common practice for a buck whose efficiency is not stated');
-  const eta = Math.max(0.01, finite(interval(efficiency).low, assumedBuckEfficiency));
-  const volts = finite(out.high, from.swing.high.high);
+  const eta = Math.max(0.01, finite(interval(efficiency)[end === 'worst' ? 'low' : 'high'], assumedBuckEfficiency));
+  const volts = finite(out[end === 'worst' ? 'high' : 'low'], from.swing.high.high);
   const parentPerAmp = source.type === 'linear' ? 1 : Math.min(volts / (eta * lowestIn), 1e3);
   return {
     rail,

@@ -192,7 +192,8 @@ function heatLimitAmps(shop: Workshop, railId: string): number {
   if (!input) return Infinity;
   const stated = rail.source.burnsWatts;
   const watts = stated && isKnown(stated) ? interval(stated)[shop.world === 'sure' ? 'low' : 'high'] : assumedLinearWatts;
-  const over = input.swing.high.high - interval(rail.source.outVolts).low;
+  const out = interval(rail.source.outVolts);
+  const over = shop.world === 'sure' ? input.swing.high.high - out.low : input.swing.high.low - out.high;
   return Number.isFinite(over) && over > 0 ? watts / over : Infinity;
 }
 

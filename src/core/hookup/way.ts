@@ -74,7 +74,7 @@ export interface Workshop {
 }
 
 export function workshop(build: Build, board: Board, world: World): Workshop {
-  return { build, board, world, supplies: suppliesOf(board, build), rows: new Map(), tags: new Map() };
+  return { build, board, world, supplies: suppliesOf(board, build, world === 'sure' ? 'worst' : 'best'), rows: new Map(), tags: new Map() };
 }
 
 export function row(shop: Workshop, made: Row): string {

@@ -92,5 +92,5 @@ export function randomPair(seed: number, size: RandomSize = largest): { build: B
       })),
     }),
   );
-  return { build: makeBuild({ pack: { cells: pick([2, 3, 4, 6]), chemistry: 'lipo', massG: says(100) } }, parts), board };
+  return { build: makeBuild({ pack: { cells: pick([2, 3, 4, 6]), chemistry: 'lipo', massG: says(100), cellMilliohm: says(1) } }, parts), board };
 }
