@@ -33,6 +33,9 @@ describe('holes: every pattern on every pattern, every screw in every hole', () 
   test('what nobody says is unknown, not a yes, whatever else is known', () => {
     const holes = (change: object) => makeBoard({ mounting: { patternMm: says(30.5), screw: { value: 'M3', origin: 'print' }, softIsolators: { value: true, origin: 'print' }, ...change } });
     expect(about(makeBuild(), holes({ patternMm: unknown }), 'Mounting')!.state).toBe('unknown');
+    // A range with the frame's pattern somewhere in it is neither yes nor no; one beside it is no.
+    expect(about(makeBuild(), holes({ patternMm: { low: 25, high: 35, origin: 'report' } }), 'Mounting')).toMatchObject({ state: 'unknown', given: '25 to 35 mm M3' });
+    expect(about(makeBuild(), holes({ patternMm: { low: 20, high: 26, origin: 'report' } }), 'Mounting')!.state).toBe('breaks');
     expect(about(makeBuild(), holes({ screw: unknown }), 'Mounting')!.state).toBe('unknown');
     expect(about(frame({ mounts: [{ patternMm: 25.5, screw: 'M3' }] }), holes({ patternMm: says(25), softIsolators: unknown }), 'Mounting')!.state).toBe('unknown');
   });

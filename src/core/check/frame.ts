@@ -18,7 +18,7 @@ function mounting(build: Build, board: Board): Finding {
   const { patternMm, screw, softIsolators } = board.mounting;
   const pattern = interval(patternMm);
   const offered = build.frame.mounts.map((m) => `${num(m.patternMm)} mm ${m.screw}`).join(' or ');
-  const given = `${isUnknown(patternMm) ? 'unknown pattern' : `${num(pattern.low)} mm`} ${isUnknown(screw) ? 'unknown screw' : screw.value}`;
+  const given = `${isUnknown(patternMm) ? 'unknown pattern' : ground('Hole pattern', patternMm, 'mm').figure} ${isUnknown(screw) ? 'unknown screw' : screw.value}`;
   const base = {
     rung: 1 as const,
     about: 'Mounting',
@@ -27,8 +27,10 @@ function mounting(build: Build, board: Board): Finding {
     grounds: [ground('Hole pattern', patternMm, 'mm'), ground('Screw', screw), ground('Soft isolators', softIsolators)],
   };
   const tries = build.frame.mounts.map((mount): { state: RungState; why: string } => {
-    const off = { low: Math.abs(pattern.low - mount.patternMm), high: Math.abs(pattern.high - mount.patternMm) };
-    const within = (mm: number): Truth => (isUnknown(patternMm) ? 'unknown' : off.low <= mm && off.high <= mm ? 'yes' : off.low > mm && off.high > mm ? 'no' : 'unknown');
+    // How far off the pattern may be: not at all, where the frame's lies within what is said.
+    const least = Math.max(0, pattern.low - mount.patternMm, mount.patternMm - pattern.high);
+    const most = Math.max(pattern.high - mount.patternMm, mount.patternMm - pattern.low);
+    const within = (mm: number): Truth => (most <= mm ? 'yes' : least > mm ? 'no' : 'unknown');
     const goesOn = screwGoes(isUnknown(screw) ? null : screw.value, mount.screw);
     if (within(samePatternMm) === 'yes') return { state: worst([goesOn.state]), why: goesOn.why };
     const soft = all([within(isolatorsBridgeMm), flag(softIsolators)]);
