@@ -159,6 +159,14 @@ describe('what the build itself leaves open', () => {
 });
 
 describe('after the pick', () => {
+  test('the board chosen in the basket is the one of the next stages, and of the findings', async () => {
+    await at('/b/belfry-six/basket?board=copperwren-sill-45', async (page) => {
+      await waitForText(page, 'landed');
+      expect(await page.$eval('a[href*="/board/"]', (a) => a.getAttribute('href'))).toBe('/b/belfry-six/board/copperwren-sill-45');
+      await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('nav a')].find((a) => a.innerText.startsWith('Build sheet'))!.click());
+      await waitForText(page, 'Belfry Six on Sill 45');
+    });
+  });
   test('the basket adds up over shops, and what is at home is not bought', async () => {
     await at('/b/saltgrass/basket', async (page) => {
       await waitForText(page, 'landed');
