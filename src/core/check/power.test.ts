@@ -91,6 +91,10 @@ describe('plug pins (data sheets of the families, from memory)', () => {
     expect(on(1.2, 'solder').stopsAt).toBeNull();
   });
   test('a pin at nine tenths is strained, and says so with both figures', () => expect(on(0.95).rungs[6]!.findings.find((f) => f.sentence.includes('SH pins carry 1 A'))!.state).toBe('strained'));
+  test('a draw that nobody says is not nothing on a pin', () => {
+    const climb = evaluate(makeBuild({}, [makePart('p', { supply: { ...supply(7, 12, 1, 9), peakAmps: unknown } })]), board);
+    expect(climb.rungs[6]!.findings.find((f) => f.sentence.includes('SH pins carry 1 A'))).toMatchObject({ state: 'unknown', needed: 'unknown', sentence: expect.stringContaining('draws nobody says how much through 1 pin') as unknown });
+  });
 });
 
 describe('capacitor (common practice, no source: 25 V on four cells, 35 V on six)', () => {

@@ -15,17 +15,17 @@ function pins(board: Board, part: WiredPart): Finding[] {
   const rail = board.rails.find((r) => r.id === part.supply!.rail);
   const pin = rail && part.supply!.pads[0] !== undefined ? pinOf(board, rail, part.supply!.pads[0]) : null;
   if (!pin) return [];
-  const peak = part.supply!.peakAmps;
+  const { peakAmps: peak, unsaid } = part.supply!;
   const { amps, sharing, plug, family } = pin;
   return [
     {
       rung: 7,
-      state: peak > 0.9 * amps ? 'strained' : 'holds',
+      state: unsaid ? 'unknown' : peak > 0.9 * amps ? 'strained' : 'holds',
       about: part.name,
-      sentence: `${part.name} draws up to ${num(peak, 2)} A through ${sharing} pin${sharing === 1 ? '' : 's'} of the ${plug.label} plug, and back through as many for ground; ${family.family} pins carry ${num(family.ampsPerPin, 1)} A each.`,
-      needed: `${num(peak, 2)} A`,
+      sentence: `${part.name} draws ${unsaid ? 'nobody says how much' : `up to ${num(peak, 2)} A`} through ${sharing} pin${sharing === 1 ? '' : 's'} of the ${plug.label} plug, and back through as many for ground; ${family.family} pins carry ${num(family.ampsPerPin, 1)} A each.`,
+      needed: unsaid ? 'unknown' : `${num(peak, 2)} A`,
       given: `${num(amps, 1)} A`,
-      margin: (amps - peak) / amps,
+      ...(unsaid ? {} : { margin: (amps - peak) / amps }),
       grounds: [],
     },
   ];

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../climb';
-import { claims, makeBoard, makeBuild, makePart, portsAndPads, regulator, says, serial, supply } from '../tests/make';
-import { awgAreaMm2 } from '../trade/wire';
+import { claims, makeBoard, makeBuild, makePart, portsAndPads, regulator, says, serial, supply, unknown } from '../tests/make';
+import { awgAreaMm2, gaugeFor } from '../trade/wire';
 import { wireList } from './wire-list';
 
 const made = portsAndPads(['rt']);
@@ -24,6 +24,13 @@ describe('the wires of one part', () => {
       ['supply', '5V (underside)', 'gps, supply', 'orange'],
       ['ground', 'nearest ground pad', 'gps, ground', 'black'],
     ]);
+  });
+
+  test('nobody says what a part draws: its wire carries all that the regulator gives, of the pack 5 A; known draws as before (chassis table, from memory)', () => {
+    const gauge = (min: number, max: number, draw: object) => wires(makePart('p', { supply: { ...supply(min, max, 0.2), ...draw } })).find((w) => w.kind === 'supply')!.gauge;
+    const open = { typicalAmps: unknown, peakAmps: unknown };
+    expect([gauge(4.5, 5.5, {}), gauge(4.5, 5.5, open), gauge(7, 26, open)]).toEqual([28, gaugeFor(2), gaugeFor(5)]);
+    expect(gaugeFor(2)).toBeLessThan(28);
   });
 
   test('a wire to the pack is red; only a regulated one is orange (colours: common practice, no source)', () => {

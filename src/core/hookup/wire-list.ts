@@ -2,7 +2,7 @@ import type { Board } from '../model/board';
 import type { Build, Part } from '../model/build';
 import { wireColours } from '../trade/sundries';
 import { gaugeFor, wireGramsPerM } from '../trade/wire';
-import type { Hookup } from './hookup';
+import type { Hookup, WiredSupply } from './hookup';
 import { routeMm } from './route';
 
 export interface Wire {
@@ -22,6 +22,16 @@ export interface Wire {
   warning?: string;
 }
 
+/** Amps that a wire is made for where nobody says what hangs on it, and no regulator sets an end: our own choice, no source. */
+const assumedAmps = 5;
+
+/** AWG of a supply wire. Where nobody says what the part draws, it carries all that the regulator gives. */
+export function supplyGauge(hookup: Hookup, supply: WiredSupply): number {
+  const most = [...hookup.rails, ...hookup.outputs].find((r) => r.rail === supply.rail || r.rail.startsWith(`${supply.rail}:`))?.printedMa;
+  const amps = supply.unsaid ? (most ? most / 1000 : assumedAmps) : supply.peakAmps;
+  return gaugeFor(amps) ?? 10;
+}
+
 /** Every wire of the hookup with its ground return, part by part: from which pad, to which pin, gauge, length and colour. */
 export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
   return hookup.parts.flatMap((p) => {
@@ -34,7 +44,7 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
       }),
     );
     if (p.supply) {
-      const gauge = gaugeFor(p.supply.peakAmps) ?? 10;
+      const gauge = supplyGauge(hookup, p.supply);
       const raw = board.rails.find((r) => r.id === p.supply!.rail)?.source.kind === 'pack';
       const pad = p.supply.pads[0] ?? null;
       const from = pad === null ? p.supply.on : undefined;

@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import { outlineOf, placePads, type Board, type Climb, type PlacedPad } from '@/core';
-import { gaugeFor } from '@/core/trade/wire';
+import { supplyGauge } from '@/core/hookup/wire-list';
 import { labelRows } from './label-rows';
 
 interface Props {
@@ -30,9 +30,9 @@ export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props
   const parts = climb.hookup.parts.map((p) => ({
     ...p,
     ends: [
-      ...p.links.flatMap((l) => l.pads.map((x) => ({ pad: at.get(x.pad), supply: false, gauge: 28 as number | null }))),
-      ...(p.supply?.pads ?? []).map((x) => ({ pad: at.get(x), supply: true, gauge: gaugeFor(p.supply!.peakAmps) })),
-    ].filter((e): e is { pad: PlacedPad; supply: boolean; gauge: number | null } => e.pad !== undefined),
+      ...p.links.flatMap((l) => l.pads.map((x) => ({ pad: at.get(x.pad), supply: false, gauge: 28 }))),
+      ...(p.supply?.pads ?? []).map((x) => ({ pad: at.get(x), supply: true, gauge: supplyGauge(climb.hookup, p.supply!) })),
+    ].filter((e): e is { pad: PlacedPad; supply: boolean; gauge: number } => e.pad !== undefined),
   }));
   const mean = (p: (typeof parts)[number], key: 'x' | 'y') => (p.ends.length > 0 ? p.ends.reduce((s, e) => s + e.pad[key], 0) / p.ends.length : area[key === 'x' ? 'width' : 'height'] / 2);
   const byX = [...parts].sort((a, b) => mean(a, 'x') - mean(b, 'x'));
