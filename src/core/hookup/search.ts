@@ -39,10 +39,11 @@ export function searchLevel(
   let nodes = 0;
   let first: Bound | null = null;
 
-  visit(start, true);
+  visit(start, true, tries.beforeSplit);
   return { best, nodes, root: first };
 
-  function visit(node: Relaxation, root: boolean): void {
+  /** `steps`: for so many its options are tried out. What did not end there seldom ends in a side of it, so the sides get half. */
+  function visit(node: Relaxation, root: boolean, steps: number): void {
     nodes++;
     if (!propagate(node)) return;
     if (root && level < 0) {
@@ -68,11 +69,11 @@ export function searchLevel(
     if (done(bound)) return;
     const open = root ? copyRelaxation(node) : node;
     for (let o = 0; o < open.alive.length; o++) if (open.alive[o] && bound.bound + bound.rise[o]! > wanted()) drop(open, o);
-    const tried = enumerate(open, level, bar, tries.beforeSplit, bound, shares, wanted());
+    const tried = enumerate(open, level, bar, steps, bound, shares, wanted());
     consider(tried.best);
     if (tried.ended || done(bound)) return;
     for (const child of split(open, shares, level, bound.bound, wanted())) {
-      visit(child, false);
+      visit(child, false, steps / 2);
       if (best && level < 0) return;
     }
   }
