@@ -59,7 +59,7 @@ function likeliest(line: string, library: readonly Peripheral[]): Peripheral[] {
     .map(({ part }) => part);
 }
 
-/** Words as others may write them: two as one ("smart audio"), a number without its unit ("600mW"). */
+/** Words as others may write them: two as one ("air speed"), a number without its unit ("600mW"). */
 function spellings(said: string[]): string[] {
   const joined = said.slice(1).map((w, i) => said[i]! + w);
   const numbers = said.flatMap((w) => /^(\d+)[a-z]+$/.exec(w)?.[1] ?? []);
