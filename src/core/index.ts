@@ -36,6 +36,7 @@ export { specUnits, type Reading, type SpecField } from './intake/reading';
 export { applyReadings, type Said } from './intake/apply-readings';
 export { boardFigures, completenessOf, figureWords, railFigures, type BoardFigure, type Completeness } from './intake/figures';
 export { withTyped } from './intake/typed-figure';
+export { newOwnEsc } from './intake/new-own-esc';
 export { addGroup, newBoard, padGroups, removePad, type PadGroup } from './intake/new-board';
 export { addBridge, changeBridge, feedRail, putPlug, railSourceOf, railSources, removeBridge, removeRail, takePort, type RailSource } from './intake/edit-circuit';
 export { differencesOf, type Difference } from './intake/differences';

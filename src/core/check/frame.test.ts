@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../climb';
 import type { Board, Screw } from '../model/board';
+import { newOwnEsc } from '../intake/new-own-esc';
 import type { Build } from '../model/build';
 import { claims, makeBoard, makeBuild, makePart, says, unknown } from '../tests/make';
 import { checkFrame, stackLines, turned, yawOffset } from './frame';
@@ -8,6 +9,10 @@ import { checkFrame, stackLines, turned, yawOffset } from './frame';
 const about = (build: Build, board: Board, what: string) => checkFrame(build, board).find((f) => f.about === what);
 const frame = (change: object) => makeBuild({ frame: { name: 'F', mounts: [{ patternMm: 30.5, screw: 'M3' }], bayLengthMm: 44, bayWidthMm: 44, bayHeightMm: 20, openSides: ['left'], ...change } });
 const ownEsc = { name: 'Own', channels: 4, continuousAmps: claims(35), burstAmps: claims(45), burstSeconds: says(5), maxCells: says(6), pins: ['VBAT', 'GND', 'S1'], heightMm: 6 };
+
+test('an ESC of the buyer\'s own: one for four motors stands under the board until he says otherwise, single ones do not', () => {
+  expect([1, 3, 4, 8].map((count) => newOwnEsc({ count }).heightMm)).toEqual([0, 0, 6, 6]);
+});
 
 describe('holes: every pattern on every pattern, every screw in every hole', () => {
   const patterns = [16, 20, 25, 25.5, 26.5, 30.5];

@@ -39,6 +39,17 @@ describe('figures that the build itself leaves open', () => {
     expect(rankShelf(build, [weak, strong])[0]!.climb.verdict).toMatch(/^fits/);
     expect(asked(build)).toEqual([]);
   });
+  test('an answer out of a manual is derated like any other rating: only what is weighed or measured is taken as it is', () => {
+    const host = makePart('tx', { supply: supply(7, 26, 0.5, 12) }, { kind: 'video transmitter', gives: [{ id: 'five', label: '5 V out', volts: says(5), amps: unknown }] });
+    const cam = makePart('cam', { supply: { ...supply(4.5, 5.5, 0.45), typicalAmps: says(0.45) } });
+    const build = makeBuild({}, [host, cam]);
+    const bare = makeBoard();
+    const [question] = buildQuestionsFor(build, [bare], rankShelf(build, [bare]));
+    expect(question).toMatchObject({ says: 'amps that 5 V out of tx may carry', origin: 'manual' });
+    // 0.5 A from a manual carry 0.4 A steadily (common practice, no source), 0.5 A measured carry 0.5 A.
+    const load = (origin: 'manual' | 'measured') => evaluate(withBuildFigure(build, question!.path, 0.5, origin), bare).rungs[6]!.state;
+    expect([load('manual'), load('measured')]).toEqual(['breaks', 'holds']);
+  });
   test('an answer is a figure like any other, with its origin and day', () => {
     const build = withBuildFigure(makeBuild({ bareMassG: unknown }), ['bareMassG'], 320, 'measured', '2026-11-26');
     expect(build.bareMassG).toEqual({ value: 320, origin: 'measured', seen: '2026-11-26' });

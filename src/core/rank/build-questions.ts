@@ -13,6 +13,8 @@ export interface BuildQuestion {
   unit: string;
   /** How to find out. */
   measure: string;
+  /** Whose word an answer is: what is read in a manual is derated like any other rating, what was measured is not. */
+  origin: 'measured' | 'manual';
   /** What would be picked, at its best and at its worst. */
   wouldPick: string;
 }
@@ -55,20 +57,20 @@ export function withBuildFigure(build: Build, path: (string | number)[], value: 
 }
 
 function openFigures(build: Build): Open[] {
-  const scale = 'Put it on a kitchen scale.';
-  const sheet = 'Its manual or its seller says; else measure it on a bench supply.';
+  const scale = { measure: 'Put it on a kitchen scale.', origin: 'measured' as const };
+  const sheet = { measure: 'Its manual or its seller says.', origin: 'manual' as const };
   const found: Open[] = [];
   const ask = (figure: NumberFigure | undefined, open: Open) => {
     if (!isKnown(figure)) found.push(open);
   };
-  ask(build.bareMassG, { path: ['bareMassG'], says: 'what the bare craft weighs', unit: 'g', measure: scale, ends: [1, 20_000] });
-  ask(build.pack.massG, { path: ['pack', 'massG'], says: 'what the pack weighs', unit: 'g', measure: scale, ends: [1, 20_000] });
+  ask(build.bareMassG, { path: ['bareMassG'], says: 'what the bare craft weighs', unit: 'g', ...scale, ends: [1, 20_000] });
+  ask(build.pack.massG, { path: ['pack', 'massG'], says: 'what the pack weighs', unit: 'g', ...scale, ends: [1, 20_000] });
   // Of a pack of unknown mass no sag is taken: both ends are nought then, and its resistance is not asked for yet.
-  ask(build.pack.cellMilliohm, { path: ['pack', 'cellMilliohm'], says: 'one cell\'s resistance', unit: 'mΩ', measure: 'A charger reads it out; or take the drop in volts between two known currents.', ends: [0, cellOhm(build.pack).high * 1000] });
+  ask(build.pack.cellMilliohm, { path: ['pack', 'cellMilliohm'], says: 'one cell\'s resistance', unit: 'mΩ', measure: 'A charger reads it out; or take the drop in volts between two known currents.', origin: 'measured', ends: [0, cellOhm(build.pack).high * 1000] });
   const { ownEsc } = build.motors;
   if (build.motors.esc === 'separate' && ownEsc) {
     const esc = (key: 'continuousAmps' | 'burstAmps' | 'burstSeconds' | 'maxCells', says: string, unit: string, most: number) =>
-      ask(ownEsc[key], { path: ['motors', 'ownEsc', key], says: `${ownEsc.name}: ${says}`, unit, measure: sheet, ends: [most, 1] });
+      ask(ownEsc[key], { path: ['motors', 'ownEsc', key], says: `${ownEsc.name}: ${says}`, unit, ...sheet, ends: [most, 1] });
     esc('continuousAmps', 'amps it stands steadily', 'A', 300);
     esc('burstAmps', 'amps it stands for moments', 'A', 400);
     esc('burstSeconds', 'how long it stands them', 's', 600);
@@ -76,12 +78,12 @@ function openFigures(build: Build): Open[] {
   }
   build.parts.forEach(({ peripheral: p }, i) => {
     const at = ['parts', i, 'peripheral'];
-    ask(p.massG, { path: [...at, 'massG'], says: `what ${p.name} weighs`, unit: 'g', measure: scale, ends: [0, 5000] });
-    p.gives.forEach((give, n) => ask(give.amps, { path: [...at, 'gives', n, 'amps'], says: `amps that ${give.label} of ${p.name} may carry`, unit: 'A', measure: sheet, ends: [10, 0] }));
+    ask(p.massG, { path: [...at, 'massG'], says: `what ${p.name} weighs`, unit: 'g', ...scale, ends: [0, 5000] });
+    p.gives.forEach((give, n) => ask(give.amps, { path: [...at, 'gives', n, 'amps'], says: `amps that ${give.label} of ${p.name} may carry`, unit: 'A', ...sheet, ends: [10, 0] }));
     p.modes.forEach(({ supply }, m) => {
       if (!supply) return;
       const supplied = (key: 'minVolts' | 'maxVolts' | 'typicalAmps' | 'peakAmps', says: string, unit: string, ends: [number, number]) =>
-        ask(supply[key], { path: [...at, 'modes', m, 'supply', key], says: `${p.name}: ${says}`, unit, measure: sheet, ends });
+        ask(supply[key], { path: [...at, 'modes', m, 'supply', key], says: `${p.name}: ${says}`, unit, ...sheet, ends });
       supplied('minVolts', 'least volts it takes', 'V', [0, 60]);
       supplied('maxVolts', 'most volts it survives', 'V', [80, 1]);
       supplied('typicalAmps', 'amps it draws steadily', 'A', [0, 10]);

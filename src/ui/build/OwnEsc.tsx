@@ -2,23 +2,19 @@
 
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import type { Build } from '@/core';
+import { newOwnEsc, type Build } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { FigureBox } from './FigureBox';
 import { NumberBox } from './NumberBox';
 
 type Esc = NonNullable<Build['motors']['ownEsc']>;
 
-/** One channel until more are said: none is taken for granted. One for four motors sits under the board; single ones lie elsewhere. */
-const nothingKnown: Esc = { name: 'Own ESC', channels: 1, continuousAmps: { unknown: true }, burstAmps: { unknown: true }, burstSeconds: { unknown: true }, maxCells: { unknown: true }, pins: [], heightMm: 6 };
-const lowestStacked = 4;
-
 /** The ESC the buyer has: rated against the motors, and its plug pin by pin against the board's. */
 export function OwnEsc() {
   const { build, edit } = useRoom();
   const esc = build.motors.ownEsc;
   const put = (ownEsc: Esc | undefined) => edit('own ESC', (b) => ({ ...b, motors: { ...b.motors, ownEsc } }));
-  if (!esc) return <Button onClick={() => put({ ...nothingKnown, heightMm: build.motors.count < lowestStacked ? 0 : nothingKnown.heightMm })}>Say which ESC you have</Button>;
+  if (!esc) return <Button onClick={() => put(newOwnEsc(build.motors))}>Say which ESC you have</Button>;
   const set = (next: Partial<Esc>) => put({ ...esc, ...next });
   return (
     <>

@@ -11,6 +11,7 @@ import { PartRow } from './PartRow';
 export function PartList({ selected, onSelect }: { selected: string | null; onSelect: (id: string | null) => void }) {
   const { build, edit } = useRoom();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const named = numbered(build).parts;
   if (build.parts.length === 0) {
     return (
       <Box sx={{ border: '1px dashed var(--hair)', p: 3, color: 'text.secondary', maxWidth: 620 }}>
@@ -31,7 +32,7 @@ export function PartList({ selected, onSelect }: { selected: string | null; onSe
       <SortableContext items={build.parts.map((p) => p.id)} strategy={verticalListSortingStrategy}>
         <Box component="ol" aria-label="Parts" sx={{ m: 0, p: 0, listStyle: 'none', borderTop: '1px solid var(--ink)' }}>
           {build.parts.map((part, index) => (
-            <PartRow key={part.id} part={part} name={numbered(build).parts[index]!.peripheral.name} index={index} selected={part.id === selected} onSelect={() => onSelect(part.id === selected ? null : part.id)} />
+            <PartRow key={part.id} part={part} name={named[index]!.peripheral.name} index={index} selected={part.id === selected} onSelect={() => onSelect(part.id === selected ? null : part.id)} />
           ))}
         </Box>
       </SortableContext>

@@ -54,7 +54,7 @@ export function QuestionsScreen() {
 function OfBuild({ question: q }: { question: BuildQuestion }) {
   const { build, edit } = useRoom();
   const [value, setValue] = useState<number | null>(null);
-  const answer = () => value !== null && edit('answer', (b) => withBuildFigure(b, q.path, value, 'measured', new Date().toISOString().slice(0, 10)));
+  const answer = () => value !== null && edit('answer', (b) => withBuildFigure(b, q.path, value, q.origin, new Date().toISOString().slice(0, 10)));
   return (
     <Box sx={{ borderTop: '1px solid var(--hair)', py: 1 }}>
       <strong>
