@@ -33,7 +33,7 @@ export function fitJson(build: Build, ranked: Ranked[]): object {
           usableMa: r.usableMa,
           typicalMa: r.typicalMa,
           peakMa: r.peakMa,
-          atLeast: r.parts.some((p) => p.unsaid),
+          atLeast: r.atLeast,
           parts: r.parts.map((p) => ({ part: p.part, typicalMa: p.unsaid ? null : p.typicalMa, peakMa: p.unsaid ? null : p.peakMa })),
         })),
         leftOut: climb.hookup.parts.filter((p) => !p.mode).map((p) => ({ part: p.id, priority: p.priority })),

@@ -103,9 +103,9 @@ function loadFinding(r: Hookup['rails'][number]): Finding[] {
   return [
     {
       rung: 7,
-      state: unsaid.length > 0 ? 'unknown' : r.over || r.usableMa - r.peakMa < comfort.load * r.usableMa ? 'strained' : 'holds',
+      state: r.atLeast ? 'unknown' : r.over || r.usableMa - r.peakMa < comfort.load * r.usableMa ? 'strained' : 'holds',
       about: r.label,
-      sentence: `${list(r.parts.map((p) => p.name))} together draw ${unsaid.length > 0 ? 'at least ' : ''}${num(r.typicalMa / 1000, 2)} A, ${num(r.peakMa / 1000, 2)} A at peak; ${r.label} may carry ${num(r.usableMa / 1000, 2)} A${derate}${r.over ? ': the peak goes into the reserve' : ''}${unsaid.length > 0 ? `; nobody says what ${list(unsaid)} draws` : ''}.`,
+      sentence: `${list(r.parts.map((p) => p.name))} together draw ${r.atLeast ? 'at least ' : ''}${num(r.typicalMa / 1000, 2)} A, ${num(r.peakMa / 1000, 2)} A at peak; ${r.label} may carry ${num(r.usableMa / 1000, 2)} A${derate}${r.over ? ': the peak goes into the reserve' : ''}${r.atLeast ? `; nobody says what ${list(unsaid)} draws` : ''}.`,
       needed: `${num(r.peakMa / 1000, 2)} A`,
       given: `${num(r.usableMa / 1000, 2)} A`,
       ...(margin === undefined ? {} : { margin: (r.usableMa - r.peakMa) / r.usableMa }),

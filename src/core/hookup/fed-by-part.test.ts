@@ -36,6 +36,7 @@ describe('a part fed by another part', () => {
     expect(climb.rungs[6]!.findings.some((f) => f.sentence === 'Nobody says what cam draws.')).toBe(true);
     // Nor does the output's sum, the ledger or the bench read it as nothing.
     expect(climb.rungs[6]!.findings.find((f) => f.about === '5 V out of tx')).toMatchObject({ state: 'unknown', sentence: expect.stringMatching(/at least .*; nobody says what cam draws\.$/) as unknown });
+    expect(climb.hookup.outputs[0]!.atLeast).toBe(true);
     expect(climb.hookup.outputs[0]!.parts).toEqual([expect.objectContaining({ name: 'cam', unsaid: true })]);
     expect(powerUp(makeBuild({}, [transmitter(0.5), cam]), makeBoard(), climb, 1).why).toContain('Nobody says what cam draws: it may be more.');
   });

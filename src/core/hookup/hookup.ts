@@ -64,6 +64,8 @@ export interface RailLine {
   peakMa: number;
   /** The peak goes beyond what is usable, into the reserve. */
   over: boolean;
+  /** Nobody says what some part draws: the sums may be more. */
+  atLeast: boolean;
   /** `unsaid`: nobody says what the part draws, and it may be more. */
   parts: { part: string; name: string; peakMa: number; typicalMa: number; unsaid: boolean }[];
 }
@@ -230,8 +232,8 @@ function outputLines(shop: Workshop, loads: Map<string, RailLine['parts']>): Rai
   );
 }
 
-function loadOf(parts: RailLine['parts'] = [], usableMa: number | null): Pick<RailLine, 'typicalMa' | 'peakMa' | 'over' | 'parts'> {
+function loadOf(parts: RailLine['parts'] = [], usableMa: number | null): Pick<RailLine, 'typicalMa' | 'peakMa' | 'over' | 'atLeast' | 'parts'> {
   const sum = (key: 'peakMa' | 'typicalMa') => parts.reduce((total, l) => total + l[key], 0);
   const peakMa = sum('peakMa');
-  return { typicalMa: sum('typicalMa'), peakMa, over: usableMa !== null && peakMa > usableMa, parts };
+  return { typicalMa: sum('typicalMa'), peakMa, over: usableMa !== null && peakMa > usableMa, atLeast: parts.some((p) => p.unsaid), parts };
 }

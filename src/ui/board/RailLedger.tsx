@@ -14,18 +14,19 @@ export function RailLedger({ hookup }: { hookup: Hookup }) {
       {hookup.rails.length === 0 && <Box sx={{ fontSize: 12.5 }}>The board has no regulator of its own.</Box>}
       {[...hookup.rails, ...hookup.outputs].map((r) => {
         const full = r.printedMa ?? Math.max(r.peakMa, 1);
+        const colour = `var(--${r.over ? 'strained' : r.atLeast ? 'unknown' : 'holds'})`;
         const width = (ma: number) => `${Math.min(100, (100 * ma) / full)}%`;
         return (
           <Box key={r.rail} sx={{ mb: 1.25 }}>
             <Box sx={{ display: 'flex', justifyContent: 'space-between', columnGap: 1, flexWrap: 'wrap', fontSize: 12.5 }}>
               <span>
-                <strong>{r.label}</strong>: {amps(r.typicalMa)} steady, {amps(r.peakMa)} at peak
+                <strong>{r.label}</strong>: {r.atLeast && 'at least '}{amps(r.typicalMa)} steady, {amps(r.peakMa)} at peak
               </span>
               <span>{r.usableMa === null ? 'rating unknown' : `may carry ${amps(r.usableMa)}${r.share < 1 ? ` (${Math.round(r.share * 100)} % of the rating)` : ''}`}</span>
             </Box>
             <Box aria-hidden sx={{ position: 'relative', height: 12, border: '1px solid var(--ink)', my: 0.25 }}>
-              <Box sx={{ position: 'absolute', inset: 0, width: width(r.peakMa), background: r.over ? 'var(--strained)' : 'var(--holds)', opacity: 0.45 }} />
-              <Box sx={{ position: 'absolute', inset: 0, width: width(r.typicalMa), background: r.over ? 'var(--strained)' : 'var(--holds)' }} />
+              <Box sx={{ position: 'absolute', inset: 0, width: width(r.peakMa), background: colour, opacity: 0.45 }} />
+              <Box sx={{ position: 'absolute', inset: 0, width: width(r.typicalMa), background: colour }} />
               {r.usableMa !== null && <Box sx={{ position: 'absolute', top: -3, bottom: -3, left: width(r.usableMa), borderLeft: '2px solid var(--copper)' }} />}
             </Box>
             <Box sx={{ fontSize: 11.5, color: 'text.secondary' }}>
