@@ -7,6 +7,7 @@ import { loadHighs, solveMilp } from '../src/core/tests/milp';
 import { dice, largest, randomPair, type RandomSize } from '../src/core/tests/random-build';
 
 const count = Number(process.argv[2] ?? 1000);
+const rounds = 2;
 /** A size as JSON asks for problems of that size only. */
 const fixed = process.argv[3] ? (JSON.parse(process.argv[3]) as RandomSize) : null;
 
@@ -27,39 +28,41 @@ const problemOf = (seed: number) => {
   return compile(shop, layOut(shop), 7).problem;
 };
 for (let seed = 1; seed <= Math.min(count, 20); seed++) solve(problemOf(seed)); // warm-up
+const highs = await loadHighs();
 globalThis.gc?.();
 const heapBefore = process.memoryUsage().heapUsed;
 
-// One solver after the other, so that neither pays for what the other leaves in memory.
+/** The shortest time of each problem, since what else the machine does only adds; `met` is what ours took when it met a problem for the first time. */
 const ours: number[] = [];
-const mine: { cost: string; margin: number }[] = [];
-let worst = { ms: 0, seed: 0, nodes: 0 };
-for (let seed = 1; seed <= count; seed++) {
-  const problem = problemOf(seed);
-  const start = performance.now();
-  const { cost, margin, nodes } = solve(problem);
-  const ms = performance.now() - start;
-  ours.push(ms);
-  mine.push({ cost: pack(cost).join(), margin });
-  if (ms > worst.ms) worst = { ms, seed, nodes };
+const theirs: number[] = [];
+const met: number[] = [];
+const mine: { cost: string; margin: number; nodes: number }[] = [];
+let disagreements = 0;
+const keep = (times: number[], i: number, ms: number) => (times[i] = Math.min(times[i] ?? Infinity, ms));
+
+// One solver after the other, so that neither pays for what the other leaves in memory; and all of it again.
+for (let round = 0; round < rounds; round++) {
+  for (let i = 0; i < count; i++) {
+    const problem = problemOf(i + 1);
+    const start = performance.now();
+    const { cost, margin, nodes } = solve(problem);
+    keep(ours, i, performance.now() - start);
+    met[i] ??= ours[i]!;
+    mine[i] = { cost: pack(cost).join(), margin, nodes };
+  }
+  for (let i = 0; i < count; i++) {
+    const problem = problemOf(i + 1);
+    const start = performance.now();
+    const found = solveMilp(highs, problem);
+    keep(theirs, i, performance.now() - start);
+    const { cost, margin } = mine[i]!;
+    if (round > 0 || (pack(found.cost).join() === cost && found.margin === margin)) continue;
+    disagreements += 1;
+    console.log(`seed ${i + 1}: ours ${cost} ${margin}, HiGHS ${JSON.stringify(found.cost)} ${found.margin}`);
+  }
 }
 globalThis.gc?.();
 const heapAfter = process.memoryUsage().heapUsed;
-
-const highs = await loadHighs();
-const theirs: number[] = [];
-let disagreements = 0;
-for (let seed = 1; seed <= count; seed++) {
-  const problem = problemOf(seed);
-  const start = performance.now();
-  const found = solveMilp(highs, problem);
-  theirs.push(performance.now() - start);
-  const { cost, margin } = mine[seed - 1]!;
-  if (pack(found.cost).join() !== cost || found.margin !== margin) {
-    disagreements += 1;
-    console.log(`seed ${seed}: ours ${cost} ${margin}, HiGHS ${JSON.stringify(found.cost)} ${found.margin}`);
-  }
-}
 const ratios = theirs.map((ms, i) => ms / ours[i]!);
 const figures = {
   problems: count,
@@ -72,10 +75,13 @@ const figures = {
   p99OfTimes: Math.round(at(theirs, 0.99) / at(ours, 0.99)),
   medianMs: Number(at(ours, 0.5).toFixed(3)),
   p99Ms: Number(at(ours, 0.99).toFixed(2)),
-  worstMs: Number(worst.ms.toFixed(1)),
+  worstMs: Number(Math.max(...ours).toFixed(1)),
   over50Ms: ours.filter((ms) => ms > 50).length,
+  metWorstMs: Number(Math.max(...met).toFixed(1)),
+  metOver50Ms: met.filter((ms) => ms > 50).length,
   heapGrowthMb: Number(((heapAfter - heapBefore) / 1e6).toFixed(1)),
 };
 console.table(figures);
-console.log(`slowest: seed ${worst.seed}, ${worst.nodes} nodes`);
+const slowest = ours.indexOf(Math.max(...ours));
+console.log(`slowest: seed ${slowest + 1}, ${mine[slowest]!.nodes} nodes`);
 console.log(JSON.stringify(figures));

@@ -42,7 +42,7 @@ describe('covers of a full row', () => {
   test('by hand: the relaxation with covers sees that the third part stays unmet', () => {
     // Without covers 2.5 parts fit 1000 mA, so half a must is the bound; with them it is the whole one.
     const node = relaxed(onOneRegulator(1000, 400, 400, 400));
-    expect(boundOf(node, 0, true).bound).toBeCloseTo(1, 6);
+    expect(boundOf(node, 0).bound).toBeCloseTo(1, 6);
   });
 
   test('every cover is broken by the relaxed hookup and kept by every set of options that the row can carry', () => {
@@ -51,7 +51,7 @@ describe('covers of a full row', () => {
       fc.property(problemArbitrary({ parts: 5, rows: 2, tags: 1, choices: 3 }), fc.integer(), (problem, seed) => {
         const node = relaxed(problem);
         const { model, caps } = node;
-        boundOf(node, 0, true);
+        boundOf(node, 0);
         const parts = model.first.length - 1;
         // What the relaxation takes, and shares of no meaning: separation must be right for any.
         const odd = new Float64Array(node.alive.length);

@@ -33,9 +33,9 @@ describe('ties: what hangs on a tag has no more of a row than the tag opens', ()
     const moved = [noCost, cost({ effort: 4 })];
     const ways = () => [choice([0], [[0, 1]]), choice([1])];
     const node = relaxed(problemOf([1, 2], moved, ways(), ways(), ways()));
-    expect(boundOf(node, must, true).bound).toBeCloseTo(0, 6);
+    expect(boundOf(node, must).bound).toBeCloseTo(0, 6);
     for (let o = 0; o < node.alive.length; o++) if (node.model.options[o]!.pick === null) drop(node, o);
-    expect(boundOf(node, effort, true).bound).toBeCloseTo(4, 6);
+    expect(boundOf(node, effort).bound).toBeCloseTo(4, 6);
   });
 });
 
@@ -43,7 +43,7 @@ describe('sums rounded down', () => {
   test('by hand: of three parts that pairwise want the same pad only one can stand', () => {
     // x1 + x2 <= 1, x2 + x3 <= 1, x1 + x3 <= 1: halves of all three are within every row; half of the sum of the rows is 1.5, rounded down 1.
     const node = relaxed(problemOf([1, 1, 1], null, [choice([0, 2])], [choice([0, 1])], [choice([1, 2])]));
-    expect(boundOf(node, must, true).bound).toBeCloseTo(2, 6);
+    expect(boundOf(node, must).bound).toBeCloseTo(2, 6);
     expect(node.cuts).toHaveLength(1);
     const [cut] = node.cuts;
     expect(cut!.limit).toBe(1);
@@ -58,7 +58,7 @@ describe('cuts of every kind', () => {
     fc.assert(
       fc.property(problemArbitrary({ parts: 5, rows: 4, tags: 2, choices: 3 }), fc.constantFrom(must, effort), (problem, level) => {
         const node = relaxed(problem);
-        boundOf(node, level, true);
+        boundOf(node, level);
         const cuts = [...node.cuts];
         const shares = sharesOf(node);
         const more = { ties: brokenTies(node, shares), covers: brokenCovers(node, shares, 1), rounded: roundedSums(node, shares) };
@@ -80,7 +80,7 @@ describe('cuts of every kind', () => {
 
   test('none is found where the relaxed hookup is a whole one', () => {
     const node = relaxed(problemOf([2], null, [choice([0])], [choice([0])]));
-    boundOf(node, must, true);
+    boundOf(node, must);
     expect(brokenCuts(node, sharesOf(node), true)).toEqual([]);
   });
 });

@@ -37,7 +37,7 @@ describe('trying out what a node has left, fewest first', () => {
         const node = relaxed(problem);
         const truth = leastOf(node, effort);
         const solved = copyRelaxation(node);
-        const bound = boundOf(solved, effort, true);
+        const bound = boundOf(solved, effort);
         const { best, ended } = enumerate(node, effort, truth + 1, 1e6, bound, sharesOf(solved), truth + 1e-6);
         expect(ended).toBe(true);
         expect(totalsOf(node.model, best!)[node.model.sums + effort]).toBe(truth);

@@ -1,6 +1,8 @@
 import { brokenCuts, type Cut } from './cuts';
+import { dual } from './dual';
 import type { Model } from './model';
-import { copySimplex, dual, fillRows, moveLimit, multiplier, pivot, primal, simplexOf, valueOf, wake, type Column, type Simplex } from './simplex';
+import { primal } from './primal';
+import { copySimplex, fillRows, isOff, moveLimit, multipliers, pivot, renew, simplexOf, valueOf, wake, type Column, type Simplex } from './simplex';
 
 /**
  * The linear relaxation of a model: options may be taken in parts. Rows: one for each part (its options sum to one), then the model's rows
@@ -66,9 +68,16 @@ export function relaxationOf(model: Model, caps: Float64Array, leftOut: Int32Arr
     simplex.banned[simplex.cols + p] = 1;
     pivot(simplex, p, leftOut[p]!);
   }
-  return {
+  return relaxationWith({
     model, simplex, rowAt, valueAt, pairRow, cutRow, cuts: [], caps: Float64Array.from(caps, (c, r) => (r < model.sums ? c : Infinity)),
     alive, tags: new Int16Array(model.once.length).fill(-1),
+  });
+}
+
+/** Every relaxation is made here, for the same reason as every simplex is made in one place. */
+function relaxationWith(a: Relaxation): Relaxation {
+  return {
+    model: a.model, simplex: a.simplex, rowAt: a.rowAt, valueAt: a.valueAt, pairRow: a.pairRow, cutRow: a.cutRow, cuts: a.cuts, caps: a.caps, alive: a.alive, tags: a.tags,
   };
 }
 
@@ -94,7 +103,12 @@ export function mostUses({ model, alive }: Pick<Relaxation, 'model' | 'alive'>):
 }
 
 export function copyRelaxation(a: Relaxation): Relaxation {
-  return { ...a, simplex: copySimplex(a.simplex), caps: a.caps.slice(), alive: a.alive.slice(), tags: a.tags.slice() };
+  const copy = relaxationWith(a);
+  copy.simplex = copySimplex(a.simplex);
+  copy.caps = a.caps.slice();
+  copy.alive = a.alive.slice();
+  copy.tags = a.tags.slice();
+  return copy;
 }
 
 /** Holds a row to a new cap. A level that had none is held to exactly this: it is the least there is, so no hookup that counts stays below it. */
@@ -139,17 +153,15 @@ const mostRounds = 20;
 
 /**
  * The least of one level (in its own numbers) over the relaxation; with `level` -1 only whether there is any. Infinity where there is none.
- * `afresh`: the objective is new, else the relaxation was optimal for it before options were dropped or caps moved.
  * A bound above `enough()` need not be raised further; it is asked before each round of cuts, when the relaxed hookup may have led to a better one.
  */
-export function boundOf(a: Relaxation, level: number, afresh: boolean, enough: (bound: number) => number = () => Infinity): Bound {
+export function boundOf(a: Relaxation, level: number, enough: (bound: number) => number = () => Infinity): Bound {
   const { simplex, model } = a;
   // A level that costs nothing anywhere has no row; then any hookup will do.
   const goal = level < 0 ? -1 : a.rowAt[model.sums + level]!;
-  let first = afresh;
   let before = -Infinity;
   for (let rounds = 0; ; ) {
-    const { proof, ended } = solved(a, goal, first, mostPivots);
+    const { proof, ended } = solved(a, goal, mostPivots);
     if (proof) return proof;
     if (!ended) break;
     if (!wakePairs(a)) {
@@ -157,7 +169,6 @@ export function boundOf(a: Relaxation, level: number, afresh: boolean, enough: (
       if (bound > enough(bound) || rounds++ === mostRounds || !addCuts(a, goal >= 0 && bound < before + 1e-6)) break;
       before = bound;
     }
-    first = false;
   }
   return pricedBy(a, level, goal);
 }
@@ -165,30 +176,34 @@ export function boundOf(a: Relaxation, level: number, afresh: boolean, enough: (
 /** A first look at the bound: at most so many exchanges, and no more rows. It holds all the same. */
 export function lookAt(a: Relaxation, level: number, pivots: number): Bound {
   const goal = level < 0 ? -1 : a.rowAt[a.model.sums + level]!;
-  return solved(a, goal, false, pivots).proof ?? pricedBy(a, level, goal);
+  return solved(a, goal, pivots).proof ?? pricedBy(a, level, goal);
 }
 
 /** Solves the relaxation as its rows stand. `proof` where there is no hookup; `ended` false: it took too long. */
-function solved(a: Relaxation, goal: number, afresh: boolean, most: number): { proof: Bound | null; ended: boolean } {
+function solved(a: Relaxation, goal: number, most: number): { proof: Bound | null; ended: boolean } {
   const { simplex } = a;
-  const repaired = dual(simplex, afresh ? -1 : goal, most);
-  if (repaired.kind === 'impossible') {
-    const proof = priced(a, -1, (row) => repaired.sign * multiplier(simplex, repaired.place, row));
-    if (proof.bound > 1e-7) return { proof: { bound: Infinity, rise: proof.rise }, ended: true };
-  }
-  if (repaired.kind !== 'done') return { proof: null, ended: false };
-  if (goal >= 0) primal(simplex, goal, most);
-  return { proof: null, ended: true };
+  do {
+    const repaired = dual(simplex, goal, most);
+    if (repaired.kind === 'gave up') return { proof: null, ended: false };
+    if (repaired.kind === 'done') {
+      if (goal >= 0) primal(simplex, goal, most);
+      if (!isOff(simplex)) return { proof: null, ended: true };
+    } else {
+      const proof = priced(a, -1, multipliers(simplex, repaired.place), repaired.sign);
+      if (proof.bound > 1e-7) return { proof: { bound: Infinity, rise: proof.rise }, ended: true };
+    }
+  } while (renew(simplex));
+  return { proof: null, ended: false };
 }
 
 function pricedBy(a: Relaxation, level: number, goal: number): Bound {
-  return priced(a, level, (row) => (goal < 0 ? 0 : multiplier(a.simplex, a.simplex.ownPlace[goal]!, row)));
+  return goal < 0 ? priced(a, level, new Float64Array(a.simplex.rows), 1) : priced(a, level, multipliers(a.simplex, a.simplex.ownPlace[goal]!), 1);
 }
 
 /** Brings in the rows of pairs that the relaxed hookup breaks: an option taken further than its tag stands so. False when there are none. */
 function wakePairs({ model, simplex, pairRow, valueAt }: Relaxation): boolean {
   const taken = new Float64Array(model.pairs.length);
-  for (let i = 0; i < simplex.awake.length; i++) {
+  for (let i = 0; i < simplex.places; i++) {
     const o = simplex.basic[i]!;
     if (o < model.options.length) for (let k = model.pairAt[o]!; k < model.pairAt[o + 1]!; k++) taken[model.pairOf[k]!]! += simplex.stands[i]!;
   }
@@ -222,7 +237,7 @@ function addCuts(a: Relaxation, stuck: boolean): boolean {
  * For any prices of nought or more on the rows, the sum over parts of the cheapest option at these prices, less what the caps are worth, is a lower
  * bound (Lagrangian relaxation, M. L. Fisher, Management Science 27, 1981). So a bound never rests on the simplex being exact: it only suggests the prices.
  */
-function priced(a: Relaxation, level: number, priceAt: (row: number) => number): Bound {
+function priced(a: Relaxation, level: number, suggested: Float64Array, sign: 1 | -1): Bound {
   const { model, rowAt, caps, alive, tags } = a;
   const parts = model.first.length - 1;
   const goal = level < 0 ? -1 : model.sums + level;
@@ -230,19 +245,19 @@ function priced(a: Relaxation, level: number, priceAt: (row: number) => number):
   let bound = 0;
   for (let r = 0; r < model.rows; r++) {
     if (r === goal || rowAt[r]! < 0 || !Number.isFinite(caps[r]!)) continue;
-    const said = priceAt(rowAt[r]!);
+    const said = sign * suggested[rowAt[r]!]!;
     // A decided level is met exactly, so its price may have either sign.
     price[r] = r < model.sums ? Math.max(0, said) : said;
     bound -= price[r]! * caps[r]!;
   }
   if (goal >= 0) price[goal] = 1;
   const pairPrice = new Float64Array(model.pairs.length);
-  for (let q = 0; q < pairPrice.length; q++) if (a.simplex.ownPlace[a.pairRow + q]! >= 0) pairPrice[q] = Math.max(0, priceAt(a.pairRow + q));
+  for (let q = 0; q < pairPrice.length; q++) if (a.simplex.ownPlace[a.pairRow + q]! >= 0) pairPrice[q] = Math.max(0, sign * suggested[a.pairRow + q]!);
   const rise = new Float64Array(model.options.length);
   const valuePrice = model.once.map((values) => new Float64Array(values.length));
   model.pairs.forEach(({ tag, value }, q) => (valuePrice[tag]![value]! -= pairPrice[q]!));
   a.cuts.forEach(({ options, amounts, values, limit, scale }, k) => {
-    const said = Math.max(0, priceAt(a.cutRow + k)) / scale;
+    const said = Math.max(0, sign * suggested[a.cutRow + k]!) / scale;
     if (said === 0) return;
     bound -= said * limit;
     for (let i = 0; i < options.length; i++) rise[options[i]!]! += said * amounts[i]!;
@@ -277,6 +292,6 @@ function priced(a: Relaxation, level: number, priceAt: (row: number) => number):
 /** How much of each option the relaxed hookup takes, 0 to 1. */
 export function sharesOf({ model, simplex }: Relaxation): Float64Array {
   const shares = new Float64Array(model.options.length);
-  for (let i = 0; i < simplex.awake.length; i++) if (simplex.basic[i]! < shares.length) shares[simplex.basic[i]!] = simplex.stands[i]!;
+  for (let i = 0; i < simplex.places; i++) if (simplex.basic[i]! < shares.length) shares[simplex.basic[i]!] = simplex.stands[i]!;
   return shares;
 }

@@ -53,7 +53,7 @@ export function searchLevel(
       if (tried.ended || best) return;
     }
     lowerToReachable(node);
-    const bound = boundOf(node, level, root, (now) => {
+    const bound = boundOf(node, level, (now) => {
       const shares = sharesOf(node);
       consider(repaired(node, shares));
       if (root && now <= wanted()) consider(again(best, shares));

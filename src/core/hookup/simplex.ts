@@ -1,7 +1,7 @@
 /**
- * The simplex method with an explicit inverse (G. B. Dantzig, Linear Programming and Extensions, 1963, chapter 9) over columns of nought or more.
+ * What the simplex method works on (G. B. Dantzig, Linear Programming and Extensions, 1963, chapter 9; the methods are in `primal.ts` and `dual.ts`): columns of nought or more.
  * Row i reads: slack + sum of entries x columns = limit. A free row has no limit: it only carries a sum, which may be an objective.
- * Column `cols + r` is the slack of row r. Columns are sparse and shared by copies; only the inverse is kept per copy.
+ * Column `cols + r` is the slack of row r. Columns are sparse and shared by copies.
  * A row may sleep: it is as if it were not there, until `wake` brings it in. Rows that are awake have a place each, and in each place one column is basic.
  */
 export interface Simplex {
@@ -15,17 +15,26 @@ export interface Simplex {
   rowCols: Int32Array[];
   rowValues: Float64Array[];
   limits: Float64Array;
-  /** The rows that are awake, by place. */
-  awake: number[];
+  /** So many rows are awake: those of the first so many places. */
+  places: number;
+  /** The row of each place. */
+  awake: Int32Array;
   /** The place of each row's own, -1 while it sleeps. */
   ownPlace: Int32Array;
   /**
-   * For each row how far a unit of its limit moves what stands in each place: a column of the basis's inverse. Null for a row that sleeps and for one
-   * whose slack is basic: then just the slack moves. Most slacks are, which keeps the inverse small.
+   * The part of the basis's inverse that is worked out: `size` lines of `width` numbers each, of which `size` count. There is a line for each place whose basic
+   * column is no slack, and in it a number for each row whose slack is not basic: how far a unit of the row's limit moves what stands in the place. All
+   * else follows from these and from the columns. Most slacks are basic, which keeps this small.
    */
-  inverse: (Float64Array | null)[];
-  /** Places that the columns of the inverse have room for. */
-  room: number;
+  inverse: Float64Array;
+  width: number;
+  size: number;
+  /** The place of each line, and for each place its line or -1. */
+  linePlace: Int32Array;
+  lineOf: Int32Array;
+  /** The row of each number in a line, and for each row where its number is or -1. */
+  numberRow: Int32Array;
+  numberOf: Int32Array;
   /** Exchanges since the inverse was last worked out afresh. */
   age: number;
   /** The column that is basic in each place, and what it stands at. */
@@ -37,6 +46,9 @@ export interface Simplex {
   free: Uint8Array;
   /** Columns held at nought. */
   banned: Uint8Array;
+  /** Where a line at hand is worked out, and which of its numbers count: shared by copies, and good only until the next call. */
+  line: Float64Array;
+  counts: Int32Array;
 }
 
 /** A column's rows and its entries in them. */
@@ -45,12 +57,14 @@ export interface Column {
   values: number[];
 }
 
-/** Entries below this are never divided by. */
-const tiny = 1e-7;
 /** After so many exchanges the inverse is worked out afresh, so that rounding does not pile up. */
-const freshAfter = 200;
-/** Places kept free for rows that wake. */
-const spare = 48;
+const freshAfter = 500;
+/** Or when something is so many parts of itself off. */
+const drift = 1e-7;
+/** What is below this is left over from rounding, and is nought. */
+const dust = 1e-11;
+/** Lines kept free, and as many again when they are used up. */
+const spare = 32;
 
 /** Starts with every slack basic, and with the rows from `asleep` to `asleepTo` - 1 asleep. */
 export function simplexOf(limits: Float64Array, columns: Column[], asleep: number, asleepTo: number): Simplex {
@@ -75,23 +89,40 @@ export function simplexOf(limits: Float64Array, columns: Column[], asleep: numbe
       rowValues[r]![perRow[r]!++] = c.values[k]!;
     });
   });
-  const awake = Array.from({ length: rows }, (_, r) => r).filter((r) => r < asleep || r >= asleepTo);
-  const a: Simplex = {
-    rows, cols, start, row, value, rowCols, rowValues, limits, awake, ownPlace: new Int32Array(rows).fill(-1), inverse: new Array<Float64Array | null>(rows).fill(null), room: awake.length + spare, age: 0,
+  const a = simplexWith({
+    rows, cols, start, row, value, rowCols, rowValues, limits, places: 0, awake: new Int32Array(rows), ownPlace: new Int32Array(rows).fill(-1),
+    inverse: new Float64Array(spare * spare), width: spare, size: 0, linePlace: new Int32Array(rows), lineOf: new Int32Array(rows).fill(-1), numberRow: new Int32Array(rows), numberOf: new Int32Array(rows).fill(-1), age: 0,
     basic: new Int32Array(rows).fill(-1), stands: new Float64Array(rows), placeOf: new Int32Array(cols + rows).fill(-1), free: new Uint8Array(rows), banned: new Uint8Array(cols + rows),
-  };
-  awake.forEach((r, place) => {
-    a.ownPlace[r] = place;
-    settle(a, cols + r, place);
-    a.stands[place] = limits[r]!;
+    line: new Float64Array(rows + 1), counts: new Int32Array(rows + 1),
   });
+  for (let r = 0; r < rows; r++) if (r < asleep || r >= asleepTo) wake(a, r);
   return a;
 }
 
 export function copySimplex(a: Simplex): Simplex {
+  const copy = simplexWith(a);
+  copy.limits = a.limits.slice();
+  copy.awake = a.awake.slice();
+  copy.ownPlace = a.ownPlace.slice();
+  copy.inverse = a.inverse.slice();
+  copy.linePlace = a.linePlace.slice();
+  copy.lineOf = a.lineOf.slice();
+  copy.numberRow = a.numberRow.slice();
+  copy.numberOf = a.numberOf.slice();
+  copy.basic = a.basic.slice();
+  copy.stands = a.stands.slice();
+  copy.placeOf = a.placeOf.slice();
+  copy.free = a.free.slice();
+  copy.banned = a.banned.slice();
+  return copy;
+}
+
+/** Every simplex is made here, field by field: code runs several times as fast while all its objects are made alike. */
+function simplexWith(a: Simplex): Simplex {
   return {
-    ...a, limits: a.limits.slice(), awake: a.awake.slice(), ownPlace: a.ownPlace.slice(), inverse: a.inverse.map((line) => line && line.slice()),
-    basic: a.basic.slice(), stands: a.stands.slice(), placeOf: a.placeOf.slice(), free: a.free.slice(), banned: a.banned.slice(),
+    rows: a.rows, cols: a.cols, start: a.start, row: a.row, value: a.value, rowCols: a.rowCols, rowValues: a.rowValues, limits: a.limits, places: a.places, awake: a.awake, ownPlace: a.ownPlace,
+    inverse: a.inverse, width: a.width, size: a.size, linePlace: a.linePlace, lineOf: a.lineOf, numberRow: a.numberRow, numberOf: a.numberOf, age: a.age,
+    basic: a.basic, stands: a.stands, placeOf: a.placeOf, free: a.free, banned: a.banned, line: a.line, counts: a.counts,
   };
 }
 
@@ -100,69 +131,151 @@ function settle({ basic, placeOf }: Simplex, col: number, place: number): void {
   placeOf[col] = place;
 }
 
-/** The entry of the inverse for a place and a row: the row's multiplier in the sum that gives what stands there. */
-export function multiplier({ cols, inverse, placeOf }: Simplex, place: number, row: number): number {
-  const moves = inverse[row];
-  return moves ? moves[place]! : placeOf[cols + row] === place ? 1 : 0;
-}
-
-/** What one unit of a column that is not basic takes of what stands in each place. */
-function columnOf({ cols, start, row, value, inverse, awake, ownPlace, placeOf }: Simplex, col: number, out: Float64Array): void {
-  const places = awake.length;
-  if (col >= cols) {
-    out.set(inverse[col - cols]!.subarray(0, places));
+/** The numbers of a place's line, also where it is not kept: the first `size` of `line`. A slack that is basic has 1 for its own row besides. */
+function lineAt({ cols, rowCols, rowValues, inverse, width, size, lineOf, basic, placeOf, line }: Simplex, place: number): void {
+  if (lineOf[place]! >= 0) {
+    const from = lineOf[place]! * width;
+    for (let n = 0; n < size; n++) line[n] = inverse[from + n]!;
     return;
   }
-  out.fill(0, 0, places);
-  for (let k = start[col]!; k < start[col + 1]!; k++) {
-    const r = row[k]!;
-    if (ownPlace[r]! < 0) continue;
-    const v = value[k]!;
-    const moves = inverse[r];
-    if (moves) for (let p = 0; p < places; p++) out[p]! += v * moves[p]!;
-    else out[placeOf[cols + r]!]! += v;
+  for (let n = 0; n < size; n++) line[n] = 0;
+  const at = rowCols[basic[place]! - cols]!;
+  const values = rowValues[basic[place]! - cols]!;
+  for (let k = 0; k < at.length; k++) {
+    const p = placeOf[at[k]!]!;
+    if (p < 0) continue;
+    const v = values[k]!;
+    const from = lineOf[p]! * width;
+    for (let n = 0; n < size; n++) line[n]! -= v * inverse[from + n]!;
   }
+}
+
+/** Each row's multiplier in the sum that gives what stands in a place. */
+export function multipliers(a: Simplex, place: number): Float64Array {
+  const { rows, cols, size, numberRow, basic, line } = a;
+  lineAt(a, place);
+  const out = new Float64Array(rows);
+  for (let n = 0; n < size; n++) out[numberRow[n]!] = line[n]!;
+  if (basic[place]! >= cols) out[basic[place]! - cols] = 1;
+  return out;
 }
 
 /** For every column the entry that it has in this place. */
-function rowTimes(a: Simplex, place: number, out: Float64Array): void {
-  const { cols, rowCols, rowValues, awake } = a;
+export function rowTimes(a: Simplex, place: number, out: Float64Array): void {
+  const { cols, size, numberRow, basic, line } = a;
+  lineAt(a, place);
   out.fill(0);
-  for (const r of awake) {
-    const v = multiplier(a, place, r);
-    if (v === 0) continue;
-    out[cols + r] = v;
-    const at = rowCols[r]!;
-    const values = rowValues[r]!;
-    for (let k = 0; k < at.length; k++) out[at[k]!]! += v * values[k]!;
+  if (basic[place]! >= cols) addRow(a, basic[place]! - cols, 1, out);
+  for (let n = 0; n < size; n++) if (Math.abs(line[n]!) >= dust) addRow(a, numberRow[n]!, line[n]!, out);
+}
+
+function addRow({ cols, rowCols, rowValues }: Simplex, r: number, times: number, out: Float64Array): void {
+  out[cols + r] = times;
+  const at = rowCols[r]!;
+  const values = rowValues[r]!;
+  for (let k = 0; k < at.length; k++) out[at[k]!]! += times * values[k]!;
+}
+
+/** What one unit of a column that is not basic takes of what stands in each place. */
+export function columnOf({ cols, start, row, value, places, inverse, width, size, linePlace, numberOf, basic, placeOf }: Simplex, col: number, out: Float64Array): void {
+  out.fill(0, 0, places);
+  if (col >= cols) {
+    const n = numberOf[col - cols]!;
+    for (let l = 0; l < size; l++) out[linePlace[l]!] = inverse[l * width + n]!;
+  } else {
+    for (let k = start[col]!; k < start[col + 1]!; k++) {
+      const r = row[k]!;
+      const v = value[k]!;
+      const n = numberOf[r]!;
+      if (n >= 0) for (let l = 0; l < size; l++) out[linePlace[l]!]! += v * inverse[l * width + n]!;
+      else if (placeOf[cols + r]! >= 0) out[placeOf[cols + r]!]! += v;
+    }
+  }
+  // What the columns that move with it take of the rows whose slack is basic.
+  for (let l = 0; l < size; l++) {
+    const p = linePlace[l]!;
+    const moved = out[p]!;
+    if (Math.abs(moved) < dust) continue;
+    for (let k = start[basic[p]!]!; k < start[basic[p]! + 1]!; k++) {
+      const slack = placeOf[cols + row[k]!]!;
+      if (slack >= 0) out[slack]! -= moved * value[k]!;
+    }
   }
 }
 
 /** Column `col`, whose entries are `column`, becomes basic in `place`. */
-function exchange(a: Simplex, place: number, col: number, column: Float64Array): void {
-  const { cols, inverse, awake, stands, basic, placeOf, room } = a;
-  const by = 1 / column[place]!;
-  const others = new Int32Array(awake.length);
-  let count = 0;
-  for (let p = 0; p < awake.length; p++) if (p !== place && Math.abs(column[p]!) >= 1e-12) others[count++] = p;
+export function exchange(a: Simplex, place: number, col: number, column: Float64Array): void {
+  const { cols, places, stands, basic, placeOf, linePlace, lineOf, numberRow, numberOf, line, counts } = a;
   const leaving = basic[place]!;
+  const by = 1 / column[place]!;
+  // What the place's line becomes.
+  lineAt(a, place);
+  let numbers = a.size;
   if (leaving >= cols) {
-    const moves = new Float64Array(room);
-    moves[place] = 1;
-    inverse[leaving - cols] = moves;
+    if (numbers === a.width) widen(a);
+    for (let l = 0; l < a.size; l++) a.inverse[l * a.width + numbers] = 0;
+    numberRow[numbers] = leaving - cols;
+    numberOf[leaving - cols] = numbers;
+    line[numbers++] = 1;
   }
-  for (const r of awake) {
-    const moves = inverse[r];
-    if (!moves || moves[place] === 0) continue;
-    const v = moves[place]! * by;
-    moves[place] = Math.abs(v) < 1e-12 ? 0 : v;
-    if (moves[place] !== 0) for (let n = 0; n < count; n++) moves[others[n]!]! -= column[others[n]!]! * v;
+  const { inverse, width } = a;
+  let count = 0;
+  for (let n = 0; n < numbers; n++) {
+    line[n]! *= by;
+    if (Math.abs(line[n]!) < dust) line[n] = 0;
+    else counts[count++] = n;
+  }
+  for (let l = 0; l < a.size; l++) {
+    const moved = column[linePlace[l]!]!;
+    if (linePlace[l] === place || Math.abs(moved) < dust) continue;
+    const from = l * width;
+    for (let k = 0; k < count; k++) inverse[from + counts[k]!]! -= moved * line[counts[k]!]!;
   }
   stands[place]! *= by;
-  for (let n = 0; n < count; n++) stands[others[n]!]! -= column[others[n]!]! * stands[place]!;
+  for (let p = 0; p < places; p++) if (p !== place) stands[p]! -= column[p]! * stands[place]!;
+  if (col < cols) {
+    let l = lineOf[place]!;
+    if (l < 0) {
+      l = a.size++;
+      linePlace[l] = place;
+      lineOf[place] = l;
+    }
+    inverse.set(line.subarray(0, numbers), l * width);
+  } else {
+    if (leaving < cols) dropLine(a, place);
+    dropNumber(a, col - cols, numbers - 1);
+  }
   placeOf[leaving] = -1;
   settle(a, col, place);
-  if (col >= cols) inverse[col - cols] = null;
+  a.age++;
+}
+
+function widen(a: Simplex): void {
+  const width = a.width + spare;
+  const inverse = new Float64Array(width * width);
+  for (let l = 0; l < a.size; l++) inverse.set(a.inverse.subarray(l * a.width, l * a.width + a.size), l * width);
+  a.inverse = inverse;
+  a.width = width;
+}
+
+/** The last line takes its room. */
+function dropLine(a: Simplex, place: number): void {
+  const { inverse, width, linePlace, lineOf } = a;
+  const l = lineOf[place]!;
+  const last = --a.size;
+  inverse.copyWithin(l * width, last * width, (last + 1) * width);
+  linePlace[l] = linePlace[last]!;
+  lineOf[linePlace[l]!] = l;
+  lineOf[place] = -1;
+}
+
+/** The last number of each line takes its room. */
+function dropNumber({ inverse, width, size, numberRow, numberOf }: Simplex, row: number, last: number): void {
+  const n = numberOf[row]!;
+  for (let l = 0; l < size; l++) inverse[l * width + n] = inverse[l * width + last]!;
+  numberRow[n] = numberRow[last]!;
+  numberOf[numberRow[n]!] = n;
+  numberOf[row] = -1;
 }
 
 /** Column `col` becomes basic in the row's own place. */
@@ -173,155 +286,84 @@ export function pivot(a: Simplex, row: number, col: number): void {
 }
 
 /** Columns that may be taken: not banned, and no slack of a row that sleeps. */
-function openColumns({ cols, awake, banned }: Simplex): Int32Array {
-  const open = new Int32Array(cols + awake.length);
+export function openColumns({ cols, places, awake, banned }: Simplex): Int32Array {
+  const open = new Int32Array(cols + places);
   let count = 0;
   for (let j = 0; j < cols; j++) if (!banned[j]) open[count++] = j;
-  for (const r of awake) if (!banned[cols + r]) open[count++] = cols + r;
+  for (let p = 0; p < places; p++) if (!banned[cols + awake[p]!]) open[count++] = cols + awake[p]!;
   return open.subarray(0, count);
 }
 
-/** Lowers the sum that the free row `objective` carries until no column can lower it. Wants a basis without negative values. False when it did not end. */
-export function primal(a: Simplex, objective: number, most: number): boolean {
-  const { rows, free, placeOf, stands, awake } = a;
-  const open = openColumns(a);
-  const cost = new Float64Array(a.cols + rows);
-  const line = new Float64Array(a.cols + rows);
-  const column = new Float64Array(rows);
-  rowTimes(a, a.ownPlace[objective]!, cost);
-  for (let step = 0; step < most; step++) {
-    // The steepest column first; after many steps the first one, so that no cycle can hold it.
-    let col = -1;
-    let low = -1e-7;
-    for (let n = 0; n < open.length; n++) {
-      const j = open[n]!;
-      if (cost[j]! >= low || placeOf[j]! >= 0) continue;
-      col = j;
-      if (step > most / 2) break;
-      low = cost[j]!;
-    }
-    if (col < 0) return true;
-    columnOf(a, col, column);
-    let place = -1;
-    let ratio = Infinity;
-    for (let p = 0; p < awake.length; p++) {
-      const v = column[p]!;
-      if (v <= tiny || free[awake[p]!]) continue;
-      const r = Math.max(0, stands[p]!) / v;
-      if (r < ratio - 1e-12 || (r <= ratio + 1e-12 && place >= 0 && v > column[place]!)) {
-        ratio = r;
-        place = p;
-      }
-    }
-    if (place < 0) return false;
-    rowTimes(a, place, line);
-    lower(cost, line, open, cost[col]! / line[col]!);
-    exchange(a, place, col, column);
-    if (++a.age > freshAfter) {
-      refresh(a);
-      rowTimes(a, a.ownPlace[objective]!, cost);
-    }
-  }
-  return false;
-}
+/** Entries below this are never divided by. */
+export const tiny = 1e-7;
 
-/** `place`: what stands there proves it, by its own multipliers (`sign` -1: turned round). */
-export type Dual = { kind: 'done' } | { kind: 'impossible'; place: number; sign: 1 | -1 } | { kind: 'gave up' };
-
-/** Brings back a basis without negative values and with banned columns at nought, while the objective's row (-1: none) stays free of negative entries. */
-export function dual(a: Simplex, objective: number, most: number): Dual {
-  const { rows, free, banned, placeOf, basic, stands, awake } = a;
-  const open = openColumns(a);
-  const cost = new Float64Array(a.cols + rows);
-  const line = new Float64Array(a.cols + rows);
-  const column = new Float64Array(rows);
-  // How far a place's value moves with a unit of it, roughly (the dual Devex weights of P. M. J. Harris, Mathematical Programming 5, 1973).
-  const weight = new Float64Array(rows);
-  reset();
-  for (let step = 0; step < most; step++) {
-    let place = -1;
-    let worst = 0;
-    let sign: 1 | -1 = 1;
-    for (let p = 0; p < awake.length; p++) {
-      const v = stands[p]!;
-      const by = v < 0 ? -v : banned[basic[p]!] ? v : 0;
-      if (by > 1e-7 && by * by > worst * weight[p]! && !free[awake[p]!]) {
-        worst = (by * by) / weight[p]!;
-        place = p;
-        sign = v < 0 ? 1 : -1;
-      }
-    }
-    if (place < 0) return { kind: 'done' };
-    rowTimes(a, place, line);
-    let col = -1;
-    let ratio = Infinity;
-    for (let n = 0; n < open.length; n++) {
-      const j = open[n]!;
-      const v = -sign * line[j]!;
-      if (v <= tiny || placeOf[j]! >= 0) continue;
-      const r = Math.max(0, cost[j]!) / v;
-      if (r < ratio - 1e-12 || (r <= ratio + 1e-12 && v > -sign * line[col]!)) {
-        ratio = r;
-        col = j;
-      }
-    }
-    if (col < 0) return { kind: 'impossible', place, sign };
-    columnOf(a, col, column);
-    lower(cost, line, open, cost[col]! / line[col]!);
-    const mine = weight[place]! / (column[place]! * column[place]!);
-    for (let p = 0; p < awake.length; p++) if (column[p] !== 0) weight[p] = Math.max(weight[p]!, column[p]! * column[p]! * mine);
-    weight[place] = Math.max(1, mine);
-    exchange(a, place, col, column);
-    if (++a.age > freshAfter) {
-      refresh(a);
-      reset();
-    }
-  }
-  return { kind: 'gave up' };
-
-  /** Each column costs a little of its own, so that among equals the method does not wander. */
-  function reset(): void {
-    weight.fill(1);
-    if (objective >= 0) rowTimes(a, a.ownPlace[objective]!, cost);
-    const little = objective < 0 ? 1 : 1e-6;
-    for (let n = 0; n < open.length; n++) if (placeOf[open[n]!]! < 0) cost[open[n]!]! = Math.max(0, cost[open[n]!]!) + little * (1 + ((open[n]! * 0.618034) % 1));
-  }
-}
-
-function lower(cost: Float64Array, line: Float64Array, open: Int32Array, by: number): void {
+/** Takes so many times a place's line from the costs of the open columns. */
+export function lower(cost: Float64Array, line: Float64Array, open: Int32Array, by: number): void {
   if (by === 0) return;
   for (let n = 0; n < open.length; n++) cost[open[n]!]! -= by * line[open[n]!]!;
 }
 
-/** Works the inverse out afresh from the same basic columns, taking the largest entries first. Columns may change places; slacks go back to their own. */
-function refresh(a: Simplex): void {
-  const { rows, cols, awake, inverse, basic, placeOf, stands, limits } = a;
-  const entering = awake.map((_, p) => basic[p]!).filter((col) => col < cols);
+/** Has rounding piled up? An entry that is worked out both by its line and by its column shows it. */
+export function isWorn(a: Simplex, byLine: number, byColumn: number): boolean {
+  return a.age > freshAfter || (a.age > 0 && Math.abs(byLine - byColumn) > drift * Math.abs(byColumn));
+}
+
+/** Or do the rows no longer add up to their limits? */
+export function isOff({ cols, start, row, value, places, awake, limits, basic, stands, age }: Simplex): boolean {
+  if (age === 0) return false;
+  const left = limits.slice();
+  for (let p = 0; p < places; p++) {
+    const col = basic[p]!;
+    if (col >= cols) left[col - cols]! -= stands[p]!;
+    else for (let k = start[col]!; k < start[col + 1]!; k++) left[row[k]!]! -= value[k]! * stands[p]!;
+  }
+  for (let p = 0; p < places; p++) {
+    const r = awake[p]!;
+    if (Math.abs(left[r]!) > drift * Math.max(1, Math.abs(limits[r]!))) return true;
+  }
+  return false;
+}
+
+/**
+ * Works the inverse out afresh. The basic columns stay, the largest entries first, though they may change places, and slacks go back to their own. A column that turns out to
+ * hang on the others gives way to a slack. False when it is fresh already.
+ */
+export function renew(a: Simplex): boolean {
+  if (a.age === 0) return false;
+  const { rows, cols, places, awake, lineOf, numberOf, basic, placeOf, stands, limits } = a;
+  const entering = basic.slice(0, places).filter((col) => col < cols);
   const open = new Set<number>();
-  awake.forEach((r, p) => placeOf[cols + r]! < 0 && open.add(p));
+  for (let p = 0; p < places; p++) if (placeOf[cols + awake[p]!]! < 0) open.add(p);
   for (const col of entering) placeOf[col] = -1;
-  awake.forEach((r, p) => {
-    inverse[r] = null;
-    stands[p] = limits[r]!;
-    settle(a, cols + r, p);
-  });
+  a.size = 0;
+  for (let p = 0; p < places; p++) {
+    lineOf[p] = -1;
+    numberOf[awake[p]!] = -1;
+    stands[p] = limits[awake[p]!]!;
+    settle(a, cols + awake[p]!, p);
+  }
   const column = new Float64Array(rows);
   for (const j of entering) {
     columnOf(a, j, column);
     let place = -1;
     for (const p of open) if (place < 0 || Math.abs(column[p]!) > Math.abs(column[place]!)) place = p;
+    if (Math.abs(column[place]!) < tiny) continue;
     open.delete(place);
     exchange(a, place, j, column);
   }
   a.age = 0;
+  return true;
 }
 
 /** Moves the limit of row r by so much. */
-export function moveLimit({ cols, limits, stands, inverse, awake, ownPlace, placeOf }: Simplex, r: number, by: number): void {
+export function moveLimit(a: Simplex, r: number, by: number): void {
+  const { rows, cols, limits, stands, places, numberOf, placeOf } = a;
   limits[r]! += by;
-  const moves = inverse[r];
-  if (moves) for (let p = 0; p < awake.length; p++) stands[p]! += by * moves[p]!;
-  else if (ownPlace[r]! >= 0) stands[placeOf[cols + r]!]! += by;
+  if (numberOf[r]! >= 0) {
+    const column = new Float64Array(rows);
+    columnOf(a, cols + r, column);
+    for (let p = 0; p < places; p++) stands[p]! += by * column[p]!;
+  } else if (placeOf[cols + r]! >= 0) stands[placeOf[cols + r]!]! += by;
 }
 
 /** What a row that sleeps is to hold. */
@@ -358,31 +400,24 @@ export function fillRows(a: Simplex, filling: Filling[]): void {
     rowValues[r] = Float64Array.from(values);
     a.limits[r] = limit;
   }
-  Object.assign(a, { start, row, value, rowCols, rowValues });
+  a.start = start;
+  a.row = row;
+  a.value = value;
+  a.rowCols = rowCols;
+  a.rowValues = rowValues;
   for (const { row: r } of filling) wake(a, r);
 }
 
 /** Brings in a row that sleeps. */
 export function wake(a: Simplex, r: number): void {
-  const { cols, limits, inverse, awake, stands, placeOf, rowCols, rowValues } = a;
-  const place = awake.length;
-  if (place === a.room) {
-    a.room += spare;
-    inverse.forEach((moves, j) => {
-      if (!moves) return;
-      inverse[j] = new Float64Array(a.room);
-      inverse[j].set(moves);
-    });
-  }
-  // What the row takes of the columns that are basic.
-  const entries: { place: number; entry: number }[] = [];
-  rowCols[r]!.forEach((j, k) => placeOf[j]! >= 0 && entries.push({ place: placeOf[j]!, entry: rowValues[r]![k]! }));
-  stands[place] = entries.reduce((left, e) => left - e.entry * stands[e.place]!, limits[r]!);
-  for (const j of awake) {
-    const moves = inverse[j];
-    if (moves) moves[place] = entries.reduce((sum, e) => sum - e.entry * moves[e.place]!, 0);
-  }
-  awake.push(r);
+  const { cols, limits, stands, placeOf } = a;
+  const place = a.places++;
+  const at = a.rowCols[r]!;
+  const values = a.rowValues[r]!;
+  let left = limits[r]!;
+  for (let k = 0; k < at.length; k++) if (placeOf[at[k]!]! >= 0) left -= values[k]! * stands[placeOf[at[k]!]!]!;
+  stands[place] = left;
+  a.awake[place] = r;
   a.ownPlace[r] = place;
   settle(a, cols + r, place);
 }
