@@ -7,7 +7,7 @@ import { cost, levelOrder, noCost } from './cost';
 import { brokenCovers } from './covers';
 import { brokenCuts, type Cut } from './cuts';
 import type { Choice, Problem } from './problem';
-import { boundOf, drop, sharesOf } from './relax';
+import { boundOf, drop, lookAt, sharesOf } from './relax';
 import { roundedSums } from './rounded';
 import { brokenTies } from './ties';
 
@@ -60,8 +60,11 @@ describe('cuts of every kind', () => {
         const node = relaxed(problem);
         boundOf(node, level);
         const cuts = [...node.cuts];
-        const shares = sharesOf(node);
-        const more = { ties: brokenTies(node, shares), covers: brokenCovers(node, shares, 1), rounded: roundedSums(node, shares) };
+        // Also those that are broken before there are any.
+        const bare = relaxed(problem);
+        lookAt(bare, level, 600);
+        const shares = sharesOf(bare);
+        const more = { ties: brokenTies(bare, shares), covers: brokenCovers(bare, shares, 1), rounded: roundedSums(bare, shares) };
         for (const kind of ['ties', 'covers', 'rounded'] as const) {
           found[kind] += more[kind].length;
           cuts.push(...more[kind]);
