@@ -49,6 +49,11 @@ export function marginOf(given: number, needed: number): number | undefined {
   return (given - needed) / needed;
 }
 
+/** Why a check that holds is strained: the end of its sentence. */
+export function onlySpare(state: RungState, margin: number | undefined): string {
+  return state === 'strained' && margin !== undefined ? `: only ${num(margin * 100, 0)} % to spare` : '';
+}
+
 /** Digits as a person would write them: no more than `digits` behind the point, no trailing zeros. */
 export function num(value: number, digits = 1): string {
   return Number.isFinite(value) ? String(Math.round(value * 10 ** digits) / 10 ** digits) : 'unknown';

@@ -9,7 +9,7 @@ import { comfort } from '../trade/comfort';
 import { meetings } from '../trade/harness';
 import { ratingShare } from '../trade/rating';
 import { carriesAmps, dropVolts } from '../trade/wire';
-import { counted, list, marginOf, num, stateOf, stateWithin, type Finding } from './finding';
+import { counted, list, marginOf, num, onlySpare, stateOf, stateWithin, type Finding } from './finding';
 
 const exactly = (n: number) => ({ low: n, high: n });
 
@@ -73,13 +73,14 @@ function cruise(build: Build, esc: EscFigures): Finding {
   const usable = { low: rated.low * share, high: rated.high * share };
   const margin = marginOf(usable.low, build.motors.cruiseAmps);
   const truth = atLeast(usable, exactly(build.motors.cruiseAmps));
+  const state = stateWithin(truth, margin, comfort.motors);
   const derated = share === 1 ? '' : ` (${num(rated.low)} A x ${num(share * 100, 0)} %)`;
   return {
     rung: 3,
-    state: stateWithin(truth, margin, comfort.motors),
+    state,
     about: 'Cruise current',
     sentence: isKnown(figure)
-      ? `Each motor cruises at ${num(build.motors.cruiseAmps)} A; a channel carries ${num(usable.low)} A${derated} without end.`
+      ? `Each motor cruises at ${num(build.motors.cruiseAmps)} A; a channel carries ${num(usable.low)} A${derated} without end${onlySpare(state, margin)}.`
       : `Each motor cruises at ${num(build.motors.cruiseAmps)} A; nobody says what a channel carries.`,
     needed: `${num(build.motors.cruiseAmps)} A`,
     given: isKnown(figure) ? `${num(usable.low)} A` : 'unknown',
@@ -98,14 +99,15 @@ function peak(build: Build, { continuousAmps, burstAmps, burstSeconds }: EscFigu
   const useBurst = byContinuous !== 'yes' && build.policies.burst !== 'ignored';
   const given = interval(useBurst ? burstAmps : continuousAmps).low;
   const margin = marginOf(given, peakAmps);
+  const state = stateWithin(truth, margin, comfort.motors);
   const said = (f: typeof burstAmps, digits = 1) => (isKnown(f) ? num(interval(f).low, digits) : 'an unknown number of');
   const words = useBurst ? `${said(burstAmps)} A for ${said(burstSeconds, 0)} s` : `${said(continuousAmps)} A without end`;
   const ignored = build.policies.burst === 'ignored' && byContinuous !== 'yes' ? ' Burst ratings are ignored by policy.' : '';
   return {
     rung: 3,
-    state: stateWithin(truth, margin, comfort.motors),
+    state,
     about: 'Full throttle',
-    sentence: `Full throttle draws ${num(peakAmps)} A a motor for up to ${num(peakSeconds, 0)} s; a channel gives ${words}.${ignored}`,
+    sentence: `Full throttle draws ${num(peakAmps)} A a motor for up to ${num(peakSeconds, 0)} s; a channel gives ${words}${onlySpare(state, margin)}.${ignored}`,
     needed: `${num(peakAmps)} A for ${num(peakSeconds, 0)} s`,
     given: words,
     ...(margin === undefined ? {} : { margin }),
@@ -119,12 +121,13 @@ function padLimit(build: Build, board: Board): Finding[] {
   if (!figure) return [];
   const truth = atLeast(interval(figure), exactly(build.motors.peakAmps));
   const margin = marginOf(interval(figure).low, build.motors.peakAmps);
+  const state = stateWithin(truth, margin, comfort.motors);
   return [
     {
       rung: 3,
-      state: stateWithin(truth, margin, comfort.motors),
+      state,
       about: 'Motor pads',
-      sentence: `Full throttle puts ${num(build.motors.peakAmps)} A through each motor pad; ${isKnown(figure) ? `the pads carry ${num(interval(figure).low)} A` : 'nobody says what the pads carry'}.`,
+      sentence: `Full throttle puts ${num(build.motors.peakAmps)} A through each motor pad; ${isKnown(figure) ? `the pads carry ${num(interval(figure).low)} A${onlySpare(state, margin)}` : 'nobody says what the pads carry'}.`,
       needed: `${num(build.motors.peakAmps)} A`,
       given: isKnown(figure) ? `${num(interval(figure).low)} A` : 'unknown',
       ...(margin === undefined ? {} : { margin }),

@@ -121,29 +121,43 @@ function claimWords(shop: Workshop): string {
   return `The board claims ${claimed.value} ports; ${free} ${free === 1 ? 'is' : 'are'} free${by}.`;
 }
 
-/** Which sum is too much: the parts' draw against each regulator they could stand on, against other parts' outputs, and against USB where they must live on it. */
+/** Which sum is too much: what the parts would draw of each regulator they could stand on, of other parts' outputs, and of USB where they must live on it. */
 function loadWords(shop: Workshop, core: LaidPart[]): string {
-  const names = list(core.map((l) => l.part.peripheral.name));
-  const { direct, fed } = suppliesFor(core);
+  const { fed } = suppliesFor(core);
   const onUsb = leastOn(core, 'usb') / 1000;
   const weak = weakRails(shop, core);
+  /** What those of the parts that could stand there would draw together, and what it carries. Who they are is said once. */
+  const limits: string[] = [];
+  let said = '';
+  const say = (label: string, row: string, steadyMa: number, peakMa: number, why: string) => {
+    const able = core.filter((l) => leastOn([l], `peak:${row}`) > 0);
+    const names = list(able.map((l) => l.part.peripheral.name));
+    const [steady, peak] = [apart(leastOn(able, `steady:${row}`), steadyMa), apart(leastOn(able, `peak:${row}`), peakMa)];
+    limits.push(`${names === said ? 'or' : `${names} would draw`} ${steady[0]} A of ${label}, ${peak[0]} A at peak; it may carry ${steady[1]} A${why}, ${peak[1]} A for moments`);
+    said = names;
+  };
   // Where no single sum is too much, but all choices together: every regulator they could stand on is named.
-  const limits = (weak.length > 0 || onUsb > usbAmps ? weak : railsFor(shop, core)).map((r) => {
+  for (const r of weak.length > 0 || onUsb > usbAmps ? weak : railsFor(shop, core)) {
     const { deratedMa, printedMa, share, ownMa, byHeat } = railLimits(shop, r.id);
     const own = ownMa > 0 ? ` after the board's own ${num(ownMa / 1000, 2)} A` : '';
-    return `${r.label} may carry ${num(deratedMa / 1000, 2)} A (${byHeat ? 'a linear regulator: more turns into too much heat on the full pack' : `${num(share * 100, 0)} % of its rating`}${own}), ${num(printedMa / 1000, 2)} A for moments`;
-  });
-  for (const label of new Set(fed.map((w) => w.feed!.label))) {
-    const rows = fed.find((w) => w.feed!.label === label)!.rows.map((r) => r.id);
-    const amps = (kind: string) => shop.rows.get(rows.find((id) => id.startsWith(`${kind}:part:`)) ?? '')?.limit;
-    const [steady, peak] = [amps('steady'), amps('peak')];
-    if (steady !== undefined && peak !== undefined) limits.push(`${label} may carry ${num(steady / 1000, 2)} A, ${num(peak / 1000, 2)} A for moments`);
+    say(r.label, r.id, deratedMa, printedMa, ` (${byHeat ? 'a linear regulator: more turns into too much heat on the full pack' : `${num(share * 100, 0)} % of its rating`}${own})`);
   }
-  if (direct.some((w) => w.rows.some((r) => r.id === 'usb'))) limits.push(`USB gives ${num(usbAmps, 1)} A to what must live on it${onUsb > usbAmps ? `, and ${core.length === 1 ? 'it' : 'they'} would draw ${num(onUsb, 2)} A of it on the desk` : ''}`);
+  for (const label of new Set(fed.map((w) => w.feed!.label))) {
+    const row = fed.find((w) => w.feed!.label === label)!.rows.find((r) => r.id.startsWith('peak:part:'))?.id.slice('peak:'.length);
+    const [steadyMa, peakMa] = ['steady', 'peak'].map((kind) => shop.rows.get(`${kind}:${row}`)?.limit);
+    if (row && steadyMa !== undefined && peakMa !== undefined) say(label, row, steadyMa, peakMa, '');
+  }
+  const drawers = core.filter((l) => leastOn([l], 'usb') > 0);
+  if (drawers.length > 0 && (onUsb > usbAmps || limits.length === 0)) limits.push(`${list(drawers.map((l) => l.part.peripheral.name))} would draw ${num(onUsb, 2)} A of USB on the desk; it gives ${num(usbAmps, 1)} A to what must live on it`);
+  if (limits.length > 0) return `${limits.join('; ')}: too little.`;
   const draw = (which: 'typicalAmps' | 'peakAmps') => num(core.reduce((sum, l) => sum + leastWatts(l, which), 0), 1);
-  const verb = core.length === 1 ? 'takes' : 'take';
-  const short = limits.length > 0 ? `${list(limits)}: too little` : 'no choice of supplies carries that';
-  return `${names} ${verb} ${draw('typicalAmps')} W, ${draw('peakAmps')} W at peak; ${short}.`;
+  return `${list(core.map((l) => l.part.peripheral.name))} ${core.length === 1 ? 'takes' : 'take'} ${draw('typicalAmps')} W, ${draw('peakAmps')} W at peak; no choice of supplies carries that.`;
+}
+
+/** Two currents in A, with as many digits as tell them apart. */
+function apart(oneMa: number, otherMa: number): [string, string] {
+  const digits = oneMa !== otherMa && num(oneMa / 1000, 2) === num(otherMa / 1000, 2) ? 3 : 2;
+  return [num(oneMa / 1000, digits), num(otherMa / 1000, digits)];
 }
 
 /** The supplies whose volts suit these parts: on the board's rails, and from other parts. */

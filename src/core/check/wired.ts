@@ -1,7 +1,7 @@
 import type { Hookup, WiredPart } from '../hookup/hookup';
 import type { SolvedRung } from '../hookup/way';
 import { comfort } from '../trade/comfort';
-import { capital, counted, list, marginOf, num, stateOf, worst, type Finding } from './finding';
+import { capital, counted, list, marginOf, num, onlySpare, stateOf, worst, type Finding } from './finding';
 import { linkWords } from './signal-words';
 
 /** Findings of rungs 4 to 7 on everything that the hookup does wire. */
@@ -80,7 +80,7 @@ function supplyFindings(part: WiredPart): Finding[] {
       rung: 6,
       state: worst([s.lost.length > 0 || tight ? 'strained' : 'holds', ...rails.map((c) => stateOf(c.truth))]),
       about: part.name,
-      sentence: `${part.name} on ${list(rails.map((c) => c.why))}${s.lost.length > 0 ? `; ${list(s.lost)}` : ''}${tight ? `; only ${s.margin} % is left for spikes` : ''}.`,
+      sentence: `${part.name} on ${list(rails.map((c) => c.why))}${s.lost.length > 0 ? `; ${list(s.lost)}` : ''}${tight ? `; only ${s.margin} % is left to its limits` : ''}.`,
       ...(s.margin === null ? {} : { margin: s.margin / 100 }),
       grounds: rails.flatMap((c) => c.grounds ?? []),
     },
@@ -97,18 +97,20 @@ function bridgeFindings(hookup: Hookup): Finding[] {
 function loadFinding(r: Hookup['rails'][number]): Finding[] {
   if (r.parts.length === 0 || r.usableMa === null || r.printedMa === null) return [];
   const margin = marginOf(r.usableMa, Math.max(1, r.peakMa));
+  const free = (r.usableMa - r.peakMa) / r.usableMa;
+  const state = r.atLeast ? 'unknown' : r.over || free < comfort.load ? 'strained' : 'holds';
   const unsaid = r.parts.filter((p) => p.unsaid).map((p) => p.name);
   const own = r.ownMa > 0 ? `, less ${num(r.ownMa / 1000, 2)} A for the board itself` : '';
   const derate = r.byHeat ? ` (a linear regulator: more would burn too many watts on the full pack${own})` : r.share < 1 ? ` (${num((r.printedMa + r.ownMa) / 1000, 2)} A x ${num(r.share * 100, 0)} %${own})` : '';
   return [
     {
       rung: 7,
-      state: r.atLeast ? 'unknown' : r.over || r.usableMa - r.peakMa < comfort.load * r.usableMa ? 'strained' : 'holds',
+      state,
       about: r.label,
-      sentence: `${list(r.parts.map((p) => p.name))} together draw ${r.atLeast ? 'at least ' : ''}${num(r.typicalMa / 1000, 2)} A, ${num(r.peakMa / 1000, 2)} A at peak; ${r.label} may carry ${num(r.usableMa / 1000, 2)} A${derate}${r.over ? ': the peak goes into the reserve' : ''}${r.atLeast ? `; nobody says what ${list(unsaid)} draws` : ''}.`,
+      sentence: `${list(r.parts.map((p) => p.name))} ${r.parts.length === 1 ? 'draws' : 'together draw'} ${r.atLeast ? 'at least ' : ''}${num(r.typicalMa / 1000, 2)} A, ${num(r.peakMa / 1000, 2)} A at peak; ${r.label} may carry ${num(r.usableMa / 1000, 2)} A${derate}${r.over ? ': the peak goes into the reserve' : onlySpare(state, free)}${r.atLeast ? `; nobody says what ${list(unsaid)} draws` : ''}.`,
       needed: `${num(r.peakMa / 1000, 2)} A`,
       given: `${num(r.usableMa / 1000, 2)} A`,
-      ...(margin === undefined ? {} : { margin: (r.usableMa - r.peakMa) / r.usableMa }),
+      ...(margin === undefined ? {} : { margin: free }),
       grounds: [],
     },
   ];

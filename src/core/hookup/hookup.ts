@@ -8,6 +8,7 @@ import { outputGroups } from './output-ways';
 import { pinOf } from './plug-pins';
 import type { Solution } from './problem';
 import { portGroups } from './serial-ways';
+import { sameOnPort } from './same-on-port';
 import { railLimits } from './supply-ways';
 import type { Condition, Feed, Place, Workshop } from './way';
 
@@ -121,7 +122,9 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
       if (need.laid.link && w.link) {
         const ended = endOf(w.link, `${wired.id}/${need.laid.id}`);
         for (const id of ended.to) usedBy.set(id, [...(usedBy.get(id) ?? []), wired.name]);
-        wired.links.push({ id: need.laid.id, link: need.laid.link, ...ended, conditions: w.conditions, lost: w.lost });
+        const said = w.link.kind === 'port' ? sameOnPort(shop.board, firstOf(w.link.group), hosts.get(`${wired.id}/${need.laid.id}`)!) : (text: string) => text;
+        const conditions = w.conditions.map((c) => ({ ...c, why: said(c.why), ...(c.grounds ? { grounds: c.grounds.map((g) => ({ ...g, what: said(g.what) })) } : {}) }));
+        wired.links.push({ id: need.laid.id, link: need.laid.link, ...ended, conditions, lost: w.lost.map(said) });
       } else if (w.feed) {
         const margin = Number.isFinite(w.margin) ? w.margin : null;
         wired.supply = { ...w.feed, pads: w.feed.pads.length > 0 ? [leastUsed(able(w.feed))] : [], on: w.feed.label, conditions: w.conditions, lost: w.lost, margin };
@@ -129,6 +132,10 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
     });
     return wired;
   });
+
+  function firstOf(group: string): Port {
+    return portGroups(shop).find((g) => g.id === group)!.ports[0]!;
+  }
 
   /** Pads that carry what the part draws; all of them where only the policy says they do. */
   function able(feed: Feed): string[] {
@@ -146,13 +153,13 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
   function endOf(place: Place, link: string): Pick<WiredLink, 'on' | 'to' | 'pads'> {
     switch (place.kind) {
       case 'port': {
-        const group = portGroups(shop).find((g) => g.id === place.group)!;
+        const first = firstOf(place.group);
         const seat = place.with ? hosts.get(place.with) : undefined;
         const port = seat ?? ports.get(place.group)!.shift()!;
         hosts.set(link, port);
         // The way names the pads of the group's first port; the same places on this port are meant.
         const same = (ids: string[] | undefined, side: 'rx' | 'tx') =>
-          (ids ?? []).map((id) => ({ pad: port[side][group.ports[0]![side].findIndex((e) => e.pad === id)]!.pad, does: side === 'rx' ? 'board hears' : 'board talks' }));
+          (ids ?? []).map((id) => ({ pad: port[side][first[side].findIndex((e) => e.pad === id)]!.pad, does: side === 'rx' ? 'board hears' : 'board talks' }));
         return { on: port.label, to: [port.id], pads: [...same(place.rx, 'rx'), ...same(place.tx, 'tx')] };
       }
       case 'soft serial':

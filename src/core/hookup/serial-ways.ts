@@ -7,7 +7,7 @@ import { processors } from '../trade/processor';
 import { protocols, softSerialCarries, softSerialMaxBaud, type Protocol } from '../trade/protocol';
 import { ground, type Ground } from './ground';
 import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
-import { outputGroups } from './output-ways';
+import { ableGroups } from './output-ways';
 import { padTags, sharedPads } from './shared-pads';
 
 type End = Port['rx'][number] & { twoWayInverter?: boolean };
@@ -213,9 +213,9 @@ function oneWireEnd(shop: Workshop, end: End, protocol: Spoken, name: string): W
 }
 
 function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
-  const groups = outputGroups(shop).filter((g) => g.can.includes('soft serial'));
+  const groups = ableGroups(shop, 'soft serial');
   if (protocol.onTimerPad) {
-    return groups.map((g) => way({ ...softOn(shop, g.id, g.limit, g.timer, 1)}));
+    return groups.map(({ group: g, conditions }) => way({ conditions, ...softOn(shop, g.id, g.limit, g.timer, 1) }));
   }
   if (!softSerialCarries(protocol)) {
     const why = protocol.control
@@ -227,9 +227,10 @@ function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
   }
   const pads = protocol.wires === 'both' ? 2 : 1;
   return groups
-    .filter((g) => g.limit >= pads)
-    .map((g) =>
+    .filter(({ group }) => group.limit >= pads)
+    .map(({ group: g, conditions }) =>
       way({
+        conditions,
         ...softOn(shop, g.id, g.limit, g.timer, pads),
         cost: { effort: 2, compromises: 1 },
         lost: ['runs on soft serial: slow, and it costs the processor time'],

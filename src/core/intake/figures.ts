@@ -36,6 +36,12 @@ export const boardFigures: readonly BoardFigure[] = [
   inEsc('continuousAmps', 'Continuous amps a channel', 'A', 'How many amps does a channel carry without end?'),
   inEsc('burstAmps', 'Burst amps a channel', 'A', 'How many amps for a burst?'),
   inEsc('burstSeconds', 'Burst seconds', 's', 'For how many seconds is the burst rating meant?'),
+  figure(
+    'esc.drivenByOutputs', 'Motor pads drive the ESC', '', 'Do the motor outputs on pads drive the ESC on the board, or has it lines of its own?',
+    // A stack's harness carries them; without motor pads there is nothing to ask.
+    (b) => (b.esc && b.kind !== 'stack' && b.outputs.some((o) => o.can.includes('motor')) ? (b.esc.drivenByOutputs ?? { unknown: true }) : b.esc?.drivenByOutputs),
+    (b, f) => ({ ...b, esc: { ...(b.esc ?? noEsc), drivenByOutputs: f } }),
+  ),
   figure('currentSensor.fullScaleAmps', 'Sensor full scale', 'A', 'Up to how many amps does the current sensor read?', (b) => b.currentSensor?.fullScaleAmps, (b, f) => ({ ...b, currentSensor: { ...b.currentSensor, fullScaleAmps: f } })),
   figure('mounting.patternMm', 'Hole pattern', 'mm', 'What is the distance between the holes?', (b) => b.mounting.patternMm, (b, f) => ({ ...b, mounting: { ...b.mounting, patternMm: f } })),
   oneOf(screwSchema.options, figure('mounting.screw', 'Screw', '', 'Which screws do the holes take?', (b) => b.mounting.screw, (b, f) => ({ ...b, mounting: { ...b.mounting, screw: f } }))),

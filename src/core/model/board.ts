@@ -198,6 +198,7 @@ export const boardSchema = z.strictObject({
       burstSeconds: numberFigureSchema,
       padAmps: numberFigureSchema.optional().describe('What the motor pads or corner pads carry, where that is less than the transistors'),
       telemetry: flagFigureSchema.optional(),
+      drivenByOutputs: flagFigureSchema.optional().describe('The motor outputs on pads drive its channels, in their order; no: it has lines of its own. Left out: in a stack they do'),
     })
     .optional(),
   escPlug: z
