@@ -5,6 +5,7 @@ import type { Compiled } from './compile';
 import type { Cost } from './cost';
 import { outputId, outputLimits } from './fed-by-part';
 import { outputGroups } from './output-ways';
+import { freeInputs } from './pad-ways';
 import { pinOf } from './plug-pins';
 import type { Solution } from './problem';
 import { portGroups } from './serial-ways';
@@ -90,8 +91,7 @@ export interface Hookup {
 export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution): Hookup {
   const ports = new Map(portGroups(shop).map((g) => [g.id, [...g.ports]]));
   const outputs = new Map(outputGroups(shop).map((g) => [g.id, [...g.outputs]]));
-  const inputs = new Map<string, string[]>();
-  for (const i of shop.board.analogueInputs) inputs.set(i.kind, [...(inputs.get(i.kind) ?? []), i.id]);
+  const inputs = new Map(shop.board.analogueInputs.map(({ kind }) => [kind as string, freeInputs(shop, kind)]));
   const usedPads = new Map<string, number>();
   const tags = new Map<string, string>();
   const usedBy = new Map<string, string[]>();
@@ -174,9 +174,8 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         return { on: bus.label, to: [bus.id], pads: bus.pads.map((pad) => ({ pad, does: 'bus' })) };
       }
       case 'input': {
-        const id = inputs.get(place.group)!.shift()!;
-        const input = shop.board.analogueInputs.find((i) => i.id === id)!;
-        return { on: input.label, to: [id], pads: [{ pad: input.pad, does: 'board measures' }] };
+        const input = inputs.get(place.group)!.shift()!;
+        return { on: input.label, to: [input.id], pads: [{ pad: input.pad, does: 'board measures' }] };
       }
       case 'pad': {
         if (place.pads.length === 0) return { on: place.what, to: [], pads: [] };

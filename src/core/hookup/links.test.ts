@@ -90,6 +90,22 @@ describe('over the motor wires', () => {
     expect(state(part('revolutions'), makeBoard(line('digital')), 5).state).toBe('breaks');
     expect(state(part('revolutions'), makeBoard(), 5).state).toBe('unknown');
   });
+  test('a stack\'s own sensor is on the current input already: another one wants an input of its own, or another ESC', () => {
+    const input = (id: string) => ({ id, label: id.toUpperCase(), kind: 'current' as const, pad: id });
+    const gauge = makePart('gauge', { links: [{ kind: 'analogue', id: 'in', input: 'current' }] });
+    const on = (inputs: string[], change: Parameters<typeof makeBoard>[0] = {}, esc: 'on the board' | 'separate' = 'on the board') => {
+      const outputs = ['m1', 'm2', 'm3', 'm4'].map((id) => ({ id, label: id, pad: id, timer: 't', can: ['motor' as const] }));
+      const board = makeBoard({ outputs, pads: ['vbat', 'curr', 'curr2', 'm1', 'm2', 'm3', 'm4'].map((id) => ({ id, label: id })), analogueInputs: inputs.map(input), currentSensor: { fullScaleAmps: says(160) }, ...change });
+      const { rungs, hookup } = evaluate(makeBuild({ motors: { count: 4, cruiseAmps: 6, peakAmps: 30, peakSeconds: 5, esc } }, [gauge]), board);
+      return { state: rungs[3]!.state, on: hookup.parts.find((p) => p.id === 'gauge')!.links[0]?.on, says: rungs[3]!.findings.map((f) => f.sentence).join(' ') };
+    };
+    expect(on(['curr']).state).toBe('breaks');
+    expect(on(['curr']).says).toContain('the sensor of the ESC on the board is on CURR already');
+    expect(on(['curr', 'curr2'])).toMatchObject({ state: 'holds', on: 'CURR2' });
+    expect(on(['curr'], {}, 'separate')).toMatchObject({ state: 'holds', on: 'CURR' });
+    expect(on(['curr'], { currentSensor: undefined })).toMatchObject({ state: 'holds', on: 'CURR' });
+  });
+
   test('digital current wants its jumper moved; the analogue pad wants it the other way: not both', () => {
     const board = makeBoard({
       ...line('digital'), pads: pads('curr'),

@@ -1,6 +1,6 @@
 import { isUnknown } from '../model/figure';
 import { flag } from '../model/truth';
-import type { AnalogueKind } from '../model/board';
+import type { AnalogueKind, Board } from '../model/board';
 import type { Link } from '../model/peripheral';
 import { ground } from './ground';
 import { portGroups } from './serial-ways';
@@ -37,9 +37,17 @@ function busTags(shop: Workshop, port: string | undefined): Way['tags'] {
   return group ? [tag(shop, `shared:${port}`, 'bus')] : [];
 }
 
+/** The inputs of a kind that stand free. A stack's harness carries the signal of its ESC's current sensor to the first current input (common practice, no source). */
+export function freeInputs({ build, board }: Workshop, kind: AnalogueKind): Board['analogueInputs'] {
+  const harness = kind === 'current' && board.kind === 'stack' && board.esc !== undefined && board.currentSensor !== undefined;
+  const sensed = harness && build.motors.esc === 'on the board' && build.motors.count > 0;
+  return board.analogueInputs.filter((i) => i.kind === kind).slice(sensed ? 1 : 0);
+}
+
 export function analogueWays(shop: Workshop, kind: AnalogueKind): Way[] {
-  const inputs = shop.board.analogueInputs.filter((i) => i.kind === kind);
-  if (inputs.length === 0) return none(`the board has no ${kind} input`);
+  const inputs = freeInputs(shop, kind);
+  const first = shop.board.analogueInputs.find((i) => i.kind === kind);
+  if (inputs.length === 0) return none(first ? `the sensor of the ESC on the board is on ${first.label} already` : `the board has no ${kind} input`);
   const group = `input:${kind}`;
   const at = inputs[0]!.at;
   return [
