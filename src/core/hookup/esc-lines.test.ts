@@ -33,7 +33,7 @@ describe('outputs that drive the ESC on the board', () => {
     expect(wired({}, quad)).toMatchObject({ state: 'holds', pads: ['m6'] });
     const two = wired({}, quad, wants('servo', 2));
     expect(two.state).toBe('breaks');
-    expect(two.says).toContain('2 servo outputs needed, 1 there; others drive the ESC on the board, or share a timer with one that does');
+    expect(two.says).toContain('needs 2 servo outputs: only 1 is free, the others drive the ESC on the board or share a timer with one that does');
   });
 
   test('with fewer motors the others are free, unless they share a timer', () => {

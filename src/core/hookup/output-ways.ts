@@ -55,8 +55,9 @@ export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'
   const total = able.reduce((sum, { group }) => sum + group.limit, 0);
   if (total < count) {
     const held = outputGroups(shop).some((g) => g.can.includes(use) && !able.some(({ group }) => group === g));
-    const what = `${count} ${use} output${count === 1 ? '' : 's'} needed, ${total} there${held ? '; others drive the ESC on the board, or share a timer with one that does' : ''}`;
-    return [way({ conditions: [{ rung: 4, truth: 'no', why: what }] })];
+    const there = total === 0 ? 'none' : `only ${total}`;
+    const why = held ? `${there} ${total > 1 ? 'are' : 'is'} free, the others drive the ESC on the board or share a timer with one that does` : `the board has ${there}`;
+    return [way({ conditions: [{ rung: 4, truth: 'no', why }] })];
   }
   const splits: number[][] = [];
   const split = (i: number, rest: number, taken: number[]) => {
