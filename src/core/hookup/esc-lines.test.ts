@@ -56,6 +56,15 @@ describe('outputs that drive the ESC on the board', () => {
     expect(wired({ kind: 'all-in-one', esc: { ...esc, drivenByOutputs: flag(true) } }, quad, wants('servo', 2)).state).toBe('breaks');
   });
 
+  test('the pads that the ESC holds are named with their holder, so that the drawing can strike them', () => {
+    const held = (change: Parameters<typeof makeBoard>[0], esc: 'on the board' | 'separate' = 'on the board') =>
+      evaluate(makeBuild({ motors: { count: 3, cruiseAmps: 6, peakAmps: 30, peakSeconds: 5, esc } }), makeBoard({ outputs, pads, analogueInputs: [{ id: 'c', label: 'CURR', kind: 'current', pad: 'led' }], currentSensor: { fullScaleAmps: says(160) }, ...change })).hookup.held;
+    const escs = ['m1', 'm2', 'm3'].map((pad) => ({ pad, by: 'the ESC on the board' }));
+    expect(held({})).toEqual([...escs, { pad: 'led', by: 'the sensor of the ESC on the board' }]);
+    expect(held({}, 'separate')).toEqual([]);
+    expect(held({ kind: 'all-in-one' }).map((h) => h.by)).toEqual(escs.map(() => 'the ESC on the board, perhaps'));
+  });
+
   test('with separate ESCs the outputs are theirs, and one on the board holds none', () => {
     expect(wired({}, { count: 4, esc: 'separate' })).toMatchObject({ state: 'holds' });
     expect(wired({}, { count: 4, esc: 'separate' }, wants('servo', 2)).state).toBe('breaks');

@@ -4,6 +4,7 @@ import type { Link } from '../model/peripheral';
 import type { Compiled } from './compile';
 import type { Cost } from './cost';
 import { outputId, outputLimits } from './fed-by-part';
+import { heldPads } from './held-pads';
 import { outputGroups } from './output-ways';
 import { freeInputs } from './pad-ways';
 import { pinOf } from './plug-pins';
@@ -85,6 +86,8 @@ export interface Hookup {
   /** Smallest margin in whole per cent; what reaches the cap counts as equal. */
   marginPercent: number;
   freePorts: number;
+  /** Pads that the board itself holds, and by what. */
+  held: { pad: string; by: string }[];
 }
 
 /** Turns the solver's picks into wires: alike ports are handed out lowest first, in the order of the parts list. */
@@ -200,6 +203,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
     outputs: outputLines(shop, loads),
     cost: solution.cost,
     marginPercent: solution.margin,
+    held: heldPads(shop, lines),
     freePorts: lines.filter((l) => l.usedBy.length === 0 && (!l.takenBy || l.released)).length,
   };
 }

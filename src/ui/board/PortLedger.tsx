@@ -26,7 +26,7 @@ export function PortLedger({ hookup, board }: { hookup: Hookup; board: Board }) 
           {hookup.ports.map((p) => (
             <tr key={p.port}>
               <td>{p.label}</td>
-              <td>{p.hears && p.talks ? 'hear and talk' : p.hears ? 'hear, not talk' : p.talks ? 'talk, not hear' : 'nothing'}</td>
+              <td style={{ whiteSpace: 'nowrap' }}>{p.hears && p.talks ? 'hear and talk' : p.hears ? 'hear, not talk' : p.talks ? 'talk, not hear' : 'nothing'}</td>
               <td>{p.usedBy.join(', ') || (p.takenBy && !p.released ? '' : 'free')}</td>
               <td>{p.takenBy ? `${p.takenBy}${p.released ? ' (released)' : ''}` : ''}</td>
             </tr>

@@ -43,6 +43,7 @@ export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props
       .map((p, i) => ({ ...p, x, y: ((i + 0.5) * area.height) / list.length - boxHeight / 2, left: x < area.width / 2 }));
   const boxes = [...side(byX.slice(0, half), 4), ...side(byX.slice(half), area.width - boxWidth - 4)];
   const used = new Set(parts.flatMap((p) => p.ends.map((e) => e.pad.id)));
+  const held = new Map(climb.hookup.held.map((h) => [h.pad, h.by]));
 
   return (
     <svg viewBox={`0 0 ${area.width} ${area.height}`} style={{ width: '100%', maxHeight: 470 }} role="group" aria-label="The board with its pads and the wires of this hookup; the table below says the same in words">
@@ -80,6 +81,11 @@ export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props
       {pads.map((p) => (
         <g key={p.id}>
           <rect x={p.x - 5} y={p.y - 5} width={10} height={10} rx={2} fill={used.has(p.id) ? 'var(--ink)' : 'var(--paper)'} stroke="var(--ink)" strokeWidth={1} />
+          {held.has(p.id) && !used.has(p.id) && (
+            <path d={`M ${p.x - 5} ${p.y + 5} l 10 -10`} stroke="var(--ink)" strokeWidth={1}>
+              <title>{`${p.label}: held by ${held.get(p.id)}`}</title>
+            </path>
+          )}
           <text {...labelAt(p, rows.get(p.id) ?? 0)} fontSize={8.5} fill="var(--ink)" stroke="var(--sheet)" strokeWidth={2.5} paintOrder="stroke">
             {p.label}
           </text>
@@ -116,11 +122,12 @@ export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props
 export function DrawingKey() {
   return (
     <Box sx={{ fontSize: 12, color: 'text.secondary', display: 'flex', gap: 2 }}>
-      <span>thin dark wire: signal, 28 AWG</span>
+      <span>dark wire: signal, 28 AWG</span>
       <Box component="span" sx={{ color: 'primary.main' }}>
         copper wire: supply
       </Box>
       <span>filled pad: used</span>
+      <span>struck pad: the board's own</span>
     </Box>
   );
 }
