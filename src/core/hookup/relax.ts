@@ -153,9 +153,9 @@ const mostRounds = 20;
 
 /**
  * The least of one level (in its own numbers) over the relaxation; with `level` -1 only whether there is any. Infinity where there is none.
- * A bound above `enough()` need not be raised further; it is asked before each round of cuts, when the relaxed hookup may have led to a better one.
+ * A bound above `wanted()` need not be raised further. Before each round of cuts `again` may look for a better hookup near the relaxed one, which lowers what is wanted.
  */
-export function boundOf(a: Relaxation, level: number, enough: (bound: number) => number = () => Infinity): Bound {
+export function boundOf(a: Relaxation, level: number, wanted: () => number = () => Infinity, again: (bound: number) => void = () => undefined): Bound {
   const { simplex, model } = a;
   // A level that costs nothing anywhere has no row; then any hookup will do.
   const goal = level < 0 ? -1 : a.rowAt[model.sums + level]!;
@@ -163,12 +163,12 @@ export function boundOf(a: Relaxation, level: number, enough: (bound: number) =>
   for (let rounds = 0; ; ) {
     const { proof, ended } = solved(a, goal, mostPivots);
     if (proof) return proof;
-    if (!ended) break;
-    if (!wakePairs(a)) {
-      const bound = goal < 0 ? 0 : -simplex.stands[simplex.ownPlace[goal]!]!;
-      if (bound > enough(bound) || rounds++ === mostRounds || !addCuts(a, goal >= 0 && bound < before + 1e-6)) break;
-      before = bound;
-    }
+    const bound = goal < 0 ? 0 : -simplex.stands[simplex.ownPlace[goal]!]!;
+    if (!ended || bound > wanted()) break;
+    if (wakePairs(a)) continue;
+    again(bound);
+    if (bound > wanted() || rounds++ === mostRounds || !addCuts(a, goal >= 0 && bound < before + 1e-6)) break;
+    before = bound;
   }
   return pricedBy(a, level, goal);
 }

@@ -53,11 +53,10 @@ export function searchLevel(
       if (tried.ended || best) return;
     }
     lowerToReachable(node);
-    const bound = boundOf(node, level, (now) => {
+    const bound = boundOf(node, level, wanted, (now) => {
       const shares = sharesOf(node);
       consider(repaired(node, shares));
       if (root && now <= wanted()) consider(again(best, shares));
-      return wanted();
     });
     first ??= bound;
     if (done(bound)) return;

@@ -66,6 +66,8 @@ export function randomPair(seed: number, size: RandomSize = largest): { build: B
   const board = makeBoard({
     ports, rails, bridges, pads, claimedPorts: says(size.ports),
     processor: { value: pick(['F4', 'F7']), origin: 'manual' },
+    // Its ESC has lines of its own, so that all outputs are there to be fought over.
+    esc: { channels: says(4), continuousAmps: says(40), burstAmps: says(50), burstSeconds: says(10), drivenByOutputs: { value: false, origin: 'manual' } },
     buses: chance(0.8) ? [{ id: 'i2c', label: 'I2C', kind: 'i2c', pads: [pad('sda'), pad('scl')] }] : [],
     outputs: Array.from({ length: upTo(6) }, (_, i) => ({ id: `o${i}`, label: `Output ${i}`, pad: pad(`o${i}`), timer: pick(['t1', 't2', 't3']), can: pick([['servo', 'soft serial'], ['light', 'soft serial'], ['motor', 'servo']] as const).slice() })),
   });
