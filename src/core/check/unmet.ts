@@ -126,9 +126,9 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
   const { fed } = suppliesFor(core);
   const onUsb = leastOn(core, 'usb') / 1000;
   const weak = weakRails(shop, core);
-  /** What those of the parts that could stand there would draw together, and what it carries. Who they are is said once. */
   const limits: string[] = [];
   let said = '';
+  /** What those of the parts that could stand there would draw together, and what it carries. Who they are is said once. */
   const say = (label: string, row: string, steadyMa: number, peakMa: number, why: string) => {
     const able = core.filter((l) => leastOn([l], `peak:${row}`) > 0);
     const names = list(able.map((l) => l.part.peripheral.name));

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { evaluate, type Climb } from '../climb';
+import type { Board } from '../model/board';
 import { readFile } from '../model/file';
 import { claims, makeBoard, makeBuild, makePart, portsAndPads, regulator, says, supply, unknown } from '../tests/make';
 import { rungNames, type RungName } from '../trade/rungs';
@@ -142,6 +143,15 @@ describe('questions', () => {
   const known = makeBoard({ id: 'known', name: 'Known', ...ports, offers: [{ shop: 'S', cents: 9000, seen: '2026-11-01' }] });
   const heavy = makeBoard({ id: 'open', name: 'Open', ...ports, massG: unknown, offers: [{ shop: 'S', cents: 1000, seen: '2026-11-01' }] });
   const ask = (build: ReturnType<typeof makeBuild>, boards: ReturnType<typeof makeBoard>[]) => questionsFor(build, boards, rankShelf(build, boards));
+  test('asks what drives the ESC where servos want the motor pads, and not of a stack, whose harness does', () => {
+    const outputs: Board['outputs'] = ['m1', 'm2', 'm3', 'm4'].map((id, i) => ({ id, label: id, pad: id, timer: i < 2 ? 't1' : 't2', can: ['motor', 'servo'] }));
+    const made = (kind: Board['kind']) => makeBoard({ kind, outputs, pads: ['vbat', 'm1', 'm2', 'm3', 'm4'].map((id) => ({ id, label: id })) });
+    const servos = makeBuild({}, [makePart('it', { links: [{ kind: 'output', id: 'signal', use: 'servo', count: 2 }] })]);
+    const asked = (board: Board) => questionsFor(servos, [board], rankShelf(servos, [board])).map((q) => [q.field, q.wouldPick]);
+    expect(asked(made('all-in-one'))).toEqual([['esc.drivenByOutputs', 'nothing if it is yes; Plank if it is no']]);
+    expect(asked(made('stack'))).toEqual([]);
+  });
+
   test('an unknown mass decides between two boards: it is asked, with the sentence and the scale', () => {
     const found = ask(makeBuild(), [known, heavy]);
     expect(found.map((q) => [q.boardName, q.field])).toContainEqual(['Open', 'massG']);

@@ -46,7 +46,7 @@ const numberEnds: Record<string, number[]> = {
   'currentSensor.fullScaleAmps': [5, 1000], 'mounting.patternMm': [10, 45], lengthMm: [10, 80], widthMm: [10, 80], heightMm: [2, 60], massG: [3, 9, 20, 40, 300], storageMb: [0, 100_000],
   'source.ratedAmps': [0.1, 8], 'source.outVolts': [3, 12], 'source.dropOutVolts': [0, 3],
 };
-const yesOrNo = new Set(['mounting.softIsolators', 'video.overlayChip', 'barometer']);
+const yesOrNo = new Set(['esc.drivenByOutputs', 'mounting.softIsolators', 'video.overlayChip', 'barometer']);
 
 interface Unknown extends Omit<BoardFigure, 'set'> {
   set: (b: Board, value: unknown) => Board;
