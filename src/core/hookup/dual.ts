@@ -1,4 +1,5 @@
-import { columnOf, exchange, isWorn, lower, openColumns, renew, rowTimes, tiny, type Simplex } from './simplex';
+import { isWorn, renew } from './renew';
+import { columnOf, exchange, lower, openColumns, rowTimes, tiny, type Simplex } from './simplex';
 
 /** `place`: what stands there proves it, by its own multipliers (`sign` -1: turned round). */
 export type Dual = { kind: 'done' } | { kind: 'impossible'; place: number; sign: 1 | -1 } | { kind: 'gave up' };

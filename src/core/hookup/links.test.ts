@@ -90,6 +90,7 @@ describe('over the motor wires', () => {
     expect(state(part('revolutions'), makeBoard(line('digital')), 5).state).toBe('breaks');
     expect(state(part('revolutions'), makeBoard(), 5).state).toBe('unknown');
   });
+  // The harness carries the sensor's signal: common practice of the trade, no source.
   test('a stack\'s own sensor is on the current input already: another one wants an input of its own, or another ESC', () => {
     const input = (id: string) => ({ id, label: id.toUpperCase(), kind: 'current' as const, pad: id });
     const gauge = makePart('gauge', { links: [{ kind: 'analogue', id: 'in', input: 'current' }] });

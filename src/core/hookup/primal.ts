@@ -1,4 +1,5 @@
-import { columnOf, exchange, isWorn, lower, openColumns, renew, rowTimes, tiny, type Simplex } from './simplex';
+import { isWorn, renew } from './renew';
+import { columnOf, exchange, lower, openColumns, rowTimes, tiny, type Simplex } from './simplex';
 
 /** Lowers the sum that the free row `objective` carries until no column can lower it. Wants a basis without negative values. False when it did not end. */
 export function primal(a: Simplex, objective: number, most: number): boolean {

@@ -2,7 +2,8 @@ import { brokenCuts, type Cut } from './cuts';
 import { dual } from './dual';
 import type { Model } from './model';
 import { primal } from './primal';
-import { copySimplex, fillRows, isOff, moveLimit, multipliers, pivot, renew, simplexOf, valueOf, wake, type Column, type Simplex } from './simplex';
+import { isOff, renew } from './renew';
+import { copySimplex, fillRows, moveLimit, multipliers, pivot, simplexOf, valueOf, wake, type Column, type Simplex } from './simplex';
 
 /**
  * The linear relaxation of a model: options may be taken in parts. Rows: one for each part (its options sum to one), then the model's rows

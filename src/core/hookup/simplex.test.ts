@@ -4,7 +4,8 @@ import type { Highs } from 'highs';
 import { loadHighs } from '../tests/milp';
 import { dual } from './dual';
 import { primal } from './primal';
-import { columnOf, copySimplex, isOff, moveLimit, pivot, renew, rowTimes, simplexOf, valueOf, wake, type Simplex } from './simplex';
+import { isOff, renew } from './renew';
+import { columnOf, copySimplex, moveLimit, pivot, rowTimes, simplexOf, valueOf, wake, type Simplex } from './simplex';
 
 let highs: Highs;
 beforeAll(async () => {

@@ -1,5 +1,5 @@
 /**
- * What the simplex method works on (G. B. Dantzig, Linear Programming and Extensions, 1963, chapter 9; the methods are in `primal.ts` and `dual.ts`): columns of nought or more.
+ * What the simplex method works on (G. B. Dantzig, Linear Programming and Extensions, 1963, chapter 9; the methods are in `primal.ts` and `dual.ts`, and `renew.ts` watches rounding): columns of nought or more.
  * Row i reads: slack + sum of entries x columns = limit. A free row has no limit: it only carries a sum, which may be an objective.
  * Column `cols + r` is the slack of row r. Columns are sparse and shared by copies.
  * A row may sleep: it is as if it were not there, until `wake` brings it in. Rows that are awake have a place each, and in each place one column is basic.
@@ -57,10 +57,6 @@ export interface Column {
   values: number[];
 }
 
-/** After so many exchanges the inverse is worked out afresh, so that rounding does not pile up. */
-const freshAfter = 500;
-/** Or when something is so many parts of itself off. */
-const drift = 1e-7;
 /** What is below this is left over from rounding, and is nought. */
 const dust = 1e-11;
 /** Lines kept free, and as many again when they are used up. */
@@ -126,7 +122,7 @@ function simplexWith(a: Simplex): Simplex {
   };
 }
 
-function settle({ basic, placeOf }: Simplex, col: number, place: number): void {
+export function settle({ basic, placeOf }: Simplex, col: number, place: number): void {
   basic[place] = col;
   placeOf[col] = place;
 }
@@ -301,58 +297,6 @@ export const tiny = 1e-7;
 export function lower(cost: Float64Array, line: Float64Array, open: Int32Array, by: number): void {
   if (by === 0) return;
   for (let n = 0; n < open.length; n++) cost[open[n]!]! -= by * line[open[n]!]!;
-}
-
-/** Has rounding piled up? An entry that is worked out both by its line and by its column shows it. */
-export function isWorn(a: Simplex, byLine: number, byColumn: number): boolean {
-  return a.age > freshAfter || (a.age > 0 && Math.abs(byLine - byColumn) > drift * Math.abs(byColumn));
-}
-
-/** Or do the rows no longer add up to their limits? */
-export function isOff({ cols, start, row, value, places, awake, limits, basic, stands, age }: Simplex): boolean {
-  if (age === 0) return false;
-  const left = limits.slice();
-  for (let p = 0; p < places; p++) {
-    const col = basic[p]!;
-    if (col >= cols) left[col - cols]! -= stands[p]!;
-    else for (let k = start[col]!; k < start[col + 1]!; k++) left[row[k]!]! -= value[k]! * stands[p]!;
-  }
-  for (let p = 0; p < places; p++) {
-    const r = awake[p]!;
-    if (Math.abs(left[r]!) > drift * Math.max(1, Math.abs(limits[r]!))) return true;
-  }
-  return false;
-}
-
-/**
- * Works the inverse out afresh. The basic columns stay, the largest entries first, though they may change places, and slacks go back to their own. A column that turns out to
- * hang on the others gives way to a slack. False when it is fresh already.
- */
-export function renew(a: Simplex): boolean {
-  if (a.age === 0) return false;
-  const { rows, cols, places, awake, lineOf, numberOf, basic, placeOf, stands, limits } = a;
-  const entering = basic.slice(0, places).filter((col) => col < cols);
-  const open = new Set<number>();
-  for (let p = 0; p < places; p++) if (placeOf[cols + awake[p]!]! < 0) open.add(p);
-  for (const col of entering) placeOf[col] = -1;
-  a.size = 0;
-  for (let p = 0; p < places; p++) {
-    lineOf[p] = -1;
-    numberOf[awake[p]!] = -1;
-    stands[p] = limits[awake[p]!]!;
-    settle(a, cols + awake[p]!, p);
-  }
-  const column = new Float64Array(rows);
-  for (const j of entering) {
-    columnOf(a, j, column);
-    let place = -1;
-    for (const p of open) if (place < 0 || Math.abs(column[p]!) > Math.abs(column[place]!)) place = p;
-    if (Math.abs(column[place]!) < tiny) continue;
-    open.delete(place);
-    exchange(a, place, j, column);
-  }
-  a.age = 0;
-  return true;
 }
 
 /** Moves the limit of row r by so much. */
