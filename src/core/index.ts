@@ -19,6 +19,7 @@ export { scoreOf } from './rank/score';
 export { tally, type Tally } from './rank/tally';
 export { money } from './check/cost';
 export { carries, leadWords, outcomeWords } from './outcome';
+export { commonBreak } from './rank/common-break';
 export { overBudget } from './rank/over-budget';
 export { counted, rungNames, type Finding, type RungName, type RungNumber, type RungState } from './check/finding';
 export type { Ground } from './hookup/ground';

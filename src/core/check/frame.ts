@@ -1,6 +1,6 @@
 import type { Board, Screw } from '../model/board';
 import type { Build } from '../model/build';
-import { interval, isUnknown } from '../model/figure';
+import { exactly, interval, isUnknown } from '../model/figure';
 import { all, any, atLeast, flag, type Truth } from '../model/truth';
 import type { Side } from '../model/words';
 import { ground } from '../hookup/ground';
@@ -88,7 +88,6 @@ function outline(build: Build, board: Board): Finding {
 
 /** The stack from the frame plate up: standoffs, the buyer's own ESC, the board, and what hangs into the bay from above. */
 export function stackLines(build: Build, board: Board): { what: string; mm: { low: number; high: number } }[] {
-  const exactly = (mm: number) => ({ low: mm, high: mm });
   const esc = build.motors.esc === 'separate' ? build.motors.ownEsc : undefined;
   const over = build.parts.reduce((most, p) => Math.max(most, p.peripheral.overhangMm ?? 0), build.frame.overhangMm);
   return [

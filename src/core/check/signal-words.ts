@@ -17,7 +17,7 @@ export function linkWords(link: Link): string {
     case 'output':
       return `${link.count} ${link.use} output${link.count === 1 ? '' : 's'}`;
     case 'analogue':
-      return `a ${link.input} input`;
+      return `an input for ${link.input}`;
     case 'video':
       return link.role === 'camera' ? 'a camera input' : `a video output${link.overlay ? ' with the board\'s overlay' : ''}`;
     case 'camera control':

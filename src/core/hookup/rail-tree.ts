@@ -1,6 +1,6 @@
 import type { Board, Rail, Regulator } from '../model/board';
 import type { Build } from '../model/build';
-import { assumed, interval, type Interval } from '../model/figure';
+import { assumed, exactly, interval, type Interval } from '../model/figure';
 import { any, flag, not, type Truth } from '../model/truth';
 import { lowestVolts, packSwing } from '../trade/cell';
 import { assumedBuckEfficiency } from '../trade/rating';
@@ -106,10 +106,6 @@ function regulated(rail: Rail, source: Regulator, from: Supplied, end: End): Sup
     backFeeds: from.backFeeds,
     grounds: [ground(`${rail.label} volts`, source.outVolts, 'V'), ...from.grounds],
   };
-}
-
-function exactly(volts: number): Interval {
-  return { low: volts, high: volts };
 }
 
 function finite(value: number, otherwise: number): number {

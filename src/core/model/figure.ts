@@ -50,6 +50,11 @@ export function interval(figure: NumberFigure): Interval {
   return { low: -Infinity, high: Infinity };
 }
 
+/** A number that is known to be just this. */
+export function exactly(n: number): Interval {
+  return { low: n, high: n };
+}
+
 /** True when the figure pins down at least one finite end. */
 export function isKnown(figure: NumberFigure | undefined): figure is Exclude<NumberFigure, { unknown: true }> {
   return figure !== undefined && !isUnknown(figure);

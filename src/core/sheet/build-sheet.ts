@@ -1,10 +1,12 @@
 import type { Climb } from '../climb';
+import { currentIsSensed } from '../check/current-sensing';
+import { num } from '../check/finding';
 import { stackLines, yawOffset } from '../check/frame';
 import { turnOf } from '../hookup/turn';
 import { wireList, type Wire } from '../hookup/wire-list';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
-import { interval } from '../model/figure';
+import { interval, isKnown } from '../model/figure';
 import { packSwing } from '../trade/cell';
 import { meetings, type Meeting } from '../trade/harness';
 import { protocols, softSerialMaxBaud } from '../trade/protocol';
@@ -43,8 +45,7 @@ export interface BuildSheet {
 /** All that is done between the parcel and the first flight, worked out from the hookup and the figures. */
 export function buildSheet(build: Build, board: Board, climb: Climb): BuildSheet {
   const wires = wireList(build, board, climb.hookup);
-  const own = build.motors.esc === 'separate' ? build.motors.ownEsc : undefined;
-  const pins = own?.pins ?? board.harness?.escPins ?? [];
+  const pins = (build.motors.esc === 'separate' ? build.motors.ownEsc?.pins : board.harness?.escPins) ?? [];
   const boardPins = board.escPlug?.pins ?? board.harness?.controllerPins ?? [];
   const meets = pins.length > 0 && boardPins.length > 0 ? meetings(boardPins, pins) : [];
   return {
@@ -58,7 +59,7 @@ export function buildSheet(build: Build, board: Board, climb: Climb): BuildSheet
     settings: portSettings(climb),
     checks: checks(build, wires),
     powerUp: powerUp(build, board, wires),
-    calibrate: calibrate(board),
+    calibrate: calibrate(build, board, climb),
     cautions: cautions(build),
   };
 }
@@ -152,9 +153,12 @@ function powerUp(build: Build, board: Board, wires: Wire[]): Step[] {
   ];
 }
 
-function calibrate(board: Board): Step[] {
+function calibrate(build: Build, board: Board, { hookup }: Climb): Step[] {
+  const own = currentIsSensed(build, board) ? board.currentSensor!.fullScaleAmps : undefined;
+  const external = hookup.parts.some((p) => p.links.some(({ link }) => link.kind === 'analogue' && link.input === 'current'));
+  const reads = isKnown(own) && !external ? ` (sensor to ${num(interval(own).low)} A)` : '';
   return [
-    ...(board.currentSensor ? [step('current scale', `Current scale: draw a known current and enter both readings in the logbook (sensor to ${interval(board.currentSensor.fullScaleAmps).low} A).`, 'Scale = stated scale x read amps / true amps.')] : []),
+    ...(own || external ? [step('current scale', `Current scale: draw a known current and enter both readings in the logbook${reads}.`, 'Scale = stated scale x read amps / true amps.')] : []),
     step('voltage scale', 'Voltage scale: read the pack with a meter and enter both in the logbook.', 'Scale = stated scale x true volts / read volts.'),
     step('motors', 'Motor order and spin: set in the firmware with propellers off.', 'Order and spin are a matter of firmware, not of wires.'),
   ];

@@ -5,21 +5,22 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsArrayOf, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { money, overBudget, rankClimbs, rungNames, type Mended, type Ranked } from '@/core';
+import { rankClimbs, rungNames, type Mended, type Ranked } from '@/core';
 import { MarkKey } from '../marks/Key';
 import { rungPitch } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
 import { useDecide } from '../decide/use-decide';
 import { useRoom } from '../room/BuildRoom';
+import { Filters, type View } from './Filters';
+import { InTheWay } from './InTheWay';
 import { LadderRow } from './LadderRow';
 import { RungReader } from './RungReader';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { asCsv, fixFilters, grams, sortKeys, tellingRung, verdicts } from './stop';
+import { fixFilters, grams, sortKeys, tellingRung, verdicts } from './stop';
 
 /** Every state of the ladder has an address. */
 const address = {
@@ -129,7 +130,7 @@ export function LadderScreen() {
         <MarkKey />
       </Box>
       <Filters view={view} looking={view.fix !== null && !mended} onChange={(change) => void setView(change)} />
-      <OpenInBuild />
+      <InTheWay />
       <Moves />
       <Box role="status" aria-live="polite" className="sr">
         {ranking.busy ? '' : best ? `First: ${best.climb.boardName}, ${best.climb.verdict}.` : ''}
@@ -176,65 +177,6 @@ export function LadderScreen() {
         )}
       </Box>
       {current && <RungReader climb={current.climb} rung={rung} />}
-    </Box>
-  );
-}
-
-type View = { q: string; sort: (typeof sortKeys)[number]; hide: readonly string[]; stops: number | null; most: number | null; light: number | null; fix: (typeof fixFilters)[number] | null };
-
-/** Bounds and the rung a board stops at; all in the address, so that a view can be kept as a link. */
-function Filters({ view, looking, onChange }: { view: View; looking: boolean; onChange: (change: Partial<Pick<View, 'stops' | 'most' | 'light' | 'fix'>>) => void }) {
-  const { ranking } = useRoom();
-  const box = (label: string, key: 'most' | 'light', unit: string) => (
-    <TextField placeholder={label} value={view[key] ?? ''} onChange={(e) => onChange({ [key]: Number(e.target.value) || null })} slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': `${label} ${unit}` } }} sx={{ width: 84 }} />
-  );
-  return (
-    <Box className="no-print" sx={{ display: 'flex', gap: 2, px: 2, height: 27, alignItems: 'center', fontSize: 12, borderBottom: '1px solid var(--hair)' }}>
-      <Select displayEmpty value={view.stops ?? ''} onChange={(e) => onChange({ stops: Number(e.target.value) || null })} inputProps={{ 'aria-label': 'Stops at' }} renderValue={(v) => (v ? `stops at ${rungNames[Number(v) - 1]}` : 'stops anywhere')} sx={{ width: 130 }}>
-        <MenuItem value="">stops anywhere</MenuItem>
-        {rungNames.map((n, i) => (
-          <MenuItem key={n} value={i + 1}>
-            stops at {n}
-          </MenuItem>
-        ))}
-      </Select>
-      <Select displayEmpty value={view.fix ?? ''} onChange={(e) => onChange({ fix: (e.target.value || null) as View['fix'] })} inputProps={{ 'aria-label': 'Mended by' }} renderValue={(v) => (v ? `mended by ${v}` : 'mended or not')} sx={{ width: 168 }}>
-        <MenuItem value="">mended or not</MenuItem>
-        {fixFilters.map((f) => (
-          <MenuItem key={f} value={f}>
-            mended by {f}
-          </MenuItem>
-        ))}
-      </Select>
-      {looking && <span role="status">fixes are looked for ...</span>}
-      {box('at most €', 'most', '')}
-      {box('at most g', 'light', '')}
-      <Box sx={{ flex: 1 }} />
-      {ranking.progress && (
-        <>
-          <progress value={ranking.progress.done} max={ranking.progress.total} aria-label="Boards that have climbed" /> {ranking.progress.done} of {ranking.progress.total}
-          <Button onClick={ranking.stop}>Stop</Button>
-        </>
-      )}
-      <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], '\t'))}>Copy as text</Button>
-      <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], ','))}>Copy as CSV</Button>
-    </Box>
-  );
-}
-
-/** What of the build itself keeps every board from passing: said once, here, with the way to change it. */
-function OpenInBuild() {
-  const { build, ranking } = useRoom();
-  const open = [...('unknown' in build.bareMassG ? ['the bare craft'] : []), ...('unknown' in build.pack.massG ? ['the pack'] : [])];
-  const over = overBudget(ranking.ranked ?? []);
-  const notes = [
-    ...(open.length > 0 ? [`No board can pass Weight before you say what ${open.join(' and ')} ${open.length === 1 ? 'weighs' : 'weigh'}.`] : []),
-    ...(over === null ? [] : [`Every board is over the budget of ${money(build.limits.budgetCents)}: with all else still to buy the cheapest comes to ${money(over)}.`]),
-  ];
-  if (notes.length === 0) return null;
-  return (
-    <Box role="note" sx={{ px: 2, py: 0.25, fontSize: 12, borderBottom: '1px solid var(--hair)' }}>
-      {notes.join(' ')} <Link href={`/b/${build.id}`}>Build, Change</Link>.
     </Box>
   );
 }

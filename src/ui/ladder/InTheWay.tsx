@@ -1,0 +1,32 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Link from 'next/link';
+import { commonBreak, money, overBudget, type Build, type Ranked } from '@/core';
+import { useRoom } from '../room/BuildRoom';
+
+/** What keeps every board from passing: said once, above the ladder, with the way to change it. */
+export function InTheWay() {
+  const { build, ranking } = useRoom();
+  const notes = [unweighed(build), ...sharedBreak(build, ranking.ranked ?? [])].filter((n) => n !== null);
+  if (notes.length === 0) return null;
+  return (
+    <Box role="note" sx={{ px: 2, py: 0.25, fontSize: 12, borderBottom: '1px solid var(--hair)' }}>
+      {notes.join(' ')} <Link href={`/b/${build.id}`}>Build, Change</Link>.
+    </Box>
+  );
+}
+
+function unweighed({ bareMassG, pack }: Build): string | null {
+  const open = [...('unknown' in bareMassG ? ['the bare craft'] : []), ...('unknown' in pack.massG ? ['the pack'] : [])];
+  return open.length === 0 ? null : `No board can pass Weight before you say what ${open.join(' and ')} ${open.length === 1 ? 'weighs' : 'weigh'}.`;
+}
+
+function sharedBreak(build: Build, ranked: readonly Ranked[]): string[] {
+  const over = overBudget(ranked);
+  if (over !== null) return [`Every board is over the budget of ${money(build.limits.budgetCents)}: with all else still to buy the cheapest comes to ${money(over)}.`];
+  const common = commonBreak(ranked);
+  if (!common) return [];
+  const { rung, about, board, finding } = common;
+  return [`No board passes ${rung}${about.length === 0 ? '' : ` (${about.join(', ')})`}. The first, ${board}: ${finding.sentence}${finding.fix ? ` ${finding.fix}` : ''}`];
+}
