@@ -12,7 +12,7 @@ import { escAgainstMotors } from './esc-amps';
 import { counted, marginOf, num, onlySpare, stateWithin, type Finding } from './finding';
 import { separateEscs } from './separate-esc';
 
-const separate = 'Separate ESCs: set the build to them (Pack and motors), and add their price and mass.';
+const separate = 'Set the build to separate ESCs (Pack and motors), and add their price and mass.';
 
 /** Rung 3: enough ESC channels or motor outputs, and amps for cruise and for full throttle. */
 export function checkMotors(build: Build, board: Board): Finding[] {

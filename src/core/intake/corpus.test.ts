@@ -23,9 +23,27 @@ describe('the reader on the corpus', () => {
     ['ohne Barometer', 'barometer', false],
     ['no OSD, barometer, 8 MB flash', 'barometer', true],
     ['no blackbox', 'storageMb', 0],
+    ['| Analog OSD | without |', 'overlayChip', false],
+    ['Barometer: not supported, sold as an option', 'barometer', false],
   ])('what the text says is not there is never read as there: %s', (text, field, value) => {
     expect(readSpec(text).find((r) => r.field === field)!.value).toBe(value);
   });
+  test.each([
+    ['| Barometer | optional |', 'barometer', 'optional'],
+    ['OSD (on the pro version only)', 'overlayChip', 'pro version'],
+    ['microSD slot (no onboard flash)', 'storageMb', 'card'],
+    ['Weight 9.8 g FC only', 'massG', 'fc only'],
+  ])('what the text leaves open is in doubt, and says by which words: %s', (text, field, word) => {
+    const found = readSpec(text).find((r) => r.field === field)!;
+    expect(found.doubt).toBe('likely');
+    expect(found.why).toContain(word);
+  });
+  test.each([
+    ['90A current sensor (132A peak)', [['sensorAmps', 90]]],
+    ['25.4x25.4mm, ø3.2 holes', [['patternMm', 25.4]]],
+    ['1.3 in x 1.3 in', [['lengthMm', 33.02], ['widthMm', 33.02]]],
+    ['Weight 8 g controller only, stack 20 g', [['massG', 8], ['massIncludes', 'controller only'], ['massG', 20]]],
+  ])('%s', (text, figures) => expect(readSpec(text).map((r) => [r.field, r.value])).toEqual(figures));
   test('a quote is the text as it stands, also in full width', () => {
     const text = '重量：８．２ｇ';
     const [reading] = readSpec(text);

@@ -36,12 +36,31 @@ const named = /weights?|gewicht|masse?|peso|poids|重量|weighs/;
 
 /** Does the text say that what it names is not there? */
 function denied({ before, after }: Around): boolean {
-  return /\b(?:no|not|without|lacks?|ohne|kein|sans)[ \t]{1,3}(?:an? |the |any |analog(?:ue)? |onboard )?$/.test(before) || /^[ \t]{0,3}:?[ \t]{0,3}(?:no|none|nein|not (?:there|fitted)|missing)\b/.test(after);
+  return /\b(?:no|not|without|lacks?|ohne|kein|sans)[ \t]{1,3}(?:an? |the |any |analog(?:ue)? |onboard )?$/.test(before) || /^[ \t]{0,6}[:=-]?[ \t]{0,6}(?:(?:no|none|nein|without|ohne|missing|n\/a|not (?:there|fitted|included|supported|available|on ?board))\b|[✗✘❌])/.test(after);
+}
+
+/** Words by which a text leaves open whether this very board has what it names. */
+const leavesOpen = /\b(?:optional(?:ly)?|options?|some (?:versions?|boards|batches)|depend(?:s|ing) on|external|separate|upgrade|add-on|(?:pro|plus|max) (?:version|only|model))\b/;
+
+/** Whether something is there; in doubt where the text leaves it open. */
+function present(field: SpecField, words: Around): Found[] {
+  if (denied(words)) return one(field, false);
+  const open = leavesOpen.exec(words.line)?.[0];
+  return one(field, true, open && `the text says "${open}": ask whether this very board has it`);
 }
 
 function grams(value: string | undefined, unit: string | undefined): number {
   const n = num(value);
   return unit && /^(?:oz|unze|ounce)/.test(unit) ? Math.round(n * gramsPerOunce * 100) / 100 : n;
+}
+
+/** What is said to be included stands behind the figure; what is weighed alone is not the whole board. */
+const MASS_OF = `(?:${W}\\(([^)\\n]{3,40})\\)|${W}((?:with|without|ohne|mit) [a-zäöü ]{3,40}|(?:(?:flight )?controller|fc|esc|board) only))?`;
+
+function mass(value: string | undefined, unit: string | undefined, of: string | undefined, likely?: string): Found[] {
+  const found = sane('massG', grams(value, unit), 0.5, 500);
+  const why = of && / only$/.test(of) ? `the text says "${of}"` : likely;
+  return found.length === 0 ? [] : [...found.map((f) => (why ? { ...f, doubt: 'likely' as const, why } : f)), ...(of ? one('massIncludes', of.trim()) : [])];
 }
 
 function mm(value: string | undefined, unit: string | undefined): number {
@@ -79,6 +98,7 @@ const rules: Rule[] = [
   rule(`\\(${W}max\\.?${W}${N} ?v${W}\\)`, ([v], { before }) => (/input|supply|lipo|pack|battery|\ds\b/.test(before) ? one('packMaxVolts', num(v)) : [])),
 
   rule(`\\b(?:(?:current|hall) (?:sensor|meter)|stromsensor)${W}:?${W}(?:yes,?${W})?(?:reads )?(?:(?:(?:up )?to|bis) )?${N} ?a\\b`, ([a]) => one('sensorAmps', num(a))),
+  rule(`\\b${N} ?a (?:current|hall) (?:sensor|meter)\\b(?:${W}\\(${W}${N} ?a peak\\))?`, ([a]) => one('sensorAmps', num(a))),
   rule(`\\b(?:burst|peak|spitze)(?: current)?${W}:?${W}${N} ?a\\b(?:${W}[/,(]?${W}(?:for )?(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\b\\)?)?`, ([a, s]) => [...one('burstAmps', num(a)), ...(s ? one('burstSeconds', num(s)) : [])]),
   rule(`\\b${N} ?a${W}\\(${W}(?:burst|peak)?${W}(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\)`, ([a, s]) => [...one('burstAmps', num(a)), ...one('burstSeconds', num(s))]),
   rule(`\\b${N} ?a${W}\\(?(?:burst|peak)\\b(?:${W}[(,/]?${W}(?:for )?(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\b\\)?)?`, ([a, s]) => [...one('burstAmps', num(a)), ...(s ? one('burstSeconds', num(s)) : [])]),
@@ -96,15 +116,16 @@ const rules: Rule[] = [
 
   rule(`\\b${N}${W}${MM}?${W}x${W}${N} ?${MM}?(?![\\d.,]{0,6}${W}x)`, ([a, b], { before, after }) => {
     const p = num(a);
-    if (p !== num(b) || !patterns.includes(p)) return [];
-    const mounted = mountWords.test(before) || /^[ \t]{0,3}[/,(]?[ \t]{0,3}(?:m[23]\b|mounting|holes)/.test(after);
+    if (p !== num(b)) return [];
+    const mounted = mountWords.test(before) || /^[ \t]{0,3}[/,(]?[ \t]{0,3}(?:m[23]\b|mounting|(?:[øφ]?[ \t]?\d(?:[.,]\d)?[ \t]?(?:mm)?[ \t])?holes)/.test(after);
+    if (!patterns.includes(p) && !(mounted && p >= 10 && p <= 60)) return [];
     return one('patternMm', p, mounted ? undefined : 'two equal figures of a usual hole pattern, without a word that says so');
   }),
   rule(`\\b(?:mount(?:ing)?(?: pattern)?|holes?|hole spacing|lochbild|lochabstand)${W}:?${W}${N} ?(mm|in|inch|inches)\\b`, ([v, unit]) => sane('patternMm', mm(v, unit), 10, 60)),
   rule(`\\b${N} ?mm (?:mounting|holes?)\\b`, ([v]) => sane('patternMm', num(v), 10, 60)),
   rule('\\bm([23])\\b', ([n]) => one('screw', `M${n}`)),
 
-  rule(`\\b${N} ?(?:${MM})?${W}(?:x|by)${W}${N} ?(?:${MM})?(?:${W}x${W}${N})?${W}(mm|millimet(?:re|er)s?|in|inch|inches)?`, ([a, b, c, unit], { before, line }) => {
+  rule(`\\b${N} ?(?:${MM}|in|inch|inches)?${W}(?:x|by)${W}${N} ?(?:${MM})?(?:${W}x${W}${N})?${W}(mm|millimet(?:re|er)s?|in|inch|inches)?`, ([a, b, c, unit], { before, line }) => {
     const sized = /(?:size|dimension|abmess|maße|masse|outline|measures|tama|board)/.test(line);
     const inUnit = unit ?? (/mm|millimet/.test(line.slice(before.length)) ? 'mm' : undefined);
     if (!inUnit && !sized) return [];
@@ -118,17 +139,18 @@ const rules: Rule[] = [
   rule(`\\b(?:(?:stack )?height|thickness|builds)${W}:?${W}${N} ?mm\\b`, ([h]) => sane('heightMm', num(h), 1, 60)),
   rule(`\\b${N} ?mm (?:high|tall|thick)\\b`, ([h]) => sane('heightMm', num(h), 1, 60)),
 
-  rule(`(?:${massWord})${W}[:\\t]?${W}(?:approx\\.?|about|ca\\.?|just|only)?${W}${N} ?(grams?|grammes|gramm|g|oz|ounces?|unzen)\\b(?:${W}\\(([^)\\n]{3,40})\\)|${W}((?:with|without|ohne|mit) [a-zäöü ]{3,40}))?`, ([v, unit, a, b]) => [...sane('massG', grams(v, unit), 0.5, 500), ...(a ?? b ? one('massIncludes', (a ?? b)!.trim()) : [])]),
-  rule(`\\b${N} ?(grams?|g|oz)\\b(?:${W}\\(([^)\\n]{3,40})\\)|${W}((?:with|without|ohne|mit) [a-zäöü ]{3,40}))?`, ([v, unit, a, b], { line }) => {
-    if (named.test(line)) return [];
-    const found = sane('massG', grams(v, unit), 0.5, 500);
-    return found.length === 0 ? [] : [{ ...found[0]!, doubt: 'likely', why: 'grams without a word that says of what' }, ...(a ?? b ? one('massIncludes', (a ?? b)!.trim()) : [])];
+  rule(`(?:${massWord})${W}[:\\t]?${W}(?:approx\\.?|about|ca\\.?|just|only)?${W}${N} ?(grams?|grammes|gramm|g|oz|ounces?|unzen)\\b${MASS_OF}`, ([v, unit, a, b]) => mass(v, unit, a ?? b)),
+  rule(`\\b${N} ?(grams?|g|oz)\\b${MASS_OF}`, ([v, unit, a, b], { before, line }) => {
+    // "Weight 9 g controller only, stack 24 g": the second one is a mass as well.
+    const another = named.test(line);
+    if (another && !/\b(?:stack|total|together|set|esc|fc|controller|board)[ \t:,]{0,3}$/.test(before)) return [];
+    return mass(v, unit, a ?? b, another ? undefined : 'grams without a word that says of what');
   }),
 
-  rule('\\bbaro(?:meter)?\\b', (_, words) => one('barometer', !denied(words))),
-  rule('\\bosd\\b', (_, words) => one('overlayChip', !denied(words))),
+  rule('\\bbaro(?:meter)?\\b', (_, words) => present('barometer', words)),
+  rule('\\bosd\\b', (_, words) => present('overlayChip', words)),
   rule('\\boverlay\\b', (_, words) => (denied(words) ? one('overlayChip', false) : [])),
-  rule('\\b(?:blackbox|flash)\\b', (_, words) => (denied(words) ? one('storageMb', 0) : [])),
+  rule('\\b(?:blackbox|flash)\\b', (_, words) => (denied(words) ? one('storageMb', 0, /\bsd\b|microsd|card/.test(words.line) ? 'the text speaks of a card as well' : undefined) : [])),
   rule(`\\b${N} ?(mb|mbyte|mbit|gb)\\b`, ([v, unit]) => one('storageMb', unit === 'mbit' ? num(v) / 8 : unit === 'gb' ? num(v) * 1024 : num(v))),
   rule('\\b(?:usb-?c|usb c|(?:usb )?type[ -]?c)\\b', () => one('usbPlug', 'C')),
   rule('\\b(?:micro[ -]?usb|usb: ?micro)\\b', () => one('usbPlug', 'micro')),

@@ -13,7 +13,7 @@ describe('what stands in the way of every board', () => {
     const found = at([channels(4), channels(2)])!;
     expect([found.rung, found.about]).toEqual(['Motors', ['ESC channels']]);
     expect(found.finding.sentence).toContain('6 motors need a channel each');
-    expect(found.finding.fix).toContain('Separate ESCs');
+    expect(found.finding.fix).toContain('separate ESCs');
   });
   test('what it is about is named only where it is the same on all', () => {
     const weak = makeBoard({ id: 'weak', name: 'Weak', esc: { channels: says(6), continuousAmps: says(3), burstAmps: says(4), burstSeconds: says(10) } });
