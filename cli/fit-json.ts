@@ -39,6 +39,7 @@ export function fitJson(build: Build, ranked: Ranked[]): object {
         leftOut: climb.hookup.parts.filter((p) => !p.mode).map((p) => ({ part: p.id, priority: p.priority })),
         bridges: climb.hookup.bridges.map((b) => ({ bridge: b.bridge, position: b.position, moved: b.moved })),
         releases: climb.hookup.releases,
+        held: climb.hookup.held,
         cost: climb.hookup.cost,
         marginPercent: climb.hookup.marginPercent,
         freePorts: climb.hookup.freePorts,

@@ -26,7 +26,7 @@ describe('rung fit', () => {
   test('--json gives verdict, rungs and hookup of every board', () => {
     const { status, stdout } = rung('fit', '--build', 'demo/builds/belfry-six.json', '--shelf', 'demo/shelf.json', '--json');
     expect(status).toBe(0);
-    const { boards } = JSON.parse(stdout) as { boards: { name: string; verdict: string; rungs: { state: string; reasons: { sentence: string }[] }[]; hookup: { links: { part: string; on: string[] }[]; supplies: { part: string; rail: string }[]; loads: { on: string; peakMa: number; atLeast: boolean; parts: { part: string; peakMa: number }[] }[] } }[] };
+    const { boards } = JSON.parse(stdout) as { boards: { name: string; verdict: string; rungs: { state: string; reasons: { sentence: string }[] }[]; hookup: { links: { part: string; on: string[] }[]; supplies: { part: string; rail: string }[]; loads: { on: string; peakMa: number; atLeast: boolean; parts: { part: string; peakMa: number }[] }[]; held: { pad: string; by: string }[] } }[] };
     const hod = boards.find((b) => b.name === 'Hod 30')!;
     expect(hod.verdict).toBe('does not fit');
     expect(hod.rungs[2]!.reasons[0]!.sentence).toBe('Full throttle draws 38 A a motor for up to 8 s; a channel gives 40 A for 5 s.');
@@ -34,6 +34,7 @@ describe('rung fit', () => {
     expect(keel.hookup.links.map((l) => l.part)).toContain('skein-2w');
     expect(keel.hookup.supplies.find((s) => s.part === 'prism-air')!.rail).toBe('9v');
     expect(keel.hookup.loads.find((l) => l.on === '9v')).toMatchObject({ peakMa: 1100, atLeast: false, parts: [{ part: 'prism-air', peakMa: 1100 }] });
+    expect(keel.hookup.held.map((h) => h.by)).toEqual(expect.arrayContaining(['the ESC telemetry line of the harness', 'the ESC on the board']));
     for (const l of keel.hookup.loads) expect(l.parts.reduce((sum, p) => sum + p.peakMa, 0)).toBe(l.peakMa);
   });
 

@@ -11,18 +11,18 @@ export function checkWired(hookup: Hookup): Finding[] {
 }
 
 function portCount(hookup: Hookup): Finding[] {
-  const open = hookup.ports.filter((p) => !p.takenBy || p.released).length;
+  const open = hookup.ports.filter((p) => !p.takenBy || p.released);
   if (hookup.ports.length === 0) return [];
-  const used = hookup.ports.filter((p) => p.usedBy.length > 0).length;
+  const used = open.filter((p) => p.usedBy.length > 0).length;
   const released = hookup.releases.map((r) => `${r.what}: ${r.lost}`);
   return [
     {
       rung: 4,
       state: released.length > 0 ? 'strained' : 'holds',
       about: 'Serial ports',
-      sentence: `${open} of ${counted(hookup.ports.length, 'port')} can be used: ${used} taken, ${hookup.freePorts} left free.${released.length > 0 ? ` ${released.join('. ')}.` : ''}`,
+      sentence: `${open.length} of ${counted(hookup.ports.length, 'port')} can be used: ${used} taken, ${hookup.freePorts} left free.${released.length > 0 ? ` ${released.join('. ')}.` : ''}`,
       needed: counted(used, 'port'),
-      given: counted(open, 'port'),
+      given: counted(open.length, 'port'),
       grounds: [],
     },
   ];

@@ -188,7 +188,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
     }
   }
 
-  const lines = shop.board.ports.map((p) => portLine(p, usedBy.get(p.id) ?? [], tags.has(`release:${p.id}`)));
+  const lines = shop.board.ports.map((p) => portLine(p, usedBy.get(p.id) ?? [], tags.get(`release:${p.id}`) === 'free'));
   return {
     parts,
     bridges: shop.board.bridges.map((b) => {
@@ -196,14 +196,15 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
       return { bridge: b.id, label: b.label, position, positionLabel: b.positions.find((x) => x.id === position)?.label ?? position, moved: position !== b.factory };
     }),
     releases: shop.board.ports.flatMap((p) =>
-      p.taken?.release && tags.has(`release:${p.id}`) ? [{ port: p.label, what: p.taken.release.what, lost: p.taken.release.lost }] : [],
+      p.taken?.release && tags.get(`release:${p.id}`) === 'free' ? [{ port: p.label, what: p.taken.release.what, lost: p.taken.release.lost }] : [],
     ),
     ports: lines,
     rails: railLines(shop, loads),
     outputs: outputLines(shop, loads),
     cost: solution.cost,
     marginPercent: solution.margin,
-    held: heldPads(shop, lines),
+    // The other side of a port that is taken may carry something all the same.
+    held: heldPads(shop, lines).filter(({ pad }) => !parts.some((p) => p.links.some((l) => l.pads.some((x) => x.pad === pad)))),
     freePorts: lines.filter((l) => l.usedBy.length === 0 && (!l.takenBy || l.released)).length,
   };
 }

@@ -2,6 +2,7 @@ import { isUnknown } from '../model/figure';
 import { flag } from '../model/truth';
 import type { AnalogueKind, Board } from '../model/board';
 import type { Link } from '../model/peripheral';
+import { fliesOnOwnEsc } from './esc-lines';
 import { ground } from './ground';
 import { portGroups } from './serial-ways';
 import { padTags } from './shared-pads';
@@ -40,7 +41,7 @@ function busTags(shop: Workshop, port: string | undefined): Way['tags'] {
 /** The inputs of a kind that stand free. A stack's harness carries the signal of its ESC's current sensor to the first current input (common practice, no source). */
 export function freeInputs({ build, board }: Workshop, kind: AnalogueKind): Board['analogueInputs'] {
   const harness = kind === 'current' && board.kind === 'stack' && board.esc !== undefined && board.currentSensor !== undefined;
-  const sensed = harness && build.motors.esc === 'on the board' && build.motors.count > 0;
+  const sensed = harness && fliesOnOwnEsc(build);
   return board.analogueInputs.filter((i) => i.kind === kind).slice(sensed ? 1 : 0);
 }
 

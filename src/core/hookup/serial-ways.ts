@@ -6,6 +6,7 @@ import { level } from '../trade/level';
 import { processors } from '../trade/processor';
 import { protocols, softSerialCarries, softSerialMaxBaud, type Protocol } from '../trade/protocol';
 import { ground, type Ground } from './ground';
+import { broughtByHarness } from './harness-line';
 import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
 import { ableGroups } from './output-ways';
 import { padTags, sharedPads } from './shared-pads';
@@ -60,8 +61,19 @@ export function invertsInside(shop: Workshop): Truth {
 
 export function serialWays(shop: Workshop, link: Extract<Link, { kind: 'serial' }>): Way[] {
   const protocol = spoken(link);
-  const ways = portGroups(shop).flatMap((group) => portWays(shop, group, protocol));
+  const ways = portGroups(shop).flatMap((group) => (broughtByHarness(shop.build, group.ports[0]!, link.protocol) ? [harnessWay(shop, group)] : portWays(shop, group, protocol)));
   return [...ways, ...softSerialWays(shop, protocol)];
+}
+
+/** The port is taken as it is: nothing to wire, to free or to pay. */
+function harnessWay(shop: Workshop, group: PortGroup): Way {
+  const port = group.ports[0]!;
+  return way({
+    conditions: [{ rung: 5, truth: 'yes', why: `${port.taken!.by} brings it: nothing to wire` }],
+    rows: [{ id: row(shop, { id: `port:${group.id}`, limit: group.ports.length }), amount: 1, rung: 4 }],
+    tags: port.taken!.release ? [tag(shop, `release:${port.id}`, 'kept')] : [],
+    link: { kind: 'port', group: group.id },
+  });
 }
 
 function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {

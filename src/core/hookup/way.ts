@@ -3,6 +3,7 @@ import type { Build, Part } from '../model/build';
 import type { Truth } from '../model/truth';
 import type { Cost } from './cost';
 import type { Ground } from './ground';
+import { withoutIdleHarness } from './harness-line';
 import type { Row } from './problem';
 import { suppliesOf, type Supplied } from './rail-tree';
 
@@ -74,7 +75,7 @@ export interface Workshop {
 }
 
 export function workshop(build: Build, board: Board, world: World): Workshop {
-  return { build, board, world, supplies: suppliesOf(board, build, world === 'sure' ? 'worst' : 'best'), rows: new Map(), tags: new Map() };
+  return { build, board: withoutIdleHarness(build, board), world, supplies: suppliesOf(board, build, world === 'sure' ? 'worst' : 'best'), rows: new Map(), tags: new Map() };
 }
 
 export function row(shop: Workshop, made: Row): string {

@@ -64,7 +64,13 @@ export const portSchema = z.strictObject({
     )
     .default([])
     .describe('Pads on which the board talks'),
-  taken: z.strictObject({ by: textSchema, release: releaseSchema.optional() }).optional(),
+  taken: z
+    .strictObject({
+      by: textSchema,
+      carries: z.literal('esc-telemetry').optional().describe('What the wire that takes the port brings already, where a build may want just that: telemetry of the ESC on the board'),
+      release: releaseSchema.optional(),
+    })
+    .optional(),
 });
 export type Port = z.infer<typeof portSchema>;
 

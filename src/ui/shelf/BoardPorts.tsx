@@ -1,5 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import { takePort, type Board } from '@/core';
 import { NumberBox } from '../build/NumberBox';
 import { CircuitPart, CircuitRow } from './CircuitRow';
@@ -26,10 +28,12 @@ export function BoardPorts({ board, onChange }: { board: Board; onChange: (b: Bo
 function Taken({ port, onTake }: { port: Port; onTake: (taken: Port['taken'] | null) => void }) {
   const { taken } = port;
   if (!taken) return <Button onClick={() => onTake({ by: 'something on the board' })}>Free: say what takes it</Button>;
-  const put = (release: Release | undefined) => onTake({ by: taken.by, ...(release ? { release } : {}) });
+  const { release: _, ...held } = taken;
+  const put = (release: Release | undefined) => onTake({ ...held, ...(release ? { release } : {}) });
   return (
     <>
       <Said label="Taken by" value={taken.by} most={600} onSay={(by) => onTake({ ...taken, by })} />
+      <FormControlLabel label="brings ESC telemetry" control={<Checkbox checked={taken.carries !== undefined} onChange={(_, yes) => onTake({ ...taken, carries: yes ? 'esc-telemetry' : undefined })} />} />
       {taken.release ? (
         <>
           <Said label="Freed by" value={taken.release.what} most={600} width={190} onSay={(what) => put({ ...taken.release!, what })} />
