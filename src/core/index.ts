@@ -35,6 +35,7 @@ export { readPartsList, type PastedLine } from './intake/parts-list';
 export { readSpec } from './intake/read-spec';
 export { specUnits, type Reading, type SpecField } from './intake/reading';
 export { applyReadings, type Said } from './intake/apply-readings';
+export { correctReading, readingText } from './intake/correct-reading';
 export { boardFigures, completenessOf, figureWords, railFigures, type BoardFigure, type Completeness } from './intake/figures';
 export { withTyped } from './intake/typed-figure';
 export { newOwnEsc } from './intake/new-own-esc';

@@ -20,7 +20,7 @@ describe('telemetry that the harness brings', () => {
   test('needs no port, no wire and no money, and leaves the others to the other parts', () => {
     const build = makeBuild({}, [telemetry, positioning]);
     const climb = evaluate(build, board(['rt']));
-    expect([climb.verdict, at(climb, 'tell'), at(climb, 'gps')]).toEqual(['fits', [['Port 2', []]], [['Port 1', ['r1', 't1']]]]);
+    expect([climb.verdict, at(climb, 'tell'), at(climb, 'gps')]).toEqual(['fits', [['Port 2, by the harness', []]], [['Port 1', ['r1', 't1']]]]);
     expect(climb.hookup.releases).toEqual([]);
     expect(buildSheet(build, board(['rt']), climb).wires.filter((w) => w.part === 'tell')).toEqual([]);
     expect(climb.rungs[3]!.findings.find((f) => f.about === 'Serial ports')!.sentence).toBe('1 of 2 ports can be used: 1 taken, 0 left free.');

@@ -163,7 +163,8 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         // The way names the pads of the group's first port; the same places on this port are meant.
         const same = (ids: string[] | undefined, side: 'rx' | 'tx') =>
           (ids ?? []).map((id) => ({ pad: port[side][first[side].findIndex((e) => e.pad === id)]!.pad, does: side === 'rx' ? 'board hears' : 'board talks' }));
-        return { on: port.label, to: [port.id], pads: [...same(place.rx, 'rx'), ...same(place.tx, 'tx')] };
+        const pads = [...same(place.rx, 'rx'), ...same(place.tx, 'tx')];
+        return { on: pads.length > 0 ? port.label : `${port.label}, by the harness`, to: [port.id], pads };
       }
       case 'soft serial':
       case 'output': {

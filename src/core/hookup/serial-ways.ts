@@ -69,7 +69,7 @@ export function serialWays(shop: Workshop, link: Extract<Link, { kind: 'serial' 
 function harnessWay(shop: Workshop, group: PortGroup): Way {
   const port = group.ports[0]!;
   return way({
-    conditions: [{ rung: 5, truth: 'yes', why: `${port.taken!.by} brings it: nothing to wire` }],
+    conditions: [{ rung: 5, truth: 'yes', why: 'nothing to wire' }],
     rows: [{ id: row(shop, { id: `port:${group.id}`, limit: group.ports.length }), amount: 1, rung: 4 }],
     tags: port.taken!.release ? [tag(shop, `release:${port.id}`, 'kept')] : [],
     link: { kind: 'port', group: group.id },

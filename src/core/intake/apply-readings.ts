@@ -1,6 +1,6 @@
 import type { Board } from '../model/board';
 import type { Origin } from '../model/figure';
-import { boardFigures, figureWords } from './figures';
+import { boardFigures, figureWords, type BoardFigure } from './figures';
 import { addGroup } from './new-board';
 import type { Reading, SpecField } from './reading';
 
@@ -14,6 +14,11 @@ const fieldOf: Partial<Record<SpecField, string>> = {
   processor: 'processor', claimedPorts: 'claimedPorts', cellsMin: 'packCells.min', cellsMax: 'packCells.max', packMaxVolts: 'packMaxVolts', continuousAmps: 'esc.continuousAmps', burstAmps: 'esc.burstAmps', burstSeconds: 'esc.burstSeconds',
   sensorAmps: 'currentSensor.fullScaleAmps', patternMm: 'mounting.patternMm', screw: 'mounting.screw', lengthMm: 'lengthMm', widthMm: 'widthMm', heightMm: 'heightMm', massG: 'massG', barometer: 'barometer', overlayChip: 'video.overlayChip', storageMb: 'storageMb',
 };
+
+/** The figure of a board that a field of a sheet goes to. */
+export function figureFor(field: SpecField): BoardFigure {
+  return boardFigures.find((f) => f.field === fieldOf[field])!;
+}
 
 /** The board with the confirmed readings in place, each with its quote, and what stood there before in the history. */
 export function applyReadings(board: Board, readings: readonly Reading[], said: Said): Board {
@@ -43,7 +48,7 @@ function applyOne(board: Board, r: Reading, said: Said): Board {
       return noted(base, `${rail.label}, amps`, before, `${amps} A`, r, said, { rails });
     }
     default: {
-      const figure = boardFigures.find((f) => f.field === fieldOf[r.field])!;
+      const figure = figureFor(r.field);
       const made = { value: r.value, ...words };
       const placed = figure.set(board, made as never);
       const done = noted(placed, figure.field, figureWords(figure.get(board), figure.unit), figureWords(made as never, figure.unit), r, said, {});

@@ -27,7 +27,8 @@ export function WireTable({ hookup, board }: { hookup: Hookup; board: Board }) {
                 <td>
                   {p.links.map((l) => (
                     <div key={l.id}>
-                      {l.on}: {l.pads.map((x) => `${pad(x.pad)}${x.does.startsWith('board') ? ` (${x.does})` : ''}`).join(', ')}
+                      {l.on}
+                      {l.pads.length > 0 && `: ${l.pads.map((x) => `${pad(x.pad)}${x.does.startsWith('board') ? ` (${x.does})` : ''}`).join(', ')}`}
                     </div>
                   ))}
                 </td>

@@ -4,7 +4,7 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { boardFigures, withTyped, type Board, type BoardFigure } from '@/core';
+import { boardFigures, figureWords, withTyped, type Board, type BoardFigure } from '@/core';
 
 const origins = ['claim', 'manual', 'print', 'report', 'measured'] as const;
 const today = () => new Date().toISOString().slice(0, 10);
@@ -29,7 +29,7 @@ export function Figure({ figure, board, onChange }: { figure: BoardFigure; board
   const [refused, setRefused] = useState(false);
   const now = figure.get(board);
   const known = now && !('unknown' in now) ? now : null;
-  const text = !known ? '' : 'low' in known ? `${known.low}..${known.high}` : String(known.value);
+  const text = known ? figureWords(known) : '';
   const origin = known?.origin ?? 'claim';
   const put = (value: string, by: (typeof origins)[number]) => {
     const source = by === origin && known && 'source' in known ? known.source : undefined;

@@ -33,7 +33,6 @@ function Taken({ port, onTake }: { port: Port; onTake: (taken: Port['taken'] | n
   return (
     <>
       <Said label="Taken by" value={taken.by} most={600} onSay={(by) => onTake({ ...taken, by })} />
-      <FormControlLabel label="brings ESC telemetry" control={<Checkbox checked={taken.carries !== undefined} onChange={(_, yes) => onTake({ ...taken, carries: yes ? 'esc-telemetry' : undefined })} />} />
       {taken.release ? (
         <>
           <Said label="Freed by" value={taken.release.what} most={600} width={190} onSay={(what) => put({ ...taken.release!, what })} />
@@ -45,6 +44,7 @@ function Taken({ port, onTake }: { port: Port; onTake: (taken: Port['taken'] | n
         <Button onClick={() => put({ what: 'Turn it off', lost: 'what it does', cents: 0, grams: 0, effort: 1 })}>Can be freed</Button>
       )}
       <Button onClick={() => onTake(null)}>It is free</Button>
+      <FormControlLabel label="brings ESC telemetry" control={<Checkbox checked={taken.carries !== undefined} onChange={(_, yes) => onTake({ ...taken, carries: yes ? 'esc-telemetry' : undefined })} />} />
     </>
   );
 }

@@ -5,7 +5,7 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
-import { applyReadings, readSpec, specUnits, type Board, type Reading } from '@/core';
+import { applyReadings, correctReading, readingText, readSpec, specUnits, type Board, type Reading } from '@/core';
 
 type Choice = 'open' | 'taken' | 'left';
 const mostChars = 1_000_000;
@@ -25,11 +25,14 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
   const [at, setAt] = useState(0);
   const choice = (i: number): Choice => choices[i] ?? 'open';
   const [typed, setTyped] = useState<Record<number, string>>({});
-  const corrected = (r: Reading, i: number): Reading => (typed[i] === undefined ? r : { ...r, value: typeof r.value === 'number' ? Number(typed[i].replace(',', '.')) || r.value : typed[i] });
+  const corrected = (r: Reading, i: number) => (typed[i] === undefined ? r : correctReading(board, r, typed[i]));
   const open = readings.filter((_, i) => choice(i) === 'open').length;
   const decide = (i: number, c: Choice) => {
+    const reading = corrected(readings[i]!, i);
+    // What is typed instead and is no value of the field stays in its box.
+    if (c === 'taken' && !reading) return;
     setChoices((old) => ({ ...old, [i]: c }));
-    if (c === 'taken') onChange(applyReadings(board, [corrected(readings[i]!, i)], { origin, seen: new Date().toISOString().slice(0, 10) }));
+    if (c === 'taken') onChange(applyReadings(board, [reading!], { origin, seen: new Date().toISOString().slice(0, 10) }));
     const next = readings.findIndex((_, j) => j > i && choice(j) === 'open');
     if (next >= 0) setAt(next);
   };
@@ -65,11 +68,10 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
             {readings.map((r, i) => (
               <Box key={i} role="option" aria-selected={i === at} onClick={() => setAt(i)} sx={{ display: 'flex', gap: 1, alignItems: 'center', borderBottom: '1px solid var(--hair)', background: i === at ? 'var(--copperSoft)' : undefined, px: 0.5 }}>
                 <Box sx={{ width: 92, textDecoration: choice(i) === 'left' ? 'line-through' : 'none' }}>{words[r.field] ?? r.field}</Box>
-                <TextField value={typed[i] ?? String(r.value)} onChange={(e) => setTyped((t) => ({ ...t, [i]: e.target.value }))} slotProps={{ htmlInput: { 'aria-label': `Value: ${words[r.field] ?? r.field}` } }} sx={{ width: 62 }} />
+                <TextField value={typed[i] ?? readingText(r)} error={choice(i) === 'open' && !corrected(r, i)} onChange={(e) => setTyped((t) => ({ ...t, [i]: e.target.value }))} slotProps={{ htmlInput: { 'aria-label': `Value: ${words[r.field] ?? r.field}` } }} sx={{ width: 62 }} />
                 <Box sx={{ width: 28, color: 'text.secondary' }}>{specUnits[r.field] ?? ''}</Box>
                 <Box sx={{ flex: 1, color: r.doubt === 'sure' ? 'text.secondary' : 'warning.main', fontSize: 11 }} title={r.why}>
-                  {r.doubt}
-                  {r.why ? `: ${r.why}` : ''}
+                  {choice(i) === 'open' && !corrected(r, i) ? 'not a value of this field' : `${r.doubt}${r.why ? `: ${r.why}` : ''}`}
                 </Box>
                 {choice(i) === 'open' ? (
                   <>
