@@ -2,7 +2,7 @@ import type { Board, Screw } from '../model/board';
 import type { Build } from '../model/build';
 import { exactly, interval, isUnknown } from '../model/figure';
 import { all, any, atLeast, flag, type Truth } from '../model/truth';
-import type { Side } from '../model/words';
+import { sides, type Side } from '../model/words';
 import { ground } from '../hookup/ground';
 import { turnOf } from '../hookup/turn';
 import { comfort } from '../trade/comfort';
@@ -126,11 +126,9 @@ function height(build: Build, board: Board): Finding {
   };
 }
 
-const round: Side[] = ['front', 'right', 'rear', 'left'];
-
 /** Where a side of the board comes to lie when the board is turned clockwise. */
 export function turned(side: Side, degrees: number): Side {
-  return round[(round.indexOf(side) + Math.round(degrees / 90) + 4) % 4]!;
+  return sides[(sides.indexOf(side) + Math.round(degrees / 90) + 4) % 4]!;
 }
 
 /** The yaw offset to set in the firmware: a board turned 90 degrees counter-clockwise is an offset of 270 (common practice, no source). */
@@ -141,28 +139,32 @@ export function yawOffset(arrowOffsetDeg: number, turnedDeg: number): number {
 /** USB, button and cables against the frame's open sides, over the four ways the board can be turned in its holes. */
 function plugs(build: Build, board: Board): Finding[] {
   const { openSides } = build.frame;
-  const sides = openSides.join(', ') || 'no side';
+  const openings = openSides.join(', ') || 'no side';
   const square = interval(board.lengthMm).high === interval(board.widthMm).high;
   const base = turnOf(build, board);
   const turns = square ? [0, 90, 180, 270] : [base, base + 180];
   const reached = (side: Side, at: number) => openSides.includes(turned(side, at));
-  const needs = [board.usb.side, ...(board.buttonSide ? [board.buttonSide] : []), ...board.cableSides];
+  const usbSide = board.usb.side === 'unknown' ? null : board.usb.side;
+  const needs = [...(usbSide ? [usbSide] : []), ...(board.buttonSide ? [board.buttonSide] : []), ...board.cableSides];
   const open = (at: number) => needs.filter((s) => reached(s, at)).length;
   // As drawn, unless another turn opens more: USB counts first.
-  const best = turns.reduce((a, b) => (Number(reached(board.usb.side, b)) * 10 + open(b) > Number(reached(board.usb.side, a)) * 10 + open(a) ? b : a));
+  const worth = (at: number) => Number(usbSide !== null && reached(usbSide, at)) * 10 + open(at);
+  const best = turns.reduce((a, b) => (worth(b) > worth(a) ? b : a));
   const offset = yawOffset(board.arrowOffsetDeg, best);
   const turnedWords = offset === 0 ? '' : ` The board lies with its arrow at ${offset} degrees: set a yaw offset of ${offset}.`;
-  const usb = reached(board.usb.side, best);
+  const usb = usbSide !== null && reached(usbSide, best);
   const findings: Finding[] = [
     {
       rung: 1,
       state: usb && offset === 0 ? 'holds' : 'strained',
       about: 'USB reach',
       sentence: usb
-        ? `The USB plug comes to the ${turned(board.usb.side, best)}, where the frame is open.${turnedWords}`
-        : `The USB plug is on the ${board.usb.side}, the frame is open at: ${sides}. The board comes out to be plugged in.`,
-      needed: `one of: ${sides}`,
-      given: turned(board.usb.side, best),
+        ? `The USB plug comes to the ${turned(usbSide, best)}, where the frame is open.${turnedWords}`
+        : usbSide
+          ? `The USB plug is on the ${usbSide}, the frame is open at: ${openings}. The board comes out to be plugged in.`
+          : `Nobody says on which side the USB plug is, the frame is open at: ${openings}. The board may have to come out to be plugged in.`,
+      needed: `one of: ${openings}`,
+      given: usbSide ? turned(usbSide, best) : 'unknown',
       grounds: [],
     },
   ];

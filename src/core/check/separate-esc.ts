@@ -3,6 +3,7 @@ import type { Build } from '../model/build';
 import { exactly, interval, isKnown } from '../model/figure';
 import { atLeast } from '../model/truth';
 import { ground } from '../hookup/ground';
+import { enoughDrawn, undrawn } from '../hookup/undrawn-pads';
 import { meetings } from '../trade/harness';
 import { escAgainstMotors, type EscFigures } from './esc-amps';
 import { counted, list, num, stateOf, type Finding } from './finding';
@@ -22,11 +23,12 @@ function idle({ esc, kind }: Board): Finding[] {
 function outputs(build: Build, board: Board): Finding {
   const there = board.outputs.filter((o) => o.can.includes('motor')).length;
   const { count } = build.motors;
+  const truth = enoughDrawn(board, there, count);
   return {
     rung: 3,
-    state: there >= count ? 'holds' : 'breaks',
+    state: stateOf(truth),
     about: 'Motor outputs',
-    sentence: `${count === 1 ? 'The separate ESC needs a motor output' : `${count} separate ESCs need a motor output each`}; the board has ${there}.`,
+    sentence: `${count === 1 ? 'The separate ESC needs a motor output' : `${count} separate ESCs need a motor output each`}; ${truth === 'unknown' ? `${there} are drawn, and ${undrawn}` : `the board has ${there}`}.`,
     needed: counted(count, 'output'),
     given: counted(there, 'output'),
     grounds: [],

@@ -63,20 +63,18 @@ export function analogueWays(shop: Workshop, kind: AnalogueKind): Way[] {
 export function videoWays(shop: Workshop, link: Extract<Link, { kind: 'video' }>): Way[] {
   const video = shop.board.video;
   if (!video) return none('the board has no analogue video pads');
-  const overlay: Condition[] = link.overlay
-    ? [
-        {
-          rung: 4,
-          truth: flag(video.overlayChip),
-          why: flag(video.overlayChip) === 'no' ? 'the board has no overlay chip' : 'nobody says whether the board has an overlay chip',
-          grounds: [ground('Overlay chip', video.overlayChip)],
-        },
-      ]
-    : [];
   const pads = link.role === 'camera' ? video.cameraIns : video.out ? [video.out] : [];
   if (pads.length === 0) return none(link.role === 'camera' ? 'the board has no camera input' : 'the board has no video output');
   const id = row(shop, { id: `video:${link.role}`, limit: pads.length });
-  return [way({ conditions: overlay, rows: [{ id, amount: 1, rung: 4 }], link: { kind: 'pad', pads, what: link.role === 'camera' ? 'camera input' : 'video output' } })];
+  return [way({ conditions: overlayConditions(shop, link), rows: [{ id, amount: 1, rung: 4 }], link: { kind: 'pad', pads, what: link.role === 'camera' ? 'camera input' : 'video output' } })];
+}
+
+/** Where the picture is to carry the board's overlay, the board wants a chip for it. */
+export function overlayConditions({ board }: Workshop, link: Extract<Link, { kind: 'video' }>): Condition[] {
+  if (!link.overlay) return [];
+  const chip = board.video?.overlayChip ?? { unknown: true as const };
+  const why = flag(chip) === 'no' ? 'the board has no overlay chip' : 'nobody says whether the board has an overlay chip';
+  return [{ rung: 4, truth: flag(chip), why, grounds: [ground('Overlay chip', chip)] }];
 }
 
 /** A pad of which a board has at most one. */
@@ -95,7 +93,7 @@ export function motorLineWays(shop: Workshop, carries: 'revolutions' | 'current'
       : { rung: 5, truth: known === null ? 'unknown' : known === 'analogue' ? 'no' : 'yes', why: known === null ? 'nobody says what runs on the motor wires' : known === 'analogue' ? 'the motor wires are not digital' : 'the motor wires are digital' };
   if (carries === 'revolutions') return [way({ conditions: [digital], link: { kind: 'pad', pads: [], what: 'motor wires' } })];
   const current = shop.board.digitalCurrent;
-  const there = current ? flag(current.there) : 'no';
+  const there = current ? flag(current.there) : 'unknown';
   const why = { yes: 'each ESC reports its current', no: 'the ESCs do not report their current', unknown: 'nobody says whether the ESCs report their current' }[there];
   const at = current?.at;
   return [way({ conditions: [digital, { rung: 5, truth: there, why }], tags: at ? [bridgeTag(shop, at.bridge, at.position)] : [], link: { kind: 'pad', pads: [], what: 'motor wires' } })];

@@ -7,6 +7,7 @@ import { assumedLinearWatts, ratingShare, usbAmps } from '../trade/rating';
 import { ground } from './ground';
 import { pinLimit } from './plug-pins';
 import { cellGround, type Supplied } from './rail-tree';
+import { mayHaveMore } from './undrawn-pads';
 import { bridgeTag, isVideo, row, way, type Condition, type Way, type Workshop } from './way';
 
 /** An LC filter in the supply of one part: assumed cost and mass, common practice of the trade, no source. */
@@ -15,7 +16,7 @@ const filter = { cents: 450, grams: 3, effort: 2 };
 /** Every supply pad that a part could be put on, with the rungs at which each fails. */
 export function supplyWays(shop: Workshop, part: Part, supply: Supply): Way[] {
   return shop.supplies
-    .filter((s) => s.rail.pads.length > 0 && (s.rail.onlyFor === undefined || s.rail.onlyFor === part.id))
+    .filter((s) => (s.rail.pads.length > 0 || mayHaveMore(shop.board)) && (s.rail.onlyFor === undefined || s.rail.onlyFor === part.id))
     .flatMap((s) => supplyWay(shop, part, supply, s));
 }
 
@@ -26,7 +27,8 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
     ground(`${part.peripheral.name}, least volts`, supply.minVolts, 'V'),
     ground(`${part.peripheral.name}, most volts`, supply.maxVolts, 'V'),
   ];
-  const conditions: Condition[] = [{ rung: 6, truth: insideRange(from, supply), why: rangeSentence(from, supply), grounds }];
+  const hidden: Condition[] = from.rail.pads.length > 0 ? [] : [{ rung: 6, truth: 'unknown', why: `no pad of ${from.rail.label} is drawn` }];
+  const conditions: Condition[] = [...hidden, { rung: 6, truth: insideRange(from, supply), why: rangeSentence(from, supply), grounds }];
   if (needsUsb) {
     const alive: Truth = from.onUsb ? all([atLeast(from.onUsb, interval(supply.minVolts)), atLeast(interval(supply.maxVolts), from.onUsb)]) : 'no';
     const why = from.onUsb ? `${from.rail.label} carries ${volts(from.onUsb.low)} V on USB alone` : `${from.rail.label} is dead on USB alone`;

@@ -3,7 +3,7 @@ import { makeBoard, regulator, says, unknown } from '../tests/make';
 import { boardFigures, completenessOf, figureWords, railFigures } from './figures';
 
 describe('the figures of a board', () => {
-  const board = makeBoard({ rails: [{ id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' } }, { id: 'five', label: '5 V', pads: [], source: regulator(5, 2) }] });
+  const board = makeBoard({ motorLine: { value: 'digital', origin: 'manual' }, rails: [{ id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' } }, { id: 'five', label: '5 V', pads: [], source: regulator(5, 2) }] });
 
   test.each(boardFigures.map((f) => [f.field, f] as const))('%s: what is set is what is read, nothing else changes, and there is a question for it', (_, f) => {
     const made = f.set(board, unknown as never);

@@ -1,4 +1,4 @@
-import { gyroNoises, processorFamilies, screwSchema, type Board } from '../model/board';
+import { gyroNoises, motorLines, processorFamilies, screwSchema, type Board } from '../model/board';
 import { isUnknown, originOf, type FlagFigure, type NumberFigure, type Origin } from '../model/figure';
 
 type AnyFigure = NumberFigure | FlagFigure | { value: string; origin: Origin; source?: string | undefined; seen?: string | undefined } | { unknown: true; source?: string | undefined };
@@ -27,6 +27,7 @@ const noEsc = { channels: { unknown: true as const }, continuousAmps: { unknown:
 
 /** Every single figure of a board, in the order in which a buyer meets them. Ports, pads and rails have places of their own. */
 export const boardFigures: readonly BoardFigure[] = [
+  top('allPads', 'All pads are drawn', '', 'Which pads are there besides those drawn (a picture of both sides says it)?'),
   oneOf(processorFamilies, top('processor', 'Processor family', '', 'Which processor is on the board?')),
   top('claimedPorts', 'Serial ports, as the shop counts them', '', 'How many serial ports are brought out, and which of them are taken?'),
   figure('packCells.min', 'Fewest cells', 'cells', 'From how many cells does it start?', (b) => b.packCells.min, (b, f) => ({ ...b, packCells: { ...b.packCells, min: f } })),
@@ -41,6 +42,14 @@ export const boardFigures: readonly BoardFigure[] = [
     // A stack's harness carries them; without motor pads there is nothing to ask.
     (b) => (b.esc && b.kind !== 'stack' && b.outputs.some((o) => o.can.includes('motor')) ? (b.esc.drivenByOutputs ?? { unknown: true }) : b.esc?.drivenByOutputs),
     (b, f) => ({ ...b, esc: { ...(b.esc ?? noEsc), drivenByOutputs: f } }),
+  ),
+  oneOf(
+    motorLines,
+    figure(
+      'motorLine', 'What runs on the motor wires', '', 'Which signal do the ESCs take on the motor wires, and does it report back?',
+      (b) => (b.esc ? (b.motorLine ?? { unknown: true }) : b.motorLine),
+      (b, f) => ({ ...b, motorLine: f }),
+    ),
   ),
   figure('currentSensor.fullScaleAmps', 'Sensor full scale', 'A', 'Up to how many amps does the current sensor read?', (b) => b.currentSensor?.fullScaleAmps, (b, f) => ({ ...b, currentSensor: { ...b.currentSensor, fullScaleAmps: f } })),
   figure('mounting.patternMm', 'Hole pattern', 'mm', 'What is the distance between the holes?', (b) => b.mounting.patternMm, (b, f) => ({ ...b, mounting: { ...b.mounting, patternMm: f } })),

@@ -1,15 +1,25 @@
 import { boardSchema, type Board, type Pad } from '../model/board';
 
 const unknown = { unknown: true as const };
+const unknownEsc = { channels: unknown, continuousAmps: unknown, burstAmps: unknown, burstSeconds: unknown };
 
-/** A board of which nothing is known yet but its name. */
-export function newBoard(id: string, name: string, maker: string): Board {
+function hasEsc(kind: Board['kind']): boolean {
+  return kind === 'stack' || kind === 'all-in-one' || kind === 'esc';
+}
+
+/** Makes it another kind of board. An ESC comes with the kind, as far as nothing is known of one; where there was one it stays. */
+export function ofKind(board: Board, kind: Board['kind']): Board {
+  return { ...board, kind, esc: board.esc ?? (hasEsc(kind) ? unknownEsc : undefined) };
+}
+
+/** A board of which nothing is known yet but its name and kind. */
+export function newBoard(id: string, name: string, maker: string, kind: Board['kind'] = 'flight controller'): Board {
   return boardSchema.parse({
-    format: 'rung-board', version: 1, id, name, maker, kind: 'flight controller',
+    format: 'rung-board', version: 1, id, name, maker, kind, ...(hasEsc(kind) ? { esc: unknownEsc } : {}),
     processor: unknown, claimedPorts: unknown, packCells: { min: unknown, max: unknown },
     mounting: { patternMm: unknown, screw: unknown, softIsolators: unknown },
-    lengthMm: unknown, widthMm: unknown, heightMm: unknown, massG: unknown, usb: { plug: 'C', side: 'left' },
-    barometer: unknown, storageMb: unknown, gyroNoise: unknown,
+    lengthMm: unknown, widthMm: unknown, heightMm: unknown, massG: unknown, usb: { plug: 'C', side: 'unknown' },
+    allPads: unknown, barometer: unknown, storageMb: unknown, gyroNoise: unknown,
     rails: [{ id: 'pack', label: 'Pack', source: { kind: 'pack' } }],
   });
 }

@@ -162,6 +162,9 @@ export const plugSchema = z.strictObject({
   pins: z.array(z.strictObject({ name: labelSchema, pad: idSchema.optional() })).min(1),
 });
 
+export const boardKinds = ['flight controller', 'all-in-one', 'esc', 'power board', 'stack'] as const;
+export const motorLines = ['analogue', 'digital', 'digital both ways'] as const;
+
 export const boardSchema = z.strictObject({
   format: z.literal('rung-board'),
   version: z.literal(1),
@@ -169,7 +172,7 @@ export const boardSchema = z.strictObject({
   name: nameSchema,
   maker: nameSchema,
   revision: labelSchema.default('1'),
-  kind: z.enum(['flight controller', 'all-in-one', 'esc', 'power board', 'stack']),
+  kind: z.enum(boardKinds),
   summary: textSchema.optional(),
   processor: wordFigureSchema(processorFamilies),
   claimedPorts: numberFigureSchema.describe('Serial ports as the shop counts them'),
@@ -187,6 +190,7 @@ export const boardSchema = z.strictObject({
     .optional(),
   buzzerPad: idSchema.optional(),
   pads: z.array(padSchema).max(200).default([]),
+  allPads: flagFigureSchema.default({ value: true, origin: 'claim' }).describe('Every pad of the board is among the pads here. Unknown or no: what is not here may be there all the same'),
   rails: z.array(railSchema).default([]),
   bridges: z.array(bridgeSchema).default([]),
   plugs: z.array(plugSchema).default([]),
@@ -212,7 +216,7 @@ export const boardSchema = z.strictObject({
     .optional()
     .describe('The plug for a separate four-in-one ESC and its pin order'),
   capacitor: z.strictObject({ microfarads: z.number().positive(), volts: z.number().positive() }).optional().describe('Delivered with the board'),
-  motorLine: wordFigureSchema(['analogue', 'digital', 'digital both ways'])
+  motorLine: wordFigureSchema(motorLines)
     .optional()
     .describe('What runs on the motor wires; both ways: revolutions come back'),
   digitalCurrent: z
@@ -235,7 +239,7 @@ export const boardSchema = z.strictObject({
   heightMm: numberFigureSchema,
   massG: numberFigureSchema,
   massIncludes: textSchema.optional(),
-  usb: z.strictObject({ plug: z.enum(['C', 'micro']), side: sideSchema }),
+  usb: z.strictObject({ plug: z.enum(['C', 'micro']), side: z.union([sideSchema, z.literal('unknown')]) }),
   barometer: flagFigureSchema,
   storageMb: numberFigureSchema,
   gyroNoise: wordFigureSchema(gyroNoises),

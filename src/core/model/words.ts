@@ -14,5 +14,7 @@ export function idFrom(words: string, otherwise: string): string {
 export const labelSchema = z.string().min(1).max(40);
 export const nameSchema = z.string().trim().min(1).max(80);
 export const textSchema = z.string().max(600);
-export const sideSchema = z.enum(['front', 'right', 'rear', 'left']);
+/** Clockwise, seen from the top. */
+export const sides = ['front', 'right', 'rear', 'left'] as const;
+export const sideSchema = z.enum(sides);
 export type Side = z.infer<typeof sideSchema>;

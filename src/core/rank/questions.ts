@@ -5,6 +5,7 @@ import type { Board } from '../model/board';
 import type { Build } from '../model/build';
 import { isUnknown, type NumberFigure } from '../model/figure';
 import { carries } from '../outcome';
+import { padsInPlenty, withPadsOf } from './pads-in-plenty';
 import { firstOf, rankClimbs, type Ranked } from './rank-shelf';
 
 /** An unknown figure, or one that cannot be true, that could change which board is picked. */
@@ -105,12 +106,24 @@ function unknownsOf(build: Build, board: Board): Unknown[] {
   const doubted = new Set(doubtsAbout(board).filter((d) => d.impossible).map((d) => d.field));
   const open = [...boardFigures, ...railFigures(board)].flatMap((f): Unknown[] => {
     const figure = f.get(board);
+    if (f.field === 'allPads') return figure && isUnknown(figure as NumberFigure) ? [padsQuestion(f, board)] : [];
     const values = figure ? valuesFor(f, doubted.has(f.field) ? { unknown: true } : (figure as NumberFigure)) : null;
     return values ? [{ ...f, values, set: (b, value) => f.set(b, { value, origin: 'assumed' } as never), leave: (b) => f.set(b, figure as never) }] : [];
   });
   const before = JSON.stringify(evaluate(build, board).rungs.map((r) => r.state));
   // What changes nothing at any value is no question.
   return open.filter((u) => u.values.some((v) => JSON.stringify(evaluate(build, u.set(board, v)).rungs.map((r) => r.state)) !== before));
+}
+
+/** Pads that are not drawn: none at the worst, at the best whatever the build asks for. */
+function padsQuestion(f: BoardFigure, board: Board): Unknown {
+  const [asDrawn, more] = ['as drawn', 'more than is drawn'];
+  return {
+    ...f,
+    values: [asDrawn, more],
+    set: (b, value) => (value === more ? padsInPlenty(withPadsOf(b, board)) : { ...withPadsOf(b, board), allPads: { value: true, origin: 'assumed' } }),
+    leave: (b) => withPadsOf(b, board),
+  };
 }
 
 function valuesFor({ field, words }: BoardFigure, figure: NumberFigure): unknown[] | null {

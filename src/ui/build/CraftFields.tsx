@@ -5,7 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import type { ReactNode } from 'react';
-import type { Build } from '@/core';
+import { sides, type Build } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
@@ -15,7 +15,6 @@ import { OwnEsc } from './OwnEsc';
 
 const patterns = [16, 20, 25.5, 30.5] as const;
 const screws = ['M2', 'M3'] as const;
-const sides = ['front', 'right', 'rear', 'left'] as const;
 
 export function CraftFields() {
   const { build, edit } = useRoom();

@@ -1,7 +1,7 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import { outlineOf, placePads, type Board, type Climb, type PlacedPad } from '@/core';
+import { outlineOf, placePads, type Board, type Climb, type PlacedPad, type Side } from '@/core';
 import { supplyGauge } from '@/core/hookup/wire-list';
 import { labelRows } from './label-rows';
 
@@ -58,7 +58,7 @@ export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props
       <text x={outline.x + outline.width / 2} y={outline.y + outline.height / 2 + 26} textAnchor="middle" fontSize={13} fontWeight={600} fill="var(--ink)">
         {board.name}
       </text>
-      <UsbMark outline={outline} side={board.usb.side} />
+      {board.usb.side !== 'unknown' && <UsbMark outline={outline} side={board.usb.side} />}
       {/* Wires lie under pads and labels. */}
       {boxes.map((b) =>
         b.ends.map((e, i) => {
@@ -154,7 +154,7 @@ function labelAt(p: PlacedPad, row: number): { x: number; y: number; textAnchor:
   }
 }
 
-function UsbMark({ outline, side }: { outline: { x: number; y: number; width: number; height: number }; side: Board['usb']['side'] }) {
+function UsbMark({ outline, side }: { outline: { x: number; y: number; width: number; height: number }; side: Side }) {
   const { x, y, width, height } = outline;
   const flat = side === 'front' || side === 'rear';
   const cx = side === 'left' ? x : side === 'right' ? x + width : x + width / 2;

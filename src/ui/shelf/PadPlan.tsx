@@ -1,13 +1,15 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { addGroup, outlineOf, padGroups, placePads, removePad, type Board, type PadGroup, type PlacedPad } from '@/core';
+import { addGroup, outlineOf, padGroups, placePads, removePad, sides, withTyped, type Board, type PadGroup, type PlacedPad } from '@/core';
 
-const edges = ['front', 'right', 'rear', 'left', 'inner'] as const;
+const edges = [...sides, 'inner'] as const;
 const area = { width: 300, height: 250 };
 
 /** Both sides of the board to scale. Pads come in by edge and group, in their order; nothing is drawn freely. */
@@ -16,6 +18,7 @@ export function PadPlan({ board, onChange }: { board: Board; onChange: (b: Board
   const [face, setFace] = useState<'top' | 'bottom'>('top');
   const [group, setGroup] = useState<PadGroup>('port');
   const [picked, setPicked] = useState<string | null>(null);
+  const all = 'value' in board.allPads && board.allPads.value;
   const pad = board.pads.find((p) => p.id === picked) ?? null;
   const port = pad && board.ports.find((p) => [...p.rx, ...p.tx].some((e) => e.pad === pad.id));
   const setPad = (change: Partial<Board['pads'][number]>) => onChange({ ...board, pads: board.pads.map((p) => (p.id === picked ? { ...p, ...change } : p)) });
@@ -57,6 +60,8 @@ export function PadPlan({ board, onChange }: { board: Board; onChange: (b: Board
               Add
             </Button>
           </Box>
+          <FormControlLabel label="All its pads are drawn" control={<Checkbox checked={all} onChange={(_, yes) => onChange(withTyped(board, 'allPads', yes ? 'yes' : '?', { origin: 'print', seen: new Date().toISOString().slice(0, 10), who: 'typed in' })!)} />} />
+          {!all && <Box sx={{ color: 'text.secondary' }}>What is not drawn counts as unknown until you say so.</Box>}
           {pad ? (
             <Box sx={{ display: 'flex', flexDirection: 'column', gap: 0.5, borderLeft: '3px solid var(--copper)', pl: 1 }}>
               <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>

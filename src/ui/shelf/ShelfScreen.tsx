@@ -10,7 +10,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
 import { useMemo, useRef, useState } from 'react';
-import { completenessOf, doubtsAbout, idFrom, newBoard, type Board, type Completeness } from '@/core';
+import { boardKinds, completenessOf, doubtsAbout, idFrom, newBoard, type Board, type Completeness } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { ShelfFiles } from './ShelfFiles';
 
@@ -116,13 +116,14 @@ function AddBoard() {
   const router = useRouter();
   const [name, setName] = useState('');
   const [maker, setMaker] = useState('');
+  const [kind, setKind] = useState<Board['kind']>('flight controller');
   const [fault, setFault] = useState<string | null>(null);
   const add = async () => {
     const base = idFrom(`${maker} ${name}`, 'board');
     const taken = new Set(shelf?.boards.map((b) => b.id));
     let id = base;
     for (let n = 2; taken.has(id); n++) id = `${base}-${n}`;
-    const said = await putBoard(newBoard(id, name.trim(), maker.trim()));
+    const said = await putBoard(newBoard(id, name.trim(), maker.trim(), kind));
     setFault(said);
     if (!said) router.push(`/b/${build.id}/shelf/${id}`);
   };
@@ -130,6 +131,13 @@ function AddBoard() {
     <Box component="form" sx={{ display: 'flex', gap: 1, alignItems: 'center' }} onSubmit={(e) => (e.preventDefault(), void add())}>
       <TextField placeholder="New board" value={name} onChange={(e) => setName(e.target.value)} slotProps={{ htmlInput: { 'aria-label': 'Name of a new board', maxLength: 80 } }} sx={{ width: 110 }} />
       <TextField placeholder="its maker" value={maker} onChange={(e) => setMaker(e.target.value)} slotProps={{ htmlInput: { 'aria-label': 'Maker of a new board', maxLength: 80 } }} sx={{ width: 90 }} />
+      <Select value={kind} onChange={(e) => setKind(e.target.value)} inputProps={{ 'aria-label': 'Kind of a new board' }} sx={{ width: 130 }}>
+        {boardKinds.map((k) => (
+          <MenuItem key={k} value={k}>
+            {k}
+          </MenuItem>
+        ))}
+      </Select>
       <Button type="submit" variant="contained" disabled={!name.trim() || !maker.trim()}>
         Add
       </Button>
