@@ -1,5 +1,5 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
-import { readData, type Board, type Peripheral } from '../core';
+import { filledIn, readData, type Board, type Peripheral } from '../core';
 import type { Database } from './connection';
 import { boards, peripherals } from './schema';
 
@@ -10,7 +10,7 @@ export async function allBoards(db: Database): Promise<Board[]> {
 
 /** A board stored by an older Rung, with what has been added to the format since at its default. Newer ones need no second reading. */
 function current(stored: Board): Board {
-  if ('history' in stored) return stored;
+  if (filledIn.every((field) => field in stored)) return stored;
   const read = readData(stored, 'rung-board');
   if (!read.ok) throw new Error(`A stored board cannot be read: ${read.faults.map((f) => `${f.field}: ${f.sentence}`).join(' ')}`);
   return read.value;
@@ -43,7 +43,7 @@ export async function saveBoard(db: Database, board: Board, baseVersion: number)
     if (row) return { kind: 'saved', version: row.version };
   }
   const [there] = await db.select().from(boards).where(eq(boards.id, board.id));
-  return there ? { kind: 'conflict', board: there.body, version: there.version } : { kind: 'gone' };
+  return there ? { kind: 'conflict', board: current(there.body), version: there.version } : { kind: 'gone' };
 }
 
 export async function findBoard(db: Database, id: string): Promise<{ board: Board; version: number } | null> {

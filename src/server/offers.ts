@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { counted, type Board } from '../core';
+import { counted, withTypedOffers, type Board } from '../core';
 
 const replySchema = z.object({
   offers: z
@@ -38,7 +38,7 @@ export async function refreshOffers(board: Board, address: string | undefined, t
     return { ok: false, sentence: `The shop service sends an offer that cannot be right (${issue.path.join('.')}: ${issue.message}). The offers stay as they are.` };
   }
   const offers = read.data.offers.map(({ currency: _, ...o }) => ({ ...o, seen: today }));
-  return { ok: true, offers, sentence: offers.length === 0 ? 'No shop offers this board today.' : `${counted(offers.length, 'offer')}, seen today.` };
+  return { ok: true, offers: withTypedOffers(offers, board.offers), sentence: offers.length === 0 ? 'No shop offers this board today.' : `${counted(offers.length, 'offer')}, seen today.` };
 }
 
 async function bounded(reply: Response): Promise<string | null> {

@@ -1,8 +1,8 @@
 import http from 'node:http';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { newBoard } from '../core';
+import { filledIn, newBoard } from '../core';
 import { openDatabase, type Database } from '../db/connection';
-import { findBoard, saveBoard } from '../db/library';
+import { allBoards, findBoard, saveBoard } from '../db/library';
 import { freshDatabase } from '../db/tests/fresh-database';
 import { addPhoto, findPhoto, photosAbout } from '../db/photos';
 import { refreshOffers } from './offers';
@@ -28,10 +28,11 @@ test('a board is added once, saved on the newest version only, and says when it 
   expect((await findBoard(db, 'test-board'))!.version).toBe(2);
 });
 
-test('a board stored before a field was added to the format opens with its default', async () => {
-  const { history: _, ...older } = { ...board, id: 'older' };
-  await saveBoard(db, older as typeof board, 0);
-  expect((await findBoard(db, 'older'))!.board.history).toEqual([]);
+test.each(filledIn)('a board stored before %s was added to the format opens with its default', async (field) => {
+  const older = Object.fromEntries(Object.entries({ ...board, id: `without-${field.toLowerCase()}` }).filter(([key]) => key !== field)) as typeof board;
+  await saveBoard(db, older, 0);
+  expect((await findBoard(db, older.id))!.board).toHaveProperty(field);
+  expect((await allBoards(db)).find((b) => b.id === older.id)).toHaveProperty(field);
 });
 
 describe('the shop service, at its worst', () => {

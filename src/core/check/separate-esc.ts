@@ -3,7 +3,7 @@ import type { Build } from '../model/build';
 import { exactly, interval, isKnown } from '../model/figure';
 import { atLeast } from '../model/truth';
 import { ground } from '../hookup/ground';
-import { enoughDrawn, undrawn } from '../hookup/undrawn-pads';
+import { enoughDrawn, undrawn } from '../hookup/all-pads';
 import { meetings } from '../trade/harness';
 import { escAgainstMotors, type EscFigures } from './esc-amps';
 import { counted, list, num, stateOf, type Finding } from './finding';

@@ -4,7 +4,7 @@ import type { LaidPart } from '../hookup/lay-out';
 import { railLimits } from '../hookup/supply-ways';
 import { interval, isKnown } from '../model/figure';
 import { usbAmps } from '../trade/rating';
-import type { SolvedRung, Way, Workshop } from '../hookup/way';
+import { isMet, type SolvedRung, type Way, type Workshop, type World } from '../hookup/way';
 import type { Rail } from '../model/board';
 import { protocols } from '../trade/protocol';
 import { capital, list, num, rungNames, type Finding, type RungState } from './finding';
@@ -53,29 +53,29 @@ function doubts(parts: LaidPart[], rung: SolvedRung): string[] {
 
 function clash(shop: Workshop, core: LaidPart[], rung: SolvedRung, state: RungState): Finding {
   const alone = core.length === 1;
-  const grounds = core.flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways.flatMap((w) => w.conditions.flatMap((c) => (c.rung === rung && c.truth !== 'yes' ? (c.grounds ?? []) : []))))));
+  const grounds = core.flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways.flatMap((w) => w.conditions.flatMap((c) => (c.rung === rung && !isMet(c, shop.world) ? (c.grounds ?? []) : []))))));
   return {
     rung,
     state,
     about: list(core.map((l) => l.part.peripheral.name)),
-    sentence: alone && (rung < 7 || noWay(core[0]!)) ? aloneWords(core[0]!, rung) : rung === 7 ? loadWords(shop, core) : clashWords(shop, core, rung),
+    sentence: alone && (rung < 7 || noWay(core[0]!, shop.world)) ? aloneWords(core[0]!, rung, shop.world) : rung === 7 ? loadWords(shop, core) : clashWords(shop, core, rung),
     grounds: grounds.filter((g, i) => grounds.findIndex((h) => h.what === g.what && h.figure === g.figure) === i).slice(0, 6),
     ...fixHint(shop, core, rung),
   };
 }
 
 /** Is there a need of each mode that no single way meets, loads aside? */
-function noWay(l: LaidPart): boolean {
-  return l.modes.every((m) => m.needs.some((n) => n.ways.every((w) => w.conditions.some((c) => c.truth !== 'yes'))));
+function noWay(l: LaidPart, world: World): boolean {
+  return l.modes.every((m) => m.needs.some((n) => n.ways.every((w) => w.conditions.some((c) => !isMet(c, world)))));
 }
 
 /** One part that no way suits: for the mode that gets furthest, what each way lacks. */
-function aloneWords(l: LaidPart, rung: SolvedRung): string {
+function aloneWords(l: LaidPart, rung: SolvedRung, world: World): string {
   const name = l.part.peripheral.name;
   const tried = l.modes.flatMap((m) =>
     m.needs.flatMap((n) => {
       if (n.kind === 'supply' && rung < 6) return [];
-      const failing = n.ways.map((w) => w.conditions.find((c) => c.rung <= rung && c.truth !== 'yes'));
+      const failing = n.ways.map((w) => w.conditions.find((c) => c.rung <= rung && !isMet(c, world)));
       if (n.ways.length > 0 && failing.some((f) => !f)) return [];
       // The way that got furthest says most.
       const furthest = failing.flatMap((f) => (f ? [f] : [])).sort((a, b) => b.rung - a.rung);

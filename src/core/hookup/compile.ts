@@ -2,7 +2,7 @@ import type { Lock } from '../model/build';
 import { cost } from './cost';
 import type { LaidMode, LaidNeed, LaidPart } from './lay-out';
 import type { Choice, Problem, TagUse } from './problem';
-import type { Place, SolvedRung, Way, Workshop } from './way';
+import { isMet, type Place, type SolvedRung, type Way, type Workshop } from './way';
 
 /** A choice problem, and for each of its choices the way it stands for. */
 export interface Compiled {
@@ -71,7 +71,7 @@ export function compile(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, lock
 }
 
 function goes(shop: Workshop, w: Way, upTo: SolvedRung): boolean {
-  return w.conditions.every((c) => c.rung > upTo || c.truth === 'yes' || (c.truth === 'unknown' && shop.world === 'hopeful'));
+  return w.conditions.every((c) => c.rung > upTo || isMet(c, shop.world));
 }
 
 function doubtsOf(w: Way, upTo: SolvedRung): number {

@@ -14,6 +14,8 @@ export function pinOf(board: Board, rail: Rail, pad: string): { plug: Board['plu
 
 /** The most that one part may draw from the rail through the best of its pads: Infinity where one can be soldered, or where the build solders everything. */
 export function pinLimit(shop: Workshop, rail: Rail): { amps: number; plug: string } {
+  // Of a rail whose pads are not drawn nobody says that they are pins.
+  if (rail.pads.length === 0) return { amps: Infinity, plug: '' };
   let best = { amps: 0, plug: '' };
   for (const pad of rail.pads) {
     const pin = shop.build.policies.joints === 'solder' ? null : pinOf(shop.board, rail, pad);

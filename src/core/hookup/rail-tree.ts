@@ -4,6 +4,7 @@ import { assumed, exactly, interval, type Interval } from '../model/figure';
 import { any, flag, not, type Truth } from '../model/truth';
 import { lowestVolts, packSwing } from '../trade/cell';
 import { assumedBuckEfficiency } from '../trade/rating';
+import { usbUnsaid } from './all-pads';
 import { ground, type Ground } from './ground';
 
 /** Lower and upper end of a rail's swing in volts; each end may itself be uncertain. */
@@ -17,7 +18,7 @@ export interface Supplied {
   rail: Rail;
   bridges: { bridge: string; position: string }[];
   swing: Swing;
-  /** Volts on USB alone, or null where the rail is dead then. */
+  /** Volts on USB alone, without ends where nobody says; null where the rail is dead then. */
   onUsb: Interval | null;
   /** Regulators from the pad up to the pack, with the amps each carries for one amp at the pad. */
   regulators: { rail: Rail; source: Regulator; perAmp: number }[];
@@ -27,6 +28,9 @@ export interface Supplied {
   backFeeds: Truth;
   grounds: Ground[];
 }
+
+/** USB gives 4.75 to 5.25 V (USB 2.0, 7.2.2, from memory). */
+const mostUsbVolts = 5.25;
 
 /** The name of the figure that says how far a pack sags. */
 export const cellGround = 'One cell\'s resistance';
@@ -63,7 +67,11 @@ function supplied(board: Board, build: Powered, rail: Rail, end: End): Supplied[
       return [{ rail, bridges: [], swing: { low: volts, high: volts }, onUsb: volts, regulators: [], raw: false, backFeeds: 'no', grounds: [] }];
     }
     case 'regulator':
-      return parent(source.input).map((from) => regulated(rail, source, from, end));
+      return parent(source.input).map((from) => {
+        const made = regulated(rail, source, from, end);
+        // As USB has 5 V, so may what a regulator of 5 V feeds.
+        return usbUnsaid(board) && interval(source.outVolts).low <= mostUsbVolts ? { ...made, onUsb: made.onUsb ?? { low: -Infinity, high: Infinity } } : made;
+      });
     case 'either': {
       // In flight the pack's side holds the rail up; on the desk only the USB side does.
       const sides = source.of.map(parent);

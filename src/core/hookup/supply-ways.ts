@@ -4,10 +4,10 @@ import { interval, isKnown, isUnknown } from '../model/figure';
 import type { Supply } from '../model/peripheral';
 import { all, atLeast, type Truth } from '../model/truth';
 import { assumedLinearWatts, ratingShare, usbAmps } from '../trade/rating';
+import { mayHaveMore } from './all-pads';
 import { ground } from './ground';
 import { pinLimit } from './plug-pins';
 import { cellGround, type Supplied } from './rail-tree';
-import { mayHaveMore } from './undrawn-pads';
 import { bridgeTag, isVideo, row, way, type Condition, type Way, type Workshop } from './way';
 
 /** An LC filter in the supply of one part: assumed cost and mass, common practice of the trade, no source. */
@@ -31,7 +31,8 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
   const conditions: Condition[] = [...hidden, { rung: 6, truth: insideRange(from, supply), why: rangeSentence(from, supply), grounds }];
   if (needsUsb) {
     const alive: Truth = from.onUsb ? all([atLeast(from.onUsb, interval(supply.minVolts)), atLeast(interval(supply.maxVolts), from.onUsb)]) : 'no';
-    const why = from.onUsb ? `${from.rail.label} carries ${volts(from.onUsb.low)} V on USB alone` : `${from.rail.label} is dead on USB alone`;
+    const carries = from.onUsb && Number.isFinite(from.onUsb.low) ? `${from.rail.label} carries ${volts(from.onUsb.low)} V on USB alone` : `nobody says whether ${from.rail.label} is alive on USB alone`;
+    const why = from.onUsb ? carries : `${from.rail.label} is dead on USB alone`;
     conditions.push({ rung: 6, truth: alive, why });
   }
   const peakAmps = ampsAt(supply, 'peakAmps', from, shop.world);

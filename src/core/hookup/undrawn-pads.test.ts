@@ -62,6 +62,16 @@ describe('a board of which not all pads are drawn', () => {
     expect(evaluate(fed, makeBoard({ ...some, rails: rails(5) })).rungs[5]!.state).toBe('unknown');
     expect(evaluate(fed, makeBoard({ ...all, rails: rails(5) })).stopsAt).toBe(6);
   });
+  test('a rail of 5 V may be alive on USB until somebody says where USB comes in; one of 9 V is not', () => {
+    const onUsb = makeBuild({}, [makePart('p', { supply: supply(4.5, 10, 0.1) }, { onUsb: true })]);
+    const rails = (volts: number) => [{ id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' as const } }, { id: 'reg', label: 'Regulator', pads: ['vbat'], source: regulator(volts, 2) }];
+    const usb = { id: 'usb', label: 'USB', pads: [], source: { kind: 'usb' as const } };
+    expect(evaluate(onUsb, makeBoard({ ...some, rails: rails(5) })).rungs[5]!.state).toBe('unknown');
+    expect(evaluate(onUsb, makeBoard({ ...some, rails: rails(9) })).stopsAt).toBe(6);
+    expect(evaluate(onUsb, makeBoard({ ...some, rails: [...rails(5), usb] })).rungs[5]!.state).toBe('unknown');
+    expect(evaluate(onUsb, makeBoard({ ...all, rails: [...rails(5), usb] })).stopsAt).toBe(6);
+    expect(evaluate(onUsb, padsInPlenty(makeBoard({ ...some, rails: rails(5) }))).rungs[5]!.state).toBe('holds');
+  });
   test('too few motor outputs for separate ESCs are not yet too few', () => {
     const separate = makeBuild({ motors: { count: 4, cruiseAmps: 6, peakAmps: 30, peakSeconds: 5, esc: 'separate' } });
     const controller = (allPads: object) => evaluate(separate, makeBoard({ kind: 'flight controller', esc: undefined, outputs: [], allPads: allPads as never })).rungs[2]!.state;

@@ -1,22 +1,10 @@
 import type { Board } from '../model/board';
 import { interval, isKnown } from '../model/figure';
 import type { Link } from '../model/peripheral';
-import { flag, type Truth } from '../model/truth';
+import { mayHaveMore, undrawn } from './all-pads';
 import { overlayConditions } from './pad-ways';
 import { portGroups, spoken } from './serial-ways';
 import { row, way, type Condition, type Way, type Workshop } from './way';
-
-/** May the board have pads that are not among those of its file? Then what is not here is unknown, not absent. */
-export function mayHaveMore(board: Board): boolean {
-  return flag(board.allPads) !== 'yes';
-}
-
-/** What a count comes to where pads may be missing: too few of them is not yet no. */
-export function enoughDrawn(board: Board, there: number, needed: number): Truth {
-  return there >= needed ? 'yes' : mayHaveMore(board) ? 'unknown' : 'no';
-}
-
-export const undrawn = 'not all pads of the board are drawn';
 
 /** The way onto a pad that is not drawn, where there may be one. Serial ports that are all there may still have a pad more, for inverted signals. */
 export function undrawnWays(shop: Workshop, link: Link): Way[] {

@@ -63,6 +63,11 @@ export function way(part: Partial<Way>): Way {
  */
 export type World = 'sure' | 'hopeful';
 
+/** Is a condition met, as unknown is read in this world? */
+export function isMet({ truth }: Condition, world: World): boolean {
+  return truth === 'yes' || (truth === 'unknown' && world === 'hopeful');
+}
+
 /** All that the ways of one build on one board refer to, gathered while they are made. */
 export interface Workshop {
   build: Build;

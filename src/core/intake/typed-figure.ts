@@ -2,6 +2,7 @@ import { boardSchema, type Board } from '../model/board';
 import type { Origin } from '../model/figure';
 import { valueFromText } from './figure-text';
 import { boardFigures, figureWords, railFigures, type BoardFigure } from './figures';
+import { withPrice } from './typed-offer';
 
 /** A board's figures and those of its regulators by name. */
 export function figureOf(board: Board, field: string): BoardFigure | undefined {
@@ -9,10 +10,11 @@ export function figureOf(board: Board, field: string): BoardFigure | undefined {
 }
 
 /**
- * The board with a figure as somebody typed it, and what stood there before in its history; null when the text is no value of this figure.
+ * The board with a figure, or its price (`offers`), as somebody typed it, and what stood there before in its history; null when the text is no value of this figure.
  * `said`: whose word it is, the day, and where it was read.
  */
 export function withTyped(board: Board, field: string, typed: string, said: { origin: Origin; seen: string; source?: string | undefined; who: string }): Board | null {
+  if (field === 'offers') return withPrice(board, typed, said.seen);
   const figure = figureOf(board, field);
   const value = figure && valueFromText(typed, figure.words ?? []);
   if (!value) return null;

@@ -152,6 +152,7 @@ export const offerSchema = z.strictObject({
   deliveryDays: z.int().min(0).max(365).optional(),
   seen: z.iso.date(),
   stock: z.int().min(0).max(100_000).optional(),
+  typed: z.boolean().optional().describe('The buyer typed it in; it stays when shops are asked again'),
 });
 export type Offer = z.infer<typeof offerSchema>;
 
@@ -251,3 +252,6 @@ export const boardSchema = z.strictObject({
     .describe('What was changed: when, by whose word, and what stood there before'),
 });
 export type Board = z.infer<typeof boardSchema>;
+
+/** Fields that every board has once it has been read, since they have a default. */
+export const filledIn = Object.entries(boardSchema.shape).flatMap(([field, schema]) => (schema instanceof z.ZodDefault ? [field] : []));

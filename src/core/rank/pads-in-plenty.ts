@@ -1,5 +1,6 @@
 import { addGroup, padGroups, type PadGroup } from '../intake/new-board';
 import type { Board } from '../model/board';
+import { usbUnsaid } from '../hookup/all-pads';
 import { interval, isKnown } from '../model/figure';
 
 /** Of each kind of pads so many: more than a build asks for. Regulators are known by their figures, ports by their count. */
@@ -9,7 +10,7 @@ const mostPorts = 8;
 /** A board with its figures, and the pads of another state of it. */
 export function withPadsOf(board: Board, { pads, allPads, ports, buses, outputs, analogueInputs, buzzerPad, video, rails }: Board): Board {
   const overlayChip = board.video?.overlayChip;
-  return { ...board, pads, allPads, ports, buses, outputs, analogueInputs, buzzerPad, video: video && overlayChip ? { ...video, overlayChip } : video, rails: board.rails.map((r, i) => ({ ...r, pads: rails[i]!.pads })) };
+  return { ...board, pads, allPads, ports, buses, outputs, analogueInputs, buzzerPad, video: video && overlayChip ? { ...video, overlayChip } : video, rails: board.rails.slice(0, rails.length).map((r, i) => ({ ...r, pads: rails[i]!.pads })) };
 }
 
 /** The board as it is at best where not all its pads are drawn: every kind of pad in plenty, and every port with pads for either sense. */
@@ -27,9 +28,20 @@ export function padsInPlenty(board: Board): Board {
     ...drawn,
     allPads: { value: true, origin: 'assumed' },
     ports: drawn.ports.map((p) => ({ ...p, rx: [...p.rx, { pad: pad('RX'), sense: 'plain' as const }, { pad: pad('RX inverted'), sense: 'inverted' as const }], tx: [...p.tx, { pad: pad('TX'), sense: 'plain' as const, twoWayInverter: false }, { pad: pad('TX inverted'), sense: 'inverted' as const, twoWayInverter: true }] })),
-    rails: drawn.rails.map((r) => (r.pads.length > 0 ? r : { ...r, pads: [pad(r.label)] })),
+    rails: withUsb(drawn).map((r) => (r.pads.length > 0 ? r : { ...r, pads: [pad(r.label)] })),
     analogueInputs: [...drawn.analogueInputs, ...(['signal strength', 'air speed'] as const).map((kind) => ({ id: `more-${kind.replace(' ', '-')}`, label: kind, kind, pad: pad(kind), maxVolts: 5 }))],
     video: { overlayChip: { unknown: true }, ...drawn.video, cameraIns: drawn.video?.cameraIns ?? [], cameraControl: drawn.video?.cameraControl ?? pad('camera control') },
     pads: [...drawn.pads, ...more],
   };
+}
+
+/** Where nobody has said how USB comes in: a regulator of 5 V and USB feed one more rail, kept apart. */
+function withUsb(board: Board): Board['rails'] {
+  const five = board.rails.find(({ source }) => source.kind === 'regulator' && interval(source.outVolts).low <= 5 && interval(source.outVolts).high >= 5);
+  if (!usbUnsaid(board) || !five) return board.rails;
+  return [
+    ...board.rails,
+    { id: 'more-usb', label: 'USB', pads: [], source: { kind: 'usb', dropVolts: 0 } },
+    { id: 'more-5v', label: '5 V', pads: [], source: { kind: 'either', of: ['more-usb', five.id], isolated: { value: true, origin: 'assumed' } } },
+  ];
 }

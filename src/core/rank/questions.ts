@@ -110,6 +110,7 @@ function unknownsOf(build: Build, board: Board): Unknown[] {
     const values = figure ? valuesFor(f, doubted.has(f.field) ? { unknown: true } : (figure as NumberFigure)) : null;
     return values ? [{ ...f, values, set: (b, value) => f.set(b, { value, origin: 'assumed' } as never), leave: (b) => f.set(b, figure as never) }] : [];
   });
+  open.push(...(board.offers.length === 0 ? [priceQuestion] : []));
   const before = JSON.stringify(evaluate(build, board).rungs.map((r) => r.state));
   // What changes nothing at any value is no question.
   return open.filter((u) => u.values.some((v) => JSON.stringify(evaluate(build, u.set(board, v)).rungs.map((r) => r.state)) !== before));
@@ -126,6 +127,15 @@ function padsQuestion(f: BoardFigure, board: Board): Unknown {
   };
 }
 
+const [cheap, dear] = ['cheap enough', 'too dear'];
+/** The price of a board that nobody offers: next to nothing, and more than anybody pays. */
+const priceQuestion: Unknown = {
+  field: 'offers', says: 'Price', unit: '€', ask: 'What does it cost, with shipping?', get: () => undefined,
+  values: [cheap, dear],
+  set: (b, value) => ({ ...b, offers: [{ shop: 'some shop', cents: value === cheap ? 1 : 1e8, shippingCents: 0, seen: '2000-01-01' }] }),
+  leave: (b) => ({ ...b, offers: [] }),
+};
+
 function valuesFor({ field, words }: BoardFigure, figure: NumberFigure): unknown[] | null {
   if ('low' in figure) return [figure.low, figure.high];
   if (!isUnknown(figure)) return null;
@@ -137,7 +147,7 @@ function valuesFor({ field, words }: BoardFigure, figure: NumberFigure): unknown
 function pickWords(outcomes: { value: unknown; first: string | null }[], names: { id: string; name: string }[], unit: string): string {
   const by = new Map<string | null, unknown[]>();
   for (const o of outcomes) by.set(o.first, [...(by.get(o.first) ?? []), o.value]);
-  const word = (v: unknown) => (v === true ? 'yes' : v === false ? 'no' : `${String(v)}${unit ? ` ${unit}` : ''}`);
+  const word = (v: unknown) => (v === true ? 'yes' : v === false ? 'no' : `${String(v)}${unit && typeof v === 'number' ? ` ${unit}` : ''}`);
   const called = (id: string | null) => (id === null ? 'nothing' : (names.find((x) => x.id === id)?.name ?? id));
   if (by.size === 1) return `${called([...by.keys()][0]!)}, whatever it turns out to be, once it is known`;
   return [...by].map(([id, values]) => `${called(id)} if it is ${values.map(word).join(' or ')}`).join('; ');

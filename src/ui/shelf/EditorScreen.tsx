@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
-import { completenessOf, differencesOf, doubtsAbout, evaluate, type Board } from '@/core';
+import { completenessOf, differencesOf, doubtsAbout, evaluate, readFile, type Board } from '@/core';
 import { LadderStrip } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
 import { NoBoard } from '../frame/NoBoard';
@@ -160,7 +160,7 @@ function Editor({ stored }: { stored: Board }) {
       </Box>
       <Box component="aside" aria-label="Spec sheet, offers and pictures" sx={{ width: 380, flexShrink: 0, overflow: 'auto', borderLeft: '1px solid var(--hair)', px: 2, py: 1, background: 'var(--sheet)', display: 'flex', flexDirection: 'column', gap: 2 }}>
         <SheetReader board={board} onChange={setBoard} />
-        <Offers board={board} changed={changed} onFresh={setBoard} />
+        <Offers board={board} changed={changed} onFresh={setBoard} onChange={setBoard} />
         <Photos about={`board:${board.id}`} />
       </Box>
     </Box>
@@ -170,7 +170,8 @@ function Editor({ stored }: { stored: Board }) {
 function draftOf(stored: Board): Board {
   try {
     const kept = localStorage.getItem(draftKey(stored.id));
-    return kept ? (JSON.parse(kept) as Board) : stored;
+    const read = kept ? readFile(kept, 'rung-board') : null;
+    return read?.ok ? read.value : stored;
   } catch {
     return stored;
   }

@@ -1,13 +1,15 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { isStale, type Board } from '@/core';
+import { isStale, withOffer, withoutOffer, type Board } from '@/core';
+import { NumberBox } from '../build/NumberBox';
 import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/BuildRoom';
 
 /** What shops ask for the board, when that was seen, and a way to ask again. */
-export function Offers({ board, changed, onFresh }: { board: Board; changed: boolean; onFresh: (b: Board) => void }) {
+export function Offers({ board, changed, onFresh, onChange }: { board: Board; changed: boolean; onFresh: (b: Board) => void; onChange: (b: Board) => void }) {
   const { takeBoard } = useRoom();
   const today = new Date().toISOString().slice(0, 10);
   const [said, setSaid] = useState<string | null>(null);
@@ -44,10 +46,38 @@ export function Offers({ board, changed, onFresh }: { board: Board; changed: boo
                 seen {o.seen}
                 {isStale(o, today) ? ', stale' : ''}
               </td>
+              <td>{o.typed && <Button onClick={() => onChange(withoutOffer(board, o))}>Take out</Button>}</td>
             </tr>
           ))}
         </tbody>
       </table>
+      <TypeOffer onType={(offer) => onChange(withOffer(board, offer, today) ?? board)} />
     </section>
+  );
+}
+
+/** An offer that the buyer has seen somewhere. */
+function TypeOffer({ onType }: { onType: (offer: { shop: string; cents: number; shippingCents: number; deliveryDays?: number }) => void }) {
+  const [shop, setShop] = useState('');
+  const [price, setPrice] = useState<number | null>(null);
+  const [shipping, setShipping] = useState<number | null>(null);
+  const [days, setDays] = useState<number | null>(null);
+  const add = () => {
+    onType({ shop: shop.trim(), cents: Math.round(price! * 100), shippingCents: Math.round((shipping ?? 0) * 100), ...(days === null ? {} : { deliveryDays: days }) });
+    setShop('');
+    setPrice(null);
+    setShipping(null);
+    setDays(null);
+  };
+  return (
+    <Box component="form" aria-label="An offer you have seen" onSubmit={(e) => (e.preventDefault(), add())} sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}>
+      <TextField label="Shop" value={shop} onChange={(e) => setShop(e.target.value)} slotProps={{ htmlInput: { maxLength: 80 } }} sx={{ flex: 1 }} />
+      <NumberBox label="Price" unit="€" max={10_000} mayBeUnknown empty="" value={price} onChange={setPrice} width={70} />
+      <NumberBox label="Shipping" unit="€" max={1000} mayBeUnknown empty="" value={shipping} onChange={setShipping} width={62} />
+      <NumberBox label="Days" whole max={365} mayBeUnknown empty="" value={days} onChange={setDays} width={44} />
+      <Button type="submit" disabled={!shop.trim() || price === null}>
+        Add
+      </Button>
+    </Box>
   );
 }
