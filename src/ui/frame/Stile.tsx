@@ -74,5 +74,5 @@ export function Stile() {
 
 function undecidedWords(ranked: ReturnType<typeof useRoom>['ranking']['ranked']): string {
   const undecided = ranked?.filter((r) => r.climb.verdict === 'cannot say yet').length ?? 0;
-  return undecided === 0 ? 'none open' : `${counted(undecided, 'board')} open`;
+  return undecided === 0 ? 'all can be told' : `${undecided} cannot say yet`;
 }

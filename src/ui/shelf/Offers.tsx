@@ -37,7 +37,7 @@ export function Offers({ board, changed, onFresh, onChange }: { board: Board; ch
       <table>
         <tbody>
           {board.offers.map((o, i) => (
-            <tr key={i}>
+            <tr key={i} style={{ whiteSpace: 'nowrap' }}>
               <td>{o.shop}</td>
               <td className="n">€{(o.cents / 100).toFixed(2)}</td>
               <td className="n">+ {(o.shippingCents / 100).toFixed(2)}</td>
@@ -46,7 +46,7 @@ export function Offers({ board, changed, onFresh, onChange }: { board: Board; ch
                 seen {o.seen}
                 {isStale(o, today) ? ', stale' : ''}
               </td>
-              <td>{o.typed && <Button onClick={() => onChange(withoutOffer(board, o))}>Take out</Button>}</td>
+              <td>{o.typed && <Button sx={{ px: 0.5 }} onClick={() => onChange(withoutOffer(board, o))}>Take out</Button>}</td>
             </tr>
           ))}
         </tbody>
