@@ -38,7 +38,7 @@ export function AddPart({ onAdded }: { onAdded: (id: string) => void }) {
       autoHighlight
       clearOnBlur
       blurOnSelect={false}
-      noOptionsText="No part of this name is in the library."
+      noOptionsText={'No part of this name is in the library. "Paste a list" takes it as one of your own.'}
       sx={{ width: 300 }}
       renderInput={(params) => <TextField {...params} label="Add a part: receiver, camera, ..." />}
       renderOption={({ key, ...props }, p) => (

@@ -6,23 +6,24 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { places, usualPlace, type Part, type Peripheral } from '@/core';
-import { linkNeeds } from '@/core/check/signal-words';
+import { places, unsaidSupply, usualPlace, type Part, type Peripheral } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { changedPart } from './change';
 import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
 import { NumberBox } from './NumberBox';
+import { PartLinks } from './PartLinks';
 
-type Supply = NonNullable<Peripheral['modes'][number]['supply']>;
+type Mode = Peripheral['modes'][number];
+type Supply = NonNullable<Mode['supply']>;
 
 /** The electrical needs of one part, to be corrected where they stand. The library keeps its own copy. */
 export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }) {
   const { edit } = useRoom();
   const { peripheral } = part;
   const change = (what: string, next: Partial<Peripheral>) => edit(`${what} ${part.id}`, (b) => changedPart(b, part.id, { peripheral: { ...b.parts.find((p) => p.id === part.id)!.peripheral, ...next } }));
-  const supply = (mode: string, what: string, next: Partial<Supply>) =>
-    change(`${what} ${mode}`, { modes: peripheral.modes.map((m) => (m.id === mode && m.supply ? { ...m, supply: { ...m.supply, ...next } } : m)) });
+  const mode = (id: string, what: string, next: Partial<Mode>) => change(`${what} ${id}`, { modes: peripheral.modes.map((m) => (m.id === id ? { ...m, ...next } : m)) });
+  const supply = (id: string, what: string, next: Partial<Supply>) => mode(id, what, { supply: { ...peripheral.modes.find((m) => m.id === id)!.supply!, ...next } });
   return (
     <Box component="section" aria-label={`Details of ${peripheral.name}`} sx={{ mt: 2, borderTop: '2px solid var(--copper)', pt: 1, display: 'flex', flexDirection: 'column', gap: 1.25 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline' }}>
@@ -52,23 +53,21 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
             {peripheral.modes.length > 1 ? `Way ${i + 1}: ` : ''}
             {m.label}
           </Typography>
-          <Box component="ul" sx={{ m: 0, pl: 2, fontSize: 12 }}>
-            {m.links.map((l) => (
-              <li key={l.id}>{linkNeeds(l)}</li>
-            ))}
-            {m.lost.map((l) => (
-              <li key={l}>Lost: {l}</li>
-            ))}
-          </Box>
-          {m.supply ? (
+          <PartLinks links={m.links} onChange={(links) => mode(m.id, 'wires', { links })} />
+          {m.lost.map((l) => (
+            <Box key={l} sx={{ fontSize: 12 }}>
+              Lost: {l}
+            </Box>
+          ))}
+          <FormControlLabel control={<Checkbox checked={m.supply !== null} onChange={(_, yes) => mode(m.id, 'power', { supply: yes ? unsaidSupply : null })} />} label="Takes power from the board" />
+          {m.supply && (
             <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, rowGap: 0.75, mt: 0.5 }}>
               <FigureBox label="Least" unit="V" max={100} figure={m.supply.minVolts} onChange={(minVolts) => supply(m.id, 'min', { minVolts })} />
               <FigureBox label="Most" unit="V" max={100} figure={m.supply.maxVolts} onChange={(maxVolts) => supply(m.id, 'max', { maxVolts })} />
               <FigureBox label={`Steady at ${m.supply.atVolts} V`} unit="A" max={100} figure={m.supply.typicalAmps} onChange={(typicalAmps) => supply(m.id, 'typical', { typicalAmps })} />
               <FigureBox label={`Peak at ${m.supply.atVolts} V`} unit="A" max={100} figure={m.supply.peakAmps} onChange={(peakAmps) => supply(m.id, 'peak', { peakAmps })} />
+              <NumberBox label="Amps said at" unit="V" min={1} max={60} width={86} value={m.supply.atVolts} onChange={(atVolts) => atVolts && supply(m.id, 'stated at', { atVolts })} />
             </Box>
-          ) : (
-            <Box sx={{ fontSize: 12 }}>Takes no power from the board.</Box>
           )}
         </Box>
       ))}

@@ -8,6 +8,7 @@ import { counted, readPartsList, type Peripheral } from '@/core';
 import { linkWords } from '@/core/check/signal-words';
 import { useRoom } from '../room/BuildRoom';
 import { withPart } from './change';
+import { OwnPart } from './OwnPart';
 
 /** A parts list as text or CSV: what each line is taken for is shown before anything is added. */
 export function PasteParts() {
@@ -15,7 +16,8 @@ export function PasteParts() {
   const [open, setOpen] = useState(false);
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState<Record<string, string>>({});
-  const lines = readPartsList(text, shelf?.peripherals ?? []).map((l) => ({ ...l, part: l.part ?? l.others.find((o) => o.id === chosen[l.line]) ?? null }));
+  const [own, setOwn] = useState<Record<string, Peripheral>>({});
+  const lines = readPartsList(text, shelf?.peripherals ?? []).map((l) => ({ ...l, part: l.part ?? own[l.line] ?? l.others.find((o) => o.id === chosen[l.line]) ?? null }));
   const found = lines.filter((l) => l.part);
   const count = found.reduce((n, l) => n + l.count, 0);
   const add = () => {
@@ -38,8 +40,8 @@ export function PasteParts() {
               {l.part ? (
                 <Box sx={{ flex: 1 }}>
                   {l.count} x <Described part={l.part} />
-                  {chosen[l.line] && (
-                    <Button onClick={() => setChosen(without(chosen, l.line))} sx={{ ml: 1, py: 0 }}>
+                  {(chosen[l.line] ?? own[l.line]) && (
+                    <Button onClick={() => (setChosen(without(chosen, l.line)), setOwn(without(own, l.line)))} sx={{ ml: 1, py: 0 }}>
                       Another
                     </Button>
                   )}
@@ -52,6 +54,7 @@ export function PasteParts() {
                       <Described part={o} />
                     </Box>
                   ))}
+                  <OwnPart name={l.line} onMake={(part) => setOwn({ ...own, [l.line]: part })} />
                 </Box>
               )}
             </Box>
@@ -81,6 +84,6 @@ function Described({ part }: { part: Peripheral }) {
   );
 }
 
-function without(chosen: Record<string, string>, line: string): Record<string, string> {
+function without<T>(chosen: Record<string, T>, line: string): Record<string, T> {
   return Object.fromEntries(Object.entries(chosen).filter(([key]) => key !== line));
 }

@@ -1,0 +1,38 @@
+import { describe, expect, test } from 'vitest';
+import { evaluate } from '../climb';
+import { readData } from '../model/file';
+import { peripheralKinds } from '../model/peripheral';
+import { makeBoard, makeBuild, says } from '../tests/make';
+import { padsInPlenty } from '../rank/pads-in-plenty';
+import { choiceOf, linkChoices, withLink } from './link-choices';
+import { ownPart } from './own-part';
+
+const part = (peripheral: NonNullable<ReturnType<typeof ownPart>>) => ({ id: 'p', priority: 'must' as const, onUsb: false, owned: false, peripheral });
+
+describe('a part that is in no library', () => {
+  test.each(peripheralKinds)('%s: a sound part, of which nothing is taken for granted but how its kind is wired', (kind) => {
+    const own = ownPart('  Finch 3 ', kind)!;
+    expect(readData(own, 'rung-peripheral').ok).toBe(true);
+    expect(own.name).toBe('Finch 3');
+    const climb = evaluate(makeBuild({}, [part(own)]), padsInPlenty(makeBoard({ allPads: { unknown: true }, claimedPorts: { unknown: true }, motorLine: { value: 'digital both ways', origin: 'manual' } })));
+    expect(climb.verdict).toBe('cannot say yet');
+  });
+  test('once its figures are said a board may fit', () => {
+    const own = ownPart('Finch', 'positioning')!;
+    const said = { ...own, massG: says(9), modes: [{ ...own.modes[0]!, supply: { ...own.modes[0]!.supply!, minVolts: says(4.5), maxVolts: says(5.5), typicalAmps: says(0.05), peakAmps: says(0.1) } }] };
+    const rails = [{ id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' as const } }, { id: 'five', label: '5 V', pads: ['vbat'], source: { kind: 'regulator' as const, type: 'buck' as const, outVolts: says(5), ratedAmps: says(2), dropOutVolts: says(1), input: 'pack' } }];
+    expect(evaluate(makeBuild({}, [part(said)]), padsInPlenty(makeBoard({ allPads: { unknown: true }, claimedPorts: { unknown: true }, rails }))).verdict).toBe('fits');
+  });
+  test('a name is wanted', () => expect(ownPart('  ', 'other')).toBeNull());
+});
+
+describe('what a part can ask of a board', () => {
+  test.each(linkChoices.map((c) => [c.id, c] as const))('%s: chosen, it is itself, under an id of its own', (id) => {
+    const links = withLink(withLink([], id), id);
+    expect(links.map(choiceOf)).toEqual([id, id]);
+    expect(new Set(links.map((l) => l.id)).size).toBe(2);
+    const own = ownPart('x', 'other')!;
+    expect(readData({ ...own, modes: [{ ...own.modes[0]!, links }] }, 'rung-peripheral').ok).toBe(true);
+  });
+  test('an unknown choice adds nothing', () => expect(withLink([], 'telepathy')).toEqual([]));
+});

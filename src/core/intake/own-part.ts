@@ -1,0 +1,42 @@
+import type { Peripheral, PeripheralKind, Supply } from '../model/peripheral';
+import { idFrom } from '../model/words';
+import { withLink } from './link-choices';
+
+const unknown = { unknown: true as const };
+
+/** Takes power, and nobody has said how much of what. Stated at 5 V until it is said otherwise. */
+export const unsaidSupply: Supply = { minVolts: unknown, maxVolts: unknown, typicalAmps: unknown, peakAmps: unknown, atVolts: 5, draw: 'constant current' };
+
+/** How most of a kind are wired: common practice of the trade, no source. */
+const usual: Record<PeripheralKind, string[]> = {
+  receiver: ['serial two-wire-rc'],
+  camera: ['video camera'],
+  'video transmitter': ['video transmitter overlay', 'serial transmitter-control-a'],
+  'digital video': ['serial overlay-link'],
+  positioning: ['serial positioning'],
+  compass: ['i2c'],
+  light: ['output light'],
+  servo: ['output servo'],
+  buzzer: ['buzzer'],
+  'esc telemetry': ['serial esc-telemetry'],
+  'air speed': ['analogue air speed'],
+  'range finder': ['serial range-finder'],
+  'ground link': ['serial ground-link'],
+  recorder: ['serial recorder'],
+  'current sensor': ['analogue current'],
+  gimbal: ['output servo'],
+  other: [],
+};
+
+/** A part that is in no library: wired as most of its kind are, with every figure still to be said. Null where it has no name. */
+export function ownPart(name: string, kind: PeripheralKind): Peripheral | null {
+  const called = name.trim().slice(0, 80);
+  if (called === '') return null;
+  return {
+    format: 'rung-peripheral', version: 1, id: idFrom(`own ${called}`, 'own-part'), name: called, maker: 'your own', kind,
+    summary: 'Your own: wired as most of its kind are, until you say otherwise. Its figures are unknown until you say them.',
+    massG: unknown, cents: 0, offers: [], gives: [], plugs: [],
+    ...(kind === 'light' ? { lights: 8 } : {}),
+    modes: [{ id: 'way', label: 'as you say', links: usual[kind].reduce<Peripheral['modes'][number]['links']>(withLink, []), supply: kind === 'esc telemetry' ? null : unsaidSupply, cents: 0, grams: 0, effort: 0, lost: [] }],
+  };
+}
