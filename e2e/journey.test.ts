@@ -124,7 +124,7 @@ describe('policies and weighing', () => {
   test('side by side shows where the same peripheral goes on each board', async () => {
     await at('/b/belfry-six/compare?boards=tarnfield-keel-f7,copperwren-sill-45', async (page) => {
       await waitForText(page, 'Oxbow Sounder');
-      expect(await page.evaluate(() => [...document.querySelectorAll('tr')].find((r) => r.innerText.startsWith('Oxbow Sounder'))!.innerText)).toMatch(/Port 6; 5 V\s+I2C; 5 V/);
+      expect(await page.evaluate(() => [...document.querySelectorAll('tr')].find((r) => r.innerText.startsWith('Oxbow Sounder'))!.innerText)).toMatch(/Port 4; 5 V\s+I2C; 5 V/);
     });
   });
   test('a figure that cannot be true is asked; answered in place the pick follows, and only what the build leaves open is asked still', async () => {

@@ -28,7 +28,8 @@ test('a board is added once, saved on the newest version only, and says when it 
   expect((await findBoard(db, 'test-board'))!.version).toBe(2);
 });
 
-test.each(filledIn)('a board stored before %s was added to the format opens with its default', async (field) => {
+// The revision has a column of its own, so no row is without one.
+test.each(filledIn.filter((f) => f !== 'revision'))('a board stored before %s was added to the format opens with its default', async (field) => {
   const older = Object.fromEntries(Object.entries({ ...board, id: `without-${field.toLowerCase()}` }).filter(([key]) => key !== field)) as typeof board;
   await saveBoard(db, older, 0);
   expect((await findBoard(db, older.id))!.board).toHaveProperty(field);
