@@ -56,6 +56,21 @@ describe('the shelf', () => {
     expect(board).toMatchObject({ bridges: [{ positions: [{}, {}] }], plugs: [{ family: 'SH', pins: [{ name: 'GND' }] }] });
     expect(board.ports[0]).toMatchObject({ taken: { by: 'something on the board', release: { what: 'Turn it off' } } });
   });
+  test('what its page leaves out is unknown, also pads; kind and price are said by hand, and no board is refused for want of words', async () => {
+    await at('/b/gutterling/shelf/testwright-spar', async (page) => {
+      await waitForText(page, 'What is not drawn counts as unknown until you say so.');
+      await waitForText(page, 'cannot say yet');
+      await page.type('form[aria-label="An offer you have seen"] input', 'Seen Shop');
+      await page.type('form[aria-label="An offer you have seen"] div:nth-of-type(2) input', '44,90');
+      await page.keyboard.press('Enter');
+      await waitForText(page, '€44.90');
+      await expectAccessible(page);
+      await clickOn(page, 'Save');
+      await waitForText(page, 'Saved; the whole shelf climbs again.');
+    });
+    const board = (await shelf()).boards.find((b) => b.id === 'testwright-spar')!;
+    expect(board).toMatchObject({ allPads: { unknown: true }, offers: [{ shop: 'Seen Shop', cents: 4490, typed: true }] });
+  });
   test('a CSV with a bad row: shown row by row, the sound rows come in, the bad one is named', async () => {
     const file = path.join(mkdtempSync(path.join(os.tmpdir(), 'rung-csv-')), 'boards.csv');
     writeFileSync(file, 'name,maker,massG\nLath,Testwright,8.2\nBeam,Testwright,heavy\n');
@@ -136,6 +151,31 @@ describe('policies and weighing', () => {
       await waitForText(page, 'One figure that is unknown');
     });
     expect((await shelf()).boards.find((b) => b.id === 'oxbow-mullion')).toMatchObject({ claimedPorts: { value: 6, origin: 'manual', source: 'answer to a question' } });
+  });
+});
+
+describe('a part that no library has', () => {
+  test('is made of a pasted line; its wires are chosen one by one, and the ladder follows', async () => {
+    const { id } = (await (await fetch(`${address}/api/builds`, { method: 'POST', body: JSON.stringify({ name: 'Own Parts' }) })).json()) as { id: string };
+    await at(`/b/${id}`, async (page) => {
+      await clickOn(page, 'Paste a list');
+      await page.type('[aria-label="Parts list"]', 'Gas sniffer');
+      await waitForText(page, 'Nothing like it is in the library.');
+      await page.type('form[aria-label="A part of your own"] div:nth-of-type(3) input', '31,50');
+      await clickOn(page, 'Make it one of my own');
+      await clickOn(page, 'Add 1 part');
+      await waitForText(page, 'no wire to the board');
+      await page.evaluate(() => ([...document.querySelectorAll('[data-part="own-gas-sniffer"] *')].find((e) => e.textContent === 'Gas sniffer') as HTMLElement).click());
+      await page.waitForSelector('[aria-label="One more"]');
+      await page.click('[aria-label="One more"]');
+      await page.waitForFunction(() => [...document.querySelectorAll('[role=option]')].some((o) => o.textContent === 'CAN'));
+      await page.evaluate(() => ([...document.querySelectorAll('[role=option]')].find((o) => o.textContent === 'CAN') as HTMLElement).click());
+      await waitForText(page, 'a CAN bus');
+      await settled(page);
+      await expectAccessible(page);
+    });
+    const { build } = (await (await fetch(`${address}/api/builds/${id}`)).json()) as { build: { parts: { peripheral: object }[] } };
+    expect(build.parts[0]!.peripheral).toMatchObject({ name: 'Gas sniffer', cents: 3150, modes: [{ links: [{ kind: 'can' }] }] });
   });
 });
 

@@ -11,19 +11,19 @@ const part = (peripheral: NonNullable<ReturnType<typeof ownPart>>) => ({ id: 'p'
 
 describe('a part that is in no library', () => {
   test.each(peripheralKinds)('%s: a sound part, of which nothing is taken for granted but how its kind is wired', (kind) => {
-    const own = ownPart('  Finch 3 ', kind)!;
+    const own = ownPart('  Finch 3 ', kind, 990)!;
     expect(readData(own, 'rung-peripheral').ok).toBe(true);
     expect(own.name).toBe('Finch 3');
     const climb = evaluate(makeBuild({}, [part(own)]), padsInPlenty(makeBoard({ allPads: { unknown: true }, claimedPorts: { unknown: true }, motorLine: { value: 'digital both ways', origin: 'manual' } })));
     expect(climb.verdict).toBe('cannot say yet');
   });
   test('once its figures are said a board may fit', () => {
-    const own = ownPart('Finch', 'positioning')!;
+    const own = ownPart('Finch', 'positioning', 990)!;
     const said = { ...own, massG: says(9), modes: [{ ...own.modes[0]!, supply: { ...own.modes[0]!.supply!, minVolts: says(4.5), maxVolts: says(5.5), typicalAmps: says(0.05), peakAmps: says(0.1) } }] };
     const rails = [{ id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' as const } }, { id: 'five', label: '5 V', pads: ['vbat'], source: { kind: 'regulator' as const, type: 'buck' as const, outVolts: says(5), ratedAmps: says(2), dropOutVolts: says(1), input: 'pack' } }];
     expect(evaluate(makeBuild({}, [part(said)]), padsInPlenty(makeBoard({ allPads: { unknown: true }, claimedPorts: { unknown: true }, rails }))).verdict).toBe('fits');
   });
-  test('a name is wanted', () => expect(ownPart('  ', 'other')).toBeNull());
+  test('a name is wanted', () => expect(ownPart('  ', 'other', 990)).toBeNull());
 });
 
 describe('what a part can ask of a board', () => {
@@ -31,7 +31,7 @@ describe('what a part can ask of a board', () => {
     const links = withLink(withLink([], id), id);
     expect(links.map(choiceOf)).toEqual([id, id]);
     expect(new Set(links.map((l) => l.id)).size).toBe(2);
-    const own = ownPart('x', 'other')!;
+    const own = ownPart('x', 'other', 990)!;
     expect(readData({ ...own, modes: [{ ...own.modes[0]!, links }] }, 'rung-peripheral').ok).toBe(true);
   });
   test('an unknown choice adds nothing', () => expect(withLink([], 'telepathy')).toEqual([]));

@@ -28,14 +28,14 @@ const usual: Record<PeripheralKind, string[]> = {
   other: [],
 };
 
-/** A part that is in no library: wired as most of its kind are, with every figure still to be said. Null where it has no name. */
-export function ownPart(name: string, kind: PeripheralKind): Peripheral | null {
+/** A part that is in no library: wired as most of its kind are, with every figure but its price still to be said. Null where it has no name. */
+export function ownPart(name: string, kind: PeripheralKind, cents: number): Peripheral | null {
   const called = name.trim().slice(0, 80);
   if (called === '') return null;
   return {
     format: 'rung-peripheral', version: 1, id: idFrom(`own ${called}`, 'own-part'), name: called, maker: 'your own', kind,
     summary: 'Your own: wired as most of its kind are, until you say otherwise. Its figures are unknown until you say them.',
-    massG: unknown, cents: 0, offers: [], gives: [], plugs: [],
+    massG: unknown, cents, offers: [], gives: [], plugs: [],
     ...(kind === 'light' ? { lights: 8 } : {}),
     modes: [{ id: 'way', label: 'as you say', links: usual[kind].reduce<Peripheral['modes'][number]['links']>(withLink, []), supply: kind === 'esc telemetry' ? null : unsaidSupply, cents: 0, grams: 0, effort: 0, lost: [] }],
   };

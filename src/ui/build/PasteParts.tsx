@@ -54,7 +54,7 @@ export function PasteParts() {
                       <Described part={o} />
                     </Box>
                   ))}
-                  <OwnPart name={l.line} onMake={(part) => setOwn({ ...own, [l.line]: part })} />
+                  <OwnPart key={l.line} name={l.line} onMake={(part) => setOwn((made) => ({ ...made, [l.line]: part }))} />
                 </Box>
               )}
             </Box>
