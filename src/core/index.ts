@@ -41,8 +41,8 @@ export { boardFigures, completenessOf, figureWords, railFigures, type BoardFigur
 export { withTyped } from './intake/typed-figure';
 export { newOwnEsc } from './intake/new-own-esc';
 export { sides, type Side } from './model/words';
-export { addGroup, newBoard, ofKind, padGroups, removePad, type PadGroup } from './intake/new-board';
-export { addBridge, changeBridge, feedRail, putPlug, railSourceOf, railSources, removeBridge, removeRail, takePort, type RailSource } from './intake/edit-circuit';
+export { addGroup, addSupplyPad, newBoard, ofKind, padGroups, removePad, type PadGroup } from './intake/new-board';
+export { addBridge, changeBridge, mayFeed, feedRail, putPlug, railSourceOf, railSources, removeBridge, removeRail, takePort, type RailSource } from './intake/edit-circuit';
 export { differencesOf, type Difference } from './intake/differences';
 export { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault } from './intake/csv';
 export { readShelfFile, type ShelfFile } from './intake/shelf-file';

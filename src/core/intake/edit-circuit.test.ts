@@ -4,8 +4,8 @@ import { evaluate } from '../climb';
 import { boardSchema, type Board } from '../model/board';
 import { readData } from '../model/file';
 import { makeBoard, makeBuild, makePart, regulator, serial, supply } from '../tests/make';
-import { addBridge, changeBridge, feedRail, putPlug, railSourceOf, railSources, removeBridge, removeRail, takePort } from './edit-circuit';
-import { addGroup, newBoard, padGroups, removePad } from './new-board';
+import { addBridge, changeBridge, feedRail, mayFeed, putPlug, railSourceOf, railSources, removeBridge, removeRail, takePort } from './edit-circuit';
+import { addGroup, addSupplyPad, newBoard, ofKind, padGroups, removePad } from './new-board';
 
 const sound = (board: ReturnType<typeof makeBoard>) => boardSchema.parse(board);
 
@@ -69,12 +69,41 @@ test('a port that is said to be taken, with its release, changes what fits', () 
   expect([stops(board), stops(taken), stops(released), stops(takePort(taken, 'one', null))]).toEqual([null, 4, null, null]);
 });
 
+describe('supplies of a board that is drawn by hand', () => {
+  const blank = newBoard('b', 'B', 'Testwright');
+  test('"5 V, also on USB" brings what it needs, once: a regulator, USB, and whichever of them is up', () => {
+    const one = sound(addGroup(blank, '5 V, also on USB', 'left'));
+    expect(one.rails.map(railSourceOf)).toEqual(['pack', 'buck regulator', 'usb', 'whichever is up']);
+    expect(sound(addGroup(one, '5 V, also on USB', 'left')).rails.map(railSourceOf)).toEqual(['pack', 'buck regulator', 'usb', 'whichever is up', 'whichever is up']);
+    const alive = makeBuild({}, [makePart('p', { supply: supply(4.5, 5.5, 0.1) }, { onUsb: true })]);
+    const rung6 = (b: typeof blank) => evaluate(alive, { ...makeBoard(), rails: b.rails, pads: b.pads }).rungs[5]!.state;
+    expect([rung6(one), rung6(addGroup(blank, '5 V regulator', 'left'))]).toEqual(['strained', 'breaks']);
+  });
+  test('a pack pad is one of the pack\'s rail; any rail can have one more', () => {
+    const board = sound(addSupplyPad(addGroup(blank, 'pack supply', 'rear'), 'pack', 'BAT', 'rear'));
+    expect(board.rails).toEqual([{ id: 'pack', label: 'Pack', pads: ['bat', 'bat-1'], source: { kind: 'pack' } }]);
+    expect(board.pads.map((p) => [p.label, p.edge])).toEqual([['BAT', 'rear'], ['BAT', 'rear']]);
+  });
+  test('a rail is never offered what it feeds itself', () => {
+    const board = addGroup(blank, '5 V, also on USB', 'left');
+    expect(mayFeed(board, 'pack').map((r) => r.label)).toEqual(['USB']);
+    expect(mayFeed(board, board.rails.at(-1)!.id).map((r) => r.label)).toEqual(['Pack', '5 V', 'USB']);
+    expect(feedRail(board, 'pack', 'whichever is up')).toEqual(board);
+  });
+  test('another kind brings an ESC of which nothing is known, and keeps one that is', () => {
+    expect(ofKind(blank, 'stack').esc).toMatchObject({ channels: { unknown: true } });
+    expect(ofKind(makeBoard(), 'all-in-one').esc).toEqual(makeBoard().esc);
+    expect(ofKind(blank, 'power board').esc).toBeUndefined();
+  });
+});
+
 describe('any order of edits', () => {
   const build = makeBuild({}, [makePart('rx', { links: [serial('two-wire-rc')], supply: supply(3, 20, 0.1) })]);
   const some = <T>(list: readonly T[], n: number): T | undefined => list[n % Math.max(1, list.length)];
   type Edit = (board: Board, n: number) => Board;
   const edits: Record<string, Edit> = {
     'add a group': (b, n) => addGroup(b, some(padGroups, n)!, some(['front', 'right', 'rear', 'left', 'inner'] as const, n)!, n % 2 ? 'bottom' : 'top'),
+    'add a supply pad': (b, n) => addSupplyPad(b, some(b.rails, n)!.id, `V${n}`),
     'remove a pad': (b, n) => (b.pads.length > 0 ? removePad(b, some(b.pads, n)!.id) : b),
     'add a bridge': (b) => addBridge(b),
     'turn a bridge': (b, n) => (b.bridges.length > 0 ? changeBridge(b, some(b.bridges, n)!.id, { factory: some(some(b.bridges, n)!.positions, n)!.id }) : b),

@@ -1,4 +1,5 @@
 import type { Board, Bridge, Rail } from '../model/board';
+import { feedersOf } from '../model/board-links';
 import { freeId } from './new-board';
 
 const unknown = { unknown: true as const };
@@ -18,9 +19,20 @@ export function railSourceOf({ source }: Rail): RailSource {
   }
 }
 
+/** The rails that a rail may be fed from: those that are not fed from it themselves, over however many. */
+export function mayFeed(board: Board, id: string): Rail[] {
+  const behind = new Set([id]);
+  for (let grown = true; grown; ) {
+    const more = board.rails.filter((r) => !behind.has(r.id) && feedersOf(r.source).some((from) => behind.has(from)));
+    for (const r of more) behind.add(r.id);
+    grown = more.length > 0;
+  }
+  return board.rails.filter((r) => !behind.has(r.id));
+}
+
 /** Feeds a rail from something else. What was known of its regulator stays as long as it has one. Other rails it needs are taken from the board; without them nothing changes. */
 export function feedRail(board: Board, id: string, from: RailSource): Board {
-  const others = board.rails.filter((r) => r.id !== id);
+  const others = mayFeed(board, id);
   const first = others[0]?.id;
   const source = (before: Rail['source']): Rail['source'] | null => {
     switch (from) {
@@ -35,7 +47,7 @@ export function feedRail(board: Board, id: string, from: RailSource): Board {
         return first === undefined ? null : { kind: 'regulator', type, outVolts: unknown, ratedAmps: unknown, dropOutVolts: unknown, input: first, filtered: false };
       }
       case 'whichever is up':
-        return others.length < 2 ? null : { kind: 'either', of: others.slice(0, 2).map((r) => r.id) };
+        return others.length < 2 ? null : { kind: 'either', of: others.slice(0, 2).map((r) => r.id), isolated: unknown };
       case 'bridge': {
         const bridge = board.bridges[0];
         return !bridge || first === undefined ? null : { kind: 'bridge', bridge: bridge.id, byPosition: Object.fromEntries(bridge.positions.map((p) => [p.id, first])) };
@@ -91,10 +103,6 @@ function movedInputs(source: Rail['source'], at: (rail: string) => string): Rail
 export function removeRail(board: Board, id: string): Board | null {
   const leans = board.rails.some((r) => r.id !== id && feedersOf(r.source).includes(id));
   return leans ? null : { ...board, rails: board.rails.filter((r) => r.id !== id) };
-}
-
-function feedersOf(source: Rail['source']): string[] {
-  return source.kind === 'regulator' ? [source.input] : source.kind === 'either' ? source.of : source.kind === 'bridge' ? Object.values(source.byPosition) : [];
 }
 
 /** A plug from its pins as they are printed, in order; a pin that is named like a pad is joined to it. */

@@ -1,4 +1,5 @@
 import { boardSchema, type Board, type Pad } from '../model/board';
+import { idFrom } from '../model/words';
 
 const unknown = { unknown: true as const };
 const unknownEsc = { channels: unknown, continuousAmps: unknown, burstAmps: unknown, burstSeconds: unknown };
@@ -40,7 +41,7 @@ function addPads(board: Board, edge: Pad['edge'], face: Pad['face'], labels: { i
 }
 
 /** Groups of pads as boards of the trade bring them out; each adds the pads with what stands behind them. */
-export const padGroups = ['port', 'hearing port', '5 V regulator', '9 V regulator', 'I2C', 'CAN', 'analogue video', 'light output', 'motor outputs', 'servo output', 'buzzer', 'battery and current inputs'] as const;
+export const padGroups = ['port', 'hearing port', '5 V regulator', '9 V regulator', '5 V, also on USB', 'pack supply', 'I2C', 'CAN', 'analogue video', 'light output', 'motor outputs', 'servo output', 'buzzer', 'battery and current inputs'] as const;
 export type PadGroup = (typeof padGroups)[number];
 
 export function addGroup(board: Board, group: PadGroup, edge: Pad['edge'], face: Pad['face'] = 'top'): Board {
@@ -62,6 +63,17 @@ export function addGroup(board: Board, group: PadGroup, edge: Pad['edge'], face:
       const padded = addPads(board, edge, face, [{ id: pad, label: `${volts}V` }]);
       const assumed = { value: volts, origin: 'print' as const };
       return { ...padded, rails: [...padded.rails, { id, label: `${volts} V`, pads: [pad], source: { kind: 'regulator', type: 'buck', outVolts: assumed, ratedAmps: unknown, dropOutVolts: { value: 1, origin: 'assumed', source: 'a usual small buck' }, input: 'pack', filtered: false } }] };
+    }
+    case '5 V, also on USB': {
+      // Whichever is up: USB, or the regulator of 5 V that the board has.
+      const made = board.rails.some(isFive) ? board : addGroup(board, '5 V regulator', edge, face);
+      const usb = made.rails.find((r) => r.source.kind === 'usb') ?? { id: freeId('usb', made.rails), label: 'USB', pads: [], source: { kind: 'usb' as const, dropVolts: 0 } };
+      const rail = { id: freeId('five', made.rails), label: '5 V, also on USB', pads: [], source: { kind: 'either' as const, of: [usb.id, made.rails.find(isFive)!.id], isolated: unknown } };
+      return addSupplyPad({ ...made, rails: [...together(made.rails, usb), rail] }, rail.id, '5V', edge, face);
+    }
+    case 'pack supply': {
+      const pack = board.rails.find((r) => r.source.kind === 'pack') ?? { id: freeId('pack', board.rails), label: 'Pack', pads: [], source: { kind: 'pack' as const } };
+      return addSupplyPad({ ...board, rails: together(board.rails, pack) }, pack.id, 'BAT', edge, face);
     }
     case 'I2C':
     case 'CAN': {
@@ -100,6 +112,22 @@ export function addGroup(board: Board, group: PadGroup, edge: Pad['edge'], face:
       return { ...padded, analogueInputs: [...padded.analogueInputs, ...inputs.filter((i) => !padded.analogueInputs.some((x) => x.id === i.id))] };
     }
   }
+}
+
+/** The rails with this one among them. */
+function together(rails: Board['rails'], rail: Board['rails'][number]): Board['rails'] {
+  return rails.includes(rail) ? rails : [...rails, rail];
+}
+
+/** A regulator that is known to give 5 V. */
+export function isFive({ source }: Board['rails'][number]): boolean {
+  return source.kind === 'regulator' && 'value' in source.outVolts && source.outVolts.value === 5;
+}
+
+/** One more pad of a rail, for a part to take its power from. */
+export function addSupplyPad(board: Board, rail: string, label: string, edge: Pad['edge'] = 'left', face: Pad['face'] = 'top'): Board {
+  const pad = padId(board, idFrom(label, 'pad'));
+  return { ...addPads(board, edge, face, [{ id: pad, label }]), rails: board.rails.map((r) => (r.id === rail ? { ...r, pads: [...r.pads, pad] } : r)) };
 }
 
 /** Takes a pad away with everything that leaned on it alone. */

@@ -70,10 +70,8 @@ export function checkBoard(board: Board, at: string): Fault[] {
   return faults;
 }
 
-/** The rails a rail may be fed from, over all bridge positions. */
-function parentsOf(board: Board, id: string): string[] {
-  const source = board.rails.find((r) => r.id === id)?.source;
-  if (!source) return [];
+/** The rails a rail is fed from, over all bridge positions. */
+export function feedersOf(source: Board['rails'][number]['source']): string[] {
   if (source.kind === 'regulator') return [source.input];
   if (source.kind === 'either') return source.of;
   if (source.kind === 'bridge') return Object.values(source.byPosition);
@@ -86,7 +84,8 @@ function feedingLoop(board: Board): string | null {
     if (path.has(id)) return true;
     if (done.has(id)) return false;
     const deeper = new Set(path).add(id);
-    const found = parentsOf(board, id).some((p) => walk(p, deeper));
+    const rail = board.rails.find((r) => r.id === id);
+    const found = rail !== undefined && feedersOf(rail.source).some((p) => walk(p, deeper));
     done.add(id);
     return found;
   };

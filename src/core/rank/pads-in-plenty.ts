@@ -1,10 +1,10 @@
-import { addGroup, padGroups, type PadGroup } from '../intake/new-board';
+import { addGroup, isFive, padGroups, type PadGroup } from '../intake/new-board';
 import type { Board } from '../model/board';
 import { usbUnsaid } from '../hookup/all-pads';
-import { interval, isKnown } from '../model/figure';
+import { interval, isKnown, isUnknown } from '../model/figure';
 
-/** Of each kind of pads so many: more than a build asks for. Regulators are known by their figures, ports by their count. */
-const plenty: Partial<Record<PadGroup, number>> = { '5 V regulator': 0, '9 V regulator': 0, 'hearing port': 0, port: 0, 'analogue video': 2, 'motor outputs': 3, 'servo output': 12, 'light output': 2 };
+/** Of each kind of pads so many: more than a build asks for. Regulators are known by their figures. */
+const plenty: Partial<Record<PadGroup, number>> = { '5 V regulator': 0, '9 V regulator': 0, 'hearing port': 0, 'analogue video': 2, 'motor outputs': 3, 'servo output': 12, 'light output': 2 };
 const mostPorts = 8;
 
 /** A board with its figures, and the pads of another state of it. */
@@ -16,7 +16,10 @@ export function withPadsOf(board: Board, { pads, allPads, ports, buses, outputs,
 /** The board as it is at best where not all its pads are drawn: every kind of pad in plenty, and every port with pads for either sense. */
 export function padsInPlenty(board: Board): Board {
   const ports = Math.max(0, (isKnown(board.claimedPorts) ? interval(board.claimedPorts).high : mostPorts) - board.ports.length);
-  const groups = padGroups.flatMap((group) => Array.from({ length: group === 'port' ? ports : (plenty[group] ?? 1) }, () => group));
+  // As it is at best, USB comes in where it can.
+  const usb = usbUnsaid(board) && board.rails.some(isFive) ? 1 : 0;
+  const counts: typeof plenty = { ...plenty, port: ports, '5 V, also on USB': usb };
+  const groups = padGroups.flatMap((group) => Array.from({ length: counts[group] ?? 1 }, () => group));
   const drawn = groups.reduce((b, group) => addGroup(b, group, 'inner'), board);
   const more: Board['pads'] = [];
   const pad = (label: string) => {
@@ -28,20 +31,9 @@ export function padsInPlenty(board: Board): Board {
     ...drawn,
     allPads: { value: true, origin: 'assumed' },
     ports: drawn.ports.map((p) => ({ ...p, rx: [...p.rx, { pad: pad('RX'), sense: 'plain' as const }, { pad: pad('RX inverted'), sense: 'inverted' as const }], tx: [...p.tx, { pad: pad('TX'), sense: 'plain' as const, twoWayInverter: false }, { pad: pad('TX inverted'), sense: 'inverted' as const, twoWayInverter: true }] })),
-    rails: withUsb(drawn).map((r) => (r.pads.length > 0 ? r : { ...r, pads: [pad(r.label)] })),
+    rails: drawn.rails.map((r) => ({ ...r, pads: r.pads.length > 0 ? r.pads : [pad(r.label)], source: r.source.kind === 'either' ? { ...r.source, isolated: r.source.isolated && !isUnknown(r.source.isolated) ? r.source.isolated : { value: true, origin: 'assumed' } } : r.source })),
     analogueInputs: [...drawn.analogueInputs, ...(['signal strength', 'air speed'] as const).map((kind) => ({ id: `more-${kind.replace(' ', '-')}`, label: kind, kind, pad: pad(kind), maxVolts: 5 }))],
     video: { overlayChip: { unknown: true }, ...drawn.video, cameraIns: drawn.video?.cameraIns ?? [], cameraControl: drawn.video?.cameraControl ?? pad('camera control') },
     pads: [...drawn.pads, ...more],
   };
-}
-
-/** Where nobody has said how USB comes in: a regulator of 5 V and USB feed one more rail, kept apart. */
-function withUsb(board: Board): Board['rails'] {
-  const five = board.rails.find(({ source }) => source.kind === 'regulator' && interval(source.outVolts).low <= 5 && interval(source.outVolts).high >= 5);
-  if (!usbUnsaid(board) || !five) return board.rails;
-  return [
-    ...board.rails,
-    { id: 'more-usb', label: 'USB', pads: [], source: { kind: 'usb', dropVolts: 0 } },
-    { id: 'more-5v', label: '5 V', pads: [], source: { kind: 'either', of: ['more-usb', five.id], isolated: { value: true, origin: 'assumed' } } },
-  ];
 }

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { feedRail, railFigures, railSourceOf, railSources, removeRail, type Board } from '@/core';
+import { addSupplyPad, mayFeed, feedRail, railFigures, railSourceOf, railSources, removeRail, type Board } from '@/core';
 import { Choice } from '../build/Choice';
 import { Figure } from './BoardFigures';
 import { CircuitPart, CircuitRow } from './CircuitRow';
@@ -26,6 +26,7 @@ export function BoardRails({ board, onChange }: { board: Board; onChange: (b: Bo
           <Choice label="Fed from" value={railSourceOf(r)} words={railSources} onChange={(from) => onChange(feedRail(board, r.id, from))} />
           <Feeders rail={r} board={board} onChange={(source) => put(r.id, { source })} />
           <Box sx={{ flex: 1, minWidth: 80, color: 'text.secondary', pb: 0.5 }}>{r.pads.length === 0 ? 'no pads' : r.pads.map((id) => board.pads.find((p) => p.id === id)?.label ?? id).join(', ')}</Box>
+          <Button onClick={() => onChange(addSupplyPad(board, r.id, r.label.slice(0, 8)))}>Add a pad</Button>
           {board.rails.length > 1 && <Button onClick={() => takeOut(r)}>Remove</Button>}
         </CircuitRow>
       ))}
@@ -42,7 +43,7 @@ export function BoardRails({ board, onChange }: { board: Board; onChange: (b: Bo
 /** The rails behind a rail. */
 function Feeders({ rail, board, onChange }: { rail: Rail; board: Board; onChange: (source: Rail['source']) => void }) {
   const { source } = rail;
-  const others = board.rails.filter((r) => r.id !== rail.id);
+  const others = mayFeed(board, rail.id);
   const named = (label: string, value: string, put: (id: string) => void) => (
     <Choice key={label} label={label} value={value} words={others.map((r) => r.id)} says={(id) => others.find((r) => r.id === id)!.label} onChange={put} />
   );
@@ -50,7 +51,12 @@ function Feeders({ rail, board, onChange }: { rail: Rail; board: Board; onChange
     case 'regulator':
       return named('out of', source.input, (input) => onChange({ ...source, input }));
     case 'either':
-      return <>{source.of.map((of, i) => named(i === 0 ? 'this' : `or this${i > 1 ? ` (${i})` : ''}`, of, (id) => onChange({ ...source, of: source.of.map((x, n) => (n === i ? id : x)) })))}</>;
+      return (
+        <>
+          {source.of.map((of, i) => named(i === 0 ? 'this' : `or this${i > 1 ? ` (${i})` : ''}`, of, (id) => onChange({ ...source, of: source.of.map((x, n) => (n === i ? id : x)) })))}
+          <Choice label="Kept apart" value={apartWord(source.isolated)} words={['nobody says', 'yes', 'no']} onChange={(said) => onChange({ ...source, isolated: said === 'nobody says' ? { unknown: true } : { value: said === 'yes', origin: 'claim' } })} />
+        </>
+      );
     case 'bridge': {
       const bridge = board.bridges.find((b) => b.id === source.bridge);
       return <>{bridge?.positions.map((p) => named(`${bridge.label}: ${p.label}`, source.byPosition[p.id] ?? '', (id) => onChange({ ...source, byPosition: { ...source.byPosition, [p.id]: id } })))}</>;
@@ -58,4 +64,9 @@ function Feeders({ rail, board, onChange }: { rail: Rail; board: Board; onChange
     default:
       return null;
   }
+}
+
+/** Do diodes keep USB and regulator apart? */
+function apartWord(isolated: Extract<Rail['source'], { kind: 'either' }>['isolated']): 'nobody says' | 'yes' | 'no' {
+  return isolated === undefined || 'unknown' in isolated ? 'nobody says' : isolated.value ? 'yes' : 'no';
 }
