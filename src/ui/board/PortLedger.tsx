@@ -6,7 +6,7 @@ export function PortLedger({ hookup, board }: { hookup: Hookup; board: Board }) 
   const claims = board.claimedPorts;
   const claimed = 'value' in claims ? `Claims ${claims.value}` : 'low' in claims ? `Claims ${claims.low} to ${claims.high}` : 'Claims nothing';
   const free = hookup.ports.filter((p) => !p.takenBy).length;
-  const used = hookup.ports.filter((p) => p.usedBy.length > 0).length;
+  const used = hookup.ports.filter((p) => p.usedBy.length > 0 && (!p.takenBy || p.released)).length;
   return (
     <section aria-label="Ports">
       <Typography variant="h2">Ports</Typography>

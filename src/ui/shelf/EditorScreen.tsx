@@ -13,7 +13,7 @@ import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/BuildRoom';
 import { BoardBridges } from './BoardBridges';
 import { BoardFigures } from './BoardFigures';
-import { BoardMake } from './BoardMake';
+import { BoardKind } from './BoardKind';
 import { BoardPlugs } from './BoardPlugs';
 import { BoardPorts } from './BoardPorts';
 import { BoardRails } from './BoardRails';
@@ -101,7 +101,7 @@ function Editor({ stored }: { stored: Board }) {
             ))}
           </Box>
         )}
-        <BoardMake board={board} onChange={setBoard} />
+        <BoardKind board={board} onChange={setBoard} />
         <PadPlan board={board} onChange={setBoard} />
         <BoardPorts board={board} onChange={setBoard} />
         <BoardRails board={board} onChange={setBoard} />

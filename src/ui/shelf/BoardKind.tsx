@@ -10,12 +10,12 @@ const notSaid = 'not said';
 const turns = [0, 90, 180, 270] as const;
 
 /** What kind of board it is, and where plug, button, arrow and cables are. */
-export function BoardMake({ board, onChange }: { board: Board; onChange: (b: Board) => void }) {
+export function BoardKind({ board, onChange }: { board: Board; onChange: (b: Board) => void }) {
   const { usb, buttonSide, arrowOffsetDeg, cableSides } = board;
   const leave = (side: (typeof sides)[number]) => onChange({ ...board, cableSides: cableSides.includes(side) ? cableSides.filter((s) => s !== side) : [...cableSides, side] });
   return (
-    <CircuitPart title="Make">
-      <CircuitRow name="Make">
+    <CircuitPart title="Kind and sides">
+      <CircuitRow name="Kind and sides">
         <Choice label="Kind" value={board.kind} words={boardKinds} onChange={(kind) => onChange(ofKind(board, kind))} />
         <Said label="Revision" value={board.revision} width={70} onSay={(revision) => onChange({ ...board, revision })} />
         <Choice label="USB plug" value={usb.plug} words={['C', 'micro']} onChange={(plug) => onChange({ ...board, usb: { ...usb, plug } })} />
