@@ -87,8 +87,10 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
     { rung: 6, truth: inside, why: `${give.label} of ${hostName} gives ${shown}${inside === 'no' ? `, outside what ${guest.part.peripheral.name} takes` : ''}`, grounds: [ground(`${hostName}, ${give.label}`, give.volts, 'V')] },
   ];
   if (guest.part.onUsb) {
-    const alive: Truth = all([host.part.onUsb ? 'yes' : 'no', from.onUsb ? 'yes' : 'no']);
-    conditions.push({ rung: 6, truth: alive, why: alive === 'yes' ? `${hostName} is alive on USB and feeds it` : `${hostName} need not be alive on USB` });
+    const rail: Truth = from.onUsb === null ? 'no' : Number.isFinite(from.onUsb.low) ? 'yes' : 'unknown';
+    const alive = all([host.part.onUsb ? 'yes' : 'no', rail]);
+    const why = { yes: `${hostName} is alive on USB and feeds it`, no: `${hostName} need not be alive on USB`, unknown: `nobody says whether ${hostName} is alive on USB` }[alive];
+    conditions.push({ rung: 6, truth: alive, why });
   }
   const unsaid = unsaidDraw(guest.part, supply);
   conditions.push(...unsaid);

@@ -6,7 +6,7 @@ import { analogueWays, canWays, i2cWays, motorLineWays, singlePadWays, videoWays
 import { serialWays } from './serial-ways';
 import { shareSides } from './shared-ports';
 import { supplyWays } from './supply-ways';
-import { undrawnWays } from './undrawn-pads';
+import { undrawnSupply, undrawnWays } from './undrawn-pads';
 import type { Way, Workshop } from './way';
 
 export interface LaidNeed {
@@ -40,7 +40,7 @@ export function layOut(shop: Workshop): LaidPart[] {
 
 function layMode(shop: Workshop, part: Part, mode: Mode): LaidMode {
   const needs: LaidNeed[] = mode.links.map((link) => ({ kind: 'link', id: link.id, link, ways: [...linkWays(shop, link), ...undrawnWays(shop, link)] }));
-  if (mode.supply) needs.push({ kind: 'supply', id: 'supply', ways: supplyWays(shop, part, mode.supply) });
+  if (mode.supply) needs.push({ kind: 'supply', id: 'supply', ways: [...supplyWays(shop, part, mode.supply), ...undrawnSupply(shop, part, mode.supply)] });
   return { mode, needs };
 }
 

@@ -27,7 +27,7 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
     ground(`${part.peripheral.name}, least volts`, supply.minVolts, 'V'),
     ground(`${part.peripheral.name}, most volts`, supply.maxVolts, 'V'),
   ];
-  const hidden: Condition[] = from.rail.pads.length > 0 ? [] : [{ rung: 6, truth: 'unknown', why: `no pad of ${from.rail.label} is drawn` }];
+  const hidden: Condition[] = from.rail.pads.length > 0 ? [] : [{ rung: 6, truth: 'unknown', why: `${from.rail.label}, of which no pad is drawn` }];
   const conditions: Condition[] = [...hidden, { rung: 6, truth: insideRange(from, supply), why: rangeSentence(from, supply), grounds }];
   if (needsUsb) {
     const alive: Truth = from.onUsb ? all([atLeast(from.onUsb, interval(supply.minVolts)), atLeast(interval(supply.maxVolts), from.onUsb)]) : 'no';

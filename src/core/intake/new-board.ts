@@ -120,7 +120,7 @@ function together(rails: Board['rails'], rail: Board['rails'][number]): Board['r
 }
 
 /** A regulator that is known to give 5 V. */
-export function isFive({ source }: Board['rails'][number]): boolean {
+function isFive({ source }: Board['rails'][number]): boolean {
   return source.kind === 'regulator' && 'value' in source.outVolts && source.outVolts.value === 5;
 }
 
