@@ -1,6 +1,6 @@
 import type { Board } from '../model/board';
-import type { Origin } from '../model/figure';
-import { boardFigures, figureWords, type BoardFigure } from './figures';
+import { figureWords, type Origin } from '../model/figure';
+import { boardFigures, type BoardFigure } from './figures';
 import { addGroup } from './new-board';
 import type { Reading, SpecField } from './reading';
 

@@ -1,5 +1,6 @@
 import type { Board } from '../model/board';
-import { boardFigures, figureWords } from './figures';
+import { figureWords } from '../model/figure';
+import { boardFigures } from './figures';
 
 export interface Difference {
   field: string;

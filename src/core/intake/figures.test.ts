@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { makeBoard, regulator, says, unknown } from '../tests/make';
-import { boardFigures, completenessOf, figureWords, railFigures } from './figures';
+import { figureWords } from '../model/figure';
+import { boardFigures, completenessOf, railFigures } from './figures';
 
 describe('the figures of a board', () => {
   const board = makeBoard({ motorLine: { value: 'digital', origin: 'manual' }, rails: [{ id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' } }, { id: 'five', label: '5 V', pads: [], source: regulator(5, 2) }] });

@@ -1,7 +1,5 @@
 import { gyroNoises, motorLines, processorFamilies, screwSchema, type Board } from '../model/board';
-import { isUnknown, originOf, type FlagFigure, type NumberFigure, type Origin } from '../model/figure';
-
-type AnyFigure = NumberFigure | FlagFigure | { value: string; origin: Origin; source?: string | undefined; seen?: string | undefined } | { unknown: true; source?: string | undefined };
+import { isUnknown, originOf, type AnyFigure, type NumberFigure, type Origin } from '../model/figure';
 
 /** A figure of a board by name: how to find it, how to put another in its place, and what to ask a seller who does not state it. */
 export interface BoardFigure {
@@ -106,11 +104,4 @@ export function completenessOf(board: Board): Completeness {
   }
   for (const { field, says, ask, get } of railFigures(board)) count(get(board)!, field, says, ask);
   return found;
-}
-
-export function figureWords(f: AnyFigure | undefined, unit = ''): string {
-  if (!f || isUnknown(f)) return 'unknown';
-  const u = unit ? ` ${unit}` : '';
-  if ('low' in f) return `${f.low} to ${f.high}${u}`;
-  return typeof f.value === 'boolean' ? (f.value ? 'yes' : 'no') : `${f.value}${u}`;
 }

@@ -1,7 +1,7 @@
 import { boardSchema, type Board } from '../model/board';
-import type { Origin } from '../model/figure';
+import { figureWords, type Origin } from '../model/figure';
 import { valueFromText } from './figure-text';
-import { boardFigures, figureWords, railFigures, type BoardFigure } from './figures';
+import { boardFigures, railFigures, type BoardFigure } from './figures';
 import { withPrice } from './typed-offer';
 
 /** A board's figures and those of its regulators by name. */

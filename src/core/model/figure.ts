@@ -68,3 +68,14 @@ export function originOf(figure: NumberFigure | FlagFigure | { origin: Origin } 
 export function assumed(value: number, source: string): NumberFigure {
   return { value, origin: 'assumed', source };
 }
+
+/** Any figure of a file: a number, yes or no, or a word. */
+export type AnyFigure = NumberFigure | FlagFigure | { value: string; origin: Origin; source?: string | undefined; seen?: string | undefined } | { unknown: true; source?: string | undefined };
+
+/** A figure as a person reads it, and may type it. `unit` follows the number. */
+export function figureWords(f: AnyFigure | undefined, unit = ''): string {
+  if (!f || isUnknown(f)) return 'unknown';
+  const u = unit ? ` ${unit}` : '';
+  if ('low' in f) return `${f.low} to ${f.high}${u}`;
+  return typeof f.value === 'boolean' ? (f.value ? 'yes' : 'no') : `${f.value}${u}`;
+}

@@ -1,7 +1,8 @@
 import { csvLines } from './csv-lines';
 import type { Board } from '../model/board';
 import type { Entry } from '../model/build';
-import { boardFigures, figureWords } from '../intake/figures';
+import { boardFigures } from '../intake/figures';
+import { figureWords } from '../model/figure';
 
 /** The voltage scale that makes the board show what the meter reads: stated scale x true volts / shown volts. */
 export function voltageScale(stated: number, trueVolts: number, shownVolts: number): number {

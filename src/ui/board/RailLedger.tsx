@@ -11,7 +11,7 @@ export function RailLedger({ hookup }: { hookup: Hookup }) {
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         Rails
       </Typography>
-      {hookup.rails.length === 0 && <Box sx={{ fontSize: 12.5 }}>The board has no regulator of its own.</Box>}
+      {hookup.rails.length === 0 && <Box sx={{ fontSize: 12.5 }}>No regulator of the board is known.</Box>}
       {[...hookup.rails, ...hookup.outputs].map((r) => {
         const full = r.printedMa ?? Math.max(r.peakMa, 1);
         const colour = `var(--${r.over ? 'strained' : r.atLeast ? 'unknown' : 'holds'})`;
