@@ -4,7 +4,7 @@ import path from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { openBrowser, waitForText } from './browser';
-import { clickOn, expectAccessible, visit } from './visit';
+import { choose, clickOn, expectAccessible, visit } from './visit';
 
 const address = process.env.RUNG_ADDRESS!;
 let browser: Browser;
@@ -62,9 +62,7 @@ describe('the shelf', () => {
       // A flight controller has no ESC, which is a no; of an all-in-one nobody has said anything yet.
       const verdict = (word: string) => page.waitForFunction((w) => (document.querySelector('[aria-label="How it climbs for this build"]') as HTMLElement).innerText.startsWith(w), {}, word);
       await verdict('does not fit');
-      await page.click('[aria-label="Kind and sides"] [role=combobox]');
-      await page.waitForFunction(() => [...document.querySelectorAll('[role=option]')].some((o) => o.textContent === 'all-in-one'));
-      await page.evaluate(() => ([...document.querySelectorAll('[role=option]')].find((o) => o.textContent === 'all-in-one') as HTMLElement).click());
+      await choose(page, '[aria-label="Kind and sides"] [role=combobox]', 'all-in-one');
       await verdict('cannot say yet');
       await page.type('form[aria-label="An offer you have seen"] input', 'Seen Shop');
       await page.type('form[aria-label="An offer you have seen"] div:nth-of-type(2) input', '44,90');
@@ -173,9 +171,7 @@ describe('a part that no library has', () => {
       await waitForText(page, 'no wire to the board');
       await page.evaluate(() => ([...document.querySelectorAll('[data-part="own-gas-sniffer"] *')].find((e) => e.textContent === 'Gas sniffer') as HTMLElement).click());
       await page.waitForSelector('[aria-label="One more"]');
-      await page.click('[aria-label="One more"]');
-      await page.waitForFunction(() => [...document.querySelectorAll('[role=option]')].some((o) => o.textContent === 'CAN'));
-      await page.evaluate(() => ([...document.querySelectorAll('[role=option]')].find((o) => o.textContent === 'CAN') as HTMLElement).click());
+      await choose(page, '[aria-label="One more"]', 'CAN');
       await waitForText(page, 'a CAN bus');
       await settled(page);
       await expectAccessible(page);

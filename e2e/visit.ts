@@ -38,3 +38,12 @@ export async function clickOn(page: Page, words: string): Promise<void> {
   await page.waitForFunction((w) => [...document.querySelectorAll('button')].some((b) => b.innerText.trim().startsWith(w) && !b.disabled), { timeout: 15_000 }, words);
   await page.evaluate((w) => [...document.querySelectorAll('button')].find((b) => b.innerText.trim().startsWith(w) && !b.disabled)!.click(), words);
 }
+
+/** Takes one word of a list, by keyboard: what else moves on the page cannot come between. */
+export async function choose(page: Page, list: string, word: string): Promise<void> {
+  await page.waitForSelector(list);
+  await page.focus(list);
+  await page.keyboard.press('Enter');
+  await page.waitForFunction((w) => [...document.querySelectorAll('[role=option]')].some((o) => o.textContent === w), {}, word);
+  await page.evaluate((w) => ([...document.querySelectorAll('[role=option]')].find((o) => o.textContent === w) as HTMLElement).click(), word);
+}

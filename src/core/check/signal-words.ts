@@ -11,7 +11,7 @@ export function linkWords(link: Link): string {
       return `${p.says} (printed ${p.printed})`;
     }
     case 'i2c':
-      return `I2C at address 0x${link.address.toString(16)}`;
+      return link.address === undefined ? 'I2C' : `I2C at address 0x${link.address.toString(16)}`;
     case 'can':
       return 'a CAN bus';
     case 'output':

@@ -13,9 +13,10 @@ function none(why: string): Way[] {
 }
 
 /** One chip an address on an I2C bus (NXP UM10204: 7-bit addresses). */
-export function i2cWays(shop: Workshop, address: number): Way[] {
+export function i2cWays(shop: Workshop, address: number | undefined): Way[] {
   const buses = shop.board.buses.filter((b) => b.kind === 'i2c');
   if (buses.length === 0) return none('the board has no I2C bus on pads');
+  if (address === undefined) return buses.map((bus) => unaddressed(shop, bus));
   const hex = `0x${address.toString(16)}`;
   return buses.map((bus) => {
     const clash = bus.onBoard.find((d) => d.address === address);
@@ -23,6 +24,13 @@ export function i2cWays(shop: Workshop, address: number): Way[] {
     const rows = [{ id: row(shop, { id: `address:${bus.id}:${hex}`, limit: 1 }), amount: 1, rung: 4 as const }];
     return way({ conditions, rows, tags: busTags(shop, bus.sharesPort), link: { kind: 'bus', bus: bus.id } });
   });
+}
+
+/** A chip whose address nobody says may have that of any other on its bus. */
+function unaddressed(shop: Workshop, bus: Board['buses'][number]): Way {
+  const riders = shop.build.parts.filter((p) => p.peripheral.modes.some((m) => m.links.some((l) => l.kind === 'i2c'))).length;
+  const conditions: Condition[] = riders > 1 || bus.onBoard.length > 0 ? [{ rung: 4, truth: 'unknown', why: `nobody says its address, and it is not alone on ${bus.label}` }] : [];
+  return way({ conditions, tags: busTags(shop, bus.sharesPort), link: { kind: 'bus', bus: bus.id } });
 }
 
 export function canWays(shop: Workshop): Way[] {

@@ -16,7 +16,7 @@ export interface LinkChoice {
 /** All of them; an address or a number of outputs is set afterwards. */
 export const linkChoices: readonly LinkChoice[] = [
   ...protocolIds.map((protocol): LinkChoice => ({ id: `serial ${protocol}`, says: `${protocols[protocol].says} (printed ${protocols[protocol].printed})`, link: { kind: 'serial', protocol } })),
-  { id: 'i2c', says: 'I2C', link: { kind: 'i2c', address: 0x1e } },
+  { id: 'i2c', says: 'I2C', link: { kind: 'i2c' } },
   { id: 'can', says: 'CAN', link: { kind: 'can' } },
   ...(['servo', 'light', 'motor', 'channel in'] as const).map((use): LinkChoice => ({ id: `output ${use}`, says: use === 'channel in' ? 'Receiver channels, a wire each' : `Outputs: ${use}`, link: { kind: 'output', use, count: 1 } })),
   ...analogueKinds.map((input): LinkChoice => ({ id: `analogue ${input}`, says: `Input: ${input}`, link: { kind: 'analogue', input } })),

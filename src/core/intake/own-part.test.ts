@@ -23,6 +23,16 @@ describe('a part that is in no library', () => {
     const rails = [{ id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' as const } }, { id: 'five', label: '5 V', pads: ['vbat'], source: { kind: 'regulator' as const, type: 'buck' as const, outVolts: says(5), ratedAmps: says(2), dropOutVolts: says(1), input: 'pack' } }];
     expect(evaluate(makeBuild({}, [part(said)]), padsInPlenty(makeBoard({ allPads: { unknown: true }, claimedPorts: { unknown: true }, rails }))).verdict).toBe('fits');
   });
+  test('an I2C address that nobody says: alone on its bus it does no harm, beside another chip nobody can tell (NXP UM10204: one chip an address)', () => {
+    const compass = (id: string, address?: number) => ({ ...part(ownPart(id, 'compass', 990)!), id, peripheral: { ...ownPart(id, 'compass', 990)!, massG: says(2), modes: [{ ...ownPart(id, 'compass', 990)!.modes[0]!, supply: null, links: [{ kind: 'i2c' as const, id: 'wire1', ...(address ? { address } : {}) }] }] } });
+    const bus = (onBoard: { address: number; what: string }[] = []) => makeBoard({ buses: [{ id: 'i2c', label: 'I2C', kind: 'i2c', pads: ['vbat'], onBoard }] });
+    const verdict = (board: ReturnType<typeof makeBoard>, ...parts: ReturnType<typeof compass>[]) => evaluate(makeBuild({}, parts), board).verdict;
+    expect(verdict(bus(), compass('a'))).toBe('fits');
+    expect(verdict(bus(), compass('a'), compass('b'))).toBe('cannot say yet');
+    expect(verdict(bus(), compass('a'), compass('b', 0x1e))).toBe('cannot say yet');
+    expect(verdict(bus([{ address: 0x76, what: 'the barometer' }]), compass('a'))).toBe('cannot say yet');
+    expect(verdict(bus(), compass('a', 0x0d), compass('b', 0x1e))).toBe('fits');
+  });
   test('a name is wanted', () => expect(ownPart('  ', 'other', 990)).toBeNull());
 });
 

@@ -36,7 +36,6 @@ export function ownPart(name: string, kind: PeripheralKind, cents: number): Peri
     format: 'rung-peripheral', version: 1, id: idFrom(`own ${called}`, 'own-part'), name: called, maker: 'your own', kind,
     summary: 'Your own: wired as most of its kind are, until you say otherwise. Its figures are unknown until you say them.',
     massG: unknown, cents, offers: [], gives: [], plugs: [],
-    ...(kind === 'light' ? { lights: 8 } : {}),
     modes: [{ id: 'way', label: 'as you say', links: usual[kind].reduce<Peripheral['modes'][number]['links']>(withLink, []), supply: kind === 'esc telemetry' ? null : unsaidSupply, cents: 0, grams: 0, effort: 0, lost: [] }],
   };
 }

@@ -39,13 +39,14 @@ function Pick({ label, value, onPick }: { label: string; value: string; onPick: 
 }
 
 /** An I2C address as data sheets print it. What is typed stays until it is one. */
-function Address({ value, onChange }: { value: number; onChange: (address: number) => void }) {
+function Address({ value, onChange }: { value: number | undefined; onChange: (address: number | undefined) => void }) {
   const [typed, setTyped] = useState<string | null>(null);
   const take = (text: string) => {
     const n = Number(text);
-    const sound = text.trim() !== '' && Number.isInteger(n) && n >= 0x08 && n <= 0x77;
+    const empty = text.trim() === '';
+    const sound = empty || (Number.isInteger(n) && n >= 0x08 && n <= 0x77);
     setTyped(sound ? null : text);
-    if (sound) onChange(n);
+    if (sound) onChange(empty ? undefined : n);
   };
-  return <TextField label="Address" value={typed ?? `0x${value.toString(16)}`} error={typed !== null} helperText={typed === null ? undefined : '0x08 to 0x77'} onChange={(e) => setTyped(e.target.value)} onBlur={(e) => take(e.target.value)} sx={{ width: 62 }} />;
+  return <TextField label="Address" placeholder="unknown" value={typed ?? (value === undefined ? '' : `0x${value.toString(16)}`)} error={typed !== null} helperText={typed === null ? undefined : '0x08 to 0x77'} onChange={(e) => setTyped(e.target.value)} onBlur={(e) => take(e.target.value)} sx={{ width: 62 }} />;
 }
