@@ -175,7 +175,11 @@ describe('a part that no library has', () => {
       await waitForText(page, 'a CAN bus');
       await settled(page);
       await expectAccessible(page);
+      await clickOn(page, 'Put it into the library');
+      await waitForText(page, 'In the library, for every build.');
     });
+    const library = (await (await fetch(`${address}/api/shelf`)).json()) as { peripherals: { id: string; modes: { links: object[] }[] }[] };
+    expect(library.peripherals.find((p) => p.id === 'own-gas-sniffer')!.modes[0]!.links).toMatchObject([{ kind: 'can' }]);
     const { build } = (await (await fetch(`${address}/api/builds/${id}`)).json()) as { build: { parts: { peripheral: object }[] } };
     expect(build.parts[0]!.peripheral).toMatchObject({ name: 'Gas sniffer', cents: 3150, modes: [{ links: [{ kind: 'can' }] }] });
   });

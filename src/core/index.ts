@@ -57,7 +57,7 @@ export { assumedCell, sagOver, type SagPoint } from './bench/sag';
 export { faultsFor, probesWith, stillPossible, type BenchFault, type Probe } from './bench/faults';
 export { peripheralKinds, type Link, type Peripheral, type PeripheralKind } from './model/peripheral';
 export { choiceOf, linkChoices, withLink } from './intake/link-choices';
-export { ownPart, unsaidSupply } from './intake/own-part';
+export { forLibrary, ownPart, unsaidSupply } from './intake/own-part';
 export type { Shelf } from './model/shelf';
 export { findFixes, fixWords, type FixSet } from './fix/find';
 export { alternativesOf, bridgeAlternativesOf, priceOfLocks, sameNeed, type Alternative, type Price } from './hookup/alternatives';

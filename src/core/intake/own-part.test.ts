@@ -5,7 +5,7 @@ import { peripheralKinds } from '../model/peripheral';
 import { makeBoard, makeBuild, says } from '../tests/make';
 import { padsInPlenty } from '../rank/pads-in-plenty';
 import { choiceOf, linkChoices, withLink } from './link-choices';
-import { ownPart } from './own-part';
+import { forLibrary, ownPart } from './own-part';
 
 const part = (peripheral: NonNullable<ReturnType<typeof ownPart>>) => ({ id: 'p', priority: 'must' as const, onUsb: false, owned: false, peripheral });
 
@@ -32,6 +32,10 @@ describe('a part that is in no library', () => {
     expect(verdict(bus(), compass('a'), compass('b', 0x1e))).toBe('cannot say yet');
     expect(verdict(bus([{ address: 0x76, what: 'the barometer' }]), compass('a'))).toBe('cannot say yet');
     expect(verdict(bus(), compass('a', 0x0d), compass('b', 0x1e))).toBe('fits');
+  });
+  test('a copy for the library has an id of the buyer\'s own, whatever part it was made from', () => {
+    const theirs = { ...ownPart('Finch', 'camera', 990)!, id: 'tallow-cam', maker: 'Pellmere' };
+    expect(forLibrary(theirs)).toEqual({ ...theirs, id: 'own-finch' });
   });
   test('a name is wanted', () => expect(ownPart('  ', 'other', 990)).toBeNull());
 });

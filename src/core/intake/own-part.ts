@@ -28,6 +28,11 @@ const usual: Record<PeripheralKind, string[]> = {
   other: [],
 };
 
+/** A copy for the library, under a name of the buyer's own: it takes the place of no other but an earlier one of that name. */
+export function forLibrary(peripheral: Peripheral): Peripheral {
+  return { ...peripheral, id: idFrom(`own ${peripheral.name}`, 'own-part') };
+}
+
 /** A part that is in no library: wired as most of its kind are, with every figure but its price still to be said. Null where it has no name. */
 export function ownPart(name: string, kind: PeripheralKind, cents: number): Peripheral | null {
   const called = name.trim().slice(0, 80);

@@ -11,6 +11,7 @@ import { useRoom } from '../room/BuildRoom';
 import { changedPart } from './change';
 import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
+import { KeepPart } from './KeepPart';
 import { NumberBox } from './NumberBox';
 import { PartLinks } from './PartLinks';
 
@@ -71,6 +72,7 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
           )}
         </Box>
       ))}
+      <KeepPart peripheral={peripheral} />
     </Box>
   );
 }
