@@ -82,7 +82,7 @@ describe('a board of which not all pads are drawn', () => {
       const board = makeBoard({ ...bare, ...some, ...more });
       return questionsFor(build(link), [board], rankClimbs([evaluate(build(link), board)])).map((q) => q.field);
     };
-    expect(asked(links[1]![1], {})).toContain('allPads');
+    for (const allPads of [unknown, no]) expect(asked(links[1]![1], { allPads })).toContain('allPads');
     expect(asked(serial('positioning'), portsAndPads(['rt']))).toEqual([]);
   });
 });

@@ -1,5 +1,6 @@
 import { evaluate } from '../climb';
 import { doubtsAbout } from '../check/sanity';
+import { mayHaveMore } from '../hookup/all-pads';
 import { boardFigures, railFigures, type BoardFigure } from '../intake/figures';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
@@ -106,7 +107,7 @@ function unknownsOf(build: Build, board: Board): Unknown[] {
   const doubted = new Set(doubtsAbout(board).filter((d) => d.impossible).map((d) => d.field));
   const open = [...boardFigures, ...railFigures(board)].flatMap((f): Unknown[] => {
     const figure = f.get(board);
-    if (f.field === 'allPads') return figure && isUnknown(figure as NumberFigure) ? [padsQuestion(f, board)] : [];
+    if (f.field === 'allPads') return mayHaveMore(board) ? [padsQuestion(f, board)] : [];
     const values = figure ? valuesFor(f, doubted.has(f.field) ? { unknown: true } : (figure as NumberFigure)) : null;
     return values ? [{ ...f, values, set: (b, value) => f.set(b, { value, origin: 'assumed' } as never), leave: (b) => f.set(b, figure as never) }] : [];
   });
