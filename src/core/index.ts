@@ -19,6 +19,8 @@ export { scoreOf } from './rank/score';
 export { tally, type Tally } from './rank/tally';
 export { money } from './check/cost';
 export { carries, leadWords, outcomeWords } from './outcome';
+export { mayHaveMore } from './hookup/all-pads';
+export { portSums } from './hookup/port-sums';
 export { commonBreak } from './rank/common-break';
 export { overBudget } from './rank/over-budget';
 export { counted, rungNames, type Finding, type RungName, type RungNumber, type RungState } from './check/finding';

@@ -1,4 +1,5 @@
 import type { Hookup, WiredPart } from '../hookup/hookup';
+import { portSums } from '../hookup/port-sums';
 import type { SolvedRung } from '../hookup/way';
 import { comfort } from '../trade/comfort';
 import { capital, counted, list, marginOf, num, onlySpare, stateOf, worst, type Finding } from './finding';
@@ -11,18 +12,17 @@ export function checkWired(hookup: Hookup): Finding[] {
 }
 
 function portCount(hookup: Hookup): Finding[] {
-  const open = hookup.ports.filter((p) => !p.takenBy || p.released);
   if (hookup.ports.length === 0) return [];
-  const used = open.filter((p) => p.usedBy.length > 0).length;
+  const { open, used } = portSums(hookup.ports);
   const released = hookup.releases.map((r) => `${r.what}: ${r.lost}`);
   return [
     {
       rung: 4,
       state: released.length > 0 ? 'strained' : 'holds',
       about: 'Serial ports',
-      sentence: `${open.length} of ${counted(hookup.ports.length, 'port')} can be used: ${used} taken, ${hookup.freePorts} left free.${released.length > 0 ? ` ${released.join('. ')}.` : ''}`,
+      sentence: `${open} of ${counted(hookup.ports.length, 'port')} can be used: ${used} taken, ${hookup.freePorts} left free.${released.length > 0 ? ` ${released.join('. ')}.` : ''}`,
       needed: counted(used, 'port'),
-      given: counted(open.length, 'port'),
+      given: counted(open, 'port'),
       grounds: [],
     },
   ];

@@ -1,11 +1,12 @@
 import { boardSchema, type Board } from '../model/board';
+import { figureWords, type AnyFigure } from '../model/figure';
 import { applyReadings, figureFor } from './apply-readings';
 import { valueFromText } from './figure-text';
 import type { Reading } from './reading';
 
 /** What a reading's value looks like in a box. */
 export function readingText({ value }: Reading): string {
-  return typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
+  return figureWords({ value, origin: 'claim' } as AnyFigure);
 }
 
 /** The reading with what somebody typed in place of its value; null where that is no value of its field, so that nothing of it lands on the board. */

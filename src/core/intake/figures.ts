@@ -1,4 +1,5 @@
 import { gyroNoises, motorLines, processorFamilies, screwSchema, type Board } from '../model/board';
+import { unknownEsc } from './new-board';
 import { isUnknown, originOf, type AnyFigure, type NumberFigure, type Origin } from '../model/figure';
 
 /** A figure of a board by name: how to find it, how to put another in its place, and what to ask a seller who does not state it. */
@@ -20,8 +21,7 @@ function figure(field: string, says: string, unit: string, ask: string, get: Boa
 const oneOf = (words: readonly string[], f: BoardFigure): BoardFigure => ({ ...f, words });
 const top = <K extends keyof Board>(key: K, says: string, unit: string, ask: string): BoardFigure => figure(key, says, unit, ask, (b) => b[key] as AnyFigure, (b, f) => ({ ...b, [key]: f }));
 const inEsc = (key: 'channels' | 'continuousAmps' | 'burstAmps' | 'burstSeconds', says: string, unit: string, ask: string): BoardFigure =>
-  figure(`esc.${key}`, says, unit, ask, (b) => b.esc?.[key], (b, f) => ({ ...b, esc: { ...(b.esc ?? noEsc), [key]: f } }));
-const noEsc = { channels: { unknown: true as const }, continuousAmps: { unknown: true as const }, burstAmps: { unknown: true as const }, burstSeconds: { unknown: true as const } };
+  figure(`esc.${key}`, says, unit, ask, (b) => b.esc?.[key], (b, f) => ({ ...b, esc: { ...(b.esc ?? unknownEsc), [key]: f } }));
 
 /** Every single figure of a board, in the order in which a buyer meets them. Ports, pads and rails have places of their own. */
 export const boardFigures: readonly BoardFigure[] = [
@@ -39,7 +39,7 @@ export const boardFigures: readonly BoardFigure[] = [
     'esc.drivenByOutputs', 'Motor pads drive the ESC', '', 'Do the motor outputs on pads drive the ESC on the board, or has it lines of its own?',
     // A stack's harness carries them; without motor pads there is nothing to ask.
     (b) => (b.esc && b.kind !== 'stack' && b.outputs.some((o) => o.can.includes('motor')) ? (b.esc.drivenByOutputs ?? { unknown: true }) : b.esc?.drivenByOutputs),
-    (b, f) => ({ ...b, esc: { ...(b.esc ?? noEsc), drivenByOutputs: f } }),
+    (b, f) => ({ ...b, esc: { ...(b.esc ?? unknownEsc), drivenByOutputs: f } }),
   ),
   oneOf(
     motorLines,

@@ -4,7 +4,7 @@ import { protocolIds, protocols } from '../trade/protocol';
 
 type Bare<L> = L extends unknown ? Omit<L, 'id'> : never;
 /** A link before it has an id within its part. */
-export type BareLink = Bare<Link>;
+type BareLink = Bare<Link>;
 
 /** One thing that a part can ask of a board: a name for it, and how a person picks it from a list. */
 export interface LinkChoice {

@@ -2,7 +2,8 @@ import { boardSchema, type Board, type Pad } from '../model/board';
 import { idFrom } from '../model/words';
 
 const unknown = { unknown: true as const };
-const unknownEsc = { channels: unknown, continuousAmps: unknown, burstAmps: unknown, burstSeconds: unknown };
+/** An ESC of which nothing is known yet. */
+export const unknownEsc = { channels: unknown, continuousAmps: unknown, burstAmps: unknown, burstSeconds: unknown };
 
 function hasEsc(kind: Board['kind']): boolean {
   return kind === 'stack' || kind === 'all-in-one' || kind === 'esc';

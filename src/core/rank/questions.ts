@@ -111,7 +111,7 @@ function unknownsOf(build: Build, board: Board): Unknown[] {
     const values = figure ? valuesFor(f, doubted.has(f.field) ? { unknown: true } : (figure as NumberFigure)) : null;
     return values ? [{ ...f, values, set: (b, value) => f.set(b, { value, origin: 'assumed' } as never), leave: (b) => f.set(b, figure as never) }] : [];
   });
-  open.push(...(board.offers.length === 0 ? [priceQuestion] : []));
+  if (board.offers.length === 0) open.push(priceQuestion);
   const before = JSON.stringify(evaluate(build, board).rungs.map((r) => r.state));
   // What changes nothing at any value is no question.
   return open.filter((u) => u.values.some((v) => JSON.stringify(evaluate(build, u.set(board, v)).rungs.map((r) => r.state)) !== before));

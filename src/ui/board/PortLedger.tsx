@@ -1,17 +1,16 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { Board, Hookup } from '@/core';
+import { portSums, type Board, type Hookup } from '@/core';
 
 export function PortLedger({ hookup, board }: { hookup: Hookup; board: Board }) {
   const claims = board.claimedPorts;
   const claimed = 'value' in claims ? `Claims ${claims.value}` : 'low' in claims ? `Claims ${claims.low} to ${claims.high}` : 'Claims nothing';
-  const free = hookup.ports.filter((p) => !p.takenBy).length;
-  const used = hookup.ports.filter((p) => p.usedBy.length > 0 && (!p.takenBy || p.released)).length;
+  const { asDelivered, used } = portSums(hookup.ports);
   return (
     <section aria-label="Ports">
       <Typography variant="h2">Ports</Typography>
       <Box sx={{ fontSize: 12.5, mb: 0.5 }}>
-        {claimed}; {free} {free === 1 ? 'is' : 'are'} free as delivered; {used} used here.
+        {claimed}; {asDelivered} {asDelivered === 1 ? 'is' : 'are'} free as delivered; {used} used here.
       </Box>
       <table>
         <thead>

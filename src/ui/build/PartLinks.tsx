@@ -14,19 +14,19 @@ export function PartLinks({ links, onChange }: { links: readonly Link[]; onChang
     <Box role="group" aria-label="What it asks of the board" sx={{ display: 'flex', flexDirection: 'column', gap: 0.25 }}>
       {links.map((link, at) => (
         <Box key={link.id} sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
-          <Pick label="Asks for" value={choiceOf(link)} onPick={(choice) => put(at, { ...withLink([], choice)[0]!, id: link.id })} />
+          <PickLink label="Asks for" value={choiceOf(link)} onPick={(choice) => put(at, { ...withLink([], choice)[0]!, id: link.id })} />
           {link.kind === 'output' && <NumberBox label="How many" whole min={1} max={16} width={56} value={link.count} onChange={(count) => count && put(at, { ...link, count })} />}
           {link.kind === 'i2c' && <Address value={link.address} onChange={(address) => put(at, { ...link, address })} />}
           <Button onClick={() => onChange(links.filter((l) => l !== link))}>Remove</Button>
         </Box>
       ))}
       {links.length === 0 && <Box sx={{ fontSize: 12 }}>No wire to the board.</Box>}
-      {links.length < 8 && <Pick label="One more" value="" onPick={(choice) => onChange(withLink(links, choice))} />}
+      {links.length < 8 && <PickLink label="One more" value="" onPick={(choice) => onChange(withLink(links, choice))} />}
     </Box>
   );
 }
 
-function Pick({ label, value, onPick }: { label: string; value: string; onPick: (choice: string) => void }) {
+function PickLink({ label, value, onPick }: { label: string; value: string; onPick: (choice: string) => void }) {
   return (
     <Select displayEmpty value={value} onChange={(e) => onPick(e.target.value)} inputProps={{ 'aria-label': label }} renderValue={(v) => (v === '' ? 'one more wire ...' : linkChoices.find((c) => c.id === v)!.says)} sx={{ flex: 1, minWidth: 0, fontSize: 12 }}>
       {linkChoices.map((c) => (

@@ -7,7 +7,7 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { addGroup, outlineOf, padGroups, placePads, removePad, sides, withTyped, type Board, type PadGroup, type PlacedPad } from '@/core';
+import { addGroup, mayHaveMore, outlineOf, padGroups, placePads, removePad, sides, withTyped, type Board, type PadGroup, type PlacedPad } from '@/core';
 
 const edges = [...sides, 'inner'] as const;
 const area = { width: 300, height: 250 };
@@ -18,7 +18,7 @@ export function PadPlan({ board, onChange }: { board: Board; onChange: (b: Board
   const [face, setFace] = useState<'top' | 'bottom'>('top');
   const [group, setGroup] = useState<PadGroup>('port');
   const [picked, setPicked] = useState<string | null>(null);
-  const all = 'value' in board.allPads && board.allPads.value;
+  const all = !mayHaveMore(board);
   const pad = board.pads.find((p) => p.id === picked) ?? null;
   const port = pad && board.ports.find((p) => [...p.rx, ...p.tx].some((e) => e.pad === pad.id));
   const setPad = (change: Partial<Board['pads'][number]>) => onChange({ ...board, pads: board.pads.map((p) => (p.id === picked ? { ...p, ...change } : p)) });
