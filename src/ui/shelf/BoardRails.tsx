@@ -54,7 +54,7 @@ function Feeders({ rail, board, onChange }: { rail: Rail; board: Board; onChange
       return (
         <>
           {source.of.map((of, i) => named(i === 0 ? 'this' : `or this${i > 1 ? ` (${i})` : ''}`, of, (id) => onChange({ ...source, of: source.of.map((x, n) => (n === i ? id : x)) })))}
-          <Choice label="Kept apart" value={apartWord(source.isolated)} words={['nobody says', 'yes', 'no']} onChange={(said) => onChange({ ...source, isolated: said === 'nobody says' ? { unknown: true } : { value: said === 'yes', origin: 'claim' } })} />
+          <Choice label="Kept apart" value={apartWord(source.isolated)} words={source.isolated ? apartWords : [takenAsApart, ...apartWords]} onChange={(said) => onChange({ ...source, isolated: said === 'nobody says' ? { unknown: true } : { value: said === 'yes', origin: 'claim' } })} />
         </>
       );
     case 'bridge': {
@@ -66,7 +66,12 @@ function Feeders({ rail, board, onChange }: { rail: Rail; board: Board; onChange
   }
 }
 
+const apartWords = ['nobody says', 'yes', 'no'] as const;
+/** A file that is silent about it is read so (docs/method-rules.md). */
+const takenAsApart = 'taken as yes';
+
 /** Do diodes keep USB and regulator apart? */
-function apartWord(isolated: Extract<Rail['source'], { kind: 'either' }>['isolated']): 'nobody says' | 'yes' | 'no' {
-  return isolated === undefined || 'unknown' in isolated ? 'nobody says' : isolated.value ? 'yes' : 'no';
+function apartWord(isolated: Extract<Rail['source'], { kind: 'either' }>['isolated']): (typeof apartWords)[number] | typeof takenAsApart {
+  if (!isolated) return takenAsApart;
+  return 'unknown' in isolated ? 'nobody says' : isolated.value ? 'yes' : 'no';
 }
