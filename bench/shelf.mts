@@ -9,7 +9,7 @@ import { serve } from '../scripts/serve.mjs';
 import { evaluate, readFile, type Board } from '../src/core';
 import { compile } from '../src/core/hookup/compile';
 import { layOut } from '../src/core/hookup/lay-out';
-import { solve } from '../src/core/hookup/solve';
+import { solve } from '../src/core/solver/solve';
 import { workshop } from '../src/core/hookup/way';
 import { loadHighs, solveMilp } from '../src/core/tests/milp';
 
@@ -71,7 +71,7 @@ async function onPage(): Promise<{ editFramesLost: number; editMs: number }> {
   const server = await serve(await freePort(), url, ['ignore', 'ignore', 'inherit']);
   const { browser, close } = await openBrowser();
   try {
-    const reply = await fetch(`${server.address}/api/import`, { method: 'POST', body: JSON.stringify({ ...shelf, boards: many(onThePage - shelf.boards.length) }) });
+    const reply = await fetch(`${server.address}/api/import`, { method: 'POST', headers: { origin: server.address }, body: JSON.stringify({ ...shelf, boards: many(onThePage - shelf.boards.length) }) });
     if (!reply.ok) throw new Error(await reply.text());
     const { page } = await openPage(browser, `${server.address}/b/belfry-six`);
     await ranked(page);

@@ -1,12 +1,13 @@
 import { parseArgs } from 'node:util';
-import { rankShelf, type Ranked, type RungState } from '../src/core';
+import { rankClimbs, type Ranked, type RungState } from '../src/core';
+import { climbOf } from '../src/highs/climb';
 import { money } from '../src/core/check/cost';
 import { complain, openFile } from './open-file';
 import { fitJson } from './fit-json';
 
 const marks: Record<RungState, string> = { holds: '=', strained: '~', unknown: '?', breaks: '/' };
 
-export function fit(args: string[]): number {
+export async function fit(args: string[]): Promise<number> {
   let options: { build?: string; shelf?: string; json?: boolean };
   try {
     options = parseArgs({ args, options: { build: { type: 'string' }, shelf: { type: 'string' }, json: { type: 'boolean' } } }).values;
@@ -22,7 +23,7 @@ export function fit(args: string[]): number {
   if (!build.ok) return complain(options.build, build.faults);
   const shelf = openFile(options.shelf, 'rung-shelf');
   if (!shelf.ok) return complain(options.shelf, shelf.faults);
-  const ranked = rankShelf(build.value, shelf.value.boards);
+  const ranked = rankClimbs(await Promise.all(shelf.value.boards.map((board) => climbOf(build.value, board))));
   console.log(options.json ? JSON.stringify(fitJson(build.value, ranked), null, 2) : table(ranked));
   return 0;
 }

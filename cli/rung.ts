@@ -8,11 +8,11 @@ const usage = `Usage:
   npm run -s rung -- read FILE [--json]                         what Rung understands of a spec sheet`;
 
 const [command, ...rest] = process.argv.slice(2);
-const commands: Record<string, (args: string[]) => number> = { fit, check, read };
+const commands: Record<string, (args: string[]) => number | Promise<number>> = { fit, check, read };
 const run = command ? commands[command] : undefined;
 if (!run) {
   console.error(usage);
   process.exitCode = 2;
 } else {
-  process.exitCode = run(rest);
+  process.exitCode = await run(rest);
 }

@@ -4,12 +4,12 @@ import path from 'node:path';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 
 /** Debian's Chromium with an empty profile, as the set-up scripts install it. */
-export async function openBrowser(): Promise<{ browser: Browser; close: () => Promise<void> }> {
+export async function openBrowser(more: string[] = []): Promise<{ browser: Browser; close: () => Promise<void> }> {
   const profile = mkdtempSync(path.join(os.tmpdir(), 'rung-chromium-'));
   const browser = await puppeteer.launch({
     executablePath: process.env.RUNG_CHROMIUM ?? '/usr/bin/chromium',
     userDataDir: profile,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', ...more],
     defaultViewport: { width: 1280, height: 800 },
   });
   return {

@@ -4,9 +4,8 @@ import path from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { openBrowser, waitForText } from './browser';
-import { choose, clickOn, expectAccessible, visit } from './visit';
+import { ask, choose, clickOn, expectAccessible, visit } from './visit';
 
-const address = process.env.RUNG_ADDRESS!;
 let browser: Browser;
 let close: () => Promise<void>;
 
@@ -16,11 +15,11 @@ beforeAll(async () => {
 afterAll(async () => {
   await close();
   // The shelf as it was, whichever file comes next.
-  await fetch(`${address}/api/import`, { method: 'POST', body: readFileSync('demo/shelf.json') });
+  await ask(`/api/import`, { method: 'POST', body: readFileSync('demo/shelf.json') });
 });
 
 const at = <T>(path: string, work: (page: Page) => Promise<T>) => visit(browser, path, work);
-const shelf = async () => (await (await fetch(`${address}/api/shelf`)).json()) as { boards: { id: string; massG: unknown; ports: unknown[]; offers: { seen: string }[] }[] };
+const shelf = async () => (await (await ask(`/api/shelf`)).json()) as { boards: { id: string; massG: unknown; ports: unknown[]; offers: { seen: string }[] }[] };
 const settled = (page: Page) => page.waitForSelector('[data-save="saved"]');
 
 describe('the shelf', () => {
@@ -97,7 +96,7 @@ describe('the shelf', () => {
     const shop = process.env.RUNG_SHOP_URL!;
     await fetch(`${shop}/mode?is=down`);
     try {
-      const reply = await fetch(`${address}/api/offers/tarnfield-plover`, { method: 'POST' });
+      const reply = await ask(`/api/offers/tarnfield-plover`, { method: 'POST' });
       expect([reply.status, ((await reply.json()) as { sentence: string }).sentence]).toEqual([502, 'The shop service answers 503. The offers stay as they are; ask again later.']);
     } finally {
       await fetch(`${shop}/mode?is=usual`);
@@ -105,12 +104,12 @@ describe('the shelf', () => {
   });
   test('two people on one board: the later one is told and nothing is overwritten', async () => {
     const board = (await shelf()).boards.find((b) => b.id === 'testwright-spar')!;
-    const put = (base: number) => fetch(`${address}/api/boards/testwright-spar`, { method: 'PUT', headers: { 'if-match': String(base) }, body: JSON.stringify(board) });
+    const put = (base: number) => ask(`/api/boards/testwright-spar`, { method: 'PUT', headers: { 'if-match': String(base) }, body: JSON.stringify(board) });
     expect((await put(1)).status).toBe(409);
     expect((await put(0)).status).toBe(409);
   });
   test('a picture that is none is refused by its content', async () => {
-    const reply = await fetch(`${address}/api/photos?about=board:x`, { method: 'POST', body: '<svg onload=alert(1)>' });
+    const reply = await ask(`/api/photos?about=board:x`, { method: 'POST', body: '<svg onload=alert(1)>' });
     expect([reply.status, ((await reply.json()) as { sentence: string }).sentence.includes('neither a PNG nor a JPEG')]).toEqual([422, true]);
   });
 });
@@ -160,7 +159,7 @@ describe('policies and weighing', () => {
 
 describe('a part that no library has', () => {
   test('is made of a pasted line; its wires are chosen one by one, and the ladder follows', async () => {
-    const { id } = (await (await fetch(`${address}/api/builds`, { method: 'POST', body: JSON.stringify({ name: 'Own Parts' }) })).json()) as { id: string };
+    const { id } = (await (await ask(`/api/builds`, { method: 'POST', body: JSON.stringify({ name: 'Own Parts' }) })).json()) as { id: string };
     await at(`/b/${id}`, async (page) => {
       await clickOn(page, 'Paste a list');
       await page.type('[aria-label="Parts list"]', 'Gas sniffer');
@@ -178,16 +177,16 @@ describe('a part that no library has', () => {
       await clickOn(page, 'Put it into the library');
       await waitForText(page, 'In the library, for every build.');
     });
-    const library = (await (await fetch(`${address}/api/shelf`)).json()) as { peripherals: { id: string; modes: { links: object[] }[] }[] };
+    const library = (await (await ask(`/api/shelf`)).json()) as { peripherals: { id: string; modes: { links: object[] }[] }[] };
     expect(library.peripherals.find((p) => p.id === 'own-gas-sniffer')!.modes[0]!.links).toMatchObject([{ kind: 'can' }]);
-    const { build } = (await (await fetch(`${address}/api/builds/${id}`)).json()) as { build: { parts: { peripheral: object }[] } };
+    const { build } = (await (await ask(`/api/builds/${id}`)).json()) as { build: { parts: { peripheral: object }[] } };
     expect(build.parts[0]!.peripheral).toMatchObject({ name: 'Gas sniffer', cents: 3150, modes: [{ links: [{ kind: 'can' }] }] });
   });
 });
 
 describe('what the build itself leaves open', () => {
   test('a new build is asked for its masses, in place; then a board can be picked', async () => {
-    const { id } = (await (await fetch(`${address}/api/builds`, { method: 'POST', body: JSON.stringify({ name: 'Open Masses' }) })).json()) as { id: string };
+    const { id } = (await (await ask(`/api/builds`, { method: 'POST', body: JSON.stringify({ name: 'Open Masses' }) })).json()) as { id: string };
     await at(`/b/${id}/questions`, async (page) => {
       const answer = async (says: string, grams: string) => {
         await waitForText(page, says);
@@ -200,7 +199,7 @@ describe('what the build itself leaves open', () => {
       await settled(page);
       await expectAccessible(page);
     });
-    await fetch(`${address}/api/builds/${id}`, { method: 'DELETE' });
+    await ask(`/api/builds/${id}`, { method: 'DELETE' });
   });
 });
 

@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { openBrowser, waitForText } from './browser';
-import { expectAccessible, visit } from './visit';
+import { ask, expectAccessible, visit } from './visit';
 
 const address = process.env.RUNG_ADDRESS!;
 let browser: Browser;
@@ -16,8 +16,8 @@ const at = <T>(path: string, work: (page: Page) => Promise<T>) => visit(browser,
 
 const saved = (page: Page) => page.waitForSelector('[data-save="saved"]');
 const put = (body: object, base: number) =>
-  fetch(`${address}/api/builds/${(body as { id: string }).id}`, { method: 'PUT', headers: { 'if-match': String(base) }, body: JSON.stringify(body) });
-const stored = async (id: string) => (await (await fetch(`${address}/api/builds/${id}`)).json()) as { build: { id: string; name: string; parts: { id: string; priority: string }[] }; version: number };
+  ask(`/api/builds/${(body as { id: string }).id}`, { method: 'PUT', headers: { 'if-match': String(base) }, body: JSON.stringify(body) });
+const stored = async (id: string) => (await (await ask(`/api/builds/${id}`)).json()) as { build: { id: string; name: string; parts: { id: string; priority: string }[] }; version: number };
 const firstRow = (page: Page) => page.$eval('[role="grid"] [data-row]', (e) => (e as HTMLElement).innerText);
 
 describe('a new build, by keyboard alone', () => {
@@ -188,7 +188,7 @@ describe('nothing typed is lost', () => {
 });
 
 describe('bad input gets a sentence', () => {
-  const post = (path: string, body: BodyInit) => fetch(address + path, { method: 'POST', body }).then(async (r) => ({ status: r.status, said: (await r.json()) as { sentence: string; faults?: { field: string }[] } }));
+  const post = (path: string, body: BodyInit) => ask(path, { method: 'POST', body }).then(async (r) => ({ status: r.status, said: (await r.json()) as { sentence: string; faults?: { field: string }[] } }));
   test('a file that is not JSON, of the wrong shape, or far too large', async () => {
     expect(await post('/api/import', 'not json')).toMatchObject({ status: 422, said: { faults: [{ field: '' }] } });
     expect(await post('/api/import', '{"format":"rung-board","version":1}')).toMatchObject({ status: 422 });
@@ -198,8 +198,8 @@ describe('bad input gets a sentence', () => {
   test('a build without a name, a save without a version, an address that names nothing', async () => {
     expect((await post('/api/builds', '{"name":"  "}')).said.sentence).toBe('A build needs a name of 1 to 80 characters.');
     const { build } = await stored('gutterling');
-    expect((await fetch(`${address}/api/builds/gutterling`, { method: 'PUT', body: JSON.stringify(build) })).status).toBe(428);
-    expect((await fetch(`${address}/b/nothing-here`)).status).toBe(404);
+    expect((await ask(`/api/builds/gutterling`, { method: 'PUT', body: JSON.stringify(build) })).status).toBe(428);
+    expect((await ask(`/b/nothing-here`)).status).toBe(404);
   });
 });
 

@@ -6,6 +6,12 @@ import { openPage } from './browser';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
+/** Asks the server as a page of its own would. */
+export function ask(path: string, init: RequestInit = {}): Promise<Response> {
+  const address = process.env.RUNG_ADDRESS!;
+  return fetch(address + path, { ...init, headers: { origin: address, ...init.headers } });
+}
+
 /** Does some work on a page of the running application; a script error on it fails the test. */
 export async function visit<T>(browser: Browser, path: string, work: (page: Page) => Promise<T>): Promise<T> {
   const { page, faults } = await openPage(browser, process.env.RUNG_ADDRESS! + path);

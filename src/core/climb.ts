@@ -16,8 +16,10 @@ import { compile, type Compiled } from './hookup/compile';
 import { juryOf, type Jury } from './hookup/conflict';
 import { hookupOf, type Hookup } from './hookup/hookup';
 import { layOut, type LaidPart } from './hookup/lay-out';
-import type { Solution } from './hookup/problem';
-import { solve } from './hookup/solve';
+import { budgetWith, usualSteps, withinSteps, type Budget, type GeneralSolver } from './solver/budget';
+import { addCosts, cost, noCost } from './solver/cost';
+import type { Solution } from './solver/problem';
+import { solve } from './solver/solve';
 import { workshop, type SolvedRung, type Workshop, type World } from './hookup/way';
 import type { Board } from './model/board';
 import type { Build } from './model/build';
@@ -46,6 +48,10 @@ export interface Climb {
   hookup: Hookup;
   massG: { low: number; high: number | null };
   totalCents: number | null;
+  /** The wiring could not be worked out within the steps of one climb: the board is shown apart. */
+  setAside: boolean;
+  /** Some of the wiring was proved by the general solver. */
+  delegated: boolean;
 }
 
 interface Laid {
@@ -61,10 +67,14 @@ interface Solved extends Laid {
 
 const solvedRungs: readonly SolvedRung[] = [4, 5, 6, 7];
 
-/** Checks a build against a board on all ten rungs. Pure; never throws for files that passed `readFile`. */
-export function evaluate(asked: Build, bought: Board): Climb {
+/**
+ * Checks a build against a board on all ten rungs. Pure; never throws for files that passed `readFile`. `general` takes over where the exact search is not done within its
+ * share; a wiring that neither answers is unknown, and the board is set aside.
+ */
+export function evaluate(asked: Build, bought: Board, general: GeneralSolver | null = null): Climb {
   const { build, board } = withFixes(asked, bought);
-  const { hookup, findings: solved, states } = solveRungs(build, board);
+  const budget = budgetWith(general);
+  const { hookup, findings: solved, states, setAside } = wiringOf(build, board, budget);
   const after = [...sanityFindings(board), ...checkLights(build), ...checkWires(build, board, hookup)];
   const checkedAfter = new Set(after);
   const masses = massLines(build, board, hookup);
@@ -99,20 +109,45 @@ export function evaluate(asked: Build, bought: Board): Climb {
     hookup,
     massG: { low: mass.low, high: Number.isFinite(mass.high) ? mass.high : null },
     totalCents: bill?.order.totalCents ?? null,
+    setAside,
+    delegated: budget.delegated > 0,
   };
+}
+
+interface Wiring {
+  hookup: Hookup;
+  findings: Finding[];
+  states: Map<SolvedRung, RungState>;
+  setAside: boolean;
+}
+
+function wiringOf(build: Build, board: Board, budget: Budget): Wiring {
+  const wiring = withinSteps(() => solveRungs(build, board, budget));
+  return wiring ? { ...wiring, setAside: false } : setAsideWiring(build, board);
+}
+
+/** Nothing is wired, and of rungs 4 to 7 nothing is known. */
+function setAsideWiring(build: Build, board: Board): Wiring {
+  const shop: Workshop = { build, board, world: 'hopeful', budget: budgetWith(), supplies: [], rows: new Map(), tags: new Map() };
+  const parts = build.parts.map((part) => ({ laid: { part, modes: [] }, modes: [] }));
+  const unmet = build.parts.reduce((sum, p) => addCosts(sum, cost({ [p.priority]: 1 })), noCost);
+  const hookup = hookupOf(shop, { problem: { parts: [], rows: [], tags: [] }, parts }, { picks: parts.map(() => null), cost: unmet, margin: 0, steps: usualSteps });
+  const sentence = `The wiring was not worked out within the ${usualSteps.toLocaleString('en')} steps of one climb: nothing is said about rungs 4 to 7.`;
+  const finding: Finding = { rung: 4, state: 'unknown', about: 'Set aside', sentence, grounds: [], fix: 'Fewer optional parts, or a choice locked on the hookup page, make the search shorter. A board that nobody needs can be removed from the shelf.' };
+  return { hookup, findings: [finding], states: new Map(solvedRungs.map((rung) => [rung, 'unknown'])), setAside: true };
 }
 
 /**
  * Rungs 4 to 7 are one problem: rung k breaks exactly when no hookup serves every must under all conditions of
  * rungs 4 to k, even when every unknown turns out well; it is unknown when that works only if some unknown does.
  */
-function solveRungs(build: Build, board: Board): { hookup: Hookup; findings: Finding[]; states: Map<SolvedRung, RungState> } {
-  const sure = prepare(build, board, 'sure');
+function solveRungs(build: Build, board: Board, budget: Budget): Omit<Wiring, 'setAside'> {
+  const sure = prepare(build, board, 'sure', budget);
   const best = at(sure, 7);
   const states = new Map<SolvedRung, RungState>();
   let shown = best;
   if (best.solution.cost.must > 0) {
-    const hopeful = prepare(build, board, 'hopeful');
+    const hopeful = prepare(build, board, 'hopeful', budget);
     shown = at(hopeful, 7);
     // The rungs nest: what fails at one fails at every higher one, and needs no asking.
     let surely = true;
@@ -133,8 +168,8 @@ function solveRungs(build: Build, board: Board): { hookup: Hookup; findings: Fin
   return { hookup, findings, states };
 }
 
-function prepare(build: Build, board: Board, world: World): Laid {
-  const shop = workshop(build, board, world);
+function prepare(build: Build, board: Board, world: World, budget: Budget): Laid {
+  const shop = workshop(build, board, world, budget);
   const laid = layOut(shop);
   return { shop, laid, works: juryOf(shop, laid, build.locks[board.id]) };
 }
@@ -147,7 +182,7 @@ function passes({ laid, works }: Laid, rung: SolvedRung): boolean {
 function at(ready: Laid, rung: SolvedRung): Solved {
   const { shop, laid } = ready;
   const compiled = compile(shop, laid, rung, shop.build.locks[shop.board.id]);
-  return { ...ready, compiled, solution: solve(compiled.problem) };
+  return { ...ready, compiled, solution: solve(compiled.problem, shop.budget) };
 }
 
 /** A sentence for each solved rung that the musts do not pass, and one for each other part that is left out. */

@@ -1,5 +1,6 @@
 /** The public face of the core: what the application, the workers and the command line may lean on. */
 export { evaluate, type Climb, type Rung, type Verdict } from './climb';
+export type { GeneralSolver } from './solver/budget';
 export { rankClimbs, rankShelf, type Mended, type Ranked } from './rank/rank-shelf';
 export { whatMoved, type Moved } from './rank/moved';
 export { schools, type School } from './trade/school';

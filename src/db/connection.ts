@@ -13,10 +13,15 @@ export function openDatabase(url: string): { db: Database; close: () => Promise<
 
 const kept = globalThis as { rungDatabase?: Database };
 
-/** The application's one pool; DATABASE_URL says where. */
-export function database(): Database {
+/** Where the application's database is. */
+export function databaseUrl(): string {
   const url = process.env.DATABASE_URL;
   if (!url) throw new Error('DATABASE_URL is not set: start Rung with "npm run demo", or set it to a PostgreSQL address.');
-  kept.rungDatabase ??= openDatabase(url).db;
+  return url;
+}
+
+/** The application's one pool. */
+export function database(): Database {
+  kept.rungDatabase ??= openDatabase(databaseUrl()).db;
   return kept.rungDatabase;
 }

@@ -8,6 +8,17 @@ export async function allBoards(db: Database): Promise<Board[]> {
   return rows.map((r) => current(r.body));
 }
 
+/** All boards as one JSON list, with the version of each: the text as it is stored, so that thousands of boards need not be parsed only to be written again. */
+export async function boardsText(db: Database): Promise<{ text: string; versions: Record<string, number> }> {
+  const newest = sql<boolean>`${boards.body} ?& array[${sql.join(filledIn.map((f) => sql`${f}`), sql`, `)}]`;
+  const rows = await db
+    .select({ id: boards.id, version: boards.version, body: sql<string>`${boards.body}::text`, newest })
+    .from(boards)
+    .orderBy(asc(boards.maker), asc(boards.name), asc(boards.id));
+  const texts = rows.map((r) => (r.newest ? r.body : JSON.stringify(current(JSON.parse(r.body) as Board))));
+  return { text: `[${texts.join(',')}]`, versions: Object.fromEntries(rows.map((r) => [r.id, r.version])) };
+}
+
 /** A board stored by an older Rung, with what has been added to the format since at its default. Newer ones need no second reading. */
 function current(stored: Board): Board {
   if (filledIn.every((field) => field in stored)) return stored;
@@ -19,11 +30,6 @@ function current(stored: Board): Board {
 export async function allPeripherals(db: Database): Promise<Peripheral[]> {
   const rows = await db.select({ body: peripherals.body }).from(peripherals).orderBy(asc(peripherals.kind), asc(peripherals.name));
   return rows.map((r) => ({ ...r.body, offers: r.body.offers ?? [] }));
-}
-
-export async function boardVersions(db: Database): Promise<Record<string, number>> {
-  const rows = await db.select({ id: boards.id, version: boards.version }).from(boards);
-  return Object.fromEntries(rows.map((r) => [r.id, r.version]));
 }
 
 export type BoardSaved = { kind: 'saved'; version: number } | { kind: 'conflict'; board: Board; version: number } | { kind: 'gone' };

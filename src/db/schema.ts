@@ -48,3 +48,9 @@ export const photos = pgTable(
   },
   (t) => [index('photos_about').on(t.about)],
 );
+
+/** What has happened once to this database and must not happen again, by name: that the demo's data was loaded. */
+export const milestones = pgTable('milestones', {
+  name: text('name').primaryKey(),
+  at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
+});

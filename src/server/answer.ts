@@ -1,5 +1,6 @@
 import { NextResponse } from 'next/server';
 import pino from 'pino';
+import { refusalOf } from './own-pages';
 
 const log = pino({ name: 'rung' });
 
@@ -7,8 +8,10 @@ export function say(status: number, sentence: string, more: object = {}): NextRe
   return NextResponse.json({ sentence, ...more }, { status });
 }
 
-/** Runs a route; a database that cannot be reached becomes a sentence, not a stack trace. */
-export async function answer(work: () => Promise<NextResponse>): Promise<NextResponse> {
+/** Runs a route for Rung's own pages alone; a database that cannot be reached becomes a sentence, not a stack trace. */
+export async function answer(request: Request, work: () => Promise<NextResponse>): Promise<NextResponse> {
+  const refusal = refusalOf(request);
+  if (refusal !== null) return say(403, refusal);
   try {
     return await work();
   } catch (error) {
@@ -23,8 +26,8 @@ export async function bodyText(request: Request, limitMb: number): Promise<strin
   return bytes && new TextDecoder().decode(bytes);
 }
 
-/** The same as bytes. Stops reading as soon as the limit is passed. */
-export async function bodyBytes(request: Request, limitMb: number): Promise<Buffer | null> {
+/** The same as bytes, in a buffer of their own. Stops reading as soon as the limit is passed. */
+export async function bodyBytes(request: Request, limitMb: number): Promise<Buffer<ArrayBuffer> | null> {
   const limit = limitMb * 1024 * 1024;
   if (Number(request.headers.get('content-length') ?? 0) > limit) return null;
   const reader = request.body?.getReader();
@@ -33,7 +36,7 @@ export async function bodyBytes(request: Request, limitMb: number): Promise<Buff
   let size = 0;
   for (;;) {
     const { done, value } = await reader.read();
-    if (done) return Buffer.concat(pieces);
+    if (done) return joined(pieces, size);
     size += value.byteLength;
     if (size > limit) {
       await reader.cancel();
@@ -41,4 +44,15 @@ export async function bodyBytes(request: Request, limitMb: number): Promise<Buff
     }
     pieces.push(value);
   }
+}
+
+/** Not from the shared pool, so that the bytes can be handed to another thread. */
+function joined(pieces: readonly Uint8Array[], size: number): Buffer<ArrayBuffer> {
+  const all = Buffer.from(new ArrayBuffer(size));
+  let at = 0;
+  for (const piece of pieces) {
+    all.set(piece, at);
+    at += piece.byteLength;
+  }
+  return all;
 }

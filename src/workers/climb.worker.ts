@@ -1,4 +1,5 @@
-import { evaluate, type Board, type Build, type Climb } from '../core';
+import type { Board, Build, Climb } from '../core';
+import { climbOf } from '../highs/climb';
 
 export type ToClimber = { kind: 'boards'; boards: Board[] } | { kind: 'build'; build: Build; run: number } | { kind: 'stop'; run: number };
 /** Climbs as they are ready, a few at a time: taking many over at once would hold the page up. */
@@ -27,7 +28,7 @@ async function climb(build: Build, run: number): Promise<void> {
   let pause = performance.now() + sliceMs;
   const tell = () => postMessage({ run, climbs } satisfies FromClimber);
   for (const board of boards) {
-    climbs.push(evaluate(build, board));
+    climbs.push(await climbOf(build, board));
     if (performance.now() < pause) continue;
     tell();
     climbs = [];

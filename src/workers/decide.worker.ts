@@ -1,4 +1,5 @@
-import { buildQuestionsFor, carries, findFixes, kindest, questionsFor, rankShelf, robustnessOf, tippingPoints, type Board, type Build, type BuildQuestion, type Mended, type Question, type Ranked, type Robustness, type Tipping } from '../core';
+import { buildQuestionsFor, carries, findFixes, kindest, questionsFor, rankShelf, robustnessOf, tippingPoints, type Board, type Build, type BuildQuestion, type GeneralSolver, type Mended, type Question, type Ranked, type Robustness, type Tipping } from '../core';
+import { generalSolver } from '../highs/general-solver';
 
 export type Decision = { about: 'robustness' } | { about: 'mending' } | { about: 'questions' } | { about: 'tipping'; board: string };
 export interface Decided {
@@ -16,19 +17,20 @@ export interface ToDecider {
 }
 
 /** Answers one question on the whole shelf; a newer question ends this worker and starts another. */
-onmessage = ({ data: { build, boards, ranked, decision } }: MessageEvent<ToDecider>) => {
+onmessage = async ({ data: { build, boards, ranked, decision } }: MessageEvent<ToDecider>) => {
+  const general = ranked.some(({ climb }) => climb.delegated || climb.setAside) ? await generalSolver() : null;
   switch (decision.about) {
     case 'robustness':
       return postMessage(robustnessOf(contenders(ranked), build.weighing));
     case 'mending':
-      return postMessage(mendedOf(build, boards, ranked));
+      return postMessage(mendedOf(build, boards, ranked, general));
     case 'questions': {
       const kind = ranked.some((r) => carries(r.climb)) ? build : kindest(build);
-      return postMessage({ build: buildQuestionsFor(build, boards, ranked), boards: questionsFor(kind, boards, kind === build ? ranked : rankShelf(kind, boards)) } satisfies Decided['questions']);
+      return postMessage({ build: buildQuestionsFor(build, boards, ranked, general), boards: questionsFor(kind, boards, kind === build ? ranked : rankShelf(kind, boards, general), general) } satisfies Decided['questions']);
     }
     case 'tipping': {
       const board = boards.find((b) => b.id === decision.board);
-      return postMessage(board ? tippingPoints(build, board, ranked) : []);
+      return postMessage(board ? tippingPoints(build, board, ranked, general) : []);
     }
   }
 };
@@ -36,9 +38,9 @@ onmessage = ({ data: { build, boards, ranked, decision } }: MessageEvent<ToDecid
 const mostMended = 200;
 
 /** The cheapest fixes of the broken boards that come nearest. */
-function mendedOf(build: Build, boards: Board[], ranked: Ranked[]): Mended {
+function mendedOf(build: Build, boards: Board[], ranked: Ranked[], general: GeneralSolver | null): Mended {
   const broken = ranked.filter((r) => r.climb.stopsAt !== null).slice(0, mostMended);
-  return Object.fromEntries(broken.map(({ climb }) => [climb.boardId, findFixes(build, boards.find((b) => b.id === climb.boardId)!).find((set) => set.stopsAt === null) ?? null]));
+  return Object.fromEntries(broken.map(({ climb }) => [climb.boardId, findFixes(build, boards.find((b) => b.id === climb.boardId)!, general).find((set) => set.stopsAt === null) ?? null]));
 }
 
 /** Whole boards; where there is none, those that cannot be judged yet. */

@@ -1,3 +1,4 @@
+import type { GeneralSolver } from '../solver/budget';
 import { evaluate, type Climb } from '../climb';
 import { interval } from '../model/figure';
 import type { Board } from '../model/board';
@@ -31,11 +32,11 @@ const mostStarts = 3;
  * The cheapest sets of fixes after which no rung breaks, best first: fewest parts left out (musts before others), then fewest fixes, money, grams, effort. All single fixes are
  * tried, then pairs. Where neither is enough, those that lead to the highest rung above the one at which it stops now; empty when there are none or nothing breaks.
  */
-export function findFixes(build: Build, board: Board): FixSet[] {
-  const now = evaluate(build, board);
+export function findFixes(build: Build, board: Board, general: GeneralSolver | null = null): FixSet[] {
+  const now = evaluate(build, board, general);
   if (now.stopsAt === null) return [];
   const candidates = candidatesFor(build, board, now);
-  const climbed = (sets: Fix[][]) => sets.map((fixes) => ({ fixes, climb: climbWith(build, board, fixes) }));
+  const climbed = (sets: Fix[][]) => sets.map((fixes) => ({ fixes, climb: climbWith(build, board, fixes, general) }));
   const single = climbed(candidates.map((fix) => [fix]));
   const tried: Tried[] = single.some(enough) ? single : [...single, ...climbed(pairsOf(candidates).slice(0, mostPairs))];
   const whole = tried.filter(enough);
@@ -64,8 +65,8 @@ function cheapestFirst(build: Build, tried: Tried[]): FixSet[] {
     .sort((a, b) => musts(a) - musts(b) || a.leftOut.length - b.leftOut.length || a.fixes.length - b.fixes.length || a.cents - b.cents || a.grams - b.grams || a.effort - b.effort || a.words.join().localeCompare(b.words.join()));
 }
 
-function climbWith(build: Build, board: Board, fixes: Fix[]): Climb {
-  return evaluate({ ...build, fixes: { ...build.fixes, [board.id]: [...(build.fixes[board.id] ?? []), ...fixes] } }, board);
+function climbWith(build: Build, board: Board, fixes: Fix[], general: GeneralSolver | null): Climb {
+  return evaluate({ ...build, fixes: { ...build.fixes, [board.id]: [...(build.fixes[board.id] ?? []), ...fixes] } }, board, general);
 }
 
 /** Every fix that could apply at all; which of them help is found by climbing. */

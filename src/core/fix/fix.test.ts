@@ -96,11 +96,11 @@ describe('locks and alternatives', () => {
   test('a lock is obeyed and its price is the locked optimum minus the free one', () => {
     const locked = { ...build, locks: { plank: [{ kind: 'link' as const, part: 'gps', link: 'serial', to: 'port3' }] } };
     expect(evaluate(locked, board).hookup.parts[0]!.links[0]!.to).toEqual(['port3']);
-    expect(priceWords(priceOfLocks(locked, board))).toBe('1 compromise');
+    expect(priceWords(priceOfLocks(locked, board)!)).toBe('1 compromise');
   });
   test('locking what is the best anyway costs nothing', () => {
     const locked = { ...build, locks: { plank: [{ kind: 'link' as const, part: 'link', link: 'serial', to: 'port2' }, { kind: 'supply' as const, part: 'gps', to: '5v' }] } };
-    expect(priceWords(priceOfLocks(locked, board))).toBe('costs nothing');
+    expect(priceWords(priceOfLocks(locked, board)!)).toBe('costs nothing');
     expect(evaluate(locked, board).verdict).toBe('fits');
   });
 });

@@ -3,11 +3,12 @@ import type { Build, Lock } from '../model/build';
 import { withFixes } from '../fix/apply';
 import type { Link } from '../model/peripheral';
 import { compile } from './compile';
-import { noCost, type Cost } from './cost';
+import { noCost, type Cost } from '../solver/cost';
 import { hookupOf, type Hookup } from './hookup';
 import { layOut } from './lay-out';
-import type { Solution } from './problem';
-import { solve } from './solve';
+import type { Solution } from '../solver/problem';
+import { budgetWith, withinSteps, type GeneralSolver } from '../solver/budget';
+import { solve } from '../solver/solve';
 import { workshop } from './way';
 
 /** Another end for a link or a supply, with what choosing it would cost against the free optimum. */
@@ -25,16 +26,19 @@ export interface Price {
   marginPercent: number;
 }
 
-/** The price of the buyer's locks on this board: the locked optimum minus the free one. */
-export function priceOfLocks(build: Build, board: Board): Price {
-  const locked = best(build, board, build.locks[board.id] ?? []);
-  return minus(locked.solution, best(build, board, []).solution);
+/** The price of the buyer's locks on this board: the locked optimum minus the free one; null where either takes too long to prove. */
+export function priceOfLocks(build: Build, board: Board, general: GeneralSolver | null = null): Price | null {
+  const locked = best(build, board, build.locks[board.id] ?? [], general);
+  const free = best(build, board, [], general);
+  return locked && free && minus(locked.solution, free.solution);
 }
 
 /** For each way to wire a part, each of its links and its supply: everything else it could be, each solved anew with that choice locked. */
-export function alternativesOf(build: Build, board: Board, part: string): { need: string; alternatives: Alternative[] }[] {
+export function alternativesOf(build: Build, board: Board, part: string, general: GeneralSolver | null = null): { need: string; alternatives: Alternative[] }[] {
   const locks = build.locks[board.id] ?? [];
-  const free = best(build, board, locks);
+  const unlocked = best(build, board, locks, general);
+  if (!unlocked) return [];
+  const free = unlocked;
   const wired = free.hookup.parts.find((p) => p.id === part);
   const peripheral = build.parts.find((p) => p.id === part)?.peripheral;
   if (!peripheral) return [];
@@ -54,7 +58,8 @@ export function alternativesOf(build: Build, board: Board, part: string): { need
   function tried(lock: Lock, to: string, label: string, chosen: boolean): Alternative[] {
     if (chosen) return [{ to, label, chosen, price: { cost: noCost, marginPercent: 0 } }];
     const kept = locks.filter((l) => !sameNeed(l, lock));
-    const found = best(build, board, [...kept, lock]);
+    const found = best(build, board, [...kept, lock], general);
+    if (!found) return [];
     const served = found.hookup.parts.find((p) => p.id === part);
     // A mode without this link satisfies the lock idly; then the choice was not had.
     const had = served?.mode && (lock.kind === 'supply' ? served.supply?.rail === to : lock.kind === 'mode' ? served.mode.id === to : served.links.some((l) => l.to.includes(to)));
@@ -63,15 +68,17 @@ export function alternativesOf(build: Build, board: Board, part: string): { need
 }
 
 /** Every bridge of the board in every position, each solved anew with that position locked. */
-export function bridgeAlternativesOf(build: Build, board: Board): { bridge: string; label: string; alternatives: Alternative[] }[] {
+export function bridgeAlternativesOf(build: Build, board: Board, general: GeneralSolver | null = null): { bridge: string; label: string; alternatives: Alternative[] }[] {
   const locks = build.locks[board.id] ?? [];
-  const free = best(build, board, locks);
+  const free = best(build, board, locks, general);
+  if (!free) return [];
   return board.bridges.map((b) => {
     const stands = free.hookup.bridges.find((x) => x.bridge === b.id)?.position;
-    const alternatives = b.positions.map((p): Alternative => {
-      if (p.id === stands) return { to: p.id, label: p.label, chosen: true, price: { cost: noCost, marginPercent: 0 } };
+    const alternatives = b.positions.flatMap((p): Alternative[] => {
+      if (p.id === stands) return [{ to: p.id, label: p.label, chosen: true, price: { cost: noCost, marginPercent: 0 } }];
       const lock: Lock = { kind: 'bridge', bridge: b.id, position: p.id };
-      return { to: p.id, label: p.label, chosen: false, price: minus(best(build, board, [...locks.filter((l) => !sameNeed(l, lock)), lock]).solution, free.solution) };
+      const found = best(build, board, [...locks.filter((l) => !sameNeed(l, lock)), lock], general);
+      return found ? [{ to: p.id, label: p.label, chosen: false, price: minus(found.solution, free.solution) }] : [];
     });
     return { bridge: b.id, label: b.label, alternatives };
   });
@@ -104,12 +111,15 @@ export function sameNeed(a: Lock, b: Lock): boolean {
   return (a.kind === 'supply' || a.kind === 'mode') && a.kind === b.kind && 'part' in b && a.part === b.part;
 }
 
-function best(original: Build, originalBoard: Board, locks: Lock[]): { solution: Solution; hookup: Hookup } {
+/** The best hookup under some locks; null where it takes too long to prove. */
+function best(original: Build, originalBoard: Board, locks: Lock[], general: GeneralSolver | null): { solution: Solution; hookup: Hookup } | null {
   const { build, board } = withFixes({ ...original, locks: { ...original.locks, [originalBoard.id]: locks } }, originalBoard);
-  const shop = workshop(build, board, 'sure');
-  const compiled = compile(shop, layOut(shop), 7, locks);
-  const solution = solve(compiled.problem);
-  return { solution, hookup: hookupOf(shop, compiled, solution) };
+  return withinSteps(() => {
+    const shop = workshop(build, board, 'sure', budgetWith(general));
+    const compiled = compile(shop, layOut(shop), 7, locks);
+    const solution = solve(compiled.problem, shop.budget);
+    return { solution, hookup: hookupOf(shop, compiled, solution) };
+  });
 }
 
 function minus(a: Solution, b: Solution): Price {

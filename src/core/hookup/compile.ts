@@ -1,7 +1,7 @@
 import type { Lock } from '../model/build';
-import { cost } from './cost';
+import { cost } from '../solver/cost';
 import type { LaidMode, LaidNeed, LaidPart } from './lay-out';
-import type { Choice, Problem, TagUse } from './problem';
+import type { Choice, Problem, TagUse } from '../solver/problem';
 import { isMet, type Place, type SolvedRung, type Way, type Workshop } from './way';
 
 /** A choice problem, and for each of its choices the way it stands for. */

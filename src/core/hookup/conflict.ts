@@ -1,11 +1,11 @@
-import { marginCapPercent } from '../trade/comfort';
 import type { Lock } from '../model/build';
 import { compile } from './compile';
-import { noCost } from './cost';
+import { noCost } from '../solver/cost';
 import type { LaidPart } from './lay-out';
-import { seatsOf, type Seats } from './options';
-import type { Problem } from './problem';
-import { worksAtAll } from './solve';
+import { seatsOf, type Seats } from '../solver/seats';
+import type { Problem } from '../solver/problem';
+import { marginCapPercent } from '../solver/margin-steps';
+import { worksAtAll } from '../solver/solve';
 import type { SolvedRung, Workshop } from './way';
 
 /** Can every one of the wanted parts be wired at once at rungs 4 to `upTo`, whatever it costs? */
@@ -29,7 +29,7 @@ export function juryOf(shop: Workshop, all: LaidPart[], locks: Lock[] = []): Jur
       // Only a part that others can ride on or feed from matters when it is not wanted.
       return wanted.includes(laid) ? [list.filter((o) => o.pick !== null)] : laid.unmetTags ? [list] : [];
     });
-    const works = worksAtAll(seats.problem, lists);
+    const works = worksAtAll({ ...seats, lists }, shop.budget);
     known.set(key, works);
     return works;
   };

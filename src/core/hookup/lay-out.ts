@@ -1,5 +1,6 @@
 import type { Part } from '../model/build';
 import type { Link, Mode } from '../model/peripheral';
+import { spend } from '../solver/budget';
 import { feedFromParts } from './fed-by-part';
 import { outputWays } from './output-ways';
 import { analogueWays, canWays, i2cWays, motorLineWays, singlePadWays, videoWays } from './pad-ways';
@@ -38,9 +39,13 @@ export function layOut(shop: Workshop): LaidPart[] {
   return laid;
 }
 
+/** Making a way is less work than a step of the search, but there may be very many. */
+const waysAStep = 4;
+
 function layMode(shop: Workshop, part: Part, mode: Mode): LaidMode {
   const needs: LaidNeed[] = mode.links.map((link) => ({ kind: 'link', id: link.id, link, ways: [...linkWays(shop, link), ...undrawnWays(shop, link)] }));
   if (mode.supply) needs.push({ kind: 'supply', id: 'supply', ways: [...supplyWays(shop, part, mode.supply), ...undrawnSupply(shop, part, mode.supply)] });
+  spend(shop.budget, needs.reduce((n, need) => n + need.ways.length, 0) / waysAStep);
   return { mode, needs };
 }
 

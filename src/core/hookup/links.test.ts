@@ -181,8 +181,8 @@ describe('locks and alternatives', () => {
   const board = makeBoard({ ...portsAndPads(['rt', 'r']), rails: [{ id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' } }, { id: 'five', label: '5 V', pads: ['vbat'], source: regulator(5, 2) }] });
   test('the price of a lock that drives another part out is that part', () => {
     const locked: Build = { ...build, locks: { [board.id]: [{ kind: 'link', part: 'b', link: 'serial', to: 'port1' }] } };
-    expect(priceOfLocks(locked, board).cost.must).toBe(1);
-    expect(priceOfLocks(build, board).cost.must).toBe(0);
+    expect(priceOfLocks(locked, board)!.cost.must).toBe(1);
+    expect(priceOfLocks(build, board)!.cost.must).toBe(0);
   });
   test('each place a link could end on is priced: the one in use costs nothing, one that would drive the part itself out cannot be had', () => {
     const found = alternativesOf(build, board, 'b').find((n) => n.need === 'serial')!.alternatives;

@@ -71,7 +71,7 @@ export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'
     const used = able.flatMap(({ group: g, conditions }, i) => (taken[i] ? [{ g, conditions, n: taken[i]! }] : []));
     return way({
       conditions: used.flatMap((u) => u.conditions),
-      rows: used.map(({ g, n }) => ({ id: row(shop, { id: `output:${g.id}`, limit: g.limit }), amount: n, rung: 4 })),
+      rows: used.map(({ g, n }) => ({ id: row(shop, { id: `output:${g.id}`, limit: g.limit, pool: 'output' }), amount: n, rung: 4 })),
       tags: used.flatMap(({ g }) => [tag(shop, `timer:${g.timer}`, use), ...padTags(shop, g.outputs[0]!.pad, g.id)]),
       link: { kind: 'output', take: used.map(({ g, n }) => ({ group: g.id, count: n })) },
     });

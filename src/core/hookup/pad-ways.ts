@@ -62,7 +62,7 @@ export function analogueWays(shop: Workshop, kind: AnalogueKind): Way[] {
   return [
     way({
       tags: [...(at ? [bridgeTag(shop, at.bridge, at.position)] : []), ...(inputs.length === 1 ? padTags(shop, inputs[0]!.pad, group) : [])],
-      rows: [{ id: row(shop, { id: group, limit: inputs.length }), amount: 1, rung: 4 }],
+      rows: [{ id: row(shop, { id: group, limit: inputs.length, pool: group }), amount: 1, rung: 4 }],
       link: { kind: 'input', group: kind },
     }),
   ];
@@ -73,7 +73,7 @@ export function videoWays(shop: Workshop, link: Extract<Link, { kind: 'video' }>
   if (!video) return none('the board has no analogue video pads');
   const pads = link.role === 'camera' ? video.cameraIns : video.out ? [video.out] : [];
   if (pads.length === 0) return none(link.role === 'camera' ? 'the board has no camera input' : 'the board has no video output');
-  const id = row(shop, { id: `video:${link.role}`, limit: pads.length });
+  const id = row(shop, { id: `video:${link.role}`, limit: pads.length, pool: link.role });
   return [way({ conditions: overlayConditions(shop, link), rows: [{ id, amount: 1, rung: 4 }], link: { kind: 'pad', pads, what: link.role === 'camera' ? 'camera input' : 'video output' } })];
 }
 

@@ -5,6 +5,7 @@ import { any, flag, not, type Truth } from '../model/truth';
 import { lowestVolts, packSwing } from '../trade/cell';
 import { assumedBuckEfficiency } from '../trade/rating';
 import { usbUnsaid } from './all-pads';
+import { budgetWith, spend, type Budget } from '../solver/budget';
 import { ground, type Ground } from './ground';
 
 /** Lower and upper end of a rail's swing in volts; each end may itself be uncertain. */
@@ -44,17 +45,33 @@ export interface Powered {
 /** Which end of what is not known counts for what a child asks of its parent: more amps, or fewer. */
 type End = 'worst' | 'best';
 
-/** Every way each rail can be supplied, over all bridge positions that matter to it. Rails without a source in the board are left out. */
-export function suppliesOf(board: Board, build: Powered, end: End = 'worst'): Supplied[] {
-  return board.rails.flatMap((rail) => supplied(board, build, rail, end));
+/**
+ * Every way each rail can be supplied, over all bridge positions that matter to it; each rail is visited once. Rails without a source in the board, and those that
+ * are fed from themselves, are left out. Throws OutOfSteps where the bridges make more ways than a budget has steps.
+ */
+export function suppliesOf(board: Board, build: Powered, end: End = 'worst', budget: Budget = budgetWith()): Supplied[] {
+  const rails = new Map(board.rails.map((r) => [r.id, r]));
+  const known = new Map<string, Supplied[]>();
+  const waysOf = (id: string): Supplied[] => {
+    const before = known.get(id);
+    if (before) return before;
+    known.set(id, []);
+    const rail = rails.get(id);
+    const ways = rail ? supplied(board, build, rail, end, waysOf).filter(standsOneWay) : [];
+    spend(budget, ways.length);
+    known.set(id, ways);
+    return ways;
+  };
+  return board.rails.flatMap((rail) => waysOf(rail.id));
 }
 
-function supplied(board: Board, build: Powered, rail: Rail, end: End): Supplied[] {
+/** No bridge is wanted in two positions at once. */
+function standsOneWay({ bridges }: Supplied): boolean {
+  return bridges.every((b) => bridges.every((c) => c.bridge !== b.bridge || c.position === b.position));
+}
+
+function supplied(board: Board, build: Powered, rail: Rail, end: End, parent: (id: string) => Supplied[]): Supplied[] {
   const source = rail.source;
-  const parent = (id: string) => {
-    const found = board.rails.find((r) => r.id === id);
-    return found ? supplied(board, build, found, end) : [];
-  };
   switch (source.kind) {
     case 'pack': {
       const swing = packSwing(build.pack);

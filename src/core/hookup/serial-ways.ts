@@ -70,7 +70,7 @@ function harnessWay(shop: Workshop, group: PortGroup): Way {
   const port = group.ports[0]!;
   return way({
     conditions: [{ rung: 5, truth: 'yes', why: 'nothing to wire' }],
-    rows: [{ id: row(shop, { id: `port:${group.id}`, limit: group.ports.length }), amount: 1, rung: 4 }],
+    rows: [{ id: row(shop, { id: `port:${group.id}`, limit: group.ports.length, pool: 'port' }), amount: 1, rung: 4 }],
     tags: port.taken!.release ? [tag(shop, `release:${port.id}`, 'kept')] : [],
     link: { kind: 'port', group: group.id },
   });
@@ -80,7 +80,7 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
   const port = group.ports[0]!;
   const base = way({
     cost: { ports: 1 },
-    rows: [{ id: row(shop, { id: `port:${group.id}`, limit: group.ports.length }), amount: 1, rung: 4 }],
+    rows: [{ id: row(shop, { id: `port:${group.id}`, limit: group.ports.length, pool: 'port' }), amount: 1, rung: 4 }],
   });
   const name = port.label;
   if (port.taken && !port.taken.release) return [];
@@ -252,7 +252,7 @@ function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
 
 function softOn(shop: Workshop, group: string, limit: number, timer: string, pads: number): Partial<Way> {
   return {
-    rows: [{ id: row(shop, { id: `output:${group}`, limit }), amount: pads, rung: 4 }],
+    rows: [{ id: row(shop, { id: `output:${group}`, limit, pool: 'output' }), amount: pads, rung: 4 }],
     tags: [tag(shop, `timer:${timer}`, 'soft serial'), ...padTags(shop, shop.board.outputs.find((o) => o.id === group)!.pad, group)],
     link: { kind: 'soft serial', pads, group },
   };

@@ -36,7 +36,7 @@ function invertedPads(shop: Workshop): Way[] {
     .map(({ id, ports }) =>
       way({
         conditions: [{ rung: 5, truth: 'unknown', why: `${undrawn}: nobody says whether ${ports[0]!.label} has one for inverted signals` }],
-        rows: [{ id: row(shop, { id: `port:${id}`, limit: ports.length }), amount: 1, rung: 4 }],
+        rows: [{ id: row(shop, { id: `port:${id}`, limit: ports.length, pool: 'port' }), amount: 1, rung: 4 }],
         link: { kind: 'pad', pads: [], what: `a pad of ${ports[0]!.label} that is not drawn` },
       }),
     );

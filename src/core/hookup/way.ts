@@ -1,10 +1,11 @@
 import type { Board } from '../model/board';
 import type { Build, Part } from '../model/build';
 import type { Truth } from '../model/truth';
-import type { Cost } from './cost';
+import type { Cost } from '../solver/cost';
 import type { Ground } from './ground';
 import { withoutIdleHarness } from './harness-line';
-import type { Row } from './problem';
+import { budgetWith, type Budget } from '../solver/budget';
+import type { Row } from '../solver/problem';
 import { suppliesOf, type Supplied } from './rail-tree';
 
 export type SolvedRung = 4 | 5 | 6 | 7;
@@ -73,14 +74,15 @@ export interface Workshop {
   build: Build;
   board: Board;
   world: World;
+  budget: Budget;
   supplies: Supplied[];
   rows: Map<string, Row>;
   /** For each tag the values it can take and what each costs once. */
   tags: Map<string, Map<string, Partial<Cost>>>;
 }
 
-export function workshop(build: Build, board: Board, world: World): Workshop {
-  return { build, board: withoutIdleHarness(build, board), world, supplies: suppliesOf(board, build, world === 'sure' ? 'worst' : 'best'), rows: new Map(), tags: new Map() };
+export function workshop(build: Build, board: Board, world: World, budget: Budget = budgetWith()): Workshop {
+  return { build, board: withoutIdleHarness(build, board), world, budget, supplies: suppliesOf(board, build, world === 'sure' ? 'worst' : 'best', budget), rows: new Map(), tags: new Map() };
 }
 
 export function row(shop: Workshop, made: Row): string {

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { readData, type Fault } from '../model/file';
+import { openFile, readData, type Fault } from '../model/file';
 import type { Board } from '../model/board';
 import { idFrom } from '../model/words';
 import { originSchema, isUnknown, type NumberFigure, type Origin } from '../model/figure';
@@ -152,12 +152,12 @@ function fromRow<T>({ format, figures, start }: Table<T>, cells: Record<string, 
   if (faults.length > 0) return null;
   let rest: Record<string, unknown> = {};
   if (cells.rest) {
-    try {
-      rest = JSON.parse(cells.rest) as Record<string, unknown>;
-    } catch {
+    const opened = openFile(cells.rest);
+    if (!opened.ok) {
       bad('rest', 'JSON, as Rung writes it');
       return null;
     }
+    rest = opened.value.frame as Record<string, unknown>;
   }
   let made = start(cells, rest);
   for (const f of figures) {

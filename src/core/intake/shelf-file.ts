@@ -1,5 +1,5 @@
 import type { Board } from '../model/board';
-import { readData, readFile, type Fault } from '../model/file';
+import { openFile, readData, readFile, type Fault, type Read, type Unread } from '../model/file';
 import type { Peripheral } from '../model/peripheral';
 import { isPeripheralsCsv, readBoardsCsv, readPeripheralsCsv, type RowFault, type Tell } from './csv';
 
@@ -22,39 +22,32 @@ export function readShelfFile(text: string, tell?: Tell): ShelfFile {
 }
 
 function fromJson(text: string, tell?: Tell): ShelfFile {
-  const shelf = shelfIn(text);
-  if (!shelf) {
-    const read = readFile(text);
-    if (!read.ok) return { boards: [], peripherals: [], faults: read.faults.map((f) => asRow(0, f)) };
-    const file = read.value;
-    if (file.format === 'rung-board') return { boards: [file], peripherals: [], faults: [] };
-    if (file.format === 'rung-peripheral') return { boards: [], peripherals: [file], faults: [] };
-    return { boards: [], peripherals: [], faults: [{ row: 0, column: 'format', found: file.format, expected: 'rung-shelf, rung-board or rung-peripheral' }] };
-  }
+  const opened = openFile(text);
+  if (!opened.ok || (opened.value.frame as { format?: unknown } | null)?.format !== 'rung-shelf') return oneFile(text);
   // Entry by entry, so that one bad board does not keep a thousand sound ones out.
+  const { boards, peripherals } = opened.value.lists;
   const found: ShelfFile = { boards: [], peripherals: [], faults: [] };
-  shelf.boards.forEach((b, i) => {
-    tell?.(i, shelf.boards.length);
-    const read = readData(b, 'rung-board');
-    if (read.ok) found.boards.push(read.value);
-    else found.faults.push(...read.faults.map((f) => asRow(i + 1, f)));
+  const entry = <F extends 'rung-board' | 'rung-peripheral', T>(unread: Unread, format: F, row: number, into: T[]) => {
+    const data = unread();
+    const read = data.ok ? (readData(data.value, format) as Read<T>) : data;
+    if (read.ok) into.push(read.value);
+    else found.faults.push(...read.faults.map((f) => asRow(row, f)));
+  };
+  boards.forEach((b, i) => {
+    tell?.(i, boards.length);
+    entry(b, 'rung-board', i + 1, found.boards);
   });
-  shelf.peripherals.forEach((p, i) => {
-    const read = readData(p, 'rung-peripheral');
-    if (read.ok) found.peripherals.push(read.value);
-    else found.faults.push(...read.faults.map((f) => asRow(shelf.boards.length + i + 1, f)));
-  });
+  peripherals.forEach((p, i) => entry(p, 'rung-peripheral', boards.length + i + 1, found.peripherals));
   return found;
 }
 
-function shelfIn(text: string): { boards: unknown[]; peripherals: unknown[] } | null {
-  try {
-    const data = JSON.parse(text.replace(/^\uFEFF/, '')) as { format?: unknown; boards?: unknown; peripherals?: unknown } | null;
-    const list = (x: unknown): unknown[] => (Array.isArray(x) ? (x as unknown[]) : []);
-    return data?.format === 'rung-shelf' ? { boards: list(data.boards), peripherals: list(data.peripherals) } : null;
-  } catch {
-    return null;
-  }
+function oneFile(text: string): ShelfFile {
+  const read = readFile(text);
+  if (!read.ok) return { boards: [], peripherals: [], faults: read.faults.map((f) => asRow(0, f)) };
+  const file = read.value;
+  if (file.format === 'rung-board') return { boards: [file], peripherals: [], faults: [] };
+  if (file.format === 'rung-peripheral') return { boards: [], peripherals: [file], faults: [] };
+  return { boards: [], peripherals: [], faults: [{ row: 0, column: 'format', found: file.format, expected: 'rung-shelf, rung-board or rung-peripheral' }] };
 }
 
 function asRow(row: number, fault: Fault): RowFault {

@@ -65,8 +65,8 @@ export function checkBoard(board: Board, at: string): Fault[] {
   want(pads, board.video?.out, 'video.out', 'pad');
   want(pads, board.video?.cameraControl, 'video.cameraControl', 'pad');
   want(pads, board.buzzerPad, 'buzzerPad', 'pad');
-  const loop = feedingLoop(board);
-  if (loop) faults.push({ field: `${at}rails`, sentence: `Rail "${loop}" is fed, step by step, from itself.` });
+  const feeding = feedingFault(board);
+  if (feeding) faults.push({ field: `${at}rails`, sentence: feeding });
   return faults;
 }
 
@@ -78,16 +78,26 @@ export function feedersOf(source: Board['rails'][number]['source']): string[] {
   return [];
 }
 
-function feedingLoop(board: Board): string | null {
-  const done = new Set<string>();
-  const walk = (id: string, path: Set<string>): boolean => {
-    if (path.has(id)) return true;
-    if (done.has(id)) return false;
-    const deeper = new Set(path).add(id);
-    const rail = board.rails.find((r) => r.id === id);
-    const found = rail !== undefined && feedersOf(rail.source).some((p) => walk(p, deeper));
-    done.add(id);
-    return found;
+/** More ways to supply one rail than any board has: each is tried out. */
+export const mostWaysToFeed = 64;
+
+/** What cannot be right about who feeds whom: a rail that feeds itself, or one that bridges can feed in too many ways. Each rail is visited once. */
+function feedingFault(board: Board): string | null {
+  const rails = new Map(board.rails.map((r) => [r.id, r]));
+  const ways = new Map<string, number | 'open'>();
+  let fault: string | null = null;
+  const visit = (id: string): number => {
+    const known = ways.get(id);
+    if (known === 'open') fault ??= `Rail "${id}" is fed, step by step, from itself.`;
+    if (known !== undefined) return known === 'open' ? 0 : known;
+    ways.set(id, 'open');
+    const rail = rails.get(id);
+    const feeders = rail ? feedersOf(rail.source) : [];
+    const count = feeders.length === 0 ? 1 : feeders.reduce((sum, f) => sum + visit(f), 0);
+    if (count > mostWaysToFeed) fault ??= `Rail "${id}" can be fed in more than ${mostWaysToFeed} ways, over all positions of its bridges: more than Rung tries out.`;
+    ways.set(id, count);
+    return count;
   };
-  return board.rails.find((r) => walk(r.id, new Set()))?.id ?? null;
+  for (const { id } of board.rails) if (!fault) visit(id);
+  return fault;
 }

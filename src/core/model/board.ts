@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { flagFigureSchema, numberFigureSchema, wordFigureSchema } from './figure';
-import { idSchema, labelSchema, nameSchema, sideSchema, textSchema } from './words';
+import { idSchema, labelSchema, nameSchema, recordOf, sideSchema, textSchema } from './words';
 
 export const processorFamilies = ['F1', 'F3', 'F4', 'F7', 'H7', 'G4'] as const;
 export type ProcessorFamily = (typeof processorFamilies)[number];
@@ -51,6 +51,7 @@ export const portSchema = z.strictObject({
   label: labelSchema,
   rx: z
     .array(z.strictObject({ pad: idSchema, sense: senseWord.default('plain'), switch: senseSwitch.optional() }))
+    .max(4)
     .default([])
     .describe('Pads on which the board listens'),
   tx: z
@@ -62,6 +63,7 @@ export const portSchema = z.strictObject({
         twoWayInverter: z.boolean().default(false).describe('An inverter that works in both directions on one wire'),
       }),
     )
+    .max(4)
     .default([])
     .describe('Pads on which the board talks'),
   taken: z
@@ -89,13 +91,13 @@ const regulatorSchema = z.strictObject({
 export const railSchema = z.strictObject({
   id: idSchema,
   label: labelSchema,
-  pads: z.array(idSchema).default([]),
+  pads: z.array(idSchema).max(24).default([]),
   source: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('pack') }),
     regulatorSchema,
     z.strictObject({ kind: z.literal('usb'), dropVolts: z.number().min(0).default(0) }),
-    z.strictObject({ kind: z.literal('either'), of: z.array(idSchema).min(2), isolated: flagFigureSchema.optional().describe('Diodes keep the sources apart; no: USB and regulator back-feed each other') }).describe('Whichever is up'),
-    z.strictObject({ kind: z.literal('bridge'), bridge: idSchema, byPosition: z.record(z.string(), idSchema) }),
+    z.strictObject({ kind: z.literal('either'), of: z.array(idSchema).min(2).max(4), isolated: flagFigureSchema.optional().describe('Diodes keep the sources apart; no: USB and regulator back-feed each other') }).describe('Whichever is up'),
+    z.strictObject({ kind: z.literal('bridge'), bridge: idSchema, byPosition: recordOf(idSchema, idSchema, 8) }),
   ]),
   ownAmps: numberFigureSchema.optional().describe('What the board itself draws from this rail'),
   onlyFor: idSchema.optional().describe('A regulator bought for one part of a build'),
@@ -108,7 +110,7 @@ export const bridgeSchema = z.strictObject({
   label: labelSchema,
   form: z.enum(['solder bridge', 'jumper', 'switch']),
   face: z.enum(['top', 'bottom']).default('top'),
-  positions: z.array(z.strictObject({ id: idSchema, label: labelSchema })).min(2),
+  positions: z.array(z.strictObject({ id: idSchema, label: labelSchema })).min(2).max(8),
   factory: idSchema.describe('The position it is delivered in'),
   effort: z.int().min(0).max(20).default(2),
 });
@@ -118,9 +120,10 @@ export const busSchema = z.strictObject({
   id: idSchema,
   label: labelSchema,
   kind: z.enum(['i2c', 'can']),
-  pads: z.array(idSchema).default([]),
+  pads: z.array(idSchema).max(8).default([]),
   onBoard: z
     .array(z.strictObject({ address: z.int().min(0x08).max(0x77), what: textSchema }))
+    .max(16)
     .default([])
     .describe('Chips of the board that already answer on this bus'),
   sharesPort: idSchema.optional().describe('The serial port whose pads this bus uses'),
@@ -132,7 +135,7 @@ export const outputSchema = z.strictObject({
   label: labelSchema,
   pad: idSchema,
   timer: labelSchema.describe('Outputs of one timer run at one rate'),
-  can: z.array(z.enum(outputUses)).min(1),
+  can: z.array(z.enum(outputUses)).min(1).max(outputUses.length),
 });
 export type Output = z.infer<typeof outputSchema>;
 
@@ -160,7 +163,7 @@ export const plugSchema = z.strictObject({
   id: idSchema,
   label: labelSchema,
   family: labelSchema,
-  pins: z.array(z.strictObject({ name: labelSchema, pad: idSchema.optional() })).min(1),
+  pins: z.array(z.strictObject({ name: labelSchema, pad: idSchema.optional() })).min(1).max(24),
 });
 
 export const boardKinds = ['flight controller', 'all-in-one', 'esc', 'power board', 'stack'] as const;
@@ -178,12 +181,12 @@ export const boardSchema = z.strictObject({
   processor: wordFigureSchema(processorFamilies),
   claimedPorts: numberFigureSchema.describe('Serial ports as the shop counts them'),
   ports: z.array(portSchema).max(24).default([]),
-  buses: z.array(busSchema).default([]),
+  buses: z.array(busSchema).max(12).default([]),
   outputs: z.array(outputSchema).max(32).default([]),
-  analogueInputs: z.array(analogueInputSchema).default([]),
+  analogueInputs: z.array(analogueInputSchema).max(16).default([]),
   video: z
     .strictObject({
-      cameraIns: z.array(idSchema).default([]),
+      cameraIns: z.array(idSchema).max(8).default([]),
       out: idSchema.optional(),
       overlayChip: flagFigureSchema,
       cameraControl: idSchema.optional(),
@@ -192,11 +195,11 @@ export const boardSchema = z.strictObject({
   buzzerPad: idSchema.optional(),
   pads: z.array(padSchema).max(200).default([]),
   allPads: flagFigureSchema.default({ value: true, origin: 'claim' }).describe('Every pad of the board is among the pads here. Unknown or no: what is not here may be there all the same'),
-  rails: z.array(railSchema).default([]),
-  bridges: z.array(bridgeSchema).default([]),
-  plugs: z.array(plugSchema).default([]),
+  rails: z.array(railSchema).max(40).default([]),
+  bridges: z.array(bridgeSchema).max(24).default([]),
+  plugs: z.array(plugSchema).max(40).default([]),
   harness: z
-    .strictObject({ controllerPins: z.array(labelSchema), escPins: z.array(labelSchema) })
+    .strictObject({ controllerPins: z.array(labelSchema).max(24), escPins: z.array(labelSchema).max(24) })
     .optional()
     .describe('Pin order of the two ends of a stack harness'),
   packCells: z.strictObject({ min: numberFigureSchema, max: numberFigureSchema }),
@@ -234,7 +237,7 @@ export const boardSchema = z.strictObject({
   }),
   arrowOffsetDeg: z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]).default(0).describe('Where the printed arrow points against the drawing\'s nose, clockwise'),
   buttonSide: sideSchema.optional(),
-  cableSides: z.array(sideSchema).default([]).describe('Edges that want room for plugs and cables'),
+  cableSides: z.array(sideSchema).max(4).default([]).describe('Edges that want room for plugs and cables'),
   lengthMm: numberFigureSchema,
   widthMm: numberFigureSchema,
   heightMm: numberFigureSchema,
@@ -244,7 +247,7 @@ export const boardSchema = z.strictObject({
   barometer: flagFigureSchema,
   storageMb: numberFigureSchema,
   gyroNoise: wordFigureSchema(gyroNoises),
-  offers: z.array(offerSchema).default([]),
+  offers: z.array(offerSchema).max(200).default([]),
   history: z
     .array(z.strictObject({ when: z.iso.date(), field: labelSchema, before: textSchema, after: textSchema, who: textSchema }))
     .max(500)

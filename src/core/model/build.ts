@@ -6,7 +6,7 @@ import { numberFigureSchema } from './figure';
 import { peripheralSchema } from './peripheral';
 import { fixSchema } from './fix';
 import { policiesSchema } from './policy';
-import { idSchema, labelSchema, nameSchema, sideSchema, textSchema } from './words';
+import { idSchema, labelSchema, nameSchema, recordOf, sideSchema, textSchema } from './words';
 
 export const priorities = ['must', 'should', 'nice'] as const;
 export type Priority = (typeof priorities)[number];
@@ -16,13 +16,14 @@ export const frameSchema = z.strictObject({
   mounts: z
     .array(z.strictObject({ patternMm: z.number().positive().max(80), screw: screwSchema }))
     .min(1)
+    .max(12)
     .describe('Hole patterns the frame offers'),
   bayLengthMm: z.number().positive().max(1000),
   bayWidthMm: z.number().positive().max(1000),
   bayHeightMm: z.number().positive().max(500),
   standoffMm: z.number().min(0).max(50).default(0).describe('Height of standoffs or isolators under the board'),
   overhangMm: z.number().min(0).max(100).default(0).describe('What already hangs into the bay from above: camera mount, strap, aerial'),
-  openSides: z.array(sideSchema).describe('Sides from which a USB plug can be reached'),
+  openSides: z.array(sideSchema).max(4).describe('Sides from which a USB plug can be reached'),
 });
 
 export const packSchema = z.strictObject({
@@ -140,19 +141,18 @@ export const buildSchema = z.strictObject({
   comforts: comfortSchema,
   policies: policiesSchema,
   parts: z.array(partSchema).max(40),
-  locks: z
-    .record(idSchema, z.array(lockSchema))
+  locks: recordOf(idSchema, z.array(lockSchema).max(400), 2000)
     .default({})
     .describe('Locked choices by board'),
-  fixes: z.record(idSchema, z.array(fixSchema)).default({}).describe('Fixes the buyer has accepted, by board'),
+  fixes: recordOf(idSchema, z.array(fixSchema).max(100), 2000).default({}).describe('Fixes the buyer has accepted, by board'),
   weighing: weighingSchema.default({ statements: [], ranges: {} }),
   picks: z.array(pickSchema).max(20).default([]),
   log: z.array(entrySchema).max(2000).default([]),
-  done: z.record(z.string().max(120), z.literal(true)).default({}).describe('Steps of the build sheet that are ticked off'),
+  done: recordOf(z.string().max(120), z.literal(true), 2000).default({}).describe('Steps of the build sheet that are ticked off'),
   stage: z.enum(['planned', 'picked', 'ordered', 'arrived', 'soldered', 'powered', 'done']).default('planned'),
   orderedOn: z.iso.date().optional(),
   arrivesOn: z.iso.date().optional().describe('When the last parcel of the order is due'),
-  atHome: z.record(z.string().max(120), z.number().min(0)).default({}).describe('Basket lines already at home, by their key'),
+  atHome: recordOf(z.string().max(120), z.number().min(0), 2000).default({}).describe('Basket lines already at home, by their key'),
   forkOf: idSchema.optional(),
 });
 export type Build = z.infer<typeof buildSchema>;

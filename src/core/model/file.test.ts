@@ -18,7 +18,7 @@ describe('reading', () => {
   test.each([
     ['', 'This is not JSON: the text is empty.'],
     ['{"first": "a line that is long enough",\n"second": "this one has no comma after it"\n"third": 3}', 'This is not JSON: something is wrong near line 3.'],
-    ['[]', 'Expected an object with a "format" field (rung-build).'],
+    ['[]', 'Expected an object with a "format" field; the file begins with "[]".'],
     ['{"format":"rung-shelf"}', 'Expected rung-build; found "rung-shelf".'],
     ['{"format":"rung-build","version":7}', 'This file has version 7; this Rung reads up to 1. Bring Rung up to date.'],
   ])('%j is refused with a sentence', (text, sentence) => {

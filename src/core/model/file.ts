@@ -3,7 +3,8 @@ import { boardSchema } from './board';
 import { checkBoard } from './board-links';
 import { buildSchema } from './build';
 import { peripheralSchema } from './peripheral';
-import { shelfSchema } from './shelf';
+import { lineAt, lookOver, type ListKey, type Stretch } from './look-over';
+import { shelfSchema, type Shelf } from './shelf';
 
 /** Every open file format of Rung, by the word in its `format` field. */
 export const fileSchemas = {
@@ -31,47 +32,113 @@ export function jsonSchemaOf(format: FileFormat): object {
 }
 
 /**
- * Reads the text of a Rung file. Never throws; every fault names its field.
+ * Reads the text of a Rung file. Never throws; every fault names its field. How deep, long and many is looked at before anything is built, the entries
+ * of a shelf are read one by one, and reading ends once there are twenty faults: a bad file is refused soon, whatever it holds.
  * A file of a newer version is refused by name instead of being half understood.
  */
 export function readFile<F extends FileFormat>(text: string, expected: F): Read<z.infer<(typeof fileSchemas)[F]>>;
 export function readFile(text: string): Read<RungFile>;
 export function readFile(text: string, expected?: FileFormat): Read<RungFile> {
-  let data: unknown;
-  try {
-    data = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch (error) {
-    return oneFault('', `This is not JSON: ${jsonPlace(error, text)}.`);
-  }
-  return readData(data, expected);
+  const opened = openFile(text);
+  if (!opened.ok) return opened;
+  const { frame, lists } = opened.value;
+  if (formatOf(frame) !== 'rung-shelf') return readData(frame, expected);
+  return readShelf(frame as object, lists, expected);
+}
+
+/** One entry of a shelf, not yet read; a fault where it is not JSON. */
+export type Unread = () => Read<unknown>;
+
+export interface OpenedFile {
+  /** What the file says, the lists of a shelf left empty. */
+  frame: unknown;
+  lists: Record<ListKey, Unread[]>;
+}
+
+/** Opens a JSON file without building more than its frame. */
+export function openFile(text: string): Read<OpenedFile> {
+  const bare = text.replace(/^\uFEFF/, '');
+  const seen = lookOver(bare);
+  if (!seen.ok) return oneFault('', seen.sentence);
+  const frame = parsed(bare, seen.frame, (at) => seen.placeOf(at));
+  if (!frame.ok) return frame;
+  const unread = (list: readonly Stretch[]): Unread[] => list.map(({ from, to }) => () => parsed(bare, bare.slice(from, to), (at) => from + at));
+  return { ok: true, value: { frame: frame.value, lists: { boards: unread(seen.lists.boards), peripherals: unread(seen.lists.peripherals) } } };
 }
 
 /** The same for data that is already parsed. */
 export function readData<F extends FileFormat>(data: unknown, expected: F): Read<z.infer<(typeof fileSchemas)[F]>>;
 export function readData(data: unknown, expected?: FileFormat): Read<RungFile>;
 export function readData(data: unknown, expected?: FileFormat): Read<RungFile> {
-  const formats = Object.keys(fileSchemas).join(', ');
-  if (typeof data !== 'object' || data === null || Array.isArray(data)) {
-    return oneFault('', `Expected an object with a "format" field (${expected ?? formats}).`);
-  }
-  const { format, version } = data as { format?: unknown; version?: unknown };
-  if (typeof format !== 'string' || !(format in fileSchemas)) {
-    return oneFault('format', `Expected ${expected ?? `one of ${formats}`}; found ${show(format)}.`);
-  }
-  if (expected && format !== expected) return oneFault('format', `Expected ${expected}; found ${show(format)}.`);
-  if (typeof version === 'number' && version > newest) {
-    return oneFault('version', `This file has version ${version}; this Rung reads up to ${newest}. Bring Rung up to date.`);
-  }
-  const parsed = fileSchemas[format as FileFormat].safeParse(data);
-  if (!parsed.success) return { ok: false, faults: parsed.error.issues.slice(0, 20).flatMap((i) => faultsOf(i, data)) };
-  const faults = danglingFaults(parsed.data);
-  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: parsed.data };
+  const fault = notAFile(data, expected);
+  if (fault) return { ok: false, faults: [fault] };
+  const format = formatOf(data) as FileFormat;
+  if (format === 'rung-shelf') return readShelf(data as object, { boards: [], peripherals: [] }, expected);
+  const read = parsedBy(fileSchemas[format], data);
+  if (!read.ok || read.value.format !== 'rung-board') return read;
+  const faults = checkBoard(read.value, '');
+  return faults.length > 0 ? { ok: false, faults } : read;
 }
 
-function danglingFaults(file: RungFile): Fault[] {
-  if (file.format === 'rung-board') return checkBoard(file, '');
-  if (file.format === 'rung-shelf') return file.boards.flatMap((b, i) => checkBoard(b, `boards[${i}].`)).slice(0, 20);
-  return [];
+function formatOf(data: unknown): unknown {
+  return (data as { format?: unknown } | null)?.format;
+}
+
+function notAFile(data: unknown, expected?: FileFormat): Fault | null {
+  const formats = Object.keys(fileSchemas).join(', ');
+  if (typeof data !== 'object' || data === null || Array.isArray(data)) {
+    return { field: '', sentence: `Expected an object with a "format" field (${expected ?? formats}).` };
+  }
+  const { format, version } = data as { format?: unknown; version?: unknown };
+  if (typeof format !== 'string' || !Object.hasOwn(fileSchemas, format)) {
+    return { field: 'format', sentence: `Expected ${expected ?? `one of ${formats}`}; found ${show(format)}.` };
+  }
+  if (expected && format !== expected) return { field: 'format', sentence: `Expected ${expected}; found ${show(format)}.` };
+  if (typeof version === 'number' && version > newest) {
+    return { field: 'version', sentence: `This file has version ${version}; this Rung reads up to ${newest}. Bring Rung up to date.` };
+  }
+  return null;
+}
+
+const mostFaults = 20;
+
+/** A shelf is read entry by entry, those of its frame (data that came parsed) before those that are still text. */
+function readShelf(frame: object, lists: OpenedFile['lists'], expected?: FileFormat): Read<Shelf> {
+  const fault = notAFile(frame, expected);
+  if (fault) return { ok: false, faults: [fault] };
+  const { boards, peripherals } = frame as { boards?: unknown; peripherals?: unknown };
+  const head = parsedBy(shelfSchema, { ...frame, ...(Array.isArray(boards) ? { boards: [] } : {}), ...(Array.isArray(peripherals) ? { peripherals: [] } : {}) });
+  const faults: Fault[] = head.ok ? [] : head.faults;
+  const entries = <F extends 'rung-board' | 'rung-peripheral'>(key: ListKey, there: unknown, format: F) => {
+    const sound: z.infer<(typeof fileSchemas)[F]>[] = [];
+    const unread = [...(Array.isArray(there) ? there.map((data): Unread => () => ({ ok: true, value: data })) : []), ...lists[key]];
+    for (const [i, open] of unread.entries()) {
+      const text = open();
+      const read = text.ok ? readData(text.value, format) : text;
+      if (read.ok) sound.push(read.value);
+      else faults.push(...read.faults.map((f) => ({ ...f, field: `${key}[${i}]${f.field && !f.field.startsWith('[') ? '.' : ''}${f.field}` })));
+      if (faults.length >= mostFaults) break;
+    }
+    return sound;
+  };
+  const sound = { boards: entries('boards', boards, 'rung-board'), peripherals: entries('peripherals', peripherals, 'rung-peripheral') };
+  return head.ok && faults.length === 0 ? { ok: true, value: { ...head.value, ...sound } } : { ok: false, faults: faults.slice(0, mostFaults) };
+}
+
+function parsedBy<S extends z.ZodType>(schema: S, data: unknown): Read<z.infer<S>> {
+  const parsed = schema.safeParse(data);
+  return parsed.success ? { ok: true, value: parsed.data } : { ok: false, faults: parsed.error.issues.slice(0, mostFaults).flatMap((i) => faultsOf(i, data)).slice(0, mostFaults) };
+}
+
+/** Parses a piece of a text; `placeOf` says where a place of the piece stands in the whole. */
+function parsed(text: string, piece: string, placeOf: (at: number) => number): Read<unknown> {
+  try {
+    return { ok: true, value: JSON.parse(piece) };
+  } catch (error) {
+    const at = jsonPlace(error, piece);
+    const where = at === null ? 'it ends too early or has a stray character' : `something is wrong near line ${lineAt(text, placeOf(at))}`;
+    return oneFault('', `This is not JSON: ${where}.`);
+  }
 }
 
 function oneFault(field: string, sentence: string): { ok: false; faults: Fault[] } {
@@ -86,7 +153,7 @@ function faultsOf(issue: z.core.$ZodIssue, data: unknown): Fault[] {
   }
   const field = issue.path.map((p, i) => (typeof p === 'number' ? `[${p}]` : `${i > 0 ? '.' : ''}${String(p)}`)).join('');
   const found = issue.path.reduce<unknown>((at, key) => (at as Record<PropertyKey, unknown> | undefined)?.[key], data);
-  const message = issue.message.replace(/^Invalid input: /, '').replace(/^./, (c) => c.toUpperCase());
+  const message = cutAt(issue.message, 300).replace(/^Invalid input: /, '').replace(/^./, (c) => c.toUpperCase());
   const tail = issue.code === 'unrecognized_keys' ? '' : `; found ${show(found)}`;
   return [{ field, sentence: `${message.replace(/\.$/, '')}${tail}.` }];
 }
@@ -97,17 +164,20 @@ function depth(issues: readonly z.core.$ZodIssue[]): number {
 
 function show(value: unknown): string {
   if (value === undefined) return 'nothing';
-  const text = JSON.stringify(value);
-  return text.length > 60 ? `${text.slice(0, 57)}...` : text;
+  const text = JSON.stringify(typeof value === 'string' ? value.slice(0, 60) : value);
+  return cutAt(text, 60);
 }
 
-function jsonPlace(error: unknown, text: string): string {
-  if (text.trim() === '') return 'the text is empty';
+function cutAt(text: string, most: number): string {
+  return text.length > most ? `${text.slice(0, most - 3)}...` : text;
+}
+
+/** Where in its text JSON stops making sense; null where the engine does not say. */
+function jsonPlace(error: unknown, text: string): number | null {
   const message = error instanceof Error ? error.message : '';
   const position = /position (\d+)/.exec(message)?.[1];
   // Node names either the position or a snippet of what stands before and after it.
   const snippet = /^Unexpected token .+?, (?:\.\.\.)?"(.*?)"(?:\.\.\.)? is not valid JSON$/s.exec(message)?.[1];
   const at = position !== undefined ? Number(position) : snippet ? text.indexOf(snippet) + snippet.length / 2 : -1;
-  if (at < 0) return 'it ends too early or has a stray character';
-  return `something is wrong near line ${text.slice(0, at).split('\n').length}`;
+  return at < 0 ? null : at;
 }

@@ -69,7 +69,7 @@ export const modeSchema = z.strictObject({
   cents: z.int().min(0).default(0).describe('Extra things this way needs, such as a converter'),
   grams: z.number().min(0).default(0),
   effort: z.int().min(0).max(50).default(0),
-  lost: z.array(textSchema).default([]).describe('What this way gives up'),
+  lost: z.array(textSchema).max(12).default([]).describe('What this way gives up'),
   needs: textSchema.optional().describe('The extra thing, in words'),
 });
 export type Mode = z.infer<typeof modeSchema>;
@@ -86,19 +86,21 @@ export const peripheralSchema = z.strictObject({
   lights: z.int().min(1).max(300).optional().describe('Chips in a chain of lights'),
   overhangMm: z.number().min(0).max(100).optional().describe('Height it takes away above the board'),
   cents: z.int().min(0).describe('Price where it is still to be bought'),
-  offers: z.array(offerSchema).default([]),
+  offers: z.array(offerSchema).max(200).default([]),
   gives: z
     .array(z.strictObject({ id: idSchema, label: labelSchema, volts: numberFigureSchema, amps: numberFigureSchema }))
+    .max(4)
     .default([])
     .describe('Supplies this part offers to others'),
   plugs: z
     .array(
       z.strictObject({
         family: labelSchema,
-        pins: z.array(z.strictObject({ name: labelSchema, colour: labelSchema.optional() })),
+        pins: z.array(z.strictObject({ name: labelSchema, colour: labelSchema.optional() })).max(24),
         warning: textSchema.optional().describe('Where a wire colour misleads'),
       }),
     )
+    .max(8)
     .default([]),
   modes: z.array(modeSchema).min(1).max(8),
 });

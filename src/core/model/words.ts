@@ -11,6 +11,14 @@ export function idFrom(words: string, otherwise: string): string {
   return idSchema.safeParse(id).success ? id : otherwise;
 }
 
+/** A record with at most so many entries. */
+export function recordOf<K extends z.core.$ZodRecordKey, V extends z.ZodType>(key: K, value: V, most: number) {
+  return z
+    .record(key, value)
+    .refine((r) => Object.keys(r).length <= most, { error: `expected at most ${most} entries` })
+    .meta({ maxProperties: most });
+}
+
 export const labelSchema = z.string().min(1).max(40);
 export const nameSchema = z.string().trim().min(1).max(80);
 export const textSchema = z.string().max(600);

@@ -1,4 +1,5 @@
 import { evaluate } from '../climb';
+import type { GeneralSolver } from '../solver/budget';
 import type { Board } from '../model/board';
 import { buildSchema, type Build } from '../model/build';
 import { isKnown, type NumberFigure, type Origin } from '../model/figure';
@@ -28,7 +29,7 @@ interface Open extends Omit<BuildQuestion, 'wouldPick'> {
 const mostTried = 30;
 
 /** The build's own open figures that change the pick, tried one by one with the others at what suits best. Empty: the build says enough. */
-export function buildQuestionsFor(build: Build, boards: readonly Board[], ranked: readonly Ranked[]): BuildQuestion[] {
+export function buildQuestionsFor(build: Build, boards: readonly Board[], ranked: readonly Ranked[], general: GeneralSolver | null = null): BuildQuestion[] {
   const open = openFigures(build);
   if (open.length === 0) return [];
   const tried = ranked.filter((r) => r.climb.stopsAt === null).slice(0, mostTried).flatMap((r) => boards.find((b) => b.id === r.climb.boardId) ?? []);
@@ -36,7 +37,7 @@ export function buildQuestionsFor(build: Build, boards: readonly Board[], ranked
   const kind = kindest(build);
   return open.flatMap(({ ends, ...question }) => {
     if (ends[0] === ends[1]) return [];
-    const [best, worst] = ends.map((value) => firstOf(tried.map((b) => evaluate(withBuildFigure(kind, question.path, value, 'assumed'), b))));
+    const [best, worst] = ends.map((value) => firstOf(tried.map((b) => evaluate(withBuildFigure(kind, question.path, value, 'assumed'), b, general))));
     if (best === today && worst === today) return [];
     const called = (id: string | null | undefined) => tried.find((b) => b.id === id)?.name ?? 'no board';
     return [{ ...question, wouldPick: best === worst ? `${called(best)}, whatever it turns out to be, once it is known` : `${called(best)} at its best, ${called(worst)} at its worst` }];

@@ -1,4 +1,5 @@
 import { evaluate } from '../climb';
+import type { GeneralSolver } from '../solver/budget';
 import { doubtsAbout } from '../check/sanity';
 import { mayHaveMore } from '../hookup/all-pads';
 import { boardFigures, railFigures, type BoardFigure } from '../intake/figures';
@@ -61,21 +62,21 @@ interface Unknown extends Omit<BoardFigure, 'set'> {
  * The unknown figures that could change the pick, those that change it for most values first, then the easiest. A board with several unknowns is tried
  * with the others at whatever suits it best: an unknown that decides only then is still a question. Empty: you know enough.
  */
-export function questionsFor(build: Build, boards: readonly Board[], ranked: readonly Ranked[], goesOn: () => boolean = () => true): Question[] {
+export function questionsFor(build: Build, boards: readonly Board[], ranked: readonly Ranked[], general: GeneralSolver | null = null): Question[] {
   const pick = ranked.find((r) => carries(r.climb)) ?? null;
   const found: Question[] = [];
   for (const board of boards) {
     const own = ranked.find((r) => r.climb.boardId === board.id);
-    if (!own || own.climb.stopsAt !== null || !goesOn()) continue;
-    const unknowns = unknownsOf(build, board);
+    if (!own || own.climb.stopsAt !== null) continue;
+    const unknowns = unknownsOf(build, board, general);
     if (unknowns.length === 0) continue;
-    const kindly = unknowns.reduce((b, u) => kindest(build, b, u), board);
+    const kindly = unknowns.reduce((b, u) => kindest(build, b, u, general), board);
     for (const u of unknowns) {
       const others = ranked.filter((r) => r.climb.boardId !== board.id).map((r) => r.climb);
-      const outcomes = u.values.map((value) => ({ value, first: firstOf([...others, evaluate(build, u.set(kindly, value))]) }));
+      const outcomes = u.values.map((value) => ({ value, first: firstOf([...others, evaluate(build, u.set(kindly, value), general)]) }));
       const other = outcomes.filter((o) => o.first !== (pick?.climb.boardId ?? null));
       // Left open it may keep a board from being picked that any value would let through.
-      const left = firstOf([...others, evaluate(build, u.leave(kindly))]);
+      const left = firstOf([...others, evaluate(build, u.leave(kindly), general)]);
       if (outcomes.every((o) => o.first === left)) continue;
       const measure = measures[u.field] ?? (u.field.startsWith('rails') ? benchRail : null);
       found.push({
@@ -96,14 +97,14 @@ export function questionsFor(build: Build, boards: readonly Board[], ranked: rea
 }
 
 /** The value under which the board climbs best, with the unknowns after it still open. */
-function kindest(build: Build, board: Board, u: Unknown): Board {
+function kindest(build: Build, board: Board, u: Unknown, general: GeneralSolver | null): Board {
   const tried = u.values.map((v) => u.set(board, v));
-  const order = rankClimbs(tried.map((b, i) => ({ ...evaluate(build, b), boardId: String(i) })));
+  const order = rankClimbs(tried.map((b, i) => ({ ...evaluate(build, b, general), boardId: String(i) })));
   return tried[Number(order[0]!.climb.boardId)]!;
 }
 
 /** Unknown figures, ranges, and figures that cannot be true, as far as the climb of this board leans on them. */
-function unknownsOf(build: Build, board: Board): Unknown[] {
+function unknownsOf(build: Build, board: Board, general: GeneralSolver | null): Unknown[] {
   const doubted = new Set(doubtsAbout(board).filter((d) => d.impossible).map((d) => d.field));
   const open = [...boardFigures, ...railFigures(board)].flatMap((f): Unknown[] => {
     const figure = f.get(board);
@@ -112,9 +113,9 @@ function unknownsOf(build: Build, board: Board): Unknown[] {
     return values ? [{ ...f, values, set: (b, value) => f.set(b, { value, origin: 'assumed' } as never), leave: (b) => f.set(b, figure as never) }] : [];
   });
   if (board.offers.length === 0) open.push(priceQuestion);
-  const before = JSON.stringify(evaluate(build, board).rungs.map((r) => r.state));
+  const before = JSON.stringify(evaluate(build, board, general).rungs.map((r) => r.state));
   // What changes nothing at any value is no question.
-  return open.filter((u) => u.values.some((v) => JSON.stringify(evaluate(build, u.set(board, v)).rungs.map((r) => r.state)) !== before));
+  return open.filter((u) => u.values.some((v) => JSON.stringify(evaluate(build, u.set(board, v), general).rungs.map((r) => r.state)) !== before));
 }
 
 /** Pads that are not drawn: none at the worst, at the best whatever the build asks for. */

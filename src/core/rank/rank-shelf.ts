@@ -2,6 +2,7 @@ import { evaluate, type Climb } from '../climb';
 import type { FixSet } from '../fix/find';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
+import type { GeneralSolver } from '../solver/budget';
 import { carries } from '../outcome';
 import { rungNames } from '../trade/rungs';
 import { scoreOf, type Span } from './score';
@@ -22,8 +23,8 @@ const verdicts = ['fits', 'fits with work', 'cannot say yet', 'does not fit'] as
  * All boards, best first: whole boards before undecided before broken ones; among whole ones by the lower end of their score,
  * among broken ones by the rung reached, then, where fixes have been looked for, by what the cheapest one leaves out and costs, then by how many rungs below it are unknown, then by how heavy or dear they are where that is what stops them. Ties fall to the cheaper board, then to the name.
  */
-export function rankShelf(build: Build, shelf: readonly Board[]): Ranked[] {
-  return rankClimbs(shelf.map((board) => evaluate(build, board)));
+export function rankShelf(build: Build, shelf: readonly Board[], general: GeneralSolver | null = null): Ranked[] {
+  return rankClimbs(shelf.map((board) => evaluate(build, board, general)));
 }
 
 /** The board that is picked of these, or null where none surely carries the build. */
@@ -69,7 +70,7 @@ function over({ stopsAt, massG, totalCents }: Climb): number {
   return stop === 'Weight' ? massG.low : stop === 'Cost' ? (totalCents ?? Number.MAX_VALUE) : 0;
 }
 
-/** Boards that fit, with or without work, share one class: the score tells them apart. */
+/** Boards that fit, with or without work, share one class: the score tells them apart. What was set aside comes after all others. */
 function whole(climb: Climb): number {
-  return Math.max(1, verdicts.indexOf(climb.verdict));
+  return climb.setAside ? verdicts.length : Math.max(1, verdicts.indexOf(climb.verdict));
 }

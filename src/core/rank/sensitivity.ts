@@ -2,6 +2,7 @@ import { evaluate } from '../climb';
 import { boardFigures } from '../intake/figures';
 import type { Board } from '../model/board';
 import type { Build } from '../model/build';
+import type { GeneralSolver } from '../solver/budget';
 import { rankClimbs, type Ranked } from './rank-shelf';
 
 /** How far one figure of the picked board may go before another board is picked. */
@@ -25,9 +26,9 @@ interface Dial {
 }
 
 /** For each number of the first board, the nearest value at which it stops being first, by halving: the rules are monotone in each. Nearest first. */
-export function tippingPoints(build: Build, board: Board, ranked: readonly Ranked[]): Tipping[] {
+export function tippingPoints(build: Build, board: Board, ranked: readonly Ranked[], general: GeneralSolver | null = null): Tipping[] {
   const others = ranked.filter((r) => r.climb.boardId !== board.id).map((r) => r.climb);
-  const firstWith = (b: Board) => rankClimbs([...others, evaluate(build, b)])[0]!.climb;
+  const firstWith = (b: Board) => rankClimbs([...others, evaluate(build, b, general)])[0]!.climb;
   return dialsOf(board)
     .flatMap((dial): Tipping[] =>
       (['below', 'above'] as const).flatMap((direction): Tipping[] => {

@@ -1,7 +1,7 @@
-import { compare, pack } from '../hookup/cost';
-import { rowMargin, type Pick, type Problem, type Solution } from '../hookup/problem';
-import { priceOf } from '../hookup/solve';
-import { marginCapPercent, marginStep } from '../trade/comfort';
+import { compare, pack } from '../solver/cost';
+import { rowMargin, type Pick, type Problem, type Solution } from '../solver/problem';
+import { priceOf } from '../solver/solve';
+import { marginCapPercent, marginStep } from '../solver/margin-steps';
 
 /** Tries every combination: the oracle for small problems. Shares only the price list with the search. */
 export function bruteForce(problem: Problem): Judged {

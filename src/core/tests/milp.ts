@@ -1,7 +1,7 @@
 import highsLoader, { type Highs } from 'highs';
-import { noCost, type Cost } from '../hookup/cost';
-import type { Problem } from '../hookup/problem';
-import { marginSteps } from '../trade/comfort';
+import { noCost, type Cost } from '../solver/cost';
+import type { Problem } from '../solver/problem';
+import { marginSteps } from '../solver/margin-steps';
 
 let solver: Promise<Highs> | null = null;
 

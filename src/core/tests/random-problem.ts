@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { cost } from '../hookup/cost';
-import type { Choice, Problem } from '../hookup/problem';
+import { cost } from '../solver/cost';
+import type { Choice, Problem } from '../solver/problem';
 
 interface Size {
   parts: number;
@@ -36,7 +36,7 @@ export function problemArbitrary(size: Size): fc.Arbitrary<Problem> {
       const fit = (c: Choice): Choice => ({ ...c, uses: c.uses.map(([r, a]) => [r, unit[r] ? 1 : a] as const) });
       return {
         parts: parts.map((p, i) => ({ ...p, id: `part${i}`, modes: p.modes.map((m) => ({ ...m, needs: m.needs.map((n) => ({ ...n, choices: n.choices.map(fit) })) })) })),
-        rows: rows.map((r, i) => (r.unit ? { id: `port${i}`, limit: r.limit % 3 } : { id: `rail${i}`, group: 'peak', limit: r.limit, ...(r.comfort ? { comfort: Math.floor(r.limit * 0.8) } : {}) })),
+        rows: rows.map((r, i) => (r.unit ? { id: `port${i}`, limit: r.limit % 3, pool: 'port' } : { id: `rail${i}`, limit: r.limit, ...(r.comfort ? { comfort: Math.floor(r.limit * 0.8) } : {}) })),
         tags: tags.map((once, i) => ({ id: `tag${i}`, once })),
       };
     });

@@ -19,6 +19,7 @@ import { Filters, type View } from './Filters';
 import { InTheWay } from './InTheWay';
 import { LadderRow } from './LadderRow';
 import { RungReader } from './RungReader';
+import { SetAside } from './SetAside';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { fixFilters, grams, sortKeys, tellingRung, verdicts } from './stop';
 
@@ -43,7 +44,8 @@ export function LadderScreen() {
   // Looked for only when asked: each fix is proved by climbing again.
   const mended = useDecide(view.fix ? { about: 'mending' } : null);
   const ranked = useMemo(() => (mended ? rankClimbs((ranking.ranked ?? []).map((r) => r.climb), mended) : ranking.ranked), [ranking.ranked, mended]);
-  const rows = useMemo(() => arrange(ranked ?? [], view, mended), [ranked, view, mended]);
+  const aside = useMemo(() => (ranked ?? []).filter((r) => r.climb.setAside), [ranked]);
+  const rows = useMemo(() => arrange((ranked ?? []).filter((r) => !r.climb.setAside), view, mended), [ranked, view, mended]);
   // The cursor moves at once; the address follows.
   const [cursor, setCursor] = useState<{ board: string | null; rung: number | null }>({ board: view.board, rung: view.rung });
   useEffect(() => void setView(cursor), [cursor, setView]);
@@ -88,7 +90,7 @@ export function LadderScreen() {
       </Box>
     );
   }
-  const count = (v: (typeof verdicts)[number]) => ranking.ranked!.filter((r) => r.climb.verdict === v).length;
+  const count = (v: (typeof verdicts)[number]) => ranking.ranked!.filter((r) => r.climb.verdict === v && !r.climb.setAside).length;
   const best = ranking.ranked[0];
 
   return (
@@ -131,6 +133,7 @@ export function LadderScreen() {
       </Box>
       <Filters view={view} looking={view.fix !== null && !mended} onChange={(change) => void setView(change)} />
       <InTheWay />
+      <SetAside boards={aside} />
       <Moves />
       <Box role="status" aria-live="polite" className="sr">
         {ranking.busy ? '' : best ? `First: ${best.climb.boardName}, ${best.climb.verdict}.` : ''}

@@ -11,6 +11,7 @@ import { LadderStrip } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
 import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/BuildRoom';
+import { RemoveBoard } from './RemoveBoard';
 import { BoardBridges } from './BoardBridges';
 import { BoardFigures } from './BoardFigures';
 import { BoardKind } from './BoardKind';
@@ -33,7 +34,7 @@ export function EditorScreen({ boardId }: { boardId: string }) {
 }
 
 function Editor({ stored }: { stored: Board }) {
-  const { build, shelf, putBoard, removeBoard } = useRoom();
+  const { build, shelf, putBoard } = useRoom();
   const router = useRouter();
   const [board, setBoard] = useState(() => draftOf(stored));
   const [said, setSaid] = useState<string | null>(null);
@@ -78,9 +79,7 @@ function Editor({ stored }: { stored: Board }) {
             Put back
           </Button>
           <Button onClick={() => void revise()}>New revision</Button>
-          <Button color="error" onClick={() => void removeBoard(board.id).then((f) => (f ? setSaid(f) : router.push(`/b/${build.id}/shelf`)))}>
-            Take off
-          </Button>
+          <RemoveBoard id={board.id} name={board.name} onDone={(f) => (f ? setSaid(f) : router.push(`/b/${build.id}/shelf`))} />
         </Box>
         {said && <Box role="status" sx={{ fontSize: 12.5 }}>{said}</Box>}
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, borderTop: '1px solid var(--hair)', borderBottom: '1px solid var(--hair)', my: 0.75, py: 0.5 }} aria-label="How it climbs for this build">

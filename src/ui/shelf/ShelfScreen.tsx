@@ -12,6 +12,7 @@ import { parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
 import { useMemo, useRef, useState } from 'react';
 import { boardKinds, completenessOf, doubtsAbout, idFrom, newBoard, type Board, type Completeness } from '@/core';
 import { useRoom } from '../room/BuildRoom';
+import { RemoveBoard } from './RemoveBoard';
 import { ShelfFiles } from './ShelfFiles';
 
 const orders = ['name', 'completeness', 'price', 'doubts'] as const;
@@ -33,6 +34,7 @@ export function ShelfScreen() {
     [shelf],
   );
   const shown = useMemo(() => arrange(lines, view.q, view.sort), [lines, view.q, view.sort]);
+  const [fault, setFault] = useState<string | null>(null);
   const scroller = useRef<HTMLDivElement>(null);
   const rows = useVirtualizer({ count: shown.length, getScrollElement: () => scroller.current, estimateSize: () => rowHeight, overscan: 12 });
 
@@ -62,6 +64,11 @@ export function ShelfScreen() {
         <ShelfFiles />
         <AddBoard />
       </Box>
+      {fault && (
+        <Box role="alert" sx={{ px: 2, py: 0.5 }}>
+          {fault}
+        </Box>
+      )}
       <Box sx={{ display: 'flex', px: 2, py: 0.5, fontSize: 11.5, color: 'text.secondary', borderBottom: '1px solid var(--ink)' }}>
         <Box sx={{ width: 210 }}>Board</Box>
         <Box sx={{ width: 150 }}>Kind</Box>
@@ -71,12 +78,13 @@ export function ShelfScreen() {
         <Box sx={{ flex: 1 }}>Whose word</Box>
         <Box sx={{ width: 120 }}>Figures</Box>
         <Box sx={{ width: 80, textAlign: 'right' }}>from €</Box>
+        <Box sx={{ width: 96 }} />
       </Box>
       <Box ref={scroller} sx={{ flex: 1, minHeight: 0, overflow: 'auto' }}>
         {lines.length === 0 && shelf && <Box sx={{ p: 3, color: 'text.secondary' }}>The shelf is empty. Add a board by its name and paste its shop page, or open a file.</Box>}
         <Box sx={{ position: 'relative', height: rows.getTotalSize() }} role="list" aria-label="Boards on the shelf">
           {rows.getVirtualItems().map((v) => (
-            <Row key={v.key} line={shown[v.index]!} top={v.start} href={`/b/${build.id}/shelf/${shown[v.index]!.board.id}`} />
+            <Row key={v.key} line={shown[v.index]!} top={v.start} href={`/b/${build.id}/shelf/${shown[v.index]!.board.id}`} onRemoved={setFault} />
           ))}
         </Box>
       </Box>
@@ -84,7 +92,7 @@ export function ShelfScreen() {
   );
 }
 
-function Row({ line: { board, complete, doubts, cents }, top, href }: { line: Line; top: number; href: string }) {
+function Row({ line: { board, complete, doubts, cents }, top, href, onRemoved }: { line: Line; top: number; href: string; onRemoved: (fault: string | null) => void }) {
   return (
     <Box role="listitem" sx={{ position: 'absolute', top, left: 0, right: 0, height: rowHeight, display: 'flex', alignItems: 'center', px: 2, borderBottom: '1px solid var(--hair)', fontSize: 12.5 }}>
       <Box sx={{ width: 210, overflow: 'hidden', whiteSpace: 'nowrap', textOverflow: 'ellipsis' }}>
@@ -107,6 +115,9 @@ function Row({ line: { board, complete, doubts, cents }, top, href }: { line: Li
       </Box>
       <Box sx={{ width: 120, color: doubts > 0 ? 'error.main' : 'text.secondary' }}>{doubts > 0 ? `${doubts} in doubt` : ''}</Box>
       <Box sx={{ width: 80, textAlign: 'right' }}>{cents === null ? 'no offer' : (cents / 100).toFixed(2)}</Box>
+      <Box sx={{ width: 96, textAlign: 'right' }}>
+        <RemoveBoard id={board.id} name={board.name} onDone={onRemoved} />
+      </Box>
     </Box>
   );
 }

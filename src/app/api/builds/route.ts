@@ -10,12 +10,12 @@ const wanted = z.object({ name: z.string().trim().min(1).max(80), from: z.string
 export const dynamic = 'force-dynamic';
 
 /** The builds by name, with what each was forked from. */
-export function GET() {
-  return answer(async () => NextResponse.json({ builds: (await allBuilds(database())).map((b) => ({ id: b.build.id, name: b.build.name, forkOf: b.build.forkOf ?? null })) }));
+export function GET(request: Request) {
+  return answer(request, async () => NextResponse.json({ builds: (await allBuilds(database())).map((b) => ({ id: b.build.id, name: b.build.name, forkOf: b.build.forkOf ?? null })) }));
 }
 
 export function POST(request: Request) {
-  return answer(async () => {
+  return answer(request, async () => {
     const text = await bodyText(request, 1);
     const parsed = wanted.safeParse(safeJson(text));
     if (!parsed.success) return say(422, 'A build needs a name of 1 to 80 characters.');

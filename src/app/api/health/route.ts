@@ -4,8 +4,8 @@ import { answer, say } from '@/server/answer';
 
 export const dynamic = 'force-dynamic';
 
-export function GET() {
-  return answer(async () => {
+export function GET(request: Request) {
+  return answer(request, async () => {
     await database().execute(sql`select 1`);
     return say(200, 'Rung and its database are up.');
   });

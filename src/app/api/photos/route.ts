@@ -10,12 +10,12 @@ const limitMb = 6;
 const about = (request: Request) => new URL(request.url).searchParams.get('about')?.slice(0, 120) ?? '';
 
 export function GET(request: Request) {
-  return answer(async () => NextResponse.json({ photos: await photosAbout(database(), about(request)) }));
+  return answer(request, async () => NextResponse.json({ photos: await photosAbout(database(), about(request)) }));
 }
 
 /** Keeps a picture about a board or a logbook entry. */
 export function POST(request: Request) {
-  return answer(async () => {
+  return answer(request, async () => {
     if (!about(request)) return say(422, 'Expected what the picture is about.');
     const bytes = await bodyBytes(request, limitMb);
     if (bytes === null) return say(413, `The picture is larger than ${limitMb} MB. Make it smaller; nothing was kept.`);

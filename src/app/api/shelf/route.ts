@@ -1,14 +1,15 @@
 import { NextResponse } from 'next/server';
 import { database } from '@/db/connection';
-import { allBoards, allPeripherals, boardVersions } from '@/db/library';
+import { allPeripherals, boardsText } from '@/db/library';
 import { answer } from '@/server/answer';
 
 export const dynamic = 'force-dynamic';
 
-export function GET() {
-  return answer(async () => {
+export function GET(request: Request) {
+  return answer(request, async () => {
     const db = database();
-    const [boards, peripherals, versions] = await Promise.all([allBoards(db), allPeripherals(db), boardVersions(db)]);
-    return NextResponse.json({ format: 'rung-shelf', version: 1, name: 'Shelf', boards, peripherals, versions });
+    const [{ text, versions }, peripherals] = await Promise.all([boardsText(db), allPeripherals(db)]);
+    const body = `{"format":"rung-shelf","version":1,"name":"Shelf","boards":${text},"peripherals":${JSON.stringify(peripherals)},"versions":${JSON.stringify(versions)}}`;
+    return new NextResponse(body, { headers: { 'content-type': 'application/json' } });
   });
 }

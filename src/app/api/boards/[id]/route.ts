@@ -1,21 +1,21 @@
 import { NextResponse } from 'next/server';
-import { readFile } from '@/core';
 import { database } from '@/db/connection';
 import { removeBoard, saveBoard } from '@/db/library';
-import { answer, bodyText, say } from '@/server/answer';
+import { answer, bodyBytes, say } from '@/server/answer';
+import { readAside } from '@/server/file-aside';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };
 
 /** Saves one board on top of the version in If-Match; 0 adds it. 409 with the newer one when somebody else was first. */
 export function PUT(request: Request, { params }: Context) {
-  return answer(async () => {
+  return answer(request, async () => {
     const header = request.headers.get('if-match');
     const base = Number(header);
-    const text = await bodyText(request, 2);
-    if (text === null) return say(413, 'The board is larger than 2 MB.');
+    const bytes = await bodyBytes(request, 2);
+    if (bytes === null) return say(413, 'The board is larger than 2 MB.');
     if (header === null || !Number.isInteger(base) || base < 0) return say(428, 'Expected the version that the change builds on, in If-Match.');
-    const read = readFile(text, 'rung-board');
+    const read = await readAside(bytes, 'rung-board');
     if (!read.ok) return say(422, 'The board was not saved:', { faults: read.faults });
     if (read.value.id !== (await params).id) return say(422, 'The id inside the board is not the one in the address.');
     const result = await saveBoard(database(), read.value, base);
@@ -25,8 +25,8 @@ export function PUT(request: Request, { params }: Context) {
   });
 }
 
-export function DELETE(_: Request, { params }: Context) {
-  return answer(async () => {
+export function DELETE(request: Request, { params }: Context) {
+  return answer(request, async () => {
     await removeBoard(database(), (await params).id);
     return say(200, 'The board was taken off the shelf.');
   });

@@ -1,14 +1,14 @@
 import { NextResponse } from 'next/server';
-import { readFile } from '@/core';
 import { findBuild, removeBuild, saveBuild } from '@/db/builds';
 import { database } from '@/db/connection';
-import { answer, bodyText, say } from '@/server/answer';
+import { answer, bodyBytes, say } from '@/server/answer';
+import { readAside } from '@/server/file-aside';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };
 
-export function GET(_: Request, { params }: Context) {
-  return answer(async () => {
+export function GET(request: Request, { params }: Context) {
+  return answer(request, async () => {
     const found = await findBuild(database(), (await params).id);
     return found ? NextResponse.json(found) : say(404, 'There is no such build. It may have been removed in another tab.');
   });
@@ -16,12 +16,12 @@ export function GET(_: Request, { params }: Context) {
 
 /** Saves on top of the version in the If-Match header; answers 409 with the newer one when another tab was first. */
 export function PUT(request: Request, { params }: Context) {
-  return answer(async () => {
+  return answer(request, async () => {
     const base = Number(request.headers.get('if-match'));
-    const text = await bodyText(request, 4);
-    if (text === null) return say(413, 'The build is larger than 4 MB.');
+    const bytes = await bodyBytes(request, 4);
+    if (bytes === null) return say(413, 'The build is larger than 4 MB.');
     if (!Number.isInteger(base) || base < 1) return say(428, 'Expected the version that the change builds on, in If-Match.');
-    const read = readFile(text, 'rung-build');
+    const read = await readAside(bytes, 'rung-build');
     if (!read.ok) return say(422, 'The build was not saved:', { faults: read.faults });
     if (read.value.id !== (await params).id) return say(422, 'The id inside the build is not the one in the address.');
     const result = await saveBuild(database(), read.value, base);
@@ -31,8 +31,8 @@ export function PUT(request: Request, { params }: Context) {
   });
 }
 
-export function DELETE(_: Request, { params }: Context) {
-  return answer(async () => {
+export function DELETE(request: Request, { params }: Context) {
+  return answer(request, async () => {
     await removeBuild(database(), (await params).id);
     return say(200, 'The build was removed.');
   });

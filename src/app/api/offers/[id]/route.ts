@@ -6,8 +6,8 @@ import { refreshOffers } from '@/server/offers';
 type Context = { params: Promise<{ id: string }> };
 
 /** Asks the shops for today's offers of a board and keeps them. */
-export function POST(_: Request, { params }: Context) {
-  return answer(async () => {
+export function POST(request: Request, { params }: Context) {
+  return answer(request, async () => {
     const db = database();
     const found = await findBoard(db, (await params).id);
     if (!found) return say(404, 'No board of this name is on the shelf.');
