@@ -6,9 +6,33 @@ const alias = { '@': path.resolve(import.meta.dirname, 'src') };
 export default defineConfig({
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'unit', include: ['src/{core,ui,workers}/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts'], testTimeout: 120_000 } },
-      { resolve: { alias }, test: { name: 'database', include: ['src/{db,server}/**/*.test.ts'], testTimeout: 30_000, fileParallelism: false } },
-      { resolve: { alias }, test: { name: 'screens', include: ['e2e/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000, fileParallelism: false } },
+      {
+        resolve: { alias },
+        test: {
+          name: 'unit',
+          include: ['src/{core,ui,workers}/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts'],
+          testTimeout: 120_000,
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'database',
+          include: ['src/{db,server}/**/*.test.ts'],
+          testTimeout: 30_000,
+          fileParallelism: false,
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'screens',
+          include: ['e2e/**/*.test.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+          fileParallelism: false,
+        },
+      },
     ],
   },
 });

@@ -13,22 +13,42 @@ const read = <K extends 'rung-shelf' | 'rung-build'>(file: string, kind: K) => {
   return said.value;
 };
 const shelf = read('demo/shelf.json', 'rung-shelf');
-const builds = readdirSync('demo/builds').sort().map((f) => read(`demo/builds/${f}`, 'rung-build'));
+const builds = readdirSync('demo/builds')
+  .sort()
+  .map((f) => read(`demo/builds/${f}`, 'rung-build'));
 
 const words = { holds: 'h', strained: 's', unknown: 'u', breaks: 'b' } as const;
 /** What a climb came to, without its sentences. */
 const summary = ({ verdict, rungs, massG, totalCents, hookup }: Climb) =>
-  [verdict, rungs.map((r) => words[r.state]).join(''), massG.low.toFixed(1), massG.high?.toFixed(1) ?? '?', totalCents ?? '?', Object.values(hookup.cost).join(' '), hookup.marginPercent, hookup.freePorts].join(',');
+  [
+    verdict,
+    rungs.map((r) => words[r.state]).join(''),
+    massG.low.toFixed(1),
+    massG.high?.toFixed(1) ?? '?',
+    totalCents ?? '?',
+    Object.values(hookup.cost).join(' '),
+    hookup.marginPercent,
+    hookup.freePorts,
+  ].join(',');
 
 const [, , act, whole] = process.argv;
 const pairs = manyPairs(builds, shelf.boards, shelf.peripherals);
 const climbs = pairs.map(({ name, build, board }) => ({ name, climb: evaluate(build, board) }));
 const lines = climbs.map(({ name, climb }) => `${name},${summary(climb)}`);
 if (whole) writeFileSync(whole, climbs.map((c) => JSON.stringify(c)).join('\n'));
-else if (act === 'write') writeFileSync(recorded, `${['pair,verdict,rungs,least g,most g,cents,cost,margin,free ports', ...lines].join('\n')}\n`);
+else if (act === 'write')
+  writeFileSync(
+    recorded,
+    `${['pair,verdict,rungs,least g,most g,cents,cost,margin,free ports', ...lines].join('\n')}\n`,
+  );
 const before = existsSync(recorded) ? readFileSync(recorded, 'utf8').trim().split('\n').slice(1) : [];
 const changed = lines.filter((line, i) => line !== before[i]);
 for (const line of changed.slice(0, 40)) console.log(`was ${before[lines.indexOf(line)] ?? 'nothing'}\nis  ${line}`);
-const verdicts = Object.fromEntries(['fits', 'fits with work', 'cannot say yet', 'does not fit'].map((v) => [v, climbs.filter((c) => c.climb.verdict === v).length]));
+const verdicts = Object.fromEntries(
+  ['fits', 'fits with work', 'cannot say yet', 'does not fit'].map((v) => [
+    v,
+    climbs.filter((c) => c.climb.verdict === v).length,
+  ]),
+);
 console.table(verdicts);
 console.log(JSON.stringify({ climbs: lines.length, changed: changed.length }));

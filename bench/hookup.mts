@@ -19,7 +19,8 @@ function sizeOf(seed: number): RandomSize {
   return { parts: between(2, 16), ports: between(1, 12), rails: between(2, 8), bridges: between(0, 4) };
 }
 
-const at = (list: number[], share: number) => [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * share))]!;
+const at = (list: number[], share: number) =>
+  [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * share))]!;
 const problemOf = (seed: number) => {
   const { build, board } = randomPair(seed, sizeOf(seed));
   const shop = workshop(build, board, 'hopeful');

@@ -31,7 +31,9 @@ const hostile: Record<string, string> = {
   'one text': shelfOf(`"${'x'.repeat(bytes)}"`),
   quotes: shelfOf(`"${'\\"'.repeat(bytes / 2)}"`),
   spaces: ' '.repeat(bytes),
-  'every board wrong': shelfOf(Array.from({ length: 8000 }, () => JSON.stringify({ ...boards[0], massG: 'heavy' })).join()),
+  'every board wrong': shelfOf(
+    Array.from({ length: 8000 }, () => JSON.stringify({ ...boards[0], massG: 'heavy' })).join(),
+  ),
 };
 const refusals: Record<string, number> = {};
 for (const [name, body] of Object.entries(hostile)) {
@@ -54,6 +56,12 @@ const body = hostile['late fault']!;
 const imports = await Promise.all([post(body), post(body), post(body)]);
 going = false;
 await Promise.all(others);
-const figures = { bytes: body.length, importsMs: imports.map((i) => i.ms), otherRequests: times.length, slowestOtherMs: Math.round(Math.max(...times)), refusals };
+const figures = {
+  bytes: body.length,
+  importsMs: imports.map((i) => i.ms),
+  otherRequests: times.length,
+  slowestOtherMs: Math.round(Math.max(...times)),
+  refusals,
+};
 console.table(refusals);
 console.log(JSON.stringify(figures));

@@ -17,7 +17,11 @@ interface Stored {
 async function ask<T>(path: string, method = 'GET', body?: unknown, onVersion?: number): Promise<T | null> {
   const start = performance.now();
   try {
-    const answer = await fetch(address + path, { method, ...(body === undefined ? {} : { body: JSON.stringify(body) }), headers: { origin: address!, ...(onVersion === undefined ? {} : { 'if-match': String(onVersion) }) } });
+    const answer = await fetch(address + path, {
+      method,
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      headers: { origin: address!, ...(onVersion === undefined ? {} : { 'if-match': String(onVersion) }) },
+    });
     const said = (await answer.json().catch(() => ({}))) as T;
     if (!answer.ok) errors += 1;
     return answer.ok ? said : null;

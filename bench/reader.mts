@@ -15,4 +15,12 @@ readSpec(megabyte);
 const ms = performance.now() - start;
 const rate = (f: (typeof found.fields)[number]) => f.right / Math.max(1, f.right + f.wrong + f.missed);
 const worst = [...found.fields].sort((a, b) => rate(a) - rate(b))[0]!;
-console.log(JSON.stringify({ texts: corpus.texts.length, precision: Number(found.precision.toFixed(4)), recall: Number(found.recall.toFixed(4)), worstField: worst.field, msPerMegabyte: Math.round(ms) }));
+console.log(
+  JSON.stringify({
+    texts: corpus.texts.length,
+    precision: Number(found.precision.toFixed(4)),
+    recall: Number(found.recall.toFixed(4)),
+    worstField: worst.field,
+    msPerMegabyte: Math.round(ms),
+  }),
+);

@@ -18,12 +18,18 @@ const read = <K extends 'rung-shelf' | 'rung-build'>(file: string, kind: K) => {
   return said.value;
 };
 const { boards, peripherals } = read('demo/shelf.json', 'rung-shelf');
-const builds = readdirSync('demo/builds').sort().map((f) => read(`demo/builds/${f}`, 'rung-build'));
+const builds = readdirSync('demo/builds')
+  .sort()
+  .map((f) => read(`demo/builds/${f}`, 'rung-build'));
 const highs = await loadHighs();
 const general = await generalSolver();
 
 const problemOf = (seed: number, parts: number) => {
-  const shop = workshop(drawnBuild(seed, parts, builds, peripherals), boards[seed % boards.length]!, seed % 2 === 0 ? 'sure' : 'hopeful');
+  const shop = workshop(
+    drawnBuild(seed, parts, builds, peripherals),
+    boards[seed % boards.length]!,
+    seed % 2 === 0 ? 'sure' : 'hopeful',
+  );
   return compile(shop, layOut(shop), 7).problem;
 };
 for (let seed = 1; seed <= 40; seed++) solve(problemOf(seed, 8), budgetWith(general)); // warm-up
@@ -43,10 +49,17 @@ const sizes = [8, 12, 16, 24].map((parts) => {
     const theirs = solveMilp(highs, problem);
     if (pack(theirs.cost).join() !== pack(ours.cost).join() || theirs.margin !== ours.margin) {
       figures.disagreements += 1;
-      console.log(`seed ${seed}, ${parts} parts: ours ${pack(ours.cost).join()} ${ours.margin}, HiGHS ${pack(theirs.cost).join()} ${theirs.margin}`);
+      console.log(
+        `seed ${seed}, ${parts} parts: ours ${pack(ours.cost).join()} ${ours.margin}, HiGHS ${pack(theirs.cost).join()} ${theirs.margin}`,
+      );
     }
   }
-  return { ...figures, ownShare: Number(figures.ownShare.toFixed(3)), worstMs: Number(figures.worstMs.toFixed(1)), worstDelegatedMs: Math.round(figures.worstDelegatedMs) };
+  return {
+    ...figures,
+    ownShare: Number(figures.ownShare.toFixed(3)),
+    worstMs: Number(figures.worstMs.toFixed(1)),
+    worstDelegatedMs: Math.round(figures.worstDelegatedMs),
+  };
 });
 console.table(sizes);
 console.log(JSON.stringify({ sizes }));

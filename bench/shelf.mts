@@ -25,7 +25,8 @@ const read = <K extends 'rung-shelf' | 'rung-build'>(file: string, kind: K) => {
 };
 const shelf = read('demo/shelf.json', 'rung-shelf');
 const build = read('demo/builds/belfry-six.json', 'rung-build');
-const many = (n: number): Board[] => Array.from({ length: n }, (_, i) => ({ ...shelf.boards[i % shelf.boards.length]!, id: `b${i}`, name: `Board ${i}` }));
+const many = (n: number): Board[] =>
+  Array.from({ length: n }, (_, i) => ({ ...shelf.boards[i % shelf.boards.length]!, id: `b${i}`, name: `Board ${i}` }));
 const timed = (work: () => void) => {
   const start = performance.now();
   work();
@@ -47,7 +48,8 @@ const ours = timed(() => problems.forEach((p) => solve(p)));
 const theirs = timed(() => problems.forEach((p) => solveMilp(highs, p)));
 
 /** Notes when each frame is drawn; as text, since it runs in the page. */
-const watch = 'window.frames60 = [performance.now()]; requestAnimationFrame(function next() { window.frames60.push(performance.now()); requestAnimationFrame(next); });';
+const watch =
+  'window.frames60 = [performance.now()]; requestAnimationFrame(function next() { window.frames60.push(performance.now()); requestAnimationFrame(next); });';
 const { editFramesLost, editMs } = await onPage();
 const figures = {
   boards: 10_000,
@@ -67,11 +69,18 @@ async function onPage(): Promise<{ editFramesLost: number; editMs: number }> {
   const cluster = await startCluster('bench-cluster');
   process.env.RUNG_CHROMIUM ??= chromiumPath();
   buildWhenStale();
-  const url = ask(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/fresh-database.ts', cluster.url]).out.trim().split('\n').at(-1)!;
+  const url = ask(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/fresh-database.ts', cluster.url])
+    .out.trim()
+    .split('\n')
+    .at(-1)!;
   const server = await serve(await freePort(), url, ['ignore', 'ignore', 'inherit']);
   const { browser, close } = await openBrowser();
   try {
-    const reply = await fetch(`${server.address}/api/import`, { method: 'POST', headers: { origin: server.address }, body: JSON.stringify({ ...shelf, boards: many(onThePage - shelf.boards.length) }) });
+    const reply = await fetch(`${server.address}/api/import`, {
+      method: 'POST',
+      headers: { origin: server.address },
+      body: JSON.stringify({ ...shelf, boards: many(onThePage - shelf.boards.length) }),
+    });
     if (!reply.ok) throw new Error(await reply.text());
     const { page } = await openPage(browser, `${server.address}/b/belfry-six`);
     await ranked(page);
@@ -88,7 +97,9 @@ async function onPage(): Promise<{ editFramesLost: number; editMs: number }> {
     await ranked(page);
     const editMs = Math.round(performance.now() - last);
     const frames = (await page.evaluate('window.frames60')) as number[];
-    const editFramesLost = frames.slice(1).reduce((lost, at, i) => lost + Math.max(0, Math.round((at - frames[i]!) / (1000 / 60)) - 1), 0);
+    const editFramesLost = frames
+      .slice(1)
+      .reduce((lost, at, i) => lost + Math.max(0, Math.round((at - frames[i]!) / (1000 / 60)) - 1), 0);
     return { editFramesLost, editMs };
   } finally {
     await close();

@@ -23,18 +23,54 @@ export function fitJson(build: Build, ranked: Ranked[]): object {
         margin: r.margin,
         needed: r.findings[0]?.needed ?? null,
         given: r.findings[0]?.given ?? null,
-        reasons: r.findings.map((f) => ({ about: f.about, state: f.state, sentence: f.sentence, needed: f.needed ?? null, given: f.given ?? null, margin: f.margin ?? null, fix: f.fix ?? null, figures: f.grounds })),
+        reasons: r.findings.map((f) => ({
+          about: f.about,
+          state: f.state,
+          sentence: f.sentence,
+          needed: f.needed ?? null,
+          given: f.given ?? null,
+          margin: f.margin ?? null,
+          fix: f.fix ?? null,
+          figures: f.grounds,
+        })),
       })),
       hookup: {
-        links: climb.hookup.parts.flatMap((p) => p.links.map((l) => ({ part: p.id, mode: p.mode!.id, link: l.id, kind: l.link.kind, on: l.to, pads: l.pads, lost: l.lost }))),
-        supplies: climb.hookup.parts.flatMap((p) => (p.supply ? [{ part: p.id, rail: p.supply.rail, pads: p.supply.pads, volts: p.supply.volts, typicalAmps: p.supply.unsaid ? null : p.supply.typicalAmps, peakAmps: p.supply.unsaid ? null : p.supply.peakAmps }] : [])),
+        links: climb.hookup.parts.flatMap((p) =>
+          p.links.map((l) => ({
+            part: p.id,
+            mode: p.mode!.id,
+            link: l.id,
+            kind: l.link.kind,
+            on: l.to,
+            pads: l.pads,
+            lost: l.lost,
+          })),
+        ),
+        supplies: climb.hookup.parts.flatMap((p) =>
+          p.supply
+            ? [
+                {
+                  part: p.id,
+                  rail: p.supply.rail,
+                  pads: p.supply.pads,
+                  volts: p.supply.volts,
+                  typicalAmps: p.supply.unsaid ? null : p.supply.typicalAmps,
+                  peakAmps: p.supply.unsaid ? null : p.supply.peakAmps,
+                },
+              ]
+            : [],
+        ),
         loads: [...climb.hookup.rails, ...climb.hookup.outputs].map((r) => ({
           on: r.rail,
           usableMa: r.usableMa,
           typicalMa: r.typicalMa,
           peakMa: r.peakMa,
           atLeast: r.atLeast,
-          parts: r.parts.map((p) => ({ part: p.part, typicalMa: p.unsaid ? null : p.typicalMa, peakMa: p.unsaid ? null : p.peakMa })),
+          parts: r.parts.map((p) => ({
+            part: p.part,
+            typicalMa: p.unsaid ? null : p.typicalMa,
+            peakMa: p.unsaid ? null : p.peakMa,
+          })),
         })),
         leftOut: climb.hookup.parts.filter((p) => !p.mode).map((p) => ({ part: p.id, priority: p.priority })),
         bridges: climb.hookup.bridges.map((b) => ({ bridge: b.bridge, position: b.position, moved: b.moved })),

@@ -10,7 +10,10 @@ const marks: Record<RungState, string> = { holds: '=', strained: '~', unknown: '
 export async function fit(args: string[]): Promise<number> {
   let options: { build?: string; shelf?: string; json?: boolean };
   try {
-    options = parseArgs({ args, options: { build: { type: 'string' }, shelf: { type: 'string' }, json: { type: 'boolean' } } }).values;
+    options = parseArgs({
+      args,
+      options: { build: { type: 'string' }, shelf: { type: 'string' }, json: { type: 'boolean' } },
+    }).values;
   } catch (error) {
     console.error(`fit: ${error instanceof Error ? error.message.split('\n')[0] : 'these words are not understood'}`);
     return 2;

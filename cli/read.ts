@@ -20,7 +20,10 @@ export function read(args: string[]): number {
     console.log(JSON.stringify(readings, null, 2));
     return 0;
   }
-  for (const r of readings) console.log(`${r.field.padEnd(16)} ${String(r.value).padEnd(10)} ${(specUnits[r.field] ?? '').padEnd(6)} ${r.doubt.padEnd(12)} "${r.quote}"${r.why ? `  (${r.why})` : ''}`);
+  for (const r of readings)
+    console.log(
+      `${r.field.padEnd(16)} ${String(r.value).padEnd(10)} ${(specUnits[r.field] ?? '').padEnd(6)} ${r.doubt.padEnd(12)} "${r.quote}"${r.why ? `  (${r.why})` : ''}`,
+    );
   console.log(`${readings.length} figures understood. Nothing is kept; what is not listed was not used.`);
   return 0;
 }

@@ -6,7 +6,11 @@ import { describe, expect, test } from 'vitest';
 
 const folder = mkdtempSync(path.join(os.tmpdir(), 'rung-cli-'));
 const rung = (...args: string[]) => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'cli/rung.ts', ...args], { encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 });
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    ['node_modules/tsx/dist/cli.mjs', 'cli/rung.ts', ...args],
+    { encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 },
+  );
   return { status, stdout, stderr };
 };
 const file = (name: string, text: string) => {
@@ -24,23 +28,58 @@ describe('rung fit', () => {
   });
 
   test('--json gives verdict, rungs and hookup of every board', () => {
-    const { status, stdout } = rung('fit', '--build', 'demo/builds/belfry-six.json', '--shelf', 'demo/shelf.json', '--json');
+    const { status, stdout } = rung(
+      'fit',
+      '--build',
+      'demo/builds/belfry-six.json',
+      '--shelf',
+      'demo/shelf.json',
+      '--json',
+    );
     expect(status).toBe(0);
-    const { boards } = JSON.parse(stdout) as { boards: { name: string; verdict: string; rungs: { state: string; reasons: { sentence: string }[] }[]; hookup: { links: { part: string; on: string[] }[]; supplies: { part: string; rail: string }[]; loads: { on: string; peakMa: number; atLeast: boolean; parts: { part: string; peakMa: number }[] }[]; held: { pad: string; by: string }[] } }[] };
+    const { boards } = JSON.parse(stdout) as {
+      boards: {
+        name: string;
+        verdict: string;
+        rungs: { state: string; reasons: { sentence: string }[] }[];
+        hookup: {
+          links: { part: string; on: string[] }[];
+          supplies: { part: string; rail: string }[];
+          loads: { on: string; peakMa: number; atLeast: boolean; parts: { part: string; peakMa: number }[] }[];
+          held: { pad: string; by: string }[];
+        };
+      }[];
+    };
     const hod = boards.find((b) => b.name === 'Hod 30')!;
     expect(hod.verdict).toBe('does not fit');
-    expect(hod.rungs[2]!.reasons[0]!.sentence).toBe('Full throttle draws 38 A a motor for up to 8 s; a channel gives 40 A for 5 s.');
+    expect(hod.rungs[2]!.reasons[0]!.sentence).toBe(
+      'Full throttle draws 38 A a motor for up to 8 s; a channel gives 40 A for 5 s.',
+    );
     const keel = boards.find((b) => b.name === 'Keel F7 45')!;
     expect(keel.hookup.links.map((l) => l.part)).toContain('skein-2w');
     expect(keel.hookup.supplies.find((s) => s.part === 'prism-air')!.rail).toBe('9v');
-    expect(keel.hookup.loads.find((l) => l.on === '9v')).toMatchObject({ peakMa: 1100, atLeast: false, parts: [{ part: 'prism-air', peakMa: 1100 }] });
-    expect(keel.hookup.held.map((h) => h.by)).toEqual(expect.arrayContaining(['the ESC telemetry line of the harness', 'the ESC on the board']));
+    expect(keel.hookup.loads.find((l) => l.on === '9v')).toMatchObject({
+      peakMa: 1100,
+      atLeast: false,
+      parts: [{ part: 'prism-air', peakMa: 1100 }],
+    });
+    expect(keel.hookup.held.map((h) => h.by)).toEqual(
+      expect.arrayContaining(['the ESC telemetry line of the harness', 'the ESC on the board']),
+    );
     for (const l of keel.hookup.loads) expect(l.parts.reduce((sum, p) => sum + p.peakMa, 0)).toBe(l.peakMa);
   });
 
   test.each([
-    ['no such file', ['fit', '--build', 'nowhere.json', '--shelf', 'demo/shelf.json'], 'nowhere.json: There is no such file, or it cannot be read.'],
-    ['a shelf for a build', ['fit', '--build', 'demo/shelf.json', '--shelf', 'demo/shelf.json'], 'demo/shelf.json, field format: Expected rung-build; found "rung-shelf".'],
+    [
+      'no such file',
+      ['fit', '--build', 'nowhere.json', '--shelf', 'demo/shelf.json'],
+      'nowhere.json: There is no such file, or it cannot be read.',
+    ],
+    [
+      'a shelf for a build',
+      ['fit', '--build', 'demo/shelf.json', '--shelf', 'demo/shelf.json'],
+      'demo/shelf.json, field format: Expected rung-build; found "rung-shelf".',
+    ],
     ['a missing option', ['fit', '--build', 'demo/shelf.json'], 'fit: expected --build FILE and --shelf FILE.'],
     ['an unknown command', ['fly'], 'Usage:'],
   ])('%s: exit 2 and a sentence', (_, args, sentence) => {
@@ -52,19 +91,30 @@ describe('rung fit', () => {
 
 describe('rung check', () => {
   test('names file, field and what was expected', () => {
-    const broken = file('b.json', JSON.stringify({ format: 'rung-shelf', version: 1, name: 'x', boards: [{ format: 'rung-board' }] }));
+    const broken = file(
+      'b.json',
+      JSON.stringify({ format: 'rung-shelf', version: 1, name: 'x', boards: [{ format: 'rung-board' }] }),
+    );
     const { status, stderr } = rung('check', broken);
     expect(status).toBe(2);
     expect(stderr).toContain('field boards[0].version: Expected 1; found nothing.');
   });
-  test('a sound file is said to be sound', () => expect(rung('check', 'demo/shelf.json')).toMatchObject({ status: 0, stdout: 'demo/shelf.json: a sound rung-shelf file, version 1.\n' }));
+  test('a sound file is said to be sound', () =>
+    expect(rung('check', 'demo/shelf.json')).toMatchObject({
+      status: 0,
+      stdout: 'demo/shelf.json: a sound rung-shelf file, version 1.\n',
+    }));
 });
 
 describe('rung read', () => {
   test('prints what it understood of a text, and as JSON', () => {
     const at = file('sheet.txt', 'BEC 5V@3A\n30.5*30.5mm/M3');
     expect(rung('read', at).stdout).toMatch(/regulators +5@3[\s\S]*patternMm +30.5/);
-    expect((JSON.parse(rung('read', at, '--json').stdout) as { field: string }[]).map((r) => r.field)).toEqual(['regulators', 'patternMm', 'screw']);
+    expect((JSON.parse(rung('read', at, '--json').stdout) as { field: string }[]).map((r) => r.field)).toEqual([
+      'regulators',
+      'patternMm',
+      'screw',
+    ]);
     expect(rung('read', path.join(folder, 'none.txt')).status).toBe(2);
   });
 });

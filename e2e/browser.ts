@@ -9,7 +9,15 @@ export async function openBrowser(more: string[] = []): Promise<{ browser: Brows
   const browser = await puppeteer.launch({
     executablePath: process.env.RUNG_CHROMIUM ?? '/usr/bin/chromium',
     userDataDir: profile,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', ...more],
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--no-first-run',
+      ...more,
+    ],
     defaultViewport: { width: 1280, height: 800 },
   });
   return {

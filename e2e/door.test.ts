@@ -17,7 +17,9 @@ let elsewhere: http.Server;
 beforeAll(async () => {
   // Any name ending in .example is this machine, as if its owner had said so.
   ({ browser, close } = await openBrowser(['--host-resolver-rules=MAP *.example 127.0.0.1']));
-  elsewhere = http.createServer((_, response) => void response.writeHead(200, { 'content-type': 'text/html' }).end('<title>elsewhere</title>'));
+  elsewhere = http.createServer(
+    (_, response) => void response.writeHead(200, { 'content-type': 'text/html' }).end('<title>elsewhere</title>'),
+  );
   await new Promise<void>((done) => elsewhere.listen(0, '127.0.0.1', done));
 });
 afterAll(async () => {
@@ -26,12 +28,18 @@ afterAll(async () => {
 });
 
 const state = async () => {
-  const shelf = (await (await ask('/api/shelf')).json()) as { boards: { id: string }[]; versions: Record<string, number> };
+  const shelf = (await (await ask('/api/shelf')).json()) as {
+    boards: { id: string }[];
+    versions: Record<string, number>;
+  };
   const { builds } = (await (await ask('/api/builds')).json()) as { builds: { id: string }[] };
   const { photos } = (await (await ask('/api/photos?about=board:door')).json()) as { photos: string[] };
   return { versions: shelf.versions, boards: shelf.boards.length, builds, photos };
 };
-const board = JSON.stringify({ ...(JSON.parse(readFileSync('demo/shelf.json', 'utf8')) as { boards: object[] }).boards[0], name: 'Taken over' });
+const board = JSON.stringify({
+  ...(JSON.parse(readFileSync('demo/shelf.json', 'utf8')) as { boards: object[] }).boards[0],
+  name: 'Taken over',
+});
 
 /** All that changes something, tried from a page, with all that a page may do to look harmless. */
 const attempts: [string, string, string][] = [
@@ -50,7 +58,19 @@ describe('only this machine, only its own pages', () => {
     const page = await browser.newPage();
     await page.goto(`http://127.0.0.1:${(elsewhere.address() as AddressInfo).port}/`);
     const said = await page.evaluate(
-      (to, tries) => Promise.all(tries.map(([method, path, body]) => fetch(to + path, { method: method!, mode: method === 'POST' ? 'no-cors' : 'cors', ...(body ? { body } : {}) }).then((r) => r.type, () => 'refused'))),
+      (to, tries) =>
+        Promise.all(
+          tries.map(([method, path, body]) =>
+            fetch(to + path, {
+              method: method!,
+              mode: method === 'POST' ? 'no-cors' : 'cors',
+              ...(body ? { body } : {}),
+            }).then(
+              (r) => r.type,
+              () => 'refused',
+            ),
+          ),
+        ),
       address,
       attempts,
     );
@@ -68,12 +88,28 @@ describe('only this machine, only its own pages', () => {
   test('a foreign name that resolves to loopback reads nothing and changes nothing', async () => {
     const before = await state();
     const page = await browser.newPage();
-    for (const path of ['/', '/b/gutterling', '/b/gutterling/ladder', '/api/shelf', '/api/builds', '/api/builds/gutterling', '/api/health']) {
+    for (const path of [
+      '/',
+      '/b/gutterling',
+      '/b/gutterling/ladder',
+      '/api/shelf',
+      '/api/builds',
+      '/api/builds/gutterling',
+      '/api/health',
+    ]) {
       const reply = await page.goto(`http://rung.example:${port}${path}`);
       expect(reply!.status(), path).toBe(403);
       expect(await page.evaluate(() => document.body.innerText), path).toContain('this machine alone');
     }
-    const said = await page.evaluate((tries) => Promise.all(tries.map(([method, path, body]) => fetch(path!, { method: method!, ...(body ? { body } : {}) }).then((r) => r.status))), attempts);
+    const said = await page.evaluate(
+      (tries) =>
+        Promise.all(
+          tries.map(([method, path, body]) =>
+            fetch(path!, { method: method!, ...(body ? { body } : {}) }).then((r) => r.status),
+          ),
+        ),
+      attempts,
+    );
     expect(said).toEqual(attempts.map(() => 403));
     await page.close();
     expect(await state()).toEqual(before);
@@ -87,7 +123,9 @@ describe('only this machine, only its own pages', () => {
       return { status: reply.status, id: ((await reply.json()) as { id: string }).id };
     });
     expect(status).toBe(201);
-    expect(await page.evaluate((b) => fetch(`/api/builds/${b}`, { method: 'DELETE' }).then((r) => r.status), id)).toBe(200);
+    expect(await page.evaluate((b) => fetch(`/api/builds/${b}`, { method: 'DELETE' }).then((r) => r.status), id)).toBe(
+      200,
+    );
     await page.close();
   });
 });
@@ -97,14 +135,36 @@ async function storeFan(): Promise<void> {
   const read = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
   if (!read.ok) throw new Error('demo/shelf.json');
   const [board] = read.value.boards;
-  const positions = [{ id: 'x', label: 'x' }, { id: 'y', label: 'y' }];
-  const bridges = Array.from({ length: 20 }, (_, i) => ({ id: `b${i}`, label: `B${i}`, form: 'jumper', face: 'top', positions, factory: 'x', effort: 1 }));
+  const positions = [
+    { id: 'x', label: 'x' },
+    { id: 'y', label: 'y' },
+  ];
+  const bridges = Array.from({ length: 20 }, (_, i) => ({
+    id: `b${i}`,
+    label: `B${i}`,
+    form: 'jumper',
+    face: 'top',
+    positions,
+    factory: 'x',
+    effort: 1,
+  }));
   const before = (i: number) => (i === 0 ? 'pack' : `f${i - 1}`);
-  const rails = bridges.map((b, i) => ({ id: `f${i}`, label: `F${i}`, pads: [], source: { kind: 'bridge', bridge: b.id, byPosition: { x: before(i), y: before(i) } } }));
+  const rails = bridges.map((b, i) => ({
+    id: `f${i}`,
+    label: `F${i}`,
+    pads: [],
+    source: { kind: 'bridge', bridge: b.id, byPosition: { x: before(i), y: before(i) } },
+  }));
   const fan = { ...board, id: 'fan', name: 'Fan of Rails', bridges, rails: [...board!.rails, ...rails] };
   const client = new Client({ connectionString: process.env.TEST_DATABASE_URL });
   await client.connect();
-  await client.query('insert into boards (id, maker, name, revision, body) values ($1, $2, $3, $4, $5)', ['fan', 'Tarnfield', 'Fan of Rails', '1', JSON.stringify(fan)]);
+  await client.query('insert into boards (id, maker, name, revision, body) values ($1, $2, $3, $4, $5)', [
+    'fan',
+    'Tarnfield',
+    'Fan of Rails',
+    '1',
+    JSON.stringify(fan),
+  ]);
   await client.end();
 }
 
@@ -113,11 +173,15 @@ test('a board that a climb gives up on holds nothing up: it is set aside, said s
   const page = await browser.newPage();
   await page.goto(`${address}/b/belfry-six/ladder`, { waitUntil: 'networkidle0' });
   await page.waitForSelector('[aria-label="Boards set aside"]');
-  expect(await page.$eval('[aria-label="Boards set aside"]', (e) => (e as HTMLElement).innerText)).toContain('Fan of Rails');
+  expect(await page.$eval('[aria-label="Boards set aside"]', (e) => (e as HTMLElement).innerText)).toContain(
+    'Fan of Rails',
+  );
   expect(await page.$$eval('[data-row]', (rows) => rows.length)).toBeGreaterThan(10);
   await page.click('[aria-label="Remove Fan of Rails from the shelf"]');
   await page.click('[aria-label="Remove Fan of Rails from the shelf for good"]');
   await page.waitForFunction(() => !document.querySelector('[aria-label="Boards set aside"]'));
-  expect(((await (await ask('/api/shelf')).json()) as { boards: { id: string }[] }).boards.some((b) => b.id === 'fan')).toBe(false);
+  expect(
+    ((await (await ask('/api/shelf')).json()) as { boards: { id: string }[] }).boards.some((b) => b.id === 'fan'),
+  ).toBe(false);
   await page.close();
 });

@@ -19,7 +19,10 @@ afterAll(async () => {
 });
 
 const at = <T>(path: string, work: (page: Page) => Promise<T>) => visit(browser, path, work);
-const shelf = async () => (await (await ask(`/api/shelf`)).json()) as { boards: { id: string; massG: unknown; ports: unknown[]; offers: { seen: string }[] }[] };
+const shelf = async () =>
+  (await (await ask(`/api/shelf`)).json()) as {
+    boards: { id: string; massG: unknown; ports: unknown[]; offers: { seen: string }[] }[];
+  };
 const settled = (page: Page) => page.waitForSelector('[data-save="saved"]');
 
 describe('the shelf', () => {
@@ -30,7 +33,10 @@ describe('the shelf', () => {
       await page.type('[aria-label="Maker of a new board"]', 'Testwright');
       await clickOn(page, 'Add');
       await page.waitForSelector('[aria-label="Text of the spec sheet"]');
-      await page.type('[aria-label="Text of the spec sheet"]', 'UART x5 (UART3 for wireless), weight 8.5 g, weight 9 g');
+      await page.type(
+        '[aria-label="Text of the spec sheet"]',
+        'UART x5 (UART3 for wireless), weight 8.5 g, weight 9 g',
+      );
       await waitForText(page, 'contradicted: the text says 8.5 and 9');
       await page.focus('[role="listbox"]');
       await page.keyboard.press('Enter');
@@ -52,14 +58,25 @@ describe('the shelf', () => {
       await waitForText(page, 'Saved; the whole shelf climbs again.');
     });
     const board = (await shelf()).boards.find((b) => b.id === 'testwright-spar')!;
-    expect(board).toMatchObject({ bridges: [{ positions: [{}, {}] }], plugs: [{ family: 'SH', pins: [{ name: 'GND' }] }] });
+    expect(board).toMatchObject({
+      bridges: [{ positions: [{}, {}] }],
+      plugs: [{ family: 'SH', pins: [{ name: 'GND' }] }],
+    });
     expect(board.ports[0]).toMatchObject({ taken: { by: 'something on the board', release: { what: 'Turn it off' } } });
   });
   test('what its page leaves out is unknown, also pads; kind and price are said by hand, and no board is refused for want of words', async () => {
     await at('/b/gutterling/shelf/testwright-spar', async (page) => {
       await waitForText(page, 'What is not drawn counts as unknown until you say so.');
       // A flight controller has no ESC, which is a no; of an all-in-one nobody has said anything yet.
-      const verdict = (word: string) => page.waitForFunction((w) => (document.querySelector('[aria-label="How it climbs for this build"]') as HTMLElement).innerText.startsWith(w), {}, word);
+      const verdict = (word: string) =>
+        page.waitForFunction(
+          (w) =>
+            (document.querySelector('[aria-label="How it climbs for this build"]') as HTMLElement).innerText.startsWith(
+              w,
+            ),
+          {},
+          word,
+        );
       await verdict('does not fit');
       await choose(page, '[aria-label="Kind and sides"] [role=combobox]', 'all-in-one');
       await verdict('cannot say yet');
@@ -72,7 +89,10 @@ describe('the shelf', () => {
       await waitForText(page, 'Saved; the whole shelf climbs again.');
     });
     const board = (await shelf()).boards.find((b) => b.id === 'testwright-spar')!;
-    expect(board).toMatchObject({ allPads: { unknown: true }, offers: [{ shop: 'Seen Shop', cents: 4490, typed: true }] });
+    expect(board).toMatchObject({
+      allPads: { unknown: true },
+      offers: [{ shop: 'Seen Shop', cents: 4490, typed: true }],
+    });
   });
   test('a CSV with a bad row: shown row by row, the sound rows come in, the bad one is named', async () => {
     const file = path.join(mkdtempSync(path.join(os.tmpdir(), 'rung-csv-')), 'boards.csv');
@@ -80,7 +100,9 @@ describe('the shelf', () => {
     await at('/b/saltgrass/shelf', async (page) => {
       await ((await page.$('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(file);
       await waitForText(page, '1 row with problems');
-      expect(await page.evaluate(() => document.querySelector('[role=dialog] tbody')!.textContent)).toContain('2massGheavy');
+      expect(await page.evaluate(() => document.querySelector('[role=dialog] tbody')!.textContent)).toContain(
+        '2massGheavy',
+      );
       await expectAccessible(page);
       await clickOn(page, 'Bring in all 1 sound ones');
       await waitForText(page, '1 came in.');
@@ -92,25 +114,38 @@ describe('the shelf', () => {
       await clickOn(page, 'Ask the shops');
       await waitForText(page, '2 offers, seen today.');
     });
-    expect((await shelf()).boards.find((b) => b.id === 'tarnfield-plover')!.offers[0]!.seen).toBe(new Date().toISOString().slice(0, 10));
+    expect((await shelf()).boards.find((b) => b.id === 'tarnfield-plover')!.offers[0]!.seen).toBe(
+      new Date().toISOString().slice(0, 10),
+    );
     const shop = process.env.RUNG_SHOP_URL!;
     await fetch(`${shop}/mode?is=down`);
     try {
       const reply = await ask(`/api/offers/tarnfield-plover`, { method: 'POST' });
-      expect([reply.status, ((await reply.json()) as { sentence: string }).sentence]).toEqual([502, 'The shop service answers 503. The offers stay as they are; ask again later.']);
+      expect([reply.status, ((await reply.json()) as { sentence: string }).sentence]).toEqual([
+        502,
+        'The shop service answers 503. The offers stay as they are; ask again later.',
+      ]);
     } finally {
       await fetch(`${shop}/mode?is=usual`);
     }
   });
   test('two people on one board: the later one is told and nothing is overwritten', async () => {
     const board = (await shelf()).boards.find((b) => b.id === 'testwright-spar')!;
-    const put = (base: number) => ask(`/api/boards/testwright-spar`, { method: 'PUT', headers: { 'if-match': String(base) }, body: JSON.stringify(board) });
+    const put = (base: number) =>
+      ask(`/api/boards/testwright-spar`, {
+        method: 'PUT',
+        headers: { 'if-match': String(base) },
+        body: JSON.stringify(board),
+      });
     expect((await put(1)).status).toBe(409);
     expect((await put(0)).status).toBe(409);
   });
   test('a picture that is none is refused by its content', async () => {
     const reply = await ask(`/api/photos?about=board:x`, { method: 'POST', body: '<svg onload=alert(1)>' });
-    expect([reply.status, ((await reply.json()) as { sentence: string }).sentence.includes('neither a PNG nor a JPEG')]).toEqual([422, true]);
+    expect([
+      reply.status,
+      ((await reply.json()) as { sentence: string }).sentence.includes('neither a PNG nor a JPEG'),
+    ]).toEqual([422, true]);
   });
 });
 
@@ -122,7 +157,10 @@ describe('policies and weighing', () => {
       await waitForText(page, 'How much of a rated current may be used?');
       await waitForText(page, 'Carries it best just now');
       await clickOn(page, 'cautious: 70 %');
-      await page.waitForFunction(() => /boards would stand elsewhere|Nothing would change/.test(document.body.innerText), { timeout: 15_000 });
+      await page.waitForFunction(
+        () => /boards would stand elsewhere|Nothing would change/.test(document.body.innerText),
+        { timeout: 15_000 },
+      );
       await clickOn(page, 'Change it to');
       await waitForText(page, 'How much of a rated current may be used: cautious: 70 %');
       await settled(page);
@@ -134,7 +172,9 @@ describe('policies and weighing', () => {
       await clickOn(page, 'Say so');
       await waitForText(page, 'Weight matters at least as much as Cost.');
       await clickOn(page, 'Pick ');
-      await page.waitForFunction(() => /pick: (?!none)/.test(document.querySelector('header')!.textContent ?? ''), { timeout: 10_000 });
+      await page.waitForFunction(() => /pick: (?!none)/.test(document.querySelector('header')!.textContent ?? ''), {
+        timeout: 10_000,
+      });
       await waitForText(page, 'It still stands');
       await settled(page);
     });
@@ -142,7 +182,11 @@ describe('policies and weighing', () => {
   test('side by side shows where the same peripheral goes on each board', async () => {
     await at('/b/belfry-six/compare?boards=tarnfield-keel-f7,copperwren-sill-45', async (page) => {
       await waitForText(page, 'Oxbow Sounder');
-      expect(await page.evaluate(() => [...document.querySelectorAll('tr')].find((r) => r.innerText.startsWith('Oxbow Sounder'))!.innerText)).toMatch(/Port 4; 5 V\s+I2C; 5 V/);
+      expect(
+        await page.evaluate(
+          () => [...document.querySelectorAll('tr')].find((r) => r.innerText.startsWith('Oxbow Sounder'))!.innerText,
+        ),
+      ).toMatch(/Port 4; 5 V\s+I2C; 5 V/);
     });
   });
   test('a figure that cannot be true is asked; answered in place the pick follows, and only what the build leaves open is asked still', async () => {
@@ -153,13 +197,17 @@ describe('policies and weighing', () => {
       await waitForText(page, 'Picked then: Keel F7 45 at its best, Mullion H7 at its worst.');
       await waitForText(page, 'One figure that is unknown');
     });
-    expect((await shelf()).boards.find((b) => b.id === 'oxbow-mullion')).toMatchObject({ claimedPorts: { value: 6, origin: 'manual', source: 'answer to a question' } });
+    expect((await shelf()).boards.find((b) => b.id === 'oxbow-mullion')).toMatchObject({
+      claimedPorts: { value: 6, origin: 'manual', source: 'answer to a question' },
+    });
   });
 });
 
 describe('a part that no library has', () => {
   test('is made of a pasted line; its wires are chosen one by one, and the ladder follows', async () => {
-    const { id } = (await (await ask(`/api/builds`, { method: 'POST', body: JSON.stringify({ name: 'Own Parts' }) })).json()) as { id: string };
+    const { id } = (await (
+      await ask(`/api/builds`, { method: 'POST', body: JSON.stringify({ name: 'Own Parts' }) })
+    ).json()) as { id: string };
     await at(`/b/${id}`, async (page) => {
       await clickOn(page, 'Paste a list');
       await page.type('[aria-label="Parts list"]', 'Gas sniffer');
@@ -168,7 +216,13 @@ describe('a part that no library has', () => {
       await clickOn(page, 'Make it one of my own');
       await clickOn(page, 'Add 1 part');
       await waitForText(page, 'no wire to the board');
-      await page.evaluate(() => ([...document.querySelectorAll('[data-part="own-gas-sniffer"] *')].find((e) => e.textContent === 'Gas sniffer') as HTMLElement).click());
+      await page.evaluate(() =>
+        (
+          [...document.querySelectorAll('[data-part="own-gas-sniffer"] *')].find(
+            (e) => e.textContent === 'Gas sniffer',
+          ) as HTMLElement
+        ).click(),
+      );
       await page.waitForSelector('[aria-label="One more"]');
       await choose(page, '[aria-label="One more"]', 'CAN');
       await waitForText(page, 'a CAN bus');
@@ -177,16 +231,26 @@ describe('a part that no library has', () => {
       await clickOn(page, 'Put it into the library');
       await waitForText(page, 'In the library, for every build.');
     });
-    const library = (await (await ask(`/api/shelf`)).json()) as { peripherals: { id: string; modes: { links: object[] }[] }[] };
-    expect(library.peripherals.find((p) => p.id === 'own-gas-sniffer')!.modes[0]!.links).toMatchObject([{ kind: 'can' }]);
+    const library = (await (await ask(`/api/shelf`)).json()) as {
+      peripherals: { id: string; modes: { links: object[] }[] }[];
+    };
+    expect(library.peripherals.find((p) => p.id === 'own-gas-sniffer')!.modes[0]!.links).toMatchObject([
+      { kind: 'can' },
+    ]);
     const { build } = (await (await ask(`/api/builds/${id}`)).json()) as { build: { parts: { peripheral: object }[] } };
-    expect(build.parts[0]!.peripheral).toMatchObject({ name: 'Gas sniffer', cents: 3150, modes: [{ links: [{ kind: 'can' }] }] });
+    expect(build.parts[0]!.peripheral).toMatchObject({
+      name: 'Gas sniffer',
+      cents: 3150,
+      modes: [{ links: [{ kind: 'can' }] }],
+    });
   });
 });
 
 describe('what the build itself leaves open', () => {
   test('a new build is asked for its masses, in place; then a board can be picked', async () => {
-    const { id } = (await (await ask(`/api/builds`, { method: 'POST', body: JSON.stringify({ name: 'Open Masses' }) })).json()) as { id: string };
+    const { id } = (await (
+      await ask(`/api/builds`, { method: 'POST', body: JSON.stringify({ name: 'Open Masses' }) })
+    ).json()) as { id: string };
     await at(`/b/${id}/questions`, async (page) => {
       const answer = async (says: string, grams: string) => {
         await waitForText(page, says);
@@ -207,8 +271,14 @@ describe('after the pick', () => {
   test('the board chosen in the basket is the one of the next stages, and of the findings', async () => {
     await at('/b/belfry-six/basket?board=copperwren-sill-45', async (page) => {
       await waitForText(page, 'landed');
-      expect(await page.$eval('a[href*="/board/"]', (a) => a.getAttribute('href'))).toBe('/b/belfry-six/board/copperwren-sill-45');
-      await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('nav a')].find((a) => a.innerText.startsWith('Build sheet'))!.click());
+      expect(await page.$eval('a[href*="/board/"]', (a) => a.getAttribute('href'))).toBe(
+        '/b/belfry-six/board/copperwren-sill-45',
+      );
+      await page.evaluate(() =>
+        [...document.querySelectorAll<HTMLElement>('nav a')]
+          .find((a) => a.innerText.startsWith('Build sheet'))!
+          .click(),
+      );
       await waitForText(page, 'Belfry Six on Sill 45');
     });
   });
@@ -217,9 +287,16 @@ describe('after the pick', () => {
       await waitForText(page, 'landed');
       const euro = () => page.evaluate(() => Number(/€([\d.]+) landed/.exec(document.body.innerText)![1]));
       const before = await euro();
-      await page.click('input[aria-label^="At home: Tarnfield"], input[aria-label^="At home: Oxbow Heron"], input[aria-label^="At home: "]', { count: 3 });
+      await page.click(
+        'input[aria-label^="At home: Tarnfield"], input[aria-label^="At home: Oxbow Heron"], input[aria-label^="At home: "]',
+        { count: 3 },
+      );
       await page.keyboard.type('1');
-      await page.waitForFunction((b) => Number(/€([\d.]+) landed/.exec(document.body.innerText)![1]) < b, { timeout: 10_000 }, before);
+      await page.waitForFunction(
+        (b) => Number(/€([\d.]+) landed/.exec(document.body.innerText)![1]) < b,
+        { timeout: 10_000 },
+        before,
+      );
       await settled(page);
     });
   });
@@ -233,7 +310,9 @@ describe('after the pick', () => {
       await settled(page);
       await page.reload({ waitUntil: 'networkidle0' });
       await page.waitForSelector('input[aria-label^="Check that the print"]');
-      expect(await page.$eval('input[aria-label^="Check that the print"]', (e) => (e as HTMLInputElement).checked)).toBe(true);
+      expect(
+        await page.$eval('input[aria-label^="Check that the print"]', (e) => (e as HTMLInputElement).checked),
+      ).toBe(true);
     });
   });
   test('the sheet prints as pages of A4 and of Letter', async () => {
@@ -269,7 +348,13 @@ describe('after the pick', () => {
       const boxes = await page.$$('form[aria-label="New entry"] [role="combobox"]');
       await boxes[1]!.click();
       await page.waitForSelector('[role="option"]');
-      await page.evaluate(() => ([...document.querySelectorAll('[role="option"]')].find((o) => (o as HTMLElement).innerText === 'Mass') as HTMLElement).click());
+      await page.evaluate(() =>
+        (
+          [...document.querySelectorAll('[role="option"]')].find(
+            (o) => (o as HTMLElement).innerText === 'Mass',
+          ) as HTMLElement
+        ).click(),
+      );
       await page.evaluate(() => new Promise((r) => setTimeout(r, 300)));
       const inputs = await page.$$('form[aria-label="New entry"] input[type="text"]');
       await inputs[1]!.type('27.3');
@@ -278,12 +363,26 @@ describe('after the pick', () => {
       await clickOn(page, 'Apply to');
       await waitForText(page, 'The shelf has it as measured.');
     });
-    expect((await shelf()).boards.find((b) => b.id === 'tarnfield-plover')!.massG).toMatchObject({ value: 27.3, origin: 'measured' });
+    expect((await shelf()).boards.find((b) => b.id === 'tarnfield-plover')!.massG).toMatchObject({
+      value: 27.3,
+      origin: 'measured',
+    });
   });
 });
 
 describe('WCAG 2.2 AA, checked with axe-core', () => {
-  test.each(['/b/saltgrass/shelf', '/b/saltgrass/shelf/oxbow-mullion', '/b/belfry-six/compare', '/b/belfry-six/trade', '/b/saltgrass/questions', '/b/saltgrass/basket', '/b/saltgrass/sheet', '/b/saltgrass/bench', '/b/saltgrass/bench?scene=practice', '/b/saltgrass/log'])('%s', async (path) => {
+  test.each([
+    '/b/saltgrass/shelf',
+    '/b/saltgrass/shelf/oxbow-mullion',
+    '/b/belfry-six/compare',
+    '/b/belfry-six/trade',
+    '/b/saltgrass/questions',
+    '/b/saltgrass/basket',
+    '/b/saltgrass/sheet',
+    '/b/saltgrass/bench',
+    '/b/saltgrass/bench?scene=practice',
+    '/b/saltgrass/log',
+  ])('%s', async (path) => {
     await at(path, async (page) => {
       await new Promise((r) => setTimeout(r, 900));
       await expectAccessible(page);

@@ -16,8 +16,16 @@ const at = <T>(path: string, work: (page: Page) => Promise<T>) => visit(browser,
 
 const saved = (page: Page) => page.waitForSelector('[data-save="saved"]');
 const put = (body: object, base: number) =>
-  ask(`/api/builds/${(body as { id: string }).id}`, { method: 'PUT', headers: { 'if-match': String(base) }, body: JSON.stringify(body) });
-const stored = async (id: string) => (await (await ask(`/api/builds/${id}`)).json()) as { build: { id: string; name: string; parts: { id: string; priority: string }[] }; version: number };
+  ask(`/api/builds/${(body as { id: string }).id}`, {
+    method: 'PUT',
+    headers: { 'if-match': String(base) },
+    body: JSON.stringify(body),
+  });
+const stored = async (id: string) =>
+  (await (await ask(`/api/builds/${id}`)).json()) as {
+    build: { id: string; name: string; parts: { id: string; priority: string }[] };
+    version: number;
+  };
 const firstRow = (page: Page) => page.$eval('[role="grid"] [data-row]', (e) => (e as HTMLElement).innerText);
 
 describe('a new build, by keyboard alone', () => {
@@ -41,9 +49,14 @@ describe('a new build, by keyboard alone', () => {
       await saved(page);
       await page.goto(`${address}/b/heath-runner/ladder`, { waitUntil: 'networkidle0' });
       await page.waitForSelector('[data-row]');
-      expect(await page.$eval('[data-row="copperwren-sill-45"]', (e) => (e as HTMLElement).innerText)).toContain('Ports: Oxbow Plumb Bus needs a CAN bus');
+      expect(await page.$eval('[data-row="copperwren-sill-45"]', (e) => (e as HTMLElement).innerText)).toContain(
+        'Ports: Oxbow Plumb Bus needs a CAN bus',
+      );
       await page.goto(`${address}/b/heath-runner`, { waitUntil: 'networkidle0' });
-      expect(await page.$$eval('[data-part]', (rows) => rows.map((r) => r.getAttribute('data-part')))).toEqual(['skein-long', 'plumb-can']);
+      expect(await page.$$eval('[data-part]', (rows) => rows.map((r) => r.getAttribute('data-part')))).toEqual([
+        'skein-long',
+        'plumb-can',
+      ]);
     });
   });
 
@@ -67,7 +80,11 @@ describe('the ladder', () => {
     await at('/b/belfry-six/ladder', async (page) => {
       await page.waitForSelector('[data-row]');
       const floor = await page.$eval('section[aria-label="The rung in words"]', (e) => e.getBoundingClientRect().top);
-      const seen = await page.$$eval('[data-row]', (rows, bottom) => rows.filter((r) => r.getBoundingClientRect().bottom <= bottom).length, floor);
+      const seen = await page.$$eval(
+        '[data-row]',
+        (rows, bottom) => rows.filter((r) => r.getBoundingClientRect().bottom <= bottom).length,
+        floor,
+      );
       expect(seen).toBeGreaterThanOrEqual(14);
       expect(await firstRow(page)).toContain('Keel F7 45');
     });
@@ -93,24 +110,35 @@ describe('the ladder', () => {
   test('the address carries order and filter; sorting by price puts the cheapest first', async () => {
     await at('/b/belfry-six/ladder?sort=price&hide=does+not+fit&q=tarn', async (page) => {
       await page.waitForSelector('[data-row]');
-      expect(await page.$$eval('[data-row]', (rows) => rows.map((r) => r.getAttribute('data-row')))).toEqual(['dunmarrow-tarn-x', 'tarnfield-keel-f7']);
+      expect(await page.$$eval('[data-row]', (rows) => rows.map((r) => r.getAttribute('data-row')))).toEqual([
+        'dunmarrow-tarn-x',
+        'tarnfield-keel-f7',
+      ]);
     });
   });
 
   test('a change of the build moves the boards at once: 4 cells let the 4-cell stack pass the Pack rung', async () => {
     await at('/b/belfry-six', async (page) => {
-      await page.evaluate(() => [...document.querySelectorAll('button')].find((b) => b.textContent === 'Change')!.click());
+      await page.evaluate(() =>
+        [...document.querySelectorAll('button')].find((b) => b.textContent === 'Change')!.click(),
+      );
       const cells = (await page.waitForSelector('::-p-aria(Cells)'))!;
       await cells.click({ count: 3 });
       await page.keyboard.type('4');
       await waitForText(page, '4 cells, lipo');
-      await page.evaluate(() => [...document.querySelectorAll('a')].find((a) => a.textContent?.startsWith('Ladder'))!.click());
-      await page.waitForFunction(() => !document.querySelector('[data-row="pellmere-strake-4"]')?.textContent?.includes('does not fit'));
+      await page.evaluate(() =>
+        [...document.querySelectorAll('a')].find((a) => a.textContent?.startsWith('Ladder'))!.click(),
+      );
+      await page.waitForFunction(
+        () => !document.querySelector('[data-row="pellmere-strake-4"]')?.textContent?.includes('does not fit'),
+      );
       await page.evaluate(() => (document.activeElement as HTMLElement).blur());
       await page.keyboard.down('Control');
       await page.keyboard.press('z');
       await page.keyboard.up('Control');
-      await page.waitForFunction(() => document.querySelector('[data-row="pellmere-strake-4"]')?.textContent?.includes('does not fit'));
+      await page.waitForFunction(() =>
+        document.querySelector('[data-row="pellmere-strake-4"]')?.textContent?.includes('does not fit'),
+      );
       await new Promise((r) => setTimeout(r, 700));
       await saved(page);
     });
@@ -128,11 +156,15 @@ describe('the hookup', () => {
       await page.focus('[data-choice="supply:pack"]');
       await page.keyboard.press('Enter');
       await waitForText(page, '1 choice is locked; against the free best that costs 1 compromise');
-      await page.waitForFunction(() => [...document.querySelectorAll('td')].some((td) => td.textContent === 'Pack, pad VBAT'));
+      await page.waitForFunction(() =>
+        [...document.querySelectorAll('td')].some((td) => td.textContent === 'Pack, pad VBAT'),
+      );
       await page.keyboard.down('Control');
       await page.keyboard.press('z');
       await page.keyboard.up('Control');
-      await page.waitForFunction(() => [...document.querySelectorAll('td')].some((td) => td.textContent === '9 V, pad 9V'));
+      await page.waitForFunction(() =>
+        [...document.querySelectorAll('td')].some((td) => td.textContent === '9 V, pad 9V'),
+      );
       await new Promise((r) => setTimeout(r, 700));
       await saved(page);
     });
@@ -147,7 +179,9 @@ describe('the hookup', () => {
       await waitForText(page, 'Accepted for this board');
       await page.waitForFunction(() => !document.body.innerText.includes('Stops at Load'));
       await waitForText(page, 'external 9 V regulator');
-      await page.evaluate(() => [...document.querySelectorAll('button')].find((b) => b.textContent === 'Take back')!.click());
+      await page.evaluate(() =>
+        [...document.querySelectorAll('button')].find((b) => b.textContent === 'Take back')!.click(),
+      );
       await waitForText(page, 'Stops at Load');
       await new Promise((r) => setTimeout(r, 700));
       await saved(page);
@@ -162,7 +196,9 @@ describe('nothing typed is lost', () => {
       expect((await put({ ...build, name: 'Heath Walker' }, version)).status).toBe(200);
       await page.click('[data-part="plumb-can"] [role="radio"]:nth-child(2)');
       await waitForText(page, 'Another tab or person saved this build');
-      await page.evaluate(() => [...document.querySelectorAll('button')].find((b) => b.textContent === 'Keep mine')!.click());
+      await page.evaluate(() =>
+        [...document.querySelectorAll('button')].find((b) => b.textContent === 'Keep mine')!.click(),
+      );
       await saved(page);
       const now = await stored('heath-runner');
       expect([now.build.name, now.build.parts[1]!.priority]).toEqual(['Heath Runner', 'should']);
@@ -177,7 +213,9 @@ describe('nothing typed is lost', () => {
       await page.click('[data-part="plumb-can"] [role="radio"]:nth-child(3)');
       await waitForText(page, 'Kept in this browser');
       await page.reload({ waitUntil: 'networkidle0' });
-      expect(await page.$eval('[data-part="plumb-can"] [role="radio"]:nth-child(3)', (e) => e.getAttribute('aria-checked'))).toBe('true');
+      expect(
+        await page.$eval('[data-part="plumb-can"] [role="radio"]:nth-child(3)', (e) => e.getAttribute('aria-checked')),
+      ).toBe('true');
       dead = false;
       await saved(page);
       await page.waitForFunction(() => document.querySelector('[data-save]')?.getAttribute('data-save') === 'saved');
@@ -188,15 +226,24 @@ describe('nothing typed is lost', () => {
 });
 
 describe('bad input gets a sentence', () => {
-  const post = (path: string, body: BodyInit) => ask(path, { method: 'POST', body }).then(async (r) => ({ status: r.status, said: (await r.json()) as { sentence: string; faults?: { field: string }[] } }));
+  const post = (path: string, body: BodyInit) =>
+    ask(path, { method: 'POST', body }).then(async (r) => ({
+      status: r.status,
+      said: (await r.json()) as { sentence: string; faults?: { field: string }[] },
+    }));
   test('a file that is not JSON, of the wrong shape, or far too large', async () => {
     expect(await post('/api/import', 'not json')).toMatchObject({ status: 422, said: { faults: [{ field: '' }] } });
     expect(await post('/api/import', '{"format":"rung-board","version":1}')).toMatchObject({ status: 422 });
     const huge = await post('/api/import', 'x'.repeat(51 * 1024 * 1024));
-    expect([huge.status, huge.said.sentence]).toEqual([413, 'The file is larger than 50 MB. Split it, or use the command line. Nothing was changed.']);
+    expect([huge.status, huge.said.sentence]).toEqual([
+      413,
+      'The file is larger than 50 MB. Split it, or use the command line. Nothing was changed.',
+    ]);
   });
   test('a build without a name, a save without a version, an address that names nothing', async () => {
-    expect((await post('/api/builds', '{"name":"  "}')).said.sentence).toBe('A build needs a name of 1 to 80 characters.');
+    expect((await post('/api/builds', '{"name":"  "}')).said.sentence).toBe(
+      'A build needs a name of 1 to 80 characters.',
+    );
     const { build } = await stored('gutterling');
     expect((await ask(`/api/builds/gutterling`, { method: 'PUT', body: JSON.stringify(build) })).status).toBe(428);
     expect((await ask(`/b/nothing-here`)).status).toBe(404);
@@ -204,7 +251,14 @@ describe('bad input gets a sentence', () => {
 });
 
 describe('WCAG 2.2 AA, checked with axe-core', () => {
-  test.each(['/', '/b/belfry-six', '/b/belfry-six/ladder', '/b/belfry-six/board/copperwren-sill-45', '/b/belfry-six/hookup/tarnfield-keel-f7?part=prism-air', '/b/belfry-six/hookup/dunmarrow-fen-f4'])('%s', async (path) => {
+  test.each([
+    '/',
+    '/b/belfry-six',
+    '/b/belfry-six/ladder',
+    '/b/belfry-six/board/copperwren-sill-45',
+    '/b/belfry-six/hookup/tarnfield-keel-f7?part=prism-air',
+    '/b/belfry-six/hookup/dunmarrow-fen-f4',
+  ])('%s', async (path) => {
     await at(path, async (page) => {
       await expectAccessible(page);
     });
@@ -214,7 +268,11 @@ describe('WCAG 2.2 AA, checked with axe-core', () => {
     await at('/b/belfry-six/board/copperwren-sill-45', async (page) => {
       await page.setViewport({ width: 390, height: 844 });
       await new Promise((r) => setTimeout(r, 300));
-      expect(await page.evaluate(() => document.querySelector('main')!.scrollWidth - document.querySelector('main')!.clientWidth)).toBeLessThanOrEqual(0);
+      expect(
+        await page.evaluate(
+          () => document.querySelector('main')!.scrollWidth - document.querySelector('main')!.clientWidth,
+        ),
+      ).toBeLessThanOrEqual(0);
     });
   });
 });

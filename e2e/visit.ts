@@ -31,9 +31,19 @@ export async function expectAccessible(page: Page): Promise<void> {
     await new Promise((r) => setTimeout(r, 700));
     await page.evaluate(axe);
     const violations = await page.evaluate(async () => {
-      const run = (window as unknown as { axe: { run: (o: object) => Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }> } }).axe;
+      const run = (
+        window as unknown as {
+          axe: {
+            run: (
+              o: object,
+            ) => Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }>;
+          };
+        }
+      ).axe;
       const { violations } = await run.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
-      return violations.map((v) => `${v.id}: ${v.nodes[0]!.html.slice(0, 160)} ${v.nodes[0]!.failureSummary.slice(0, 200)}`);
+      return violations.map(
+        (v) => `${v.id}: ${v.nodes[0]!.html.slice(0, 160)} ${v.nodes[0]!.failureSummary.slice(0, 200)}`,
+      );
     });
     expect(violations, scheme).toEqual([]);
   }
@@ -41,8 +51,16 @@ export async function expectAccessible(page: Page): Promise<void> {
 
 /** Clicks the first button whose words begin so. */
 export async function clickOn(page: Page, words: string): Promise<void> {
-  await page.waitForFunction((w) => [...document.querySelectorAll('button')].some((b) => b.innerText.trim().startsWith(w) && !b.disabled), { timeout: 15_000 }, words);
-  await page.evaluate((w) => [...document.querySelectorAll('button')].find((b) => b.innerText.trim().startsWith(w) && !b.disabled)!.click(), words);
+  await page.waitForFunction(
+    (w) => [...document.querySelectorAll('button')].some((b) => b.innerText.trim().startsWith(w) && !b.disabled),
+    { timeout: 15_000 },
+    words,
+  );
+  await page.evaluate(
+    (w) =>
+      [...document.querySelectorAll('button')].find((b) => b.innerText.trim().startsWith(w) && !b.disabled)!.click(),
+    words,
+  );
 }
 
 /** Takes one word of a list, by keyboard: what else moves on the page cannot come between. */
@@ -50,6 +68,13 @@ export async function choose(page: Page, list: string, word: string): Promise<vo
   await page.waitForSelector(list);
   await page.focus(list);
   await page.keyboard.press('Enter');
-  await page.waitForFunction((w) => [...document.querySelectorAll('[role=option]')].some((o) => o.textContent === w), {}, word);
-  await page.evaluate((w) => ([...document.querySelectorAll('[role=option]')].find((o) => o.textContent === w) as HTMLElement).click(), word);
+  await page.waitForFunction(
+    (w) => [...document.querySelectorAll('[role=option]')].some((o) => o.textContent === w),
+    {},
+    word,
+  );
+  await page.evaluate(
+    (w) => ([...document.querySelectorAll('[role=option]')].find((o) => o.textContent === w) as HTMLElement).click(),
+    word,
+  );
 }

@@ -9,7 +9,9 @@ export function buildWhenStale() {
   const now = fingerprint(['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json']);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
   console.log('Building ...');
-  const code = run(process.execPath, [path.join(root, 'node_modules/next/dist/bin/next'), 'build'], { env: { NEXT_TELEMETRY_DISABLED: '1' } });
+  const code = run(process.execPath, [path.join(root, 'node_modules/next/dist/bin/next'), 'build'], {
+    env: { NEXT_TELEMETRY_DISABLED: '1' },
+  });
   if (code !== 0) stop('The build failed: see above.');
   writeFileSync(stamp, now);
 }

@@ -18,7 +18,17 @@ export async function startCluster(name) {
     writeFileSync(secret, randomBytes(18).toString('hex'));
     own(secret);
     chmodSync(secret, 0o600);
-    const made = as(path.join(bin, 'initdb'), ['-D', data, '-U', 'rung', '--auth=scram-sha-256', `--pwfile=${secret}`, '-E', 'UTF8', '--locale=C.UTF-8']);
+    const made = as(path.join(bin, 'initdb'), [
+      '-D',
+      data,
+      '-U',
+      'rung',
+      '--auth=scram-sha-256',
+      `--pwfile=${secret}`,
+      '-E',
+      'UTF8',
+      '--locale=C.UTF-8',
+    ]);
     if (made.code !== 0) stop(`The database cluster could not be made in ${data}:\n${made.out}`);
   }
   const password = readFileSync(secret, 'utf8').trim();
@@ -30,9 +40,21 @@ export async function startCluster(name) {
   }
   const port = await freePort();
   const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60`;
-  const started = as(path.join(bin, 'pg_ctl'), ['-D', data, '-o', options, '-l', path.join(home, 'log'), '-w', 'start']);
+  const started = as(path.join(bin, 'pg_ctl'), [
+    '-D',
+    data,
+    '-o',
+    options,
+    '-l',
+    path.join(home, 'log'),
+    '-w',
+    'start',
+  ]);
   if (started.code !== 0) stop(`The database did not start; its log is ${path.join(home, 'log')}:\n${started.out}`);
-  return { url: address(port), stop: () => void as(path.join(bin, 'pg_ctl'), ['-D', data, '-m', 'fast', '-w', 'stop']) };
+  return {
+    url: address(port),
+    stop: () => void as(path.join(bin, 'pg_ctl'), ['-D', data, '-m', 'fast', '-w', 'stop']),
+  };
 }
 
 function folderFor(name) {
@@ -55,4 +77,3 @@ function as(command, args) {
   if (isRoot) return ask('runuser', ['-u', 'postgres', '--', command, ...args]);
   return ask(command, args);
 }
-

@@ -5,12 +5,14 @@ import { ask, isRoot, root, run, stop } from './run.mjs';
 /** Checks Node, then brings the packages that package-lock.json names. Quick when nothing changed. */
 export function installPackages() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 9)) stop(`Rung needs Node 20.9 or newer; this is ${process.versions.node}.`);
+  if (major < 20 || (major === 20 && minor < 9))
+    stop(`Rung needs Node 20.9 or newer; this is ${process.versions.node}.`);
   const stamp = path.join(root, 'node_modules', '.rung-installed');
   const lock = readFileSync(path.join(root, 'package-lock.json'), 'utf8');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing packages (npm ci) ...');
-  if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']) !== 0) stop('npm ci failed: see above. When it works by hand, start again.');
+  if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']) !== 0)
+    stop('npm ci failed: see above. When it works by hand, start again.');
   writeFileSync(stamp, lock);
 }
 
@@ -34,7 +36,8 @@ function findPostgres() {
 }
 
 export function chromiumPath() {
-  const find = () => ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((p) => existsSync(p) && statSync(p).isFile());
+  const find = () =>
+    ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((p) => existsSync(p) && statSync(p).isFile());
   if (!find()) aptInstall('Chromium', ['chromium']);
   return find() ?? stop('Chromium was installed, but is not to be found.');
 }

@@ -9,8 +9,19 @@ async function prepare(url: string, demo: boolean): Promise<void> {
   if (!demo) return;
   const { db, close } = openDatabase(url);
   try {
-    const names = ['demo/shelf.json', ...readdirSync('demo/builds').sort().map((f) => `demo/builds/${f}`)];
-    if (await loadDemoOnce(db, names.map((name) => ({ name, text: readFileSync(name, 'utf8') })))) console.log('Demo data loaded.');
+    const names = [
+      'demo/shelf.json',
+      ...readdirSync('demo/builds')
+        .sort()
+        .map((f) => `demo/builds/${f}`),
+    ];
+    if (
+      await loadDemoOnce(
+        db,
+        names.map((name) => ({ name, text: readFileSync(name, 'utf8') })),
+      )
+    )
+      console.log('Demo data loaded.');
   } finally {
     await close();
   }
@@ -22,7 +33,9 @@ if (!url) {
   process.exitCode = 1;
 } else {
   prepare(url, process.argv.includes('--demo')).catch((error: unknown) => {
-    console.error(`The database at DATABASE_URL could not be prepared: ${error instanceof Error ? error.message : String(error)}`);
+    console.error(
+      `The database at DATABASE_URL could not be prepared: ${error instanceof Error ? error.message : String(error)}`,
+    );
     process.exitCode = 1;
   });
 }

@@ -8,7 +8,11 @@ export const isRoot = process.getuid?.() === 0;
 
 /** Runs to the end and returns its exit code; output goes to the terminal unless `quiet`. */
 export function run(command, args, { quiet = false, env = {} } = {}) {
-  const result = spawnSync(command, args, { cwd: root, stdio: quiet ? 'ignore' : 'inherit', env: { ...process.env, ...env } });
+  const result = spawnSync(command, args, {
+    cwd: root,
+    stdio: quiet ? 'ignore' : 'inherit',
+    env: { ...process.env, ...env },
+  });
   return result.error ? 127 : (result.status ?? 1);
 }
 

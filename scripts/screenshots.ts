@@ -1,7 +1,10 @@
 import { openBrowser, openPage } from '../e2e/browser';
 
 /** Takes the pictures of docs/screenshots from a running demo: tsx scripts/screenshots.ts ADDRESS [NAME ...] */
-const views: Record<string, { path: string; height?: number; type?: [selector: string, text: string]; waitMs?: number }> = {
+const views: Record<
+  string,
+  { path: string; height?: number; type?: [selector: string, text: string]; waitMs?: number }
+> = {
   home: { path: '/' },
   build: { path: '/b/belfry-six' },
   ladder: { path: '/b/belfry-six/ladder' },
@@ -9,8 +12,16 @@ const views: Record<string, { path: string; height?: number; type?: [selector: s
   hookup: { path: '/b/belfry-six/hookup/tarnfield-keel-f7?part=prism-air' },
   fixes: { path: '/b/belfry-six/hookup/copperwren-jamb' },
   shelf: { path: '/b/belfry-six/shelf' },
-  editor: { path: '/b/belfry-six/shelf/oxbow-mullion', type: ['textarea[aria-label="Text of the spec sheet"]', 'UART x5 (UART3 for wireless), BEC 5V@3A & 9V/2A, 3-6S, 45A cont. 55A (10s), 36x36x8 mm, weight 8.5 g, weight 9 g. Ships fast!'] },
-  compare: { path: '/b/belfry-six/compare?boards=tarnfield-keel-f7,copperwren-sill-45,marlpit-rafter,dunmarrow-fen-f4' },
+  editor: {
+    path: '/b/belfry-six/shelf/oxbow-mullion',
+    type: [
+      'textarea[aria-label="Text of the spec sheet"]',
+      'UART x5 (UART3 for wireless), BEC 5V@3A & 9V/2A, 3-6S, 45A cont. 55A (10s), 36x36x8 mm, weight 8.5 g, weight 9 g. Ships fast!',
+    ],
+  },
+  compare: {
+    path: '/b/belfry-six/compare?boards=tarnfield-keel-f7,copperwren-sill-45,marlpit-rafter,dunmarrow-fen-f4',
+  },
   trade: { path: '/b/belfry-six/trade', waitMs: 9000 },
   questions: { path: '/b/belfry-six/questions', waitMs: 9000 },
   basket: { path: '/b/belfry-six/basket' },

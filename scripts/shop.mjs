@@ -9,7 +9,9 @@ import { root, start } from './run.mjs';
  * usual, slow (10 s), drip (a byte a second), down, dearer (a tenth more), lying (negative price), foreign (another currency), huge (a body without end).
  */
 export function startShop(port) {
-  const boards = new Map(JSON.parse(readFileSync(path.join(root, 'demo/shelf.json'), 'utf8')).boards.map((b) => [b.id, b]));
+  const boards = new Map(
+    JSON.parse(readFileSync(path.join(root, 'demo/shelf.json'), 'utf8')).boards.map((b) => [b.id, b]),
+  );
   let mode = 'usual';
   const server = http.createServer((request, response) => {
     const url = new URL(request.url, 'http://127.0.0.1');
@@ -26,7 +28,14 @@ export function startShop(port) {
     if (mode === 'huge') return flood(response);
     response.end(body);
   });
-  return new Promise((resolve) => server.listen(port, '127.0.0.1', () => resolve({ address: `http://127.0.0.1:${server.address().port}`, close: () => server.closeAllConnections() ?? server.close() })));
+  return new Promise((resolve) =>
+    server.listen(port, '127.0.0.1', () =>
+      resolve({
+        address: `http://127.0.0.1:${server.address().port}`,
+        close: () => server.closeAllConnections() ?? server.close(),
+      }),
+    ),
+  );
 }
 
 function offersOf(board, mode) {
@@ -34,14 +43,35 @@ function offersOf(board, mode) {
   return board.offers.flatMap((o, i) => {
     const cents = mode === 'lying' ? -o.cents : Math.round(o.cents * (mode === 'dearer' ? 1.1 : 1));
     const currency = mode === 'foreign' ? 'XTS' : 'EUR';
-    const first = { shop: o.shop, cents, currency, shippingCents: o.shippingCents ?? 0, deliveryDays: o.deliveryDays ?? 5, stock: 3 + i };
-    return [first, { ...first, shop: 'Tallow Lane Models', cents: Math.round(cents * 1.06), shippingCents: 0, deliveryDays: 2, stock: 12 }];
+    const first = {
+      shop: o.shop,
+      cents,
+      currency,
+      shippingCents: o.shippingCents ?? 0,
+      deliveryDays: o.deliveryDays ?? 5,
+      stock: 3 + i,
+    };
+    return [
+      first,
+      {
+        ...first,
+        shop: 'Tallow Lane Models',
+        cents: Math.round(cents * 1.06),
+        shippingCents: 0,
+        deliveryDays: 2,
+        stock: 12,
+      },
+    ];
   });
 }
 
 function drip(response, body) {
   let at = 0;
-  const timer = setInterval(() => (at < body.length && !response.destroyed ? response.write(body[at++]) : (clearInterval(timer), response.end())), 1000);
+  const timer = setInterval(
+    () =>
+      at < body.length && !response.destroyed ? response.write(body[at++]) : (clearInterval(timer), response.end()),
+    1000,
+  );
   timer.unref();
 }
 
@@ -57,7 +87,9 @@ function flood(response) {
 /** The same as a process of its own, with its address once it listens. */
 export function startShopProcess() {
   const child = start(process.execPath, [fileURLToPath(import.meta.url)], { stdio: ['ignore', 'pipe', 'inherit'] });
-  return new Promise((resolve) => child.stdout.once('data', (line) => resolve({ address: String(line).trim(), close: () => child.kill('SIGTERM') })));
+  return new Promise((resolve) =>
+    child.stdout.once('data', (line) => resolve({ address: String(line).trim(), close: () => child.kill('SIGTERM') })),
+  );
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {

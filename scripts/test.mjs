@@ -23,7 +23,19 @@ function check(name, command, args) {
 function vitest(project, env = {}) {
   const report = path.join(root, '.rung', `report-${project}.json`);
   rmSync(report, { force: true });
-  const code = run(process.execPath, [bin('vitest/vitest.mjs'), 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`], { env });
+  const code = run(
+    process.execPath,
+    [
+      bin('vitest/vitest.mjs'),
+      'run',
+      '--project',
+      project,
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile.json=${report}`,
+    ],
+    { env },
+  );
   try {
     const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
     passed += numPassedTests;
@@ -43,7 +55,14 @@ mkdirSync(path.join(root, '.rung'), { recursive: true });
 const node = process.execPath;
 check('types', node, [bin('typescript/bin/tsc'), '--noEmit', '-p', '.']);
 check('lint', node, [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']);
-check('dependency rules', node, [bin('dependency-cruiser/bin/dependency-cruise.mjs'), 'src', 'cli', 'scripts', '--config', '.dependency-cruiser.cjs']);
+check('dependency rules', node, [
+  bin('dependency-cruiser/bin/dependency-cruise.mjs'),
+  'src',
+  'cli',
+  'scripts',
+  '--config',
+  '.dependency-cruiser.cjs',
+]);
 vitest('unit');
 
 const cluster = await startCluster('test-cluster');

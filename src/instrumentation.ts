@@ -4,6 +4,8 @@ export function register(): void {
   const at = process.argv.findIndex((word) => word === '-H' || word === '--hostname');
   const address = process.argv[at + 1];
   if (at > 0 && address !== undefined && ['127.0.0.1', 'localhost', '::1'].includes(address)) return;
-  console.error('Rung was not started: it would listen beyond this machine. Start it with "npm start" or "npm run demo".');
+  console.error(
+    'Rung was not started: it would listen beyond this machine. Start it with "npm start" or "npm run demo".',
+  );
   process.exit(1);
 }

@@ -6,7 +6,10 @@ import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
 import { Look } from '@/ui/theme/Look';
 
-export const metadata: Metadata = { title: 'Rung', description: 'Which flight controller carries your build, why, and how to wire it.' };
+export const metadata: Metadata = {
+  title: 'Rung',
+  description: 'Which flight controller carries your build, why, and how to wire it.',
+};
 
 export default function Layout({ children }: { children: ReactNode }) {
   return (

@@ -56,7 +56,10 @@ describe('the traps of the demo shelf', () => {
   test('four cells: the transmitter that stands 16 V is refused on every raw-pack pad', () => {
     const gutterling = build('gutterling');
     const low = shelf.peripherals.find((p) => p.id === 'lantern-16v')!;
-    const changed = { ...gutterling, parts: gutterling.parts.map((p) => (p.id === 'lantern-600' ? { ...p, peripheral: low } : p)) };
+    const changed = {
+      ...gutterling,
+      parts: gutterling.parts.map((p) => (p.id === 'lantern-600' ? { ...p, peripheral: low } : p)),
+    };
     const climb = evaluate(changed, board('marlpit-skiff'));
     expect(climb.stopsAt).toBe(6);
     expect(climb.rungs[5]!.findings[0]!.sentence).toContain('above the 16 V it survives');
@@ -64,7 +67,9 @@ describe('the traps of the demo shelf', () => {
 });
 
 describe('every climb', () => {
-  const climbs = ['belfry-six', 'gutterling', 'saltgrass', 'attic-mouse'].flatMap((b) => shelf.boards.map((x) => ({ b, climb: evaluate(build(b), x) })));
+  const climbs = ['belfry-six', 'gutterling', 'saltgrass', 'attic-mouse'].flatMap((b) =>
+    shelf.boards.map((x) => ({ b, climb: evaluate(build(b), x) })),
+  );
   test('has ten rungs, each with a reason, and a verdict that follows from them', () => {
     for (const { climb } of climbs) {
       expect(climb.rungs.map((r) => r.rung)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9, 10]);
@@ -81,8 +86,18 @@ describe('every climb', () => {
   test('wires no port twice, but for the two sides that the protocol table lets share, and no part to a rail outside its volts', () => {
     for (const { b, climb } of climbs) {
       for (const port of climb.hookup.ports) {
-        const shared = port.usedBy.length > 1 ? climb.hookup.parts.flatMap((p) => p.links.filter((l) => l.to.includes(port.port)).map((l) => (l.link.kind === 'serial' ? protocols[l.link.protocol] : null))) : [];
-        expect(shared.length === 0 || (shared.length === 2 && mayShare(shared[0]!, shared[1]!)), `${b} ${climb.boardName} ${port.label}`).toBe(true);
+        const shared =
+          port.usedBy.length > 1
+            ? climb.hookup.parts.flatMap((p) =>
+                p.links
+                  .filter((l) => l.to.includes(port.port))
+                  .map((l) => (l.link.kind === 'serial' ? protocols[l.link.protocol] : null)),
+              )
+            : [];
+        expect(
+          shared.length === 0 || (shared.length === 2 && mayShare(shared[0]!, shared[1]!)),
+          `${b} ${climb.boardName} ${port.label}`,
+        ).toBe(true);
       }
       for (const part of climb.hookup.parts) {
         for (const c of part.supply?.conditions ?? []) expect(c.truth).not.toBe('no');
@@ -93,7 +108,13 @@ describe('every climb', () => {
 
 describe('monotone, as a buyer expects', () => {
   const extra = fc.record({
-    protocol: fc.constantFrom('ground-link', 'inverted-rc', 'esc-telemetry', 'transmitter-control-a', 'one-wire-rc-telemetry'),
+    protocol: fc.constantFrom(
+      'ground-link',
+      'inverted-rc',
+      'esc-telemetry',
+      'transmitter-control-a',
+      'one-wire-rc-telemetry',
+    ),
     peak: fc.integer({ min: 1, max: 20 }).map((n) => n / 10),
     which: fc.nat(shelf.boards.length - 1),
   });
@@ -112,13 +133,45 @@ describe('monotone, as a buyer expects', () => {
   test('one port more never makes it reach a lower one', () => {
     const belfry = build('belfry-six');
     for (const b of shelf.boards) {
-      const pads = [...b.pads, { id: 'r99', label: 'R99', face: 'top', form: 'pad', size: 'medium', edge: 'left', order: 99, reachable: true } as const, { id: 't99', label: 'T99', face: 'top', form: 'pad', size: 'medium', edge: 'left', order: 98, reachable: true } as const];
-      const ports = [...b.ports, { id: 'port99', label: 'Port 99', rx: [{ pad: 'r99', sense: 'plain' as const }], tx: [{ pad: 't99', sense: 'plain' as const, twoWayInverter: false }] }];
+      const pads = [
+        ...b.pads,
+        {
+          id: 'r99',
+          label: 'R99',
+          face: 'top',
+          form: 'pad',
+          size: 'medium',
+          edge: 'left',
+          order: 99,
+          reachable: true,
+        } as const,
+        {
+          id: 't99',
+          label: 'T99',
+          face: 'top',
+          form: 'pad',
+          size: 'medium',
+          edge: 'left',
+          order: 98,
+          reachable: true,
+        } as const,
+      ];
+      const ports = [
+        ...b.ports,
+        {
+          id: 'port99',
+          label: 'Port 99',
+          rx: [{ pad: 'r99', sense: 'plain' as const }],
+          tx: [{ pad: 't99', sense: 'plain' as const, twoWayInverter: false }],
+        },
+      ];
       expect(reached(evaluate(belfry, { ...b, pads, ports }))).toBeGreaterThanOrEqual(reached(evaluate(belfry, b)));
     }
   });
   test('whole boards rank before undecided, undecided before broken ones', () => {
-    const order = rankShelf(build('belfry-six'), shelf.boards).map((r) => ['fits', 'fits with work'].includes(r.climb.verdict) ? 0 : r.climb.verdict === 'cannot say yet' ? 1 : 2);
+    const order = rankShelf(build('belfry-six'), shelf.boards).map((r) =>
+      ['fits', 'fits with work'].includes(r.climb.verdict) ? 0 : r.climb.verdict === 'cannot say yet' ? 1 : 2,
+    );
     expect(order).toEqual([...order].sort());
   });
 });

@@ -94,7 +94,10 @@ export function evaluate(asked: Build, bought: Board, general: GeneralSolver | n
     const own = findings.filter((f) => f.rung === rung);
     const margins = own.flatMap((f) => (f.margin === undefined ? [] : [f.margin]));
     // Rungs 4 to 7 take their state from the solve, and what is checked on the hookup can only add to it.
-    const state = worst([...(states.has(rung as SolvedRung) ? [states.get(rung as SolvedRung)!] : []), ...own.filter((f) => !states.has(rung as SolvedRung) || checkedAfter.has(f)).map((f) => f.state)]);
+    const state = worst([
+      ...(states.has(rung as SolvedRung) ? [states.get(rung as SolvedRung)!] : []),
+      ...own.filter((f) => !states.has(rung as SolvedRung) || checkedAfter.has(f)).map((f) => f.state),
+    ]);
     return { rung, name, state, margin: margins.length > 0 ? Math.min(...margins) : null, findings: worstFirst(own) };
   });
   const mass = total(masses);
@@ -128,12 +131,31 @@ function wiringOf(build: Build, board: Board, budget: Budget): Wiring {
 
 /** Nothing is wired, and of rungs 4 to 7 nothing is known. */
 function setAsideWiring(build: Build, board: Board): Wiring {
-  const shop: Workshop = { build, board, world: 'hopeful', budget: budgetWith(), supplies: [], rows: new Map(), tags: new Map() };
+  const shop: Workshop = {
+    build,
+    board,
+    world: 'hopeful',
+    budget: budgetWith(),
+    supplies: [],
+    rows: new Map(),
+    tags: new Map(),
+  };
   const parts = build.parts.map((part) => ({ laid: { part, modes: [] }, modes: [] }));
   const unmet = build.parts.reduce((sum, p) => addCosts(sum, cost({ [p.priority]: 1 })), noCost);
-  const hookup = hookupOf(shop, { problem: { parts: [], rows: [], tags: [] }, parts }, { picks: parts.map(() => null), cost: unmet, margin: 0, steps: usualSteps });
+  const hookup = hookupOf(
+    shop,
+    { problem: { parts: [], rows: [], tags: [] }, parts },
+    { picks: parts.map(() => null), cost: unmet, margin: 0, steps: usualSteps },
+  );
   const sentence = `The wiring was not worked out within the ${usualSteps.toLocaleString('en')} steps of one climb: nothing is said about rungs 4 to 7.`;
-  const finding: Finding = { rung: 4, state: 'unknown', about: 'Set aside', sentence, grounds: [], fix: 'Fewer optional parts, or a choice locked on the hookup page, make the search shorter. A board that nobody needs can be removed from the shelf.' };
+  const finding: Finding = {
+    rung: 4,
+    state: 'unknown',
+    about: 'Set aside',
+    sentence,
+    grounds: [],
+    fix: 'Fewer optional parts, or a choice locked on the hookup page, make the search shorter. A board that nobody needs can be removed from the shelf.',
+  };
   return { hookup, findings: [finding], states: new Map(solvedRungs.map((rung) => [rung, 'unknown'])), setAside: true };
 }
 
@@ -162,7 +184,13 @@ function solveRungs(build: Build, board: Board, budget: Budget): Omit<Wiring, 's
   const hookup = hookupOf(shown.shop, shown.compiled, shown.solution);
   const findings = [...checkWired(hookup), ...checkDesk(shown.shop.build, hookup), ...unmetFindings(shown, states)];
   for (const k of solvedRungs) {
-    const state = states.get(k) ?? worst(findings.filter((f) => f.rung === k).map((f) => (f.state === 'unknown' || f.state === 'breaks' ? 'strained' : f.state)));
+    const state =
+      states.get(k) ??
+      worst(
+        findings
+          .filter((f) => f.rung === k)
+          .map((f) => (f.state === 'unknown' || f.state === 'breaks' ? 'strained' : f.state)),
+      );
     states.set(k, state);
   }
   return { hookup, findings, states };
@@ -176,7 +204,10 @@ function prepare(build: Build, board: Board, world: World, budget: Budget): Laid
 
 /** Can rungs 4 to `rung` serve every must? */
 function passes({ laid, works }: Laid, rung: SolvedRung): boolean {
-  return works(laid.filter((l) => l.part.priority === 'must'), rung);
+  return works(
+    laid.filter((l) => l.part.priority === 'must'),
+    rung,
+  );
 }
 
 function at(ready: Laid, rung: SolvedRung): Solved {
@@ -188,7 +219,12 @@ function at(ready: Laid, rung: SolvedRung): Solved {
 /** A sentence for each solved rung that the musts do not pass, and one for each other part that is left out. */
 function unmetFindings(shown: Solved, states: Map<SolvedRung, RungState>): Finding[] {
   const { shop, laid, works, solution } = shown;
-  const stopped = mustFindings(shop, works, laid, solvedRungs.flatMap((rung) => (states.has(rung) ? [{ rung, state: states.get(rung)! }] : [])));
+  const stopped = mustFindings(
+    shop,
+    works,
+    laid,
+    solvedRungs.flatMap((rung) => (states.has(rung) ? [{ rung, state: states.get(rung)! }] : [])),
+  );
   const out = laid.filter((l, i) => solution.picks[i] === null && l.part.priority !== 'must');
   const wired = laid.filter((_, i) => solution.picks[i] !== null);
   return [...stopped, ...out.map((part) => leftOutFinding(shop, works, wired, part))];
@@ -196,7 +232,9 @@ function unmetFindings(shown: Solved, states: Map<SolvedRung, RungState>): Findi
 
 function verdictOf(rungs: Rung[]): Verdict {
   const state = worst(rungs.filter((r) => r.rung < 10).map((r) => r.state));
-  return { holds: 'fits', strained: 'fits with work', unknown: 'cannot say yet', breaks: 'does not fit' }[state] as Verdict;
+  return { holds: 'fits', strained: 'fits with work', unknown: 'cannot say yet', breaks: 'does not fit' }[
+    state
+  ] as Verdict;
 }
 
 function worstFirst(findings: Finding[]): Finding[] {

@@ -30,7 +30,14 @@ function everything(build: Build, board: Board): Climb {
   sagOver(build, board, climb, 'full');
   for (const fault of faultsFor(build, board, climb)) probesWith(build, board, climb, fault.id);
   expect(climb.rungs).toHaveLength(10);
-  for (const n of [climb.massG.low, order.totalCents, start.inrushAmps, start.steadyAmps, ...Object.values(climb.hookup.cost)]) expect(Number.isFinite(n)).toBe(true);
+  for (const n of [
+    climb.massG.low,
+    order.totalCents,
+    start.inrushAmps,
+    start.steadyAmps,
+    ...Object.values(climb.hookup.cost),
+  ])
+    expect(Number.isFinite(n)).toBe(true);
   return climb;
 }
 
@@ -67,7 +74,9 @@ describe('files that somebody has tampered with', () => {
   });
 
   test('nothing that is read reaches into the program itself', () => {
-    readFile('{"format":"rung-board","version":1,"__proto__":{"polluted":true},"constructor":{"prototype":{"polluted":true}}}');
+    readFile(
+      '{"format":"rung-board","version":1,"__proto__":{"polluted":true},"constructor":{"prototype":{"polluted":true}}}',
+    );
     readData(JSON.parse('{"format":"rung-build","__proto__":{"polluted":true}}'), 'rung-build');
     expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
   });
@@ -77,7 +86,10 @@ describe('files that somebody has tampered with', () => {
     ['half a file', JSON.stringify(boards[0]).slice(0, 4000)],
     ['a picture', '\u0089PNG\r\n\u001a\n\u0000\u0000'],
     ['one long number', '9'.repeat(1_000_000)],
-    ['a shelf of a million nothings', `{"format":"rung-shelf","version":1,"name":"x","boards":[${'0,'.repeat(999_999)}0]}`],
+    [
+      'a shelf of a million nothings',
+      `{"format":"rung-shelf","version":1,"name":"x","boards":[${'0,'.repeat(999_999)}0]}`,
+    ],
   ])('%s gets a sentence', (_, text) => {
     const read = readFile(text);
     expect(read.ok).toBe(false);

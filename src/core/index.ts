@@ -28,7 +28,16 @@ export { counted, rungNames, type Finding, type RungName, type RungNumber, type 
 export type { Ground } from './hookup/ground';
 export type { Hookup } from './hookup/hookup';
 export { outlineOf, placePads, type PlacedPad } from './hookup/place-pads';
-export { fileSchemas, jsonSchemaOf, readData, readFile, type Fault, type FileFormat, type Read, type RungFile } from './model/file';
+export {
+  fileSchemas,
+  jsonSchemaOf,
+  readData,
+  readFile,
+  type Fault,
+  type FileFormat,
+  type Read,
+  type RungFile,
+} from './model/file';
 export { idFrom } from './model/words';
 export { boardKinds, filledIn, type Board } from './model/board';
 export { figureWords } from './model/figure';
@@ -46,7 +55,19 @@ export { withTyped } from './intake/typed-figure';
 export { newOwnEsc } from './intake/new-own-esc';
 export { sides, type Side } from './model/words';
 export { addGroup, addSupplyPad, newBoard, ofKind, padGroups, removePad, type PadGroup } from './intake/new-board';
-export { addBridge, changeBridge, mayFeed, feedRail, putPlug, railSourceOf, railSources, removeBridge, removeRail, takePort, type RailSource } from './intake/edit-circuit';
+export {
+  addBridge,
+  changeBridge,
+  mayFeed,
+  feedRail,
+  putPlug,
+  railSourceOf,
+  railSources,
+  removeBridge,
+  removeRail,
+  takePort,
+  type RailSource,
+} from './intake/edit-circuit';
 export { differencesOf, type Difference } from './intake/differences';
 export { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault } from './intake/csv';
 export { readShelfFile, type ShelfFile } from './intake/shelf-file';
@@ -63,7 +84,14 @@ export { choiceOf, linkChoices, withLink } from './intake/link-choices';
 export { forLibrary, ownPart, unsaidSupply } from './intake/own-part';
 export type { Shelf } from './model/shelf';
 export { findFixes, fixWords, type FixSet } from './fix/find';
-export { alternativesOf, bridgeAlternativesOf, priceOfLocks, sameNeed, type Alternative, type Price } from './hookup/alternatives';
+export {
+  alternativesOf,
+  bridgeAlternativesOf,
+  priceOfLocks,
+  sameNeed,
+  type Alternative,
+  type Price,
+} from './hookup/alternatives';
 export { priceWords } from './hookup/price-words';
 export type { Lock } from './model/build';
 export type { Fix } from './model/fix';

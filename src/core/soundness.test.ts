@@ -12,7 +12,9 @@ import { randomPair } from './tests/random-build';
  * Values from far too small to far too large, so that both sides of every limit are tried.
  */
 const shelf = open('demo/shelf.json', 'rung-shelf');
-const builds = ['belfry-six', 'gutterling', 'saltgrass', 'attic-mouse'].map((id) => open(`demo/builds/${id}.json`, 'rung-build'));
+const builds = ['belfry-six', 'gutterling', 'saltgrass', 'attic-mouse'].map((id) =>
+  open(`demo/builds/${id}.json`, 'rung-build'),
+);
 
 function open<F extends 'rung-shelf' | 'rung-build'>(path: string, format: F) {
   const read = readFile(readFileSync(path, 'utf8'), format);
@@ -28,7 +30,10 @@ function valuesOf(figure: BoardFigure, now: unknown): object[] {
   const value = (now as { value?: unknown }).value;
   if (typeof value === 'boolean') return [true, false].map((v) => ({ value: v, ...said }));
   if (typeof value !== 'number') return [];
-  return [...new Set([value / 2, value * 0.9, value, value * 1.1, value * 2])].map((v) => ({ value: figure.unit === 'cells' || figure.field === 'claimedPorts' ? Math.max(1, Math.round(v)) : v, ...said }));
+  return [...new Set([value / 2, value * 0.9, value, value * 1.1, value * 2])].map((v) => ({
+    value: figure.unit === 'cells' || figure.field === 'claimedPorts' ? Math.max(1, Math.round(v)) : v,
+    ...said,
+  }));
 }
 
 const rank: Record<Climb['verdict'], number> = { 'does not fit': 0, 'cannot say yet': 1, 'fits with work': 2, fits: 3 };
@@ -42,15 +47,21 @@ function check(build: (typeof builds)[number], board: Board, figure: BoardFigure
     const where = `${build.id}, ${board.id}, ${figure.field} = ${JSON.stringify(value)}`;
     if (open.verdict === 'does not fit') expect(rank[real.verdict], where).toBeLessThanOrEqual(1);
     // A value that cannot be true is itself in doubt, so "cannot say yet" may stand beside what was a fit; a break may not.
-    if (open.verdict === 'fits' || open.verdict === 'fits with work') expect(real.verdict, where).not.toBe('does not fit');
+    if (open.verdict === 'fits' || open.verdict === 'fits with work')
+      expect(real.verdict, where).not.toBe('does not fit');
   }
 }
 
 describe('an unknown figure is never read as yes, nor as no', () => {
   // Other boards for each build, so that many are met and no run takes minutes.
-  test.each(builds.map((b, i) => [b.id, b, i] as const))('%s', (_, build, i) => {
-    for (const board of shelf.boards.filter((_, n) => n % 8 === i)) for (const figure of [...boardFigures, ...railFigures(board)]) check(build, board, figure);
-  }, 60_000);
+  test.each(builds.map((b, i) => [b.id, b, i] as const))(
+    '%s',
+    (_, build, i) => {
+      for (const board of shelf.boards.filter((_, n) => n % 8 === i))
+        for (const figure of [...boardFigures, ...railFigures(board)]) check(build, board, figure);
+    },
+    60_000,
+  );
 
   test('random builds on random boards', () => {
     for (let seed = 400; seed < 410; seed++) {
@@ -88,7 +99,12 @@ function checkBuild(build: Build, board: Board): void {
     const open = evaluate(asked, board);
     // A cell that nobody has measured is taken to be a tired one, about twice a fresh one; no worse.
     const times = [0.5, 0.9, 1.1, 2, ...(path.at(-1) === 'cellMilliohm' ? [] : [4])];
-    const values = typeof now.value === 'number' ? times.map((n) => (now.value as number) * n) : typeof now.value === 'boolean' ? [true, false] : [];
+    const values =
+      typeof now.value === 'number'
+        ? times.map((n) => (now.value as number) * n)
+        : typeof now.value === 'boolean'
+          ? [true, false]
+          : [];
     for (const value of values) {
       const said = withFigure(build, path, { ...now, value, origin: 'manual' });
       if (!said) continue;
@@ -105,9 +121,13 @@ function checkBuild(build: Build, board: Board): void {
 const leftOut = ({ hookup }: Climb) => hookup.parts.filter((p) => !p.mode).length;
 
 describe('nor is an unknown figure of the build', () => {
-  test.each(builds.map((b, i) => [b.id, b, i] as const))('%s', (_, build, i) => {
-    for (const board of shelf.boards.filter((_, n) => n % 20 === i)) checkBuild(build, board);
-  }, 60_000);
+  test.each(builds.map((b, i) => [b.id, b, i] as const))(
+    '%s',
+    (_, build, i) => {
+      for (const board of shelf.boards.filter((_, n) => n % 20 === i)) checkBuild(build, board);
+    },
+    60_000,
+  );
 
   test('random builds, with parts that feed others, on random boards', () => {
     for (let seed = 1; seed <= 8; seed++) {
@@ -123,7 +143,14 @@ describe('a range is judged as all it hides', () => {
       for (const board of shelf.boards.filter((_, n) => n % 9 === 0)) {
         for (const figure of [...boardFigures, ...railFigures(board)]) {
           const now = figure.get(board);
-          if (!now || !('value' in now) || typeof now.value !== 'number' || figure.unit === 'cells' || figure.field === 'claimedPorts') continue;
+          if (
+            !now ||
+            !('value' in now) ||
+            typeof now.value !== 'number' ||
+            figure.unit === 'cells' ||
+            figure.field === 'claimedPorts'
+          )
+            continue;
           const [low, high] = [now.value * 0.8, now.value * 1.2];
           const whole = evaluate(build, figure.set(board, { low, high, ...said } as never));
           for (const value of [low, high]) {

@@ -9,12 +9,14 @@ export interface StoredBuild {
   savedAt: string;
 }
 
-export type SaveResult = { kind: 'saved'; version: number; savedAt: string } | { kind: 'conflict'; current: StoredBuild } | { kind: 'gone' };
+export type SaveResult =
+  { kind: 'saved'; version: number; savedAt: string } | { kind: 'conflict'; current: StoredBuild } | { kind: 'gone' };
 
 /** A build stored by an older Rung, with what has been added to the format since at its default. */
 function current(stored: unknown): Build {
   const read = readData(stored, 'rung-build');
-  if (!read.ok) throw new Error(`A stored build cannot be read: ${read.faults.map((f) => `${f.field}: ${f.sentence}`).join(' ')}`);
+  if (!read.ok)
+    throw new Error(`A stored build cannot be read: ${read.faults.map((f) => `${f.field}: ${f.sentence}`).join(' ')}`);
   return read.value;
 }
 
@@ -42,7 +44,11 @@ export async function saveBuild(db: Database, build: Build, baseVersion: number)
 
 /** Adds a build; false when the id is taken. */
 export async function addBuild(db: Database, build: Build): Promise<boolean> {
-  const rows = await db.insert(builds).values({ id: build.id, name: build.name, body: build }).onConflictDoNothing().returning({ id: builds.id });
+  const rows = await db
+    .insert(builds)
+    .values({ id: build.id, name: build.name, body: build })
+    .onConflictDoNothing()
+    .returning({ id: builds.id });
   return rows.length > 0;
 }
 
@@ -52,7 +58,10 @@ export async function putBuilds(db: Database, list: Build[]): Promise<void> {
     await db
       .insert(builds)
       .values({ id: build.id, name: build.name, body: build })
-      .onConflictDoUpdate({ target: builds.id, set: { name: build.name, body: build, version: sql`${builds.version} + 1`, updatedAt: sql`now()` } });
+      .onConflictDoUpdate({
+        target: builds.id,
+        set: { name: build.name, body: build, version: sql`${builds.version} + 1`, updatedAt: sql`now()` },
+      });
   }
 }
 

@@ -16,7 +16,8 @@ const kept = globalThis as { rungDatabase?: Database };
 /** Where the application's database is. */
 export function databaseUrl(): string {
   const url = process.env.DATABASE_URL;
-  if (!url) throw new Error('DATABASE_URL is not set: start Rung with "npm run demo", or set it to a PostgreSQL address.');
+  if (!url)
+    throw new Error('DATABASE_URL is not set: start Rung with "npm run demo", or set it to a PostgreSQL address.');
   return url;
 }
 

@@ -4,13 +4,19 @@ import type { Database } from './connection';
 import { boards, peripherals } from './schema';
 
 export async function allBoards(db: Database): Promise<Board[]> {
-  const rows = await db.select({ body: boards.body }).from(boards).orderBy(asc(boards.maker), asc(boards.name), asc(boards.id));
+  const rows = await db
+    .select({ body: boards.body })
+    .from(boards)
+    .orderBy(asc(boards.maker), asc(boards.name), asc(boards.id));
   return rows.map((r) => current(r.body));
 }
 
 /** All boards as one JSON list, with the version of each: the text as it is stored, so that thousands of boards need not be parsed only to be written again. */
 export async function boardsText(db: Database): Promise<{ text: string; versions: Record<string, number> }> {
-  const newest = sql<boolean>`${boards.body} ?& array[${sql.join(filledIn.map((f) => sql`${f}`), sql`, `)}]`;
+  const newest = sql<boolean>`${boards.body} ?& array[${sql.join(
+    filledIn.map((f) => sql`${f}`),
+    sql`, `,
+  )}]`;
   const rows = await db
     .select({ id: boards.id, version: boards.version, body: sql<string>`${boards.body}::text`, newest })
     .from(boards)
@@ -23,16 +29,21 @@ export async function boardsText(db: Database): Promise<{ text: string; versions
 function current(stored: Board): Board {
   if (filledIn.every((field) => field in stored)) return stored;
   const read = readData(stored, 'rung-board');
-  if (!read.ok) throw new Error(`A stored board cannot be read: ${read.faults.map((f) => `${f.field}: ${f.sentence}`).join(' ')}`);
+  if (!read.ok)
+    throw new Error(`A stored board cannot be read: ${read.faults.map((f) => `${f.field}: ${f.sentence}`).join(' ')}`);
   return read.value;
 }
 
 export async function allPeripherals(db: Database): Promise<Peripheral[]> {
-  const rows = await db.select({ body: peripherals.body }).from(peripherals).orderBy(asc(peripherals.kind), asc(peripherals.name));
+  const rows = await db
+    .select({ body: peripherals.body })
+    .from(peripherals)
+    .orderBy(asc(peripherals.kind), asc(peripherals.name));
   return rows.map((r) => ({ ...r.body, offers: r.body.offers ?? [] }));
 }
 
-export type BoardSaved = { kind: 'saved'; version: number } | { kind: 'conflict'; board: Board; version: number } | { kind: 'gone' };
+export type BoardSaved =
+  { kind: 'saved'; version: number } | { kind: 'conflict'; board: Board; version: number } | { kind: 'gone' };
 
 /** Saves one board on top of the version the change was made from; 0 adds a new one. */
 export async function saveBoard(db: Database, board: Board, baseVersion: number): Promise<BoardSaved> {
@@ -64,13 +75,22 @@ export async function removeBoard(db: Database, id: string): Promise<void> {
 /** Adds boards, or replaces those with the same id. */
 export async function putBoards(db: Database, list: Board[]): Promise<void> {
   for (let i = 0; i < list.length; i += 200) {
-    const rows = list.slice(i, i + 200).map((b) => ({ id: b.id, maker: b.maker, name: b.name, revision: b.revision, body: b }));
+    const rows = list
+      .slice(i, i + 200)
+      .map((b) => ({ id: b.id, maker: b.maker, name: b.name, revision: b.revision, body: b }));
     await db
       .insert(boards)
       .values(rows)
       .onConflictDoUpdate({
         target: boards.id,
-        set: { maker: sql`excluded.maker`, name: sql`excluded.name`, revision: sql`excluded.revision`, body: sql`excluded.body`, version: sql`${boards.version} + 1`, updatedAt: sql`now()` },
+        set: {
+          maker: sql`excluded.maker`,
+          name: sql`excluded.name`,
+          revision: sql`excluded.revision`,
+          body: sql`excluded.body`,
+          version: sql`${boards.version} + 1`,
+          updatedAt: sql`now()`,
+        },
       });
   }
 }
@@ -81,6 +101,9 @@ export async function putPeripherals(db: Database, list: Peripheral[]): Promise<
     await db
       .insert(peripherals)
       .values(rows)
-      .onConflictDoUpdate({ target: peripherals.id, set: { kind: sql`excluded.kind`, name: sql`excluded.name`, body: sql`excluded.body`, updatedAt: sql`now()` } });
+      .onConflictDoUpdate({
+        target: peripherals.id,
+        set: { kind: sql`excluded.kind`, name: sql`excluded.name`, body: sql`excluded.body`, updatedAt: sql`now()` },
+      });
   }
 }

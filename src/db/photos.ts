@@ -2,12 +2,19 @@ import { asc, eq } from 'drizzle-orm';
 import type { Database } from './connection';
 import { photos } from './schema';
 
-export async function addPhoto(db: Database, photo: { id: string; about: string; mime: string; body: Buffer }): Promise<void> {
+export async function addPhoto(
+  db: Database,
+  photo: { id: string; about: string; mime: string; body: Buffer },
+): Promise<void> {
   await db.insert(photos).values(photo);
 }
 
 export async function photosAbout(db: Database, about: string): Promise<string[]> {
-  const rows = await db.select({ id: photos.id }).from(photos).where(eq(photos.about, about)).orderBy(asc(photos.updatedAt));
+  const rows = await db
+    .select({ id: photos.id })
+    .from(photos)
+    .where(eq(photos.about, about))
+    .orderBy(asc(photos.updatedAt));
   return rows.map((r) => r.id);
 }
 

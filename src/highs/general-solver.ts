@@ -8,14 +8,16 @@ let loaded: Promise<GeneralSolver> | null = null;
 
 /** HiGHS (WebAssembly), without its presolve, which called a programme impossible that is not (`bench -- hookup`, problem 485). Loaded when it is first wanted: no build and board of the demo ever needs it. */
 export function generalSolver(): Promise<GeneralSolver> {
-  loaded ??= (loadHighs as unknown as () => Promise<Highs>)().then(
-    (highs): GeneralSolver =>
-      (programme) => {
-        const { Status, ObjectiveValue, Columns } = highs.solve(programme, { presolve: 'off', mip_rel_gap: 0, mip_abs_gap: 0.5, time_limit: mostSeconds });
-        const status = Status === 'Optimal' ? 'optimal' : Status === 'Infeasible' ? 'infeasible' : 'unknown';
-        const columns = Columns as Record<string, { Primal?: number }>;
-        return { status, objective: ObjectiveValue, valueOf: (variable) => columns[variable]?.Primal ?? 0 };
-      },
-  );
+  loaded ??= (loadHighs as unknown as () => Promise<Highs>)().then((highs): GeneralSolver => (programme) => {
+    const { Status, ObjectiveValue, Columns } = highs.solve(programme, {
+      presolve: 'off',
+      mip_rel_gap: 0,
+      mip_abs_gap: 0.5,
+      time_limit: mostSeconds,
+    });
+    const status = Status === 'Optimal' ? 'optimal' : Status === 'Infeasible' ? 'infeasible' : 'unknown';
+    const columns = Columns as Record<string, { Primal?: number }>;
+    return { status, objective: ObjectiveValue, valueOf: (variable) => columns[variable]?.Primal ?? 0 };
+  });
   return loaded;
 }

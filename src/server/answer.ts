@@ -16,7 +16,10 @@ export async function answer(request: Request, work: () => Promise<NextResponse>
     return await work();
   } catch (error) {
     log.error(error);
-    return say(503, 'The database does not answer. What you typed is kept in this browser and is saved as soon as it is back.');
+    return say(
+      503,
+      'The database does not answer. What you typed is kept in this browser and is saved as soon as it is back.',
+    );
   }
 }
 

@@ -23,7 +23,12 @@ const demo = (name: string) => readFileSync(`demo/${name}`, 'utf8');
 describe('import', () => {
   test('the demo shelf comes in, comes back unchanged, and twice is the same as once', async () => {
     const file = JSON.parse(demo('shelf.json')) as { boards: { id: string }[]; peripherals: unknown[] };
-    for (let i = 0; i < 2; i++) expect(await importFile(db, demo('shelf.json'))).toMatchObject({ ok: true, boards: file.boards.length, peripherals: file.peripherals.length });
+    for (let i = 0; i < 2; i++)
+      expect(await importFile(db, demo('shelf.json'))).toMatchObject({
+        ok: true,
+        boards: file.boards.length,
+        peripherals: file.peripherals.length,
+      });
     const boards = await allBoards(db);
     expect(boards.map((b) => b.id).sort()).toEqual(file.boards.map((b) => b.id).sort());
     expect(await allPeripherals(db)).toHaveLength(file.peripherals.length);
@@ -43,7 +48,12 @@ describe('import', () => {
   });
 
   test('text that tries to be SQL or script is only text', async () => {
-    const board = { ...(await allBoards(db))[0]!, id: 'hostile', name: "x'); drop table boards; --", summary: '<script>alert(1)</script>' };
+    const board = {
+      ...(await allBoards(db))[0]!,
+      id: 'hostile',
+      name: "x'); drop table boards; --",
+      summary: '<script>alert(1)</script>',
+    };
     expect((await importFile(db, JSON.stringify(board))).ok).toBe(true);
     expect((await allBoards(db)).find((b) => b.id === 'hostile')?.name).toBe("x'); drop table boards; --");
   });

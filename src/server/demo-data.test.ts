@@ -8,7 +8,10 @@ import { filledIn, newBoard } from '../core';
 import { loadDemoOnce } from './demo-data';
 import { newBuild } from './new-build';
 
-const files = ['shelf.json', 'builds/gutterling.json'].map((name) => ({ name, text: readFileSync(`demo/${name}`, 'utf8') }));
+const files = ['shelf.json', 'builds/gutterling.json'].map((name) => ({
+  name,
+  text: readFileSync(`demo/${name}`, 'utf8'),
+}));
 let db: Database;
 let close: () => Promise<void>;
 beforeEach(async () => ({ db, close } = openDatabase(await freshDatabase(process.env.TEST_DATABASE_URL!))));
@@ -29,7 +32,11 @@ test('the demo comes into an empty database, once: what is changed or removed st
 test('a database that somebody uses gets nothing, also where it has no boards', async () => {
   await newBuild(db, 'Mine');
   expect(await loadDemoOnce(db, files)).toBe(false);
-  expect([await allBoards(db), await allPeripherals(db), (await allBuilds(db)).map((b) => b.build.name)]).toEqual([[], [], ['Mine']]);
+  expect([await allBoards(db), await allPeripherals(db), (await allBuilds(db)).map((b) => b.build.name)]).toEqual([
+    [],
+    [],
+    ['Mine'],
+  ]);
 });
 
 test('two starts at once load it once, and a file that is refused leaves nothing behind', async () => {
@@ -40,7 +47,9 @@ test('two starts at once load it once, and a file that is refused leaves nothing
 
 test('the shelf as text is the shelf, also with a board that an older Rung stored', async () => {
   const board = newBoard('test-board', 'Test', 'Testwright');
-  const older = Object.fromEntries(Object.entries({ ...board, id: 'older' }).filter(([key]) => key === 'revision' || !filledIn.includes(key))) as typeof board;
+  const older = Object.fromEntries(
+    Object.entries({ ...board, id: 'older' }).filter(([key]) => key === 'revision' || !filledIn.includes(key)),
+  ) as typeof board;
   await putBoards(db, [board, older]);
   const { text, versions } = await boardsText(db);
   expect(JSON.parse(text)).toEqual(JSON.parse(JSON.stringify(await allBoards(db))));

@@ -21,8 +21,14 @@ export function importAside(bytes: Uint8Array): Promise<Imported> {
 }
 
 /** Reads a build or a board; a large one away from the thread that answers requests. */
-export async function readAside<F extends 'rung-board' | 'rung-build'>(bytes: Uint8Array, format: F): Promise<Read<F extends 'rung-board' ? Board : Build>> {
-  const read = bytes.byteLength <= smallBytes ? readFile(new TextDecoder().decode(bytes), format) : await inTurn({ kind: 'read', bytes, format });
+export async function readAside<F extends 'rung-board' | 'rung-build'>(
+  bytes: Uint8Array,
+  format: F,
+): Promise<Read<F extends 'rung-board' ? Board : Build>> {
+  const read =
+    bytes.byteLength <= smallBytes
+      ? readFile(new TextDecoder().decode(bytes), format)
+      : await inTurn({ kind: 'read', bytes, format });
   return read as Read<F extends 'rung-board' ? Board : Build>;
 }
 
@@ -46,7 +52,9 @@ function inWorker(job: FileJob): Promise<unknown> {
   return new Promise((resolve, reject) => {
     const late = setTimeout(() => resolve(refused(tooMuch)), mostMs);
     worker.once('message', resolve);
-    worker.once('error', (error: NodeJS.ErrnoException) => (error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? resolve(refused(tooMuch)) : reject(error)));
+    worker.once('error', (error: NodeJS.ErrnoException) =>
+      error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? resolve(refused(tooMuch)) : reject(error),
+    );
     worker.once('exit', () => clearTimeout(late));
   }).finally(() => worker.terminate());
 }

@@ -4,7 +4,8 @@ import { openDatabase } from '../db/connection';
 import { importFile } from './import-file';
 
 /** A file to be read away from the thread that answers requests: stored as a whole, or handed back. */
-export type FileJob = { kind: 'import'; bytes: Uint8Array; database: string } | { kind: 'read'; bytes: Uint8Array; format: FileFormat };
+export type FileJob =
+  { kind: 'import'; bytes: Uint8Array; database: string } | { kind: 'read'; bytes: Uint8Array; format: FileFormat };
 
 async function done(job: FileJob): Promise<unknown> {
   const text = new TextDecoder().decode(job.bytes);

@@ -3,7 +3,8 @@ import { putBuilds } from '../db/builds';
 import type { Database } from '../db/connection';
 import { putBoards, putPeripherals } from '../db/library';
 
-export type Imported = { ok: true; boards: number; peripherals: number; builds: string[] } | { ok: false; faults: Fault[] };
+export type Imported =
+  { ok: true; boards: number; peripherals: number; builds: string[] } | { ok: false; faults: Fault[] };
 
 /** Reads one Rung file and stores what is in it, all or nothing. The demo data comes in this way too. */
 export async function importFile(db: Database, text: string): Promise<Imported> {

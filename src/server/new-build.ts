@@ -11,7 +11,14 @@ function draft(id: string, name: string): Build {
       version: 1,
       id,
       name,
-      frame: { name: 'Frame', mounts: [{ patternMm: 30.5, screw: 'M3' }], bayLengthMm: 44, bayWidthMm: 44, bayHeightMm: 22, openSides: ['left', 'right'] },
+      frame: {
+        name: 'Frame',
+        mounts: [{ patternMm: 30.5, screw: 'M3' }],
+        bayLengthMm: 44,
+        bayWidthMm: 44,
+        bayHeightMm: 22,
+        openSides: ['left', 'right'],
+      },
       pack: { cells: 4, chemistry: 'lipo', massG: { unknown: true } },
       motors: { count: 4, cruiseAmps: 6, peakAmps: 25, peakSeconds: 5, esc: 'on the board' },
       bareMassG: { unknown: true },
@@ -31,7 +38,9 @@ export async function newBuild(db: Database, name: string, from?: Build): Promis
   const base = idFrom(name, 'build');
   for (let n = 1; ; n++) {
     const id = n === 1 ? base : `${base}-${n}`;
-    const made: Build = from ? { ...from, id, name, forkOf: from.id, picks: [], log: [], done: {}, stage: 'planned' } : draft(id, name);
+    const made: Build = from
+      ? { ...from, id, name, forkOf: from.id, picks: [], log: [], done: {}, stage: 'planned' }
+      : draft(id, name);
     if (await addBuild(db, made)) return id;
   }
 }

@@ -7,7 +7,8 @@ const readOnly = new Set(['GET', 'HEAD']);
  */
 export function refusalOf({ method, headers }: Pick<Request, 'method' | 'headers'>): string | null {
   const host = headers.get('host') ?? '';
-  if (!loopback.test(host)) return 'Rung answers on this machine alone, as 127.0.0.1 or localhost. Nothing was read or changed.';
+  if (!loopback.test(host))
+    return 'Rung answers on this machine alone, as 127.0.0.1 or localhost. Nothing was read or changed.';
   const origin = headers.get('origin');
   if (readOnly.has(method) || origin === `http://${host}`) return null;
   return `Only Rung's own pages may change something: the request says it comes from ${origin === null ? 'nowhere (no Origin)' : 'another place'}. Nothing was changed.`;

@@ -6,17 +6,21 @@ export type Photo = { ok: true; mime: 'image/png' | 'image/jpeg'; body: Buffer }
  * PNG: ISO/IEC 15948, chunks; JPEG: ITU-T T.81, marker segments APP1 to APP15 and COM.
  */
 export function photoFrom(bytes: Buffer): Photo {
-  if (bytes.subarray(0, 8).equals(Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]))) return stripPng(bytes);
+  if (bytes.subarray(0, 8).equals(Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a])))
+    return stripPng(bytes);
   if (bytes[0] === 0xff && bytes[1] === 0xd8) return stripJpeg(bytes);
   return { ok: false, sentence: 'This is neither a PNG nor a JPEG picture, whatever its name says. Nothing was kept.' };
 }
 
-const broken = { ok: false as const, sentence: 'The picture ends in the middle. Nothing was kept; take or copy it again.' };
+const broken = {
+  ok: false as const,
+  sentence: 'The picture ends in the middle. Nothing was kept; take or copy it again.',
+};
 
 function stripPng(bytes: Buffer): Photo {
   const kept = [bytes.subarray(0, 8)];
   const picture = new Set(['IHDR', 'PLTE', 'IDAT', 'IEND', 'tRNS', 'gAMA', 'cHRM', 'sRGB', 'sBIT', 'bKGD', 'pHYs']);
-  for (let at = 8; at + 12 <= bytes.length; ) {
+  for (let at = 8; at + 12 <= bytes.length;) {
     const end = at + 12 + bytes.readUInt32BE(at);
     if (end > bytes.length) return broken;
     const type = bytes.toString('latin1', at + 4, at + 8);
@@ -29,7 +33,7 @@ function stripPng(bytes: Buffer): Photo {
 
 function stripJpeg(bytes: Buffer): Photo {
   const kept = [bytes.subarray(0, 2)];
-  for (let at = 2; at + 4 <= bytes.length; ) {
+  for (let at = 2; at + 4 <= bytes.length;) {
     if (bytes[at] !== 0xff) return broken;
     const marker = bytes[at + 1]!;
     // From the start of the scan on it is the picture itself.

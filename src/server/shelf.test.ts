@@ -23,18 +23,26 @@ test('a board is added once, saved on the newest version only, and says when it 
   expect(await saveBoard(db, board, 0)).toEqual({ kind: 'saved', version: 1 });
   expect(await saveBoard(db, board, 0)).toMatchObject({ kind: 'conflict', version: 1 });
   expect(await saveBoard(db, { ...board, summary: 'mine' }, 1)).toEqual({ kind: 'saved', version: 2 });
-  expect(await saveBoard(db, { ...board, summary: 'late' }, 1)).toMatchObject({ kind: 'conflict', board: { summary: 'mine' } });
+  expect(await saveBoard(db, { ...board, summary: 'late' }, 1)).toMatchObject({
+    kind: 'conflict',
+    board: { summary: 'mine' },
+  });
   expect(await saveBoard(db, { ...board, id: 'nowhere' }, 3)).toEqual({ kind: 'gone' });
   expect((await findBoard(db, 'test-board'))!.version).toBe(2);
 });
 
 // The revision has a column of its own, so no row is without one.
-test.each(filledIn.filter((f) => f !== 'revision'))('a board stored before %s was added to the format opens with its default', async (field) => {
-  const older = Object.fromEntries(Object.entries({ ...board, id: `without-${field.toLowerCase()}` }).filter(([key]) => key !== field)) as typeof board;
-  await saveBoard(db, older, 0);
-  expect((await findBoard(db, older.id))!.board).toHaveProperty(field);
-  expect((await allBoards(db)).find((b) => b.id === older.id)).toHaveProperty(field);
-});
+test.each(filledIn.filter((f) => f !== 'revision'))(
+  'a board stored before %s was added to the format opens with its default',
+  async (field) => {
+    const older = Object.fromEntries(
+      Object.entries({ ...board, id: `without-${field.toLowerCase()}` }).filter(([key]) => key !== field),
+    ) as typeof board;
+    await saveBoard(db, older, 0);
+    expect((await findBoard(db, older.id))!.board).toHaveProperty(field);
+    expect((await allBoards(db)).find((b) => b.id === older.id)).toHaveProperty(field);
+  },
+);
 
 describe('the shop service, at its worst', () => {
   let shop: http.Server | null = null;
@@ -50,7 +58,10 @@ describe('the shop service, at its worst', () => {
   const offer = { shop: 'S', cents: 4000, currency: 'EUR', shippingCents: 300, deliveryDays: 3, stock: 2 };
   const reply = (offers: unknown) => (r: http.ServerResponse) => void r.end(JSON.stringify({ offers }));
   test('a sound reply is taken, with the day it was seen', async () => {
-    expect(await ask(reply([offer]), 10_000)).toMatchObject({ ok: true, offers: [{ cents: 4000, seen: '2026-11-25', stock: 2 }] });
+    expect(await ask(reply([offer]), 10_000)).toMatchObject({
+      ok: true,
+      offers: [{ cents: 4000, seen: '2026-11-25', stock: 2 }],
+    });
   });
   test.each([
     ['a negative price', reply([{ ...offer, cents: -1 }]), 'cannot be right'],
@@ -64,7 +75,11 @@ describe('the shop service, at its worst', () => {
   ])('%s changes nothing and is said plainly', async (_, answer, words) => {
     // Only where waiting is the point is the wait short: a busy machine may take its time for the rest.
     const result = await ask(answer, words === 'does not answer' ? 400 : 10_000);
-    expect([result.ok, result.sentence.includes(words), result.sentence.includes('stay as they are')]).toEqual([false, true, true]);
+    expect([result.ok, result.sentence.includes(words), result.sentence.includes('stay as they are')]).toEqual([
+      false,
+      true,
+      true,
+    ]);
   });
   test('no shop set up, or none listening', async () => {
     expect((await refreshOffers(board, undefined, '2026-11-25')).ok).toBe(false);
@@ -78,9 +93,24 @@ describe('pictures', () => {
     length.writeUInt32BE(data.length);
     return Buffer.concat([length, Buffer.from(type + data, 'latin1'), Buffer.alloc(4)]);
   };
-  const png = Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), chunk('IHDR', '0123456789abc'), chunk('tEXt', 'Place 52.1 N'), chunk('eXIf', 'MM'), chunk('IDAT', 'picture'), chunk('IEND', '')]);
-  const segment = (marker: number, data: string) => Buffer.concat([Buffer.from([0xff, marker, 0, data.length + 2]), Buffer.from(data)]);
-  const jpeg = Buffer.concat([Buffer.from([0xff, 0xd8]), segment(0xe0, 'JFIF'), segment(0xe1, 'Exif place'), segment(0xfe, 'comment'), segment(0xda, 'scan'), Buffer.from('picture')]);
+  const png = Buffer.concat([
+    Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]),
+    chunk('IHDR', '0123456789abc'),
+    chunk('tEXt', 'Place 52.1 N'),
+    chunk('eXIf', 'MM'),
+    chunk('IDAT', 'picture'),
+    chunk('IEND', ''),
+  ]);
+  const segment = (marker: number, data: string) =>
+    Buffer.concat([Buffer.from([0xff, marker, 0, data.length + 2]), Buffer.from(data)]);
+  const jpeg = Buffer.concat([
+    Buffer.from([0xff, 0xd8]),
+    segment(0xe0, 'JFIF'),
+    segment(0xe1, 'Exif place'),
+    segment(0xfe, 'comment'),
+    segment(0xda, 'scan'),
+    Buffer.from('picture'),
+  ]);
   test('what the camera wrote beside the picture is left out (ISO/IEC 15948 chunks, ITU-T T.81 segments)', () => {
     const [a, b] = [photoFrom(png), photoFrom(jpeg)];
     expect(a.ok && a.body.toString('latin1')).not.toMatch(/Place|eXIf/);

@@ -1,7 +1,8 @@
 import type { Board, Build, Climb } from '../core';
 import { climbOf } from '../highs/climb';
 
-export type ToClimber = { kind: 'boards'; boards: Board[] } | { kind: 'build'; build: Build; run: number } | { kind: 'stop'; run: number };
+export type ToClimber =
+  { kind: 'boards'; boards: Board[] } | { kind: 'build'; build: Build; run: number } | { kind: 'stop'; run: number };
 /** Climbs as they are ready, a few at a time: taking many over at once would hold the page up. */
 export interface FromClimber {
   run: number;

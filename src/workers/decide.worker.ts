@@ -1,7 +1,26 @@
-import { buildQuestionsFor, carries, findFixes, kindest, questionsFor, rankShelf, robustnessOf, tippingPoints, type Board, type Build, type BuildQuestion, type GeneralSolver, type Mended, type Question, type Ranked, type Robustness, type Tipping } from '../core';
+import {
+  buildQuestionsFor,
+  carries,
+  findFixes,
+  kindest,
+  questionsFor,
+  rankShelf,
+  robustnessOf,
+  tippingPoints,
+  type Board,
+  type Build,
+  type BuildQuestion,
+  type GeneralSolver,
+  type Mended,
+  type Question,
+  type Ranked,
+  type Robustness,
+  type Tipping,
+} from '../core';
 import { generalSolver } from '../highs/general-solver';
 
-export type Decision = { about: 'robustness' } | { about: 'mending' } | { about: 'questions' } | { about: 'tipping'; board: string };
+export type Decision =
+  { about: 'robustness' } | { about: 'mending' } | { about: 'questions' } | { about: 'tipping'; board: string };
 export interface Decided {
   robustness: Robustness;
   mending: Mended;
@@ -26,7 +45,10 @@ onmessage = async ({ data: { build, boards, ranked, decision } }: MessageEvent<T
       return postMessage(mendedOf(build, boards, ranked, general));
     case 'questions': {
       const kind = ranked.some((r) => carries(r.climb)) ? build : kindest(build);
-      return postMessage({ build: buildQuestionsFor(build, boards, ranked, general), boards: questionsFor(kind, boards, kind === build ? ranked : rankShelf(kind, boards, general), general) } satisfies Decided['questions']);
+      return postMessage({
+        build: buildQuestionsFor(build, boards, ranked, general),
+        boards: questionsFor(kind, boards, kind === build ? ranked : rankShelf(kind, boards, general), general),
+      } satisfies Decided['questions']);
     }
     case 'tipping': {
       const board = boards.find((b) => b.id === decision.board);
@@ -40,7 +62,16 @@ const mostMended = 200;
 /** The cheapest fixes of the broken boards that come nearest. */
 function mendedOf(build: Build, boards: Board[], ranked: Ranked[], general: GeneralSolver | null): Mended {
   const broken = ranked.filter((r) => r.climb.stopsAt !== null).slice(0, mostMended);
-  return Object.fromEntries(broken.map(({ climb }) => [climb.boardId, findFixes(build, boards.find((b) => b.id === climb.boardId)!, general).find((set) => set.stopsAt === null) ?? null]));
+  return Object.fromEntries(
+    broken.map(({ climb }) => [
+      climb.boardId,
+      findFixes(
+        build,
+        boards.find((b) => b.id === climb.boardId)!,
+        general,
+      ).find((set) => set.stopsAt === null) ?? null,
+    ]),
+  );
 }
 
 /** Whole boards; where there is none, those that cannot be judged yet. */

@@ -1,7 +1,17 @@
-import { alternativesOf, bridgeAlternativesOf, evaluate, findFixes, priceOfLocks, type Board, type Build, type GeneralSolver } from '../core';
+import {
+  alternativesOf,
+  bridgeAlternativesOf,
+  evaluate,
+  findFixes,
+  priceOfLocks,
+  type Board,
+  type Build,
+  type GeneralSolver,
+} from '../core';
 import { generalSolver } from '../highs/general-solver';
 
-export type Question = { about: 'fixes' } | { about: 'alternatives'; part: string } | { about: 'locks' } | { about: 'bridges' };
+export type Question =
+  { about: 'fixes' } | { about: 'alternatives'; part: string } | { about: 'locks' } | { about: 'bridges' };
 export interface Answers {
   fixes: ReturnType<typeof findFixes>;
   alternatives: ReturnType<typeof alternativesOf>;
@@ -16,7 +26,12 @@ onmessage = async (event: MessageEvent<{ id: number; build: Build; board: Board;
   postMessage({ id, answer: answerTo(question, build, board, general) });
 };
 
-function answerTo(question: Question, build: Build, board: Board, general: GeneralSolver | null): Answers[Question['about']] {
+function answerTo(
+  question: Question,
+  build: Build,
+  board: Board,
+  general: GeneralSolver | null,
+): Answers[Question['about']] {
   switch (question.about) {
     case 'fixes':
       return findFixes(build, board, general);

@@ -14,8 +14,18 @@ const gutter = readFile(readFileSync('demo/builds/gutterling.json', 'utf8'), 'ru
 if (!shelf.ok || !belfry.ok || !gutter.ok) throw new Error('demo files');
 const board = (id: string) => shelf.value.boards.find((b) => b.id === id)!;
 
-const rails = [{ id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' as const } }, { id: 'ten', label: '10 V', pads: ['vbat'], source: regulator(10, 2) }];
-const four = (milliohm: number, peak = 0.5) => makeBuild({ pack: { cells: 4, chemistry: 'lipo', massG: says(1), cellMilliohm: says(milliohm) }, capacitor: { microfarads: 470, volts: 25 } }, [makePart('tx', { supply: supply(9, 12, peak, 10) })]);
+const rails = [
+  { id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' as const } },
+  { id: 'ten', label: '10 V', pads: ['vbat'], source: regulator(10, 2) },
+];
+const four = (milliohm: number, peak = 0.5) =>
+  makeBuild(
+    {
+      pack: { cells: 4, chemistry: 'lipo', massG: says(1), cellMilliohm: says(milliohm) },
+      capacitor: { microfarads: 470, volts: 25 },
+    },
+    [makePart('tx', { supply: supply(9, 12, peak, 10) })],
+  );
 const ten = makeBoard({ rails });
 
 describe('charging', () => {
@@ -42,14 +52,22 @@ describe('the limiter', () => {
     // 0.25 A typical at 10 V through 85 % from 16.8 V is 0.175 A, by hand.
     expect(steadyPackAmps(ten, climb, 16.8)).toBeCloseTo((0.25 * 10) / (0.85 * 16.8), 6);
     expect(powerUp(light, ten, climb, 1).trips).toBe(false);
-    const heavy = makeBuild({ pack: { cells: 4, chemistry: 'lipo', massG: says(1) } }, ['a', 'b', 'c'].map((id) => makePart(id, { supply: supply(9, 12, 1.8, 10) })));
+    const heavy = makeBuild(
+      { pack: { cells: 4, chemistry: 'lipo', massG: says(1) } },
+      ['a', 'b', 'c'].map((id) => makePart(id, { supply: supply(9, 12, 1.8, 10) })),
+    );
     const strong = makeBoard({ rails: [rails[0]!, { ...rails[1]!, source: regulator(10, 8) }] });
     const run = powerUp(heavy, strong, evaluate(heavy, strong), 1);
     expect([run.trips, run.why.includes('known reason')]).toEqual([true, true]);
     expect(powerUp(heavy, strong, evaluate(heavy, strong), 2).trips).toBe(false);
   });
   test('rails rise after the pack, children after parents', () => {
-    const run = powerUp(belfry.value, board('tarnfield-keel-f7'), evaluate(belfry.value, board('tarnfield-keel-f7')), 2);
+    const run = powerUp(
+      belfry.value,
+      board('tarnfield-keel-f7'),
+      evaluate(belfry.value, board('tarnfield-keel-f7')),
+      2,
+    );
     const at = (label: string) => run.order.find((o) => o.label.startsWith(label))?.ms ?? Infinity;
     expect(run.order[0]!.rail).toBe('pack');
     expect(at('5 V')).toBeGreaterThan(at('Pack'));
@@ -61,7 +79,9 @@ test('no rail of any demo board ever stands above what its regulator gives', () 
     const run = powerUp(gutter.value, b, evaluate(gutter.value, b), 2);
     for (const rail of b.rails) {
       const named = /^(\d+(?:\.\d+)?) V/.exec(rail.label)?.[1];
-      if (named) for (const m of run.moments) expect(m.rails[rail.id] ?? 0, `${b.name} ${rail.label}`).toBeLessThanOrEqual(Number(named) + 0.01);
+      if (named)
+        for (const m of run.moments)
+          expect(m.rails[rail.id] ?? 0, `${b.name} ${rail.label}`).toBeLessThanOrEqual(Number(named) + 0.01);
     }
   }
 });
@@ -84,7 +104,8 @@ test('on the desk: 500 mA for what must live on USB (USB 2.0, 7.2.1); the rest i
   const keel = board('tarnfield-keel-f7');
   const desk = deskState(belfry.value, evaluate(belfry.value, keel));
   const asked = belfry.value.parts.filter((p) => p.onUsb).map((p) => p.id);
-  const sum = (which: boolean) => desk.parts.filter((p) => asked.includes(p.id) === which).reduce((amps, p) => amps + p.amps!, 0);
+  const sum = (which: boolean) =>
+    desk.parts.filter((p) => asked.includes(p.id) === which).reduce((amps, p) => amps + p.amps!, 0);
   expect([desk.amps, desk.restAmps]).toEqual([expect.closeTo(sum(true), 9), expect.closeTo(sum(false), 9)]);
   expect(desk.parts.filter((p) => p.says.includes('need not be')).map((p) => asked.includes(p.id))).not.toContain(true);
   expect(desk.amps).toBeGreaterThan(0);
@@ -98,7 +119,8 @@ describe('faults and what a meter reads', () => {
     const healthy = JSON.stringify(probesWith(belfry.value, keel, climb, 'healthy'));
     const faults = faultsFor(belfry.value, keel, climb);
     expect(faults.length).toBeGreaterThan(5);
-    for (const f of faults.slice(1)) expect(JSON.stringify(probesWith(belfry.value, keel, climb, f.id)), f.name).not.toBe(healthy);
+    for (const f of faults.slice(1))
+      expect(JSON.stringify(probesWith(belfry.value, keel, climb, f.id)), f.name).not.toBe(healthy);
   });
   test('reading every pad leaves exactly the fault that is there', () => {
     for (const f of faultsFor(belfry.value, keel, climb)) {

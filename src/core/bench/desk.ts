@@ -39,5 +39,13 @@ export function deskState(build: Build, climb: Climb): Desk {
   const amps = sumOf(all.filter((d) => d.asked));
   const restAmps = sumOf(all.filter((d) => !d.asked));
   const unsaid = all.filter((d) => d.amps === null).map((d) => d.name);
-  return { parts, amps, restAmps, limitAmps: usbAmps, enough: amps <= usbAmps, allEnough: amps + restAmps <= usbAmps, unsaid };
+  return {
+    parts,
+    amps,
+    restAmps,
+    limitAmps: usbAmps,
+    enough: amps <= usbAmps,
+    allEnough: amps + restAmps <= usbAmps,
+    unsaid,
+  };
 }

@@ -32,8 +32,14 @@ export interface PowerUp {
 
 /** Amps drawn at the pack by the board and all wired parts, at their typical draw, when the pack stands at so many volts. */
 export function steadyPackAmps(board: Board, climb: Climb, packVolts: number): number {
-  const watts = climb.hookup.parts.reduce((sum, p) => sum + (p.supply ? p.supply.typicalAmps * Math.min(p.supply.volts.high, packVolts) : 0), 0);
-  const own = board.rails.reduce((sum, r) => sum + (r.ownAmps && isKnown(r.ownAmps) ? interval(r.ownAmps).high * 5 : 0), 0);
+  const watts = climb.hookup.parts.reduce(
+    (sum, p) => sum + (p.supply ? p.supply.typicalAmps * Math.min(p.supply.volts.high, packVolts) : 0),
+    0,
+  );
+  const own = board.rails.reduce(
+    (sum, r) => sum + (r.ownAmps && isKnown(r.ownAmps) ? interval(r.ownAmps).high * 5 : 0),
+    0,
+  );
   // Through bucks of usual efficiency.
   return (watts + own) / (0.85 * Math.max(0.5, packVolts));
 }
@@ -42,12 +48,21 @@ export function steadyPackAmps(board: Board, climb: Climb, packVolts: number): n
  * First power through a limiter of so many amps (null: straight from the pack). The limiter gives what is asked up to its limit; what is left over after the
  * loads charges the capacitors: dV = (I - I_load) dt / C. Without a limiter the charge follows V (1 - exp(-t / RC)).
  */
-export function powerUp(build: Build, board: Board, climb: Climb, limitAmps: number | null, charge: 'full' | 'nominal' = 'full'): PowerUp {
+export function powerUp(
+  build: Build,
+  board: Board,
+  climb: Climb,
+  limitAmps: number | null,
+  charge: 'full' | 'nominal' = 'full',
+): PowerUp {
   const volts = build.pack.cells * cellVolts[build.pack.chemistry][charge];
   const farad = ((build.capacitor ?? board.capacitor)?.microfarads ?? 220) / 1e6 + 47e-6;
   const positions = new Map(climb.hookup.bridges.map((b) => [b.bridge, b.position]));
   const supplies = suppliesOf(board, build)
-    .filter((s) => s.rail.source.kind !== 'usb' && s.bridges.every((b) => (positions.get(b.bridge) ?? b.position) === b.position))
+    .filter(
+      (s) =>
+        s.rail.source.kind !== 'usb' && s.bridges.every((b) => (positions.get(b.bridge) ?? b.position) === b.position),
+    )
     .filter((s, i, all) => all.findIndex((x) => x.rail.id === s.rail.id) === i);
   const dt = 0.02;
   const moments: Moment[] = [];
@@ -63,14 +78,22 @@ export function powerUp(build: Build, board: Board, climb: Climb, limitAmps: num
     let load = 0;
     for (const s of supplies) {
       // From the pack down through every regulator on the way.
-      const out = [...s.regulators].reverse().reduce((volts, r) => Math.min(interval(r.source.outVolts).high, Math.max(0, volts - interval(r.source.dropOutVolts).high)), v);
+      const out = [...s.regulators]
+        .reverse()
+        .reduce(
+          (volts, r) =>
+            Math.min(interval(r.source.outVolts).high, Math.max(0, volts - interval(r.source.dropOutVolts).high)),
+          v,
+        );
       const last = s.regulators[0];
       const enough = !last || (Number.isFinite(out) && out > 0.9 * interval(last.source.outVolts).low);
-      if (enough && v > 0.9 * Math.min(volts, 6) && !upAt.has(s.rail.id)) upAt.set(s.rail.id, ms + softStartMs * (1 + s.regulators.length));
+      if (enough && v > 0.9 * Math.min(volts, 6) && !upAt.has(s.rail.id))
+        upAt.set(s.rail.id, ms + softStartMs * (1 + s.regulators.length));
       if (!enough) upAt.delete(s.rail.id);
       const stands = (upAt.get(s.rail.id) ?? Infinity) <= ms;
       rails[s.rail.id] = stands ? (Number.isFinite(out) ? out : v) : 0;
-      if (stands && !order.some((o) => o.rail === s.rail.id)) order.push({ rail: s.rail.id, label: s.rail.label, ms: Math.round(ms * 10) / 10, volts: rails[s.rail.id]! });
+      if (stands && !order.some((o) => o.rail === s.rail.id))
+        order.push({ rail: s.rail.id, label: s.rail.label, ms: Math.round(ms * 10) / 10, volts: rails[s.rail.id]! });
     }
     const standing = Object.values(rails).filter((x) => x > 0).length / Math.max(1, supplies.length);
     load = (full * volts * standing) / Math.max(1, v);
@@ -78,7 +101,8 @@ export function powerUp(build: Build, board: Board, climb: Climb, limitAmps: num
     amps = limitAmps === null ? wanted : Math.min(limitAmps, wanted);
     if (limitAmps !== null && wanted > limitAmps) limitedMs += dt;
     v = Math.max(0, Math.min(volts, v + ((amps - load) * dt) / 1000 / farad));
-    if (moments.length === 0 || ms - moments[moments.length - 1]!.ms >= (ms < 60 ? 0.4 : 20)) moments.push({ ms: Math.round(ms * 100) / 100, packVolts: v, amps, rails });
+    if (moments.length === 0 || ms - moments[moments.length - 1]!.ms >= (ms < 60 ? 0.4 : 20))
+      moments.push({ ms: Math.round(ms * 100) / 100, packVolts: v, amps, rails });
   }
   const trips = limitAmps !== null && limitedMs >= tripMs * 0.95;
   const chargeMs = limitAmps === null ? 3000 * sourceOhm * farad : (1000 * farad * volts) / limitAmps;

@@ -20,7 +20,7 @@ export function assumedCell({ pack }: Build): string | null {
   if (isKnown(pack.cellMilliohm)) return null;
   return isKnown(pack.massG)
     ? `Nobody says one cell's resistance: reckoned with ${num(cellOhm(pack).high * 1000, 1)} mΩ, as of a tired pack of this mass.`
-    : 'Nobody says what the pack weighs, nor one cell\'s resistance: no sag is reckoned.';
+    : "Nobody says what the pack weighs, nor one cell's resistance: no sag is reckoned.";
 }
 
 /**
@@ -40,12 +40,19 @@ export function sagOver(build: Build, board: Board, climb: Climb, charge: 'full'
     for (const s of supplies) {
       if (!s.bridges.every((b) => (positions.get(b.bridge) ?? b.position) === b.position)) continue;
       // From the pack downwards through every regulator on the way.
-      rails[s.rail.id] = [...s.regulators].reverse().reduce((v, r) => Math.min(interval(r.source.outVolts).high, Math.max(0, v - interval(r.source.dropOutVolts).high)), s.rail.source.kind === 'usb' ? 5 : packVolts);
+      rails[s.rail.id] = [...s.regulators]
+        .reverse()
+        .reduce(
+          (v, r) => Math.min(interval(r.source.outVolts).high, Math.max(0, v - interval(r.source.dropOutVolts).high)),
+          s.rail.source.kind === 'usb' ? 5 : packVolts,
+        );
     }
     const out = climb.hookup.parts.flatMap((p) => {
       const supply = build.parts.find((x) => x.id === p.id)?.peripheral.modes.find((m) => m.id === p.mode?.id)?.supply;
       const v = p.supply ? rails[p.supply.rail] : undefined;
-      return supply && v !== undefined && isKnown(supply.minVolts) && v < interval(supply.minVolts).high ? [p.name] : [];
+      return supply && v !== undefined && isKnown(supply.minVolts) && v < interval(supply.minVolts).high
+        ? [p.name]
+        : [];
     });
     return { throttlePercent, packVolts, amps, rails, out };
   });

@@ -22,7 +22,13 @@ const wishes: [string, Wishes, met: Change, missed: Change, unsaid: Change | nul
   ['Barometer', { barometer: true }, { barometer: yes }, { barometer: no }, { barometer: unknown }],
   ['Storage', { storageMb: 16 }, { storageMb: says(16) }, { storageMb: says(15) }, { storageMb: unknown }],
   ['Gyro', { quietGyro: true }, gyro('usual'), gyro('high'), { gyroNoise: unknown }],
-  ['Plugs', { plugs: true }, { plugs: [{ id: 'p', label: 'receiver', family: 'SH', pins: [{ name: 'V', pad: 'vbat' }] }] }, { plugs: [] }, null],
+  [
+    'Plugs',
+    { plugs: true },
+    { plugs: [{ id: 'p', label: 'receiver', family: 'SH', pins: [{ name: 'V', pad: 'vbat' }] }] },
+    { plugs: [] },
+    null,
+  ],
   ['Button', { buttonReach: true }, { buttonSide: 'left' }, { buttonSide: 'rear' }, {}],
 ];
 
@@ -47,13 +53,27 @@ describe('each comfort by itself: met holds, missed strains, unsaid is unknown a
 describe('what the wishes hang on', () => {
   test('spare ports are counted after the hookup has taken its own', () => {
     const { ports, pads } = portsAndPads(['rt', 'rt', 'rt']);
-    const build = (spare: number) => makeBuild({ comforts: { sparePorts: spare } }, [makePart('gps', { links: [serial('positioning')] })]);
-    expect([comforts(build(2), makeBoard({ ports, pads }))[0]!.state, comforts(build(3), makeBoard({ ports, pads }))[0]!.state]).toEqual(['holds', 'strained']);
+    const build = (spare: number) =>
+      makeBuild({ comforts: { sparePorts: spare } }, [makePart('gps', { links: [serial('positioning')] })]);
+    expect([
+      comforts(build(2), makeBoard({ ports, pads }))[0]!.state,
+      comforts(build(3), makeBoard({ ports, pads }))[0]!.state,
+    ]).toEqual(['holds', 'strained']);
   });
   test('a sensitive gyro is no fault where the newer part is preferred and it is mounted soft', () => {
     const at = (softIsolators: typeof yes | typeof no | typeof unknown, school: 'newer part' | 'noise tolerance') =>
-      comforts(makeBuild({ comforts: { quietGyro: true }, policies: { gyro: school } }), makeBoard({ ...gyro('high'), mounting: { patternMm: says(30.5), screw: { value: 'M3', origin: 'print' }, softIsolators } }))[0]!.state;
-    expect([at(yes, 'newer part'), at(no, 'newer part'), at(unknown, 'newer part')]).toEqual(['holds', 'strained', 'unknown']);
+      comforts(
+        makeBuild({ comforts: { quietGyro: true }, policies: { gyro: school } }),
+        makeBoard({
+          ...gyro('high'),
+          mounting: { patternMm: says(30.5), screw: { value: 'M3', origin: 'print' }, softIsolators },
+        }),
+      )[0]!.state;
+    expect([at(yes, 'newer part'), at(no, 'newer part'), at(unknown, 'newer part')]).toEqual([
+      'holds',
+      'strained',
+      'unknown',
+    ]);
     expect(at(yes, 'noise tolerance')).toBe('strained');
   });
   test('only pads that are used make work on the underside', () => {
@@ -65,7 +85,16 @@ describe('what the wishes hang on', () => {
     expect(state('r1', 't1').sentence).toContain('2 pads');
   });
   test('each wish carries the weight that the buyer gave it', () => {
-    const build = makeBuild({ comforts: { barometer: true, storageMb: 4, weights: { barometer: 3, storage: 0, gyro: 1, 'spare ports': 1, plugs: 1, 'top side': 1, button: 1 } } });
-    expect(comforts(build, makeBoard()).map((f) => [f.about, f.counts])).toEqual([['Barometer', 3], ['Storage', 0]]);
+    const build = makeBuild({
+      comforts: {
+        barometer: true,
+        storageMb: 4,
+        weights: { barometer: 3, storage: 0, gyro: 1, 'spare ports': 1, plugs: 1, 'top side': 1, button: 1 },
+      },
+    });
+    expect(comforts(build, makeBoard()).map((f) => [f.about, f.counts])).toEqual([
+      ['Barometer', 3],
+      ['Storage', 0],
+    ]);
   });
 });

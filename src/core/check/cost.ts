@@ -24,7 +24,16 @@ export function cheapestBill(build: Build, board: Board, hookup: Hookup): Bill |
 export function checkCost(build: Build, board: Board, bill: Bill | null): Finding[] {
   const budget = build.limits.budgetCents;
   if (!bill) {
-    return [{ rung: 9, state: 'unknown', about: 'Price', sentence: 'Nobody offers this board, so its price is unknown.', given: money(budget), grounds: [{ what: 'Offers', figure: 'none', origin: 'unknown' }] }];
+    return [
+      {
+        rung: 9,
+        state: 'unknown',
+        about: 'Price',
+        sentence: 'Nobody offers this board, so its price is unknown.',
+        given: money(budget),
+        grounds: [{ what: 'Offers', figure: 'none', origin: 'unknown' }],
+      },
+    ];
   }
   const { lines, order } = bill;
   const sum = order.totalCents;
@@ -33,8 +42,13 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
   const mine = order.from.find((f) => f.key === `board ${board.id}`);
   const shipping = order.parcels.reduce((total, p) => total + p.shippingCents, 0);
   const rest = sum - (mine?.cents ?? 0) - shipping;
-  const home = mine ? `the board is ${money(mine.cents)} at ${mine.shop}, all else still to buy ${money(rest)}` : `the board is at home, all else still to buy ${money(rest)}`;
-  const sent = order.parcels.length === 0 ? '' : `, shipping ${money(shipping)} for ${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}`;
+  const home = mine
+    ? `the board is ${money(mine.cents)} at ${mine.shop}, all else still to buy ${money(rest)}`
+    : `the board is at home, all else still to buy ${money(rest)}`;
+  const sent =
+    order.parcels.length === 0
+      ? ''
+      : `, shipping ${money(shipping)} for ${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}`;
   const seen = board.offers.find((o) => o.shop === mine?.shop)?.seen;
   return [
     {
@@ -46,8 +60,21 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
       given: money(budget),
       ...(margin === undefined ? {} : { margin }),
       grounds: [
-        ...(mine ? [{ what: `Offer of ${mine.shop}`, figure: money(mine.cents), origin: 'claim' as const, ...(seen ? { seen } : {}) }] : []),
-        { what: 'Wire and small things', figure: money(lines.filter((l) => l.offers.length === 0).reduce((total, l) => total + l.cents, 0)), origin: 'assumed' },
+        ...(mine
+          ? [
+              {
+                what: `Offer of ${mine.shop}`,
+                figure: money(mine.cents),
+                origin: 'claim' as const,
+                ...(seen ? { seen } : {}),
+              },
+            ]
+          : []),
+        {
+          what: 'Wire and small things',
+          figure: money(lines.filter((l) => l.offers.length === 0).reduce((total, l) => total + l.cents, 0)),
+          origin: 'assumed',
+        },
       ],
     },
   ];

@@ -11,9 +11,19 @@ type Sensor = NonNullable<Board['currentSensor']>;
 export function checkSensing(build: Build, board: Board): Finding[] {
   if (!board.currentSensor) return [];
   const separate = build.motors.esc === 'separate';
-  if (build.policies.currentSensing === 'none') return separate ? [lost('By policy the pack goes straight to the ESC: the board senses no current.')] : [];
-  if (!currentIsSensed(build, board)) return [{ ...lost('The current sensor of this stack is on its own ESC: what separate ESCs draw does not pass it.'), fix: 'An external current sensor, where the board has a current input.' }];
-  return [...(separate && board.kind === 'all-in-one' ? [shunt(build, board.currentSensor)] : []), range(build, board.currentSensor)];
+  if (build.policies.currentSensing === 'none')
+    return separate ? [lost('By policy the pack goes straight to the ESC: the board senses no current.')] : [];
+  if (!currentIsSensed(build, board))
+    return [
+      {
+        ...lost('The current sensor of this stack is on its own ESC: what separate ESCs draw does not pass it.'),
+        fix: 'An external current sensor, where the board has a current input.',
+      },
+    ];
+  return [
+    ...(separate && board.kind === 'all-in-one' ? [shunt(build, board.currentSensor)] : []),
+    range(build, board.currentSensor),
+  ];
 }
 
 /** Does what the motors draw pass the board's sensor? A stack's is on its ESC board (common practice, no source). */
@@ -31,8 +41,14 @@ function shunt(build: Build, sensor: Sensor): Finding {
   const total = build.motors.count * build.motors.peakAmps;
   const through = sensor.throughAmps;
   const truth: Truth = through ? atLeast(interval(through), exactly(total)) : 'unknown';
-  const heat = sensor.shuntMilliohm && isKnown(sensor.shuntMilliohm) ? (interval(sensor.shuntMilliohm).high / 1000) * total ** 2 : null;
-  const says = through && isKnown(through) ? `trace and pads carry ${num(interval(through).low, 0)} A` : 'nobody says what trace and pads carry';
+  const heat =
+    sensor.shuntMilliohm && isKnown(sensor.shuntMilliohm)
+      ? (interval(sensor.shuntMilliohm).high / 1000) * total ** 2
+      : null;
+  const says =
+    through && isKnown(through)
+      ? `trace and pads carry ${num(interval(through).low, 0)} A`
+      : 'nobody says what trace and pads carry';
   return {
     rung: 3,
     state: truth === 'yes' ? 'holds' : truth === 'no' ? 'strained' : 'unknown',

@@ -15,7 +15,11 @@ export interface DeskDraw {
 
 /** What draws of USB alone: whatever hangs on a rail that is alive then, asked to live on it or not. */
 export function deskDraws(build: Build, hookup: Hookup): DeskDraw[] {
-  return hookup.parts.flatMap((p) => (p.supply && p.supply.usbAmps !== 0 ? [{ id: p.id, name: p.name, asked: build.parts.some((x) => x.id === p.id && x.onUsb), amps: p.supply.usbAmps }] : []));
+  return hookup.parts.flatMap((p) =>
+    p.supply && p.supply.usbAmps !== 0
+      ? [{ id: p.id, name: p.name, asked: build.parts.some((x) => x.id === p.id && x.onUsb), amps: p.supply.usbAmps }]
+      : [],
+  );
 }
 
 /** Amps of those whose draw is said. */
@@ -33,7 +37,9 @@ export function checkDesk(build: Build, hookup: Hookup): Finding[] {
   const others = draws.filter((d) => !d.asked);
   const all = sumOf(draws);
   if (asked.length === 0 || others.length === 0 || all <= usbAmps) return [];
-  const said = others.map((d) => (d.amps === null ? `${d.name}, whose draw nobody says` : `${d.name} ${num(d.amps, 2)} A`));
+  const said = others.map((d) =>
+    d.amps === null ? `${d.name}, whose draw nobody says` : `${d.name} ${num(d.amps, 2)} A`,
+  );
   return [
     {
       rung: 7,

@@ -58,15 +58,22 @@ function peak(build: Build, { continuousAmps, burstAmps, burstSeconds }: EscFigu
   const { peakAmps, peakSeconds } = build.motors;
   const byContinuous = atLeast(interval(continuousAmps), exactly(peakAmps));
   const byBurst: Truth =
-    build.policies.burst === 'ignored' ? 'no' : all([atLeast(interval(burstAmps), exactly(peakAmps)), atLeast(interval(burstSeconds), exactly(peakSeconds))]);
-  const truth: Truth = byContinuous === 'yes' || byBurst === 'yes' ? 'yes' : byContinuous === 'no' && byBurst === 'no' ? 'no' : 'unknown';
+    build.policies.burst === 'ignored'
+      ? 'no'
+      : all([atLeast(interval(burstAmps), exactly(peakAmps)), atLeast(interval(burstSeconds), exactly(peakSeconds))]);
+  const truth: Truth =
+    byContinuous === 'yes' || byBurst === 'yes' ? 'yes' : byContinuous === 'no' && byBurst === 'no' ? 'no' : 'unknown';
   const useBurst = byContinuous !== 'yes' && build.policies.burst !== 'ignored';
   const given = interval(useBurst ? burstAmps : continuousAmps).low;
   const margin = marginOf(given, peakAmps);
   const state = stateWithin(truth, margin, comfort.motors);
-  const said = (f: typeof burstAmps, digits = 1) => (isKnown(f) ? num(interval(f).low, digits) : 'an unknown number of');
-  const words = useBurst ? `${said(burstAmps)} A for ${said(burstSeconds, 0)} s` : `${said(continuousAmps)} A without end`;
-  const ignored = build.policies.burst === 'ignored' && byContinuous !== 'yes' ? ' Burst ratings are ignored by policy.' : '';
+  const said = (f: typeof burstAmps, digits = 1) =>
+    isKnown(f) ? num(interval(f).low, digits) : 'an unknown number of';
+  const words = useBurst
+    ? `${said(burstAmps)} A for ${said(burstSeconds, 0)} s`
+    : `${said(continuousAmps)} A without end`;
+  const ignored =
+    build.policies.burst === 'ignored' && byContinuous !== 'yes' ? ' Burst ratings are ignored by policy.' : '';
   return {
     rung: 3,
     state,
@@ -75,6 +82,10 @@ function peak(build: Build, { continuousAmps, burstAmps, burstSeconds }: EscFigu
     needed: `${num(peakAmps)} A for ${num(peakSeconds, 0)} s`,
     given: words,
     ...(margin === undefined ? {} : { margin }),
-    grounds: [ground('Continuous rating', continuousAmps, 'A'), ground('Burst rating', burstAmps, 'A'), ground('Burst time', burstSeconds, 's')],
+    grounds: [
+      ground('Continuous rating', continuousAmps, 'A'),
+      ground('Burst rating', burstAmps, 'A'),
+      ground('Burst time', burstSeconds, 's'),
+    ],
   };
 }

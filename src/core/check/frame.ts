@@ -11,7 +11,13 @@ import { counted, list, num, stateOf, worst, type Finding, type RungState } from
 
 /** Rung 1: does the board go onto the frame, and can its USB plug be reached? */
 export function checkFrame(build: Build, board: Board): Finding[] {
-  return [mounting(build, board), outline(build, board), height(build, board), ...plugs(build, board), ...underside(board)];
+  return [
+    mounting(build, board),
+    outline(build, board),
+    height(build, board),
+    ...plugs(build, board),
+    ...underside(board),
+  ];
 }
 
 function mounting(build: Build, board: Board): Finding {
@@ -35,21 +41,35 @@ function mounting(build: Build, board: Board): Finding {
     if (within(samePatternMm) === 'yes') return { state: worst([goesOn.state]), why: goesOn.why };
     const soft = all([within(isolatorsBridgeMm), flag(softIsolators)]);
     const truth = any([within(samePatternMm), soft]);
-    if (truth === 'yes') return { state: worst(['strained', goesOn.state]), why: 'the patterns differ by half a millimetre: soft isolators take it up' };
-    return { state: stateOf(truth), why: truth === 'unknown' ? 'nobody says what pattern the board has' : 'the holes do not meet' };
+    if (truth === 'yes')
+      return {
+        state: worst(['strained', goesOn.state]),
+        why: 'the patterns differ by half a millimetre: soft isolators take it up',
+      };
+    return {
+      state: stateOf(truth),
+      why: truth === 'unknown' ? 'nobody says what pattern the board has' : 'the holes do not meet',
+    };
   });
   const states: RungState[] = ['holds', 'strained', 'unknown', 'breaks'];
   const best = [...tries].sort((a, b) => states.indexOf(a.state) - states.indexOf(b.state))[0]!;
-  const fix = best.state === 'breaks' ? 'An adapter plate joins two patterns, for a few grams and millimetres.' : undefined;
-  return { ...base, state: best.state, sentence: `The frame takes ${offered}; the board has ${given}: ${best.why}.`, ...(fix ? { fix } : {}) };
+  const fix =
+    best.state === 'breaks' ? 'An adapter plate joins two patterns, for a few grams and millimetres.' : undefined;
+  return {
+    ...base,
+    state: best.state,
+    sentence: `The frame takes ${offered}; the board has ${given}: ${best.why}.`,
+    ...(fix ? { fix } : {}),
+  };
 }
 
 /** A thinner screw goes through a wider hole (ISO 273 clearance holes), not the other way. */
 function screwGoes(board: Screw | null, frame: Screw): { state: RungState; why: string } {
   if (board === null) return { state: 'unknown', why: 'nobody says what screw the holes take' };
   if (board === frame) return { state: 'holds', why: 'the holes meet' };
-  if (board === 'M3') return { state: 'strained', why: 'the holes meet; M2 screws sit loose in M3 holes and want isolators or washers' };
-  return { state: 'breaks', why: 'the frame\'s M3 screws do not pass M2 holes' };
+  if (board === 'M3')
+    return { state: 'strained', why: 'the holes meet; M2 screws sit loose in M3 holes and want isolators or washers' };
+  return { state: 'breaks', why: "the frame's M3 screws do not pass M2 holes" };
 }
 
 const hangsOnRange = 'whether it goes in hangs on a figure that is only known as a range.';
@@ -58,7 +78,10 @@ function outline(build: Build, board: Board): Finding {
   const length = interval(board.lengthMm);
   const width = interval(board.widthMm);
   const { bayLengthMm, bayWidthMm } = build.frame;
-  const air = (l: number, w: number) => ({ low: Math.min(bayLengthMm - l, bayWidthMm - w), high: Math.min(bayLengthMm - l, bayWidthMm - w) });
+  const air = (l: number, w: number) => ({
+    low: Math.min(bayLengthMm - l, bayWidthMm - w),
+    high: Math.min(bayLengthMm - l, bayWidthMm - w),
+  });
   const straight = { low: air(length.high, width.high).low, high: air(length.low, width.low).high };
   const turned = { low: air(width.high, length.high).low, high: air(width.low, length.low).high };
   const fitsStraight = atLeast(straight, { low: 0, high: 0 });
@@ -70,7 +93,9 @@ function outline(build: Build, board: Board): Finding {
   const size = `${num(length.high)} x ${num(width.high)} mm`;
   const why = {
     holds: `${num(room.low)} mm of air is left.`,
-    strained: turn ? 'it goes in only turned by 90 degrees: set the yaw offset.' : `only ${num(room.low)} mm of air is left.`,
+    strained: turn
+      ? 'it goes in only turned by 90 degrees: set the yaw offset.'
+      : `only ${num(room.low)} mm of air is left.`,
     unknown: Number.isFinite(room.low) ? hangsOnRange : 'nobody says how large the board is.',
     breaks: `it is ${num(-Math.max(straight.high, turned.high))} mm too large.`,
   }[state];
@@ -111,7 +136,9 @@ function height(build: Build, board: Board): Finding {
   const why = {
     holds: `the stack ${stack} (${sum}): ${num(room)} mm is left.`,
     strained: `the stack ${stack} (${sum}): only ${num(room)} mm is left.`,
-    unknown: Number.isFinite(h.high) ? `the stack ${stack} (${sum}): ${hangsOnRange}` : `and nobody says how high the board builds. ${num(bay - known.reduce((mm, l) => mm + l.mm.high, 0))} mm is left for it${sum && ` (${sum})`}.`,
+    unknown: Number.isFinite(h.high)
+      ? `the stack ${stack} (${sum}): ${hangsOnRange}`
+      : `and nobody says how high the board builds. ${num(bay - known.reduce((mm, l) => mm + l.mm.high, 0))} mm is left for it${sum && ` (${sum})`}.`,
     breaks: `the stack ${stack} (${sum}): it stands ${num(h.low - bay)} mm too high.`,
   }[state];
   return {
@@ -151,7 +178,8 @@ function plugs(build: Build, board: Board): Finding[] {
   const worth = (at: number) => Number(usbSide !== null && reached(usbSide, at)) * 10 + open(at);
   const best = turns.reduce((a, b) => (worth(b) > worth(a) ? b : a));
   const offset = yawOffset(board.arrowOffsetDeg, best);
-  const turnedWords = offset === 0 ? '' : ` The board lies with its arrow at ${offset} degrees: set a yaw offset of ${offset}.`;
+  const turnedWords =
+    offset === 0 ? '' : ` The board lies with its arrow at ${offset} degrees: set a yaw offset of ${offset}.`;
   const usb = usbSide !== null && reached(usbSide, best);
   const findings: Finding[] = [
     {
@@ -169,11 +197,23 @@ function plugs(build: Build, board: Board): Finding[] {
     },
   ];
   if (board.buttonSide && !reached(board.buttonSide, best)) {
-    findings.push({ rung: 1, state: 'strained', about: 'Button reach', sentence: `The button comes to the ${turned(board.buttonSide, best)}, where the frame is closed: the board comes out to press it.`, grounds: [] });
+    findings.push({
+      rung: 1,
+      state: 'strained',
+      about: 'Button reach',
+      sentence: `The button comes to the ${turned(board.buttonSide, best)}, where the frame is closed: the board comes out to press it.`,
+      grounds: [],
+    });
   }
   const shut = board.cableSides.filter((s) => !reached(s, best));
   if (shut.length > 0) {
-    findings.push({ rung: 1, state: 'strained', about: 'Cables', sentence: `Cables leave at the ${list(shut.map((s) => turned(s, best)))}, where the frame is closed: they bend round the edge.`, grounds: [] });
+    findings.push({
+      rung: 1,
+      state: 'strained',
+      about: 'Cables',
+      sentence: `Cables leave at the ${list(shut.map((s) => turned(s, best)))}, where the frame is closed: they bend round the edge.`,
+      grounds: [],
+    });
   }
   return findings;
 }
@@ -182,5 +222,13 @@ function plugs(build: Build, board: Board): Finding[] {
 function underside(board: Board): Finding[] {
   const hidden = board.pads.filter((p) => !p.reachable);
   if (hidden.length === 0) return [];
-  return [{ rung: 1, state: 'holds', about: 'Underside', sentence: `${counted(hidden.length, 'pad')} (${list(hidden.slice(0, 4).map((p) => p.label))}${hidden.length > 4 ? ' ...' : ''}) cannot be reached once the board is mounted: solder them first.`, grounds: [] }];
+  return [
+    {
+      rung: 1,
+      state: 'holds',
+      about: 'Underside',
+      sentence: `${counted(hidden.length, 'pad')} (${list(hidden.slice(0, 4).map((p) => p.label))}${hidden.length > 4 ? ' ...' : ''}) cannot be reached once the board is mounted: solder them first.`,
+      grounds: [],
+    },
+  ];
 }

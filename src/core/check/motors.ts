@@ -17,8 +17,12 @@ const separate = 'Set the build to separate ESCs (Pack and motors), and add thei
 /** Rung 3: enough ESC channels or motor outputs, and amps for cruise and for full throttle. */
 export function checkMotors(build: Build, board: Board): Finding[] {
   const { motors } = build;
-  if (motors.count === 0) return [{ rung: 3, state: 'holds', about: 'Motors', sentence: 'The build has no motors on the board.', grounds: [] }];
-  if (motors.esc === 'separate') return [...separateEscs(build, board), ...checkSensing(build, board), ...leads(build, board)];
+  if (motors.count === 0)
+    return [
+      { rung: 3, state: 'holds', about: 'Motors', sentence: 'The build has no motors on the board.', grounds: [] },
+    ];
+  if (motors.esc === 'separate')
+    return [...separateEscs(build, board), ...checkSensing(build, board), ...leads(build, board)];
   if (!board.esc) {
     return [
       {
@@ -33,7 +37,12 @@ export function checkMotors(build: Build, board: Board): Finding[] {
       },
     ];
   }
-  return [...escAgainstMotors(build, board.esc, 'the board', separate), ...padLimit(build, board), ...checkSensing(build, board), ...leads(build, board)];
+  return [
+    ...escAgainstMotors(build, board.esc, 'the board', separate),
+    ...padLimit(build, board),
+    ...checkSensing(build, board),
+    ...leads(build, board),
+  ];
 }
 
 /** Corner and motor pads may carry less than the transistors behind them. */

@@ -17,10 +17,15 @@ function fullPack(build: Build, board: Board): Finding {
   const { high } = packSwing(build.pack);
   const stated = isKnown(board.packMaxVolts);
   const cells = interval(board.packCells.max);
-  const limit = board.packMaxVolts && stated ? interval(board.packMaxVolts) : { low: fullVolts(cells.low), high: fullVolts(cells.high) };
+  const limit =
+    board.packMaxVolts && stated
+      ? interval(board.packMaxVolts)
+      : { low: fullVolts(cells.low), high: fullVolts(cells.high) };
   const truth = atLeast(limit, { low: high, high });
   const margin = marginOf(limit.low, high);
-  const words = stated ? `${num(limit.low, 2)} V at most` : `${num(cells.low, 0)} cells at most, ${num(limit.low, 2)} V full`;
+  const words = stated
+    ? `${num(limit.low, 2)} V at most`
+    : `${num(cells.low, 0)} cells at most, ${num(limit.low, 2)} V full`;
   const state = stated ? stateWithin(truth, margin, comfort.packVolts) : stateOf(truth);
   const why = {
     holds: 'it survives the full pack.',
@@ -44,7 +49,12 @@ function emptyPack(build: Build, board: Board): Finding {
   const cells = interval(board.packCells.min);
   const truth = atLeast({ low: build.pack.cells, high: build.pack.cells }, cells);
   const state = stateOf(truth);
-  const why = { holds: 'it starts.', strained: '', unknown: 'nobody says from how many cells it runs.', breaks: 'it may not start, or drop out in flight.' }[state];
+  const why = {
+    holds: 'it starts.',
+    strained: '',
+    unknown: 'nobody says from how many cells it runs.',
+    breaks: 'it may not start, or drop out in flight.',
+  }[state];
   return {
     rung: 2,
     state,

@@ -16,8 +16,20 @@ export function separateEscs(build: Build, board: Board): Finding[] {
 /** Nothing breaks by it, but few would want it. */
 function idle({ esc, kind }: Board): Finding[] {
   if (!esc) return [];
-  const fix = kind === 'stack' ? 'The controller of this stack alone, where a shop sells it; or ESCs on the board, where its channels are enough.' : 'ESCs on the board, where its channels are enough.';
-  return [{ rung: 3, state: 'strained', about: 'ESC on the board', sentence: 'The build counts on separate ESCs: the one on the board is paid for and carried for nothing.', grounds: [], fix }];
+  const fix =
+    kind === 'stack'
+      ? 'The controller of this stack alone, where a shop sells it; or ESCs on the board, where its channels are enough.'
+      : 'ESCs on the board, where its channels are enough.';
+  return [
+    {
+      rung: 3,
+      state: 'strained',
+      about: 'ESC on the board',
+      sentence: 'The build counts on separate ESCs: the one on the board is paid for and carried for nothing.',
+      grounds: [],
+      fix,
+    },
+  ];
 }
 
 function outputs(build: Build, board: Board): Finding {
@@ -61,9 +73,27 @@ function harness(build: Build, board: Board): Finding[] {
   const pins = build.motors.ownEsc!.pins;
   const own = board.escPlug?.pins ?? [];
   if (pins.length === 0) return [];
-  if (own.length === 0) return [{ rung: 3, state: 'strained', about: 'ESC harness', sentence: 'The board has no plug for a four-in-one ESC: its wires are soldered one by one.', grounds: [] }];
+  if (own.length === 0)
+    return [
+      {
+        rung: 3,
+        state: 'strained',
+        about: 'ESC harness',
+        sentence: 'The board has no plug for a four-in-one ESC: its wires are soldered one by one.',
+        grounds: [],
+      },
+    ];
   const meets = meetings(own, pins);
-  if (meets.length === 0) return [{ rung: 3, state: 'holds', about: 'ESC harness', sentence: 'Both ends of the ESC harness have the same pin order.', grounds: [] }];
+  if (meets.length === 0)
+    return [
+      {
+        rung: 3,
+        state: 'holds',
+        about: 'ESC harness',
+        sentence: 'Both ends of the ESC harness have the same pin order.',
+        grounds: [],
+      },
+    ];
   const burns = meets.filter((m) => m.burns);
   const first = (burns.length > 0 ? burns : meets).slice(0, 2).map((m) => `${m.board} would meet ${m.esc}`);
   return [

@@ -1,7 +1,12 @@
 import type { Link } from '../model/peripheral';
 import { protocols } from '../trade/protocol';
 
-const sides = { hear: 'a port that hears', talk: 'a port that talks', both: 'a port that hears and talks', 'one wire': 'a port whose talking pad carries one wire both ways' } as const;
+const sides = {
+  hear: 'a port that hears',
+  talk: 'a port that talks',
+  both: 'a port that hears and talks',
+  'one wire': 'a port whose talking pad carries one wire both ways',
+} as const;
 
 /** What a link is, in plain words with the printed marking behind. */
 export function linkWords(link: Link): string {
@@ -19,7 +24,9 @@ export function linkWords(link: Link): string {
     case 'analogue':
       return `an input for ${link.input}`;
     case 'video':
-      return link.role === 'camera' ? 'a camera input' : `a video output${link.overlay ? ' with the board\'s overlay' : ''}`;
+      return link.role === 'camera'
+        ? 'a camera input'
+        : `a video output${link.overlay ? " with the board's overlay" : ''}`;
     case 'camera control':
       return 'a camera control pad';
     case 'buzzer':

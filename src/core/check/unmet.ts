@@ -16,17 +16,34 @@ const rungs = [4, 5, 6, 7] as const;
  * Why not every must can be wired: a finding for each rung of 4 to 7 that fails, lowest first. What clashes at the
  * lowest also clashes above, so only what is new there is said again.
  */
-export function mustFindings(shop: Workshop, works: Jury, laid: LaidPart[], failing: { rung: SolvedRung; state: RungState }[]): Finding[] {
+export function mustFindings(
+  shop: Workshop,
+  works: Jury,
+  laid: LaidPart[],
+  failing: { rung: SolvedRung; state: RungState }[],
+): Finding[] {
   let known: LaidPart[] | null = null;
   return failing.map(({ rung, state }) => {
     const musts = laid.filter((l) => l.part.priority === 'must');
     const core = smallestConflict(works, known ?? musts, rung);
     if (core.length === 0) {
       const open = doubts(musts, rung);
-      return { rung, state, about: 'Unknown figures', sentence: `Every must can be wired only if this turns out well: ${list(open.length > 0 ? open : ['a figure nobody states'])}.`, grounds: [] };
+      return {
+        rung,
+        state,
+        about: 'Unknown figures',
+        sentence: `Every must can be wired only if this turns out well: ${list(open.length > 0 ? open : ['a figure nobody states'])}.`,
+        grounds: [],
+      };
     }
     if (known && core.length === known.length) {
-      return { rung, state, about: 'Nothing new', sentence: `What breaks at ${rungNames[failing[0]!.rung - 1]} cannot be wired here either.`, grounds: [] };
+      return {
+        rung,
+        state,
+        about: 'Nothing new',
+        sentence: `What breaks at ${rungNames[failing[0]!.rung - 1]} cannot be wired here either.`,
+        grounds: [],
+      };
     }
     known ??= core;
     return clash(shop, core, rung, state);
@@ -43,23 +60,51 @@ export function leftOutFinding(shop: Workshop, works: Jury, wired: LaidPart[], p
       return { ...finding, about: name, sentence: `${name} (${part.part.priority}) is left out. ${finding.sentence}` };
     }
   }
-  return { rung: 4, state: 'strained', about: name, sentence: `${name} (${part.part.priority}) is left out: wiring it would cost money, mass or effort, which outranks a ${part.part.priority}.`, grounds: [], fix: 'Make it a must or a should to have it wired all the same.' };
+  return {
+    rung: 4,
+    state: 'strained',
+    about: name,
+    sentence: `${name} (${part.part.priority}) is left out: wiring it would cost money, mass or effort, which outranks a ${part.part.priority}.`,
+    grounds: [],
+    fix: 'Make it a must or a should to have it wired all the same.',
+  };
 }
 
 function doubts(parts: LaidPart[], rung: SolvedRung): string[] {
-  const whys = parts.flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways.flatMap((w) => w.conditions.flatMap((c) => (c.rung <= rung && c.truth === 'unknown' ? [c.why] : []))))));
+  const whys = parts.flatMap((l) =>
+    l.modes.flatMap((m) =>
+      m.needs.flatMap((n) =>
+        n.ways.flatMap((w) => w.conditions.flatMap((c) => (c.rung <= rung && c.truth === 'unknown' ? [c.why] : []))),
+      ),
+    ),
+  );
   return [...new Set(whys)].slice(0, 4);
 }
 
 function clash(shop: Workshop, core: LaidPart[], rung: SolvedRung, state: RungState): Finding {
   const alone = core.length === 1;
-  const grounds = core.flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways.flatMap((w) => w.conditions.flatMap((c) => (c.rung === rung && !isMet(c, shop.world) ? (c.grounds ?? []) : []))))));
+  const grounds = core.flatMap((l) =>
+    l.modes.flatMap((m) =>
+      m.needs.flatMap((n) =>
+        n.ways.flatMap((w) =>
+          w.conditions.flatMap((c) => (c.rung === rung && !isMet(c, shop.world) ? (c.grounds ?? []) : [])),
+        ),
+      ),
+    ),
+  );
   return {
     rung,
     state,
     about: list(core.map((l) => l.part.peripheral.name)),
-    sentence: alone && (rung < 7 || noWay(core[0]!, shop.world)) ? aloneWords(core[0]!, rung, shop.world) : rung === 7 ? loadWords(shop, core) : clashWords(shop, core, rung),
-    grounds: grounds.filter((g, i) => grounds.findIndex((h) => h.what === g.what && h.figure === g.figure) === i).slice(0, 6),
+    sentence:
+      alone && (rung < 7 || noWay(core[0]!, shop.world))
+        ? aloneWords(core[0]!, rung, shop.world)
+        : rung === 7
+          ? loadWords(shop, core)
+          : clashWords(shop, core, rung),
+    grounds: grounds
+      .filter((g, i) => grounds.findIndex((h) => h.what === g.what && h.figure === g.figure) === i)
+      .slice(0, 6),
     ...fixHint(shop, core, rung),
   };
 }
@@ -80,21 +125,31 @@ function aloneWords(l: LaidPart, rung: SolvedRung, world: World): string {
       // The way that got furthest says most.
       const furthest = failing.flatMap((f) => (f ? [f] : [])).sort((a, b) => b.rung - a.rung);
       const reasons = [...new Set(furthest.map((f) => f.why))];
-      const lacks = reasons.length > 0 ? reasons : [n.kind === 'supply' ? 'the board has no supply pads' : 'every port is taken for good or there is none'];
+      const lacks =
+        reasons.length > 0
+          ? reasons
+          : [n.kind === 'supply' ? 'the board has no supply pads' : 'every port is taken for good or there is none'];
       const what = n.link ? linkNeeds(n.link) : 'a supply inside its range';
-      const many = lacks.length > 3 ? `${lacks.slice(0, 3).join('; ')}; and ${lacks.length - 3} more` : lacks.join('; ');
+      const many =
+        lacks.length > 3 ? `${lacks.slice(0, 3).join('; ')}; and ${lacks.length - 3} more` : lacks.join('; ');
       return [`${what}: ${many}`];
     }),
   );
   const first = [...new Set(tried)][0];
   const ways = l.modes.length > 1 ? ` None of its ${l.modes.length} ways works here.` : '';
-  return first ? `${name} needs ${first}.${ways}` : `${name} cannot be wired here: its links and its supply rule each other out.${ways}`;
+  return first
+    ? `${name} needs ${first}.${ways}`
+    : `${name} cannot be wired here: its links and its supply rule each other out.${ways}`;
 }
 
 function clashWords(shop: Workshop, core: LaidPart[], rung: SolvedRung): string {
   const names = list(core.map((l) => l.part.peripheral.name));
   if (rung === 6) {
-    const bridge = shop.board.bridges.find((b) => core.every((l) => l.modes.some((m) => m.needs.some((n) => n.ways.some((w) => w.tags.some((t) => t.id === `bridge:${b.id}`))))));
+    const bridge = shop.board.bridges.find((b) =>
+      core.every((l) =>
+        l.modes.some((m) => m.needs.some((n) => n.ways.some((w) => w.tags.some((t) => t.id === `bridge:${b.id}`)))),
+      ),
+    );
     return bridge
       ? `${names} sit behind one bridge: no position of ${bridge.label} suits them all.`
       : `${names} cannot all be supplied and wired at once: each needs pads that rule another's out.`;
@@ -102,12 +157,20 @@ function clashWords(shop: Workshop, core: LaidPart[], rung: SolvedRung): string 
   const serial = core.every((l) => l.modes.every((m) => m.needs.some((n) => n.link?.kind === 'serial')));
   if (!serial) return `${names} cannot all be wired: they compete for the same pads, outputs or inputs.`;
   const usable = compile(shop, core, rung).parts.flatMap(({ modes }) =>
-    modes.flatMap(({ needs }) => needs.flatMap(({ ways }) => ways.flatMap((w) => (w.link?.kind === 'port' ? [w.link.group] : [])))),
+    modes.flatMap(({ needs }) =>
+      needs.flatMap(({ ways }) => ways.flatMap((w) => (w.link?.kind === 'port' ? [w.link.group] : []))),
+    ),
   );
   const groups = new Set(usable);
   const count = [...groups].reduce((sum, g) => sum + (shop.rows.get(`port:${g}`)?.limit ?? 0), 0);
-  const links = core.reduce((sum, l) => sum + Math.min(...l.modes.map((m) => m.needs.filter((n) => n.link?.kind === 'serial').length)), 0);
-  const why = rung === 5 ? ` with the sense each needs${core.some((l) => l.modes.some((m) => m.needs.some((n) => n.link?.kind === 'serial' && protocols[n.link.protocol].sense === 'inverted'))) ? ' (inverted or plain)' : ''}` : '';
+  const links = core.reduce(
+    (sum, l) => sum + Math.min(...l.modes.map((m) => m.needs.filter((n) => n.link?.kind === 'serial').length)),
+    0,
+  );
+  const why =
+    rung === 5
+      ? ` with the sense each needs${core.some((l) => l.modes.some((m) => m.needs.some((n) => n.link?.kind === 'serial' && protocols[n.link.protocol].sense === 'inverted'))) ? ' (inverted or plain)' : ''}`
+      : '';
   return `${capital(names)} need ${links} serial port${links === 1 ? '' : 's'} between them${why}; ${count === 1 ? '1 is' : `${count} are`} there. ${claimWords(shop)}`.trim();
 }
 
@@ -132,25 +195,46 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
   const say = (label: string, row: string, steadyMa: number, peakMa: number, why: string) => {
     const able = core.filter((l) => leastOn([l], `peak:${row}`) > 0);
     const names = list(able.map((l) => l.part.peripheral.name));
-    const [steady, peak] = [apart(leastOn(able, `steady:${row}`), steadyMa), apart(leastOn(able, `peak:${row}`), peakMa)];
-    limits.push(`${names === said ? 'or' : `${names} would draw`} ${steady[0]} A of ${label}, ${peak[0]} A at peak; it may carry ${steady[1]} A${why}, ${peak[1]} A for moments`);
+    const [steady, peak] = [
+      apart(leastOn(able, `steady:${row}`), steadyMa),
+      apart(leastOn(able, `peak:${row}`), peakMa),
+    ];
+    limits.push(
+      `${names === said ? 'or' : `${names} would draw`} ${steady[0]} A of ${label}, ${peak[0]} A at peak; it may carry ${steady[1]} A${why}, ${peak[1]} A for moments`,
+    );
     said = names;
   };
   // Where no single sum is too much, but all choices together: every regulator they could stand on is named.
   for (const r of weak.length > 0 || onUsb > usbAmps ? weak : railsFor(shop, core)) {
     const { deratedMa, printedMa, share, ownMa, byHeat } = railLimits(shop, r.id);
     const own = ownMa > 0 ? ` after the board's own ${num(ownMa / 1000, 2)} A` : '';
-    say(r.label, r.id, deratedMa, printedMa, ` (${byHeat ? 'a linear regulator: more turns into too much heat on the full pack' : `${num(share * 100, 0)} % of its rating`}${own})`);
+    say(
+      r.label,
+      r.id,
+      deratedMa,
+      printedMa,
+      ` (${byHeat ? 'a linear regulator: more turns into too much heat on the full pack' : `${num(share * 100, 0)} % of its rating`}${own})`,
+    );
   }
   for (const label of new Set(fed.map((w) => w.feed!.label))) {
-    const row = fed.find((w) => w.feed!.label === label)!.rows.find((r) => r.id.startsWith('peak:part:'))?.id.slice('peak:'.length);
+    const row = fed
+      .find((w) => w.feed!.label === label)!
+      .rows.find((r) => r.id.startsWith('peak:part:'))
+      ?.id.slice('peak:'.length);
     const [steadyMa, peakMa] = ['steady', 'peak'].map((kind) => shop.rows.get(`${kind}:${row}`)?.limit);
     if (row && steadyMa !== undefined && peakMa !== undefined) say(label, row, steadyMa, peakMa, '');
   }
   const drawers = core.filter((l) => leastOn([l], 'usb') > 0);
-  if (drawers.length > 0 && (onUsb > usbAmps || limits.length === 0)) limits.push(`${list(drawers.map((l) => l.part.peripheral.name))} would draw ${num(onUsb, 2)} A of USB on the desk; it gives ${num(usbAmps, 1)} A to what must live on it`);
+  if (drawers.length > 0 && (onUsb > usbAmps || limits.length === 0))
+    limits.push(
+      `${list(drawers.map((l) => l.part.peripheral.name))} would draw ${num(onUsb, 2)} A of USB on the desk; it gives ${num(usbAmps, 1)} A to what must live on it`,
+    );
   if (limits.length > 0) return `${limits.join('; ')}: too little.`;
-  const draw = (which: 'typicalAmps' | 'peakAmps') => num(core.reduce((sum, l) => sum + leastWatts(l, which), 0), 1);
+  const draw = (which: 'typicalAmps' | 'peakAmps') =>
+    num(
+      core.reduce((sum, l) => sum + leastWatts(l, which), 0),
+      1,
+    );
   return `${list(core.map((l) => l.part.peripheral.name))} ${core.length === 1 ? 'takes' : 'take'} ${draw('typicalAmps')} W, ${draw('peakAmps')} W at peak; no choice of supplies carries that.`;
 }
 
@@ -162,7 +246,9 @@ function apart(oneMa: number, otherMa: number): [string, string] {
 
 /** The supplies whose volts suit these parts: on the board's rails, and from other parts. */
 function suppliesFor(core: LaidPart[]): { direct: Way[]; fed: Way[] } {
-  const ways = core.flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways))).filter((w) => w.conditions.every((c) => c.rung > 6 || c.truth === 'yes'));
+  const ways = core
+    .flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways)))
+    .filter((w) => w.conditions.every((c) => c.rung > 6 || c.truth === 'yes'));
   const isFed = (w: Way) => w.feed?.rail.startsWith('part:') === true;
   return { direct: ways.filter((w) => !isFed(w)), fed: ways.filter(isFed) };
 }
@@ -175,29 +261,42 @@ function railsFor(shop: Workshop, core: LaidPart[]): Rail[] {
 
 /** Those of them that do not carry them all together. */
 function weakRails(shop: Workshop, core: LaidPart[]): Rail[] {
-  const carries = (rail: string) => ['peak', 'steady'].every((kind) => leastOn(core, `${kind}:${rail}`) <= (shop.rows.get(`${kind}:${rail}`)?.limit ?? 0));
+  const carries = (rail: string) =>
+    ['peak', 'steady'].every(
+      (kind) => leastOn(core, `${kind}:${rail}`) <= (shop.rows.get(`${kind}:${rail}`)?.limit ?? 0),
+    );
   return railsFor(shop, core).filter((r) => !carries(r.id));
 }
 
 /** The least that these parts together put on a row, in mA, wherever they put anything on it. */
 function leastOn(core: LaidPart[], id: string): number {
-  const amounts = (l: LaidPart) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways.flatMap((w) => w.rows.filter((r) => r.id === id).map((r) => r.amount))));
+  const amounts = (l: LaidPart) =>
+    l.modes.flatMap((m) =>
+      m.needs.flatMap((n) => n.ways.flatMap((w) => w.rows.filter((r) => r.id === id).map((r) => r.amount))),
+    );
   return core.reduce((sum, l) => sum + (amounts(l).length > 0 ? Math.min(...amounts(l)) : 0), 0);
 }
 
 function leastWatts(l: LaidPart, which: 'typicalAmps' | 'peakAmps'): number {
-  const watts = l.modes.flatMap(({ mode }) => (mode.supply && isKnown(mode.supply[which]) ? [interval(mode.supply[which]).low * mode.supply.atVolts] : [0]));
+  const watts = l.modes.flatMap(({ mode }) =>
+    mode.supply && isKnown(mode.supply[which]) ? [interval(mode.supply[which]).low * mode.supply.atVolts] : [0],
+  );
   return Math.min(...watts);
 }
 
 function fixHint(shop: Workshop, core: LaidPart[], rung: SolvedRung): { fix?: string } {
-  if (rung === 7 && leastOn(core, 'usb') > usbAmps * 1000 && weakRails(shop, core).length === 0) return { fix: 'Let the largest of them go without USB: untick "Must work from USB alone on the desk" in its sheet.' };
+  if (rung === 7 && leastOn(core, 'usb') > usbAmps * 1000 && weakRails(shop, core).length === 0)
+    return {
+      fix: 'Let the largest of them go without USB: untick "Must work from USB alone on the desk" in its sheet.',
+    };
   if (rung === 7) return { fix: 'An external regulator for the largest of them, or a board with a stronger one.' };
   if (rung === 4 && core.length > 1) {
     const optional = core.filter((l) => l.part.priority !== 'must').map((l) => l.part.peripheral.name);
     if (optional.length > 0) return { fix: `Leave out ${list(optional)}.` };
     const forGood = shop.board.ports.filter((p) => p.taken && !p.taken.release).length;
-    return { fix: `A board with ${forGood > 0 ? 'fewer ports taken for good' : 'one more free port'}, or one part on another kind of link.` };
+    return {
+      fix: `A board with ${forGood > 0 ? 'fewer ports taken for good' : 'one more free port'}, or one part on another kind of link.`,
+    };
   }
   return {};
 }

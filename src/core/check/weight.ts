@@ -17,7 +17,11 @@ export interface MassLine {
 
 /** Everything that leaves the ground, line by line. A part that the hookup leaves out weighs nothing, unless it is a must: then it is still owed. */
 export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[] {
-  const line = (what: string, figure: NumberFigure): MassLine => ({ what, figure, grams: atLeastZero(interval(figure)) });
+  const line = (what: string, figure: NumberFigure): MassLine => ({
+    what,
+    figure,
+    grams: atLeastZero(interval(figure)),
+  });
   const flown = new Set(hookup.parts.filter((p) => p.mode || p.priority === 'must').map((p) => p.id));
   return [
     line('Bare craft', build.bareMassG),
@@ -25,8 +29,22 @@ export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[
     line(board.name, board.massG),
     ...build.parts.filter((p) => flown.has(p.id)).map((p) => line(p.peripheral.name, p.peripheral.massG)),
     ...draggedIn(build, board, hookup).map((s) => line(s.what, { value: s.grams, origin: 'assumed', source: s.why })),
-    ...deliveredCapacitor(board).map((grams) => line('Capacitor delivered with the board', { value: grams, origin: 'assumed', source: 'the stated mass does not say that it includes one' })),
-    ...(hookup.cost.deciGrams > 0 ? [line('Extras of the hookup', { value: hookup.cost.deciGrams / 10, origin: 'assumed' as const, source: 'converters, filters and releases of this hookup' })] : []),
+    ...deliveredCapacitor(board).map((grams) =>
+      line('Capacitor delivered with the board', {
+        value: grams,
+        origin: 'assumed',
+        source: 'the stated mass does not say that it includes one',
+      }),
+    ),
+    ...(hookup.cost.deciGrams > 0
+      ? [
+          line('Extras of the hookup', {
+            value: hookup.cost.deciGrams / 10,
+            origin: 'assumed' as const,
+            source: 'converters, filters and releases of this hookup',
+          }),
+        ]
+      : []),
   ];
 }
 
@@ -47,7 +65,9 @@ export function checkWeight(build: Build, lines: MassLine[]): Finding[] {
   const truth = atLeast({ low: limit, high: limit }, mass);
   const state = stateWithin(truth, margin, comfort.weight);
   const unknown = lines.filter((l) => !Number.isFinite(l.grams.high)).map((l) => l.what);
-  const words = Number.isFinite(mass.high) ? span(mass.low, mass.high, 'g', 0) : `at least ${num(mass.low, 0)} g (nobody says what ${unknown.join(' and ')} weighs)`;
+  const words = Number.isFinite(mass.high)
+    ? span(mass.low, mass.high, 'g', 0)
+    : `at least ${num(mass.low, 0)} g (nobody says what ${unknown.join(' and ')} weighs)`;
   const lead = {
     holds: `${num(limit - mass.high, 0)} g below the limit of ${num(limit, 0)} g`,
     strained: `Only ${num(limit - mass.high, 0)} g below the limit of ${num(limit, 0)} g`,

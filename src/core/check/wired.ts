@@ -8,7 +8,13 @@ import { linkWords } from './signal-words';
 /** Findings of rungs 4 to 7 on everything that the hookup does wire. */
 export function checkWired(hookup: Hookup): Finding[] {
   const wired = hookup.parts.filter((p) => p.mode);
-  return [...portCount(hookup), ...wired.flatMap(linkFindings), ...wired.flatMap(supplyFindings), ...bridgeFindings(hookup), ...[...hookup.rails, ...hookup.outputs].flatMap(loadFinding)];
+  return [
+    ...portCount(hookup),
+    ...wired.flatMap(linkFindings),
+    ...wired.flatMap(supplyFindings),
+    ...bridgeFindings(hookup),
+    ...[...hookup.rails, ...hookup.outputs].flatMap(loadFinding),
+  ];
 }
 
 function portCount(hookup: Hookup): Finding[] {
@@ -31,7 +37,15 @@ function portCount(hookup: Hookup): Finding[] {
 function linkFindings(part: WiredPart): Finding[] {
   const extra: Finding[] =
     part.mode!.lost.length > 0
-      ? [{ rung: 5, state: 'strained', about: part.name, sentence: `${part.name} is wired by "${part.mode!.label}": ${list(part.mode!.lost)}.`, grounds: [] }]
+      ? [
+          {
+            rung: 5,
+            state: 'strained',
+            about: part.name,
+            sentence: `${part.name} is wired by "${part.mode!.label}": ${list(part.mode!.lost)}.`,
+            grounds: [],
+          },
+        ]
       : [];
   return [
     ...extra,
@@ -84,14 +98,26 @@ function supplyFindings(part: WiredPart): Finding[] {
       ...(s.margin === null ? {} : { margin: s.margin / 100 }),
       grounds: rails.flatMap((c) => c.grounds ?? []),
     },
-    ...loads.map((c): Finding => ({ rung: 7, state: stateOf(c.truth), about: part.name, sentence: `${capital(c.why)}.`, grounds: c.grounds ?? [] })),
+    ...loads.map((c): Finding => ({
+      rung: 7,
+      state: stateOf(c.truth),
+      about: part.name,
+      sentence: `${capital(c.why)}.`,
+      grounds: c.grounds ?? [],
+    })),
   ];
 }
 
 function bridgeFindings(hookup: Hookup): Finding[] {
   return hookup.bridges
     .filter((b) => b.moved)
-    .map((b) => ({ rung: 6, state: 'holds', about: b.label, sentence: `Set ${b.label} to ${b.positionLabel}, before anything is powered.`, grounds: [] }));
+    .map((b) => ({
+      rung: 6,
+      state: 'holds',
+      about: b.label,
+      sentence: `Set ${b.label} to ${b.positionLabel}, before anything is powered.`,
+      grounds: [],
+    }));
 }
 
 function loadFinding(r: Hookup['rails'][number]): Finding[] {
@@ -101,7 +127,11 @@ function loadFinding(r: Hookup['rails'][number]): Finding[] {
   const state = r.atLeast ? 'unknown' : r.over || free < comfort.load ? 'strained' : 'holds';
   const unsaid = r.parts.filter((p) => p.unsaid).map((p) => p.name);
   const own = r.ownMa > 0 ? `, less ${num(r.ownMa / 1000, 2)} A for the board itself` : '';
-  const derate = r.byHeat ? ` (a linear regulator: more would burn too many watts on the full pack${own})` : r.share < 1 ? ` (${num((r.printedMa + r.ownMa) / 1000, 2)} A x ${num(r.share * 100, 0)} %${own})` : '';
+  const derate = r.byHeat
+    ? ` (a linear regulator: more would burn too many watts on the full pack${own})`
+    : r.share < 1
+      ? ` (${num((r.printedMa + r.ownMa) / 1000, 2)} A x ${num(r.share * 100, 0)} %${own})`
+      : '';
   return [
     {
       rung: 7,

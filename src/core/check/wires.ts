@@ -8,7 +8,22 @@ import { num, type Finding } from './finding';
 
 /** Rung 7, the way from pad to part: the pins of the plug, and the wire and its ground return. */
 export function checkWires(build: Build, board: Board, hookup: Hookup): Finding[] {
-  return hookup.parts.flatMap((p) => (p.supply ? [...pins(board, p), ...wire(p, routeMm(build, board, build.parts.find((x) => x.id === p.id), p.supply.pads[0] ?? null))] : []));
+  return hookup.parts.flatMap((p) =>
+    p.supply
+      ? [
+          ...pins(board, p),
+          ...wire(
+            p,
+            routeMm(
+              build,
+              board,
+              build.parts.find((x) => x.id === p.id),
+              p.supply.pads[0] ?? null,
+            ),
+          ),
+        ]
+      : [],
+  );
 }
 
 function pins(board: Board, part: WiredPart): Finding[] {
@@ -35,8 +50,25 @@ function pins(board: Board, part: WiredPart): Finding[] {
 function wire(part: WiredPart, mm: number): Finding[] {
   const { peakAmps, volts } = part.supply!;
   const gauge = gaugeFor(peakAmps);
-  if (gauge === null) return [{ rung: 7, state: 'strained', about: part.name, sentence: `${part.name} draws ${num(peakAmps, 0)} A: no single wire of the table carries that; run two.`, grounds: [] }];
+  if (gauge === null)
+    return [
+      {
+        rung: 7,
+        state: 'strained',
+        about: part.name,
+        sentence: `${part.name} draws ${num(peakAmps, 0)} A: no single wire of the table carries that; run two.`,
+        grounds: [],
+      },
+    ];
   const lost = dropVolts(gauge, mm, peakAmps);
   if (!Number.isFinite(volts.low) || lost <= 0.05 * volts.low) return [];
-  return [{ rung: 7, state: 'strained', about: part.name, sentence: `${num(mm, 0)} mm of ${gauge} AWG out and back lose ${num(lost, 2)} V of ${num(volts.low, 1)} V at ${part.name}'s peak: take a thicker wire.`, grounds: [] }];
+  return [
+    {
+      rung: 7,
+      state: 'strained',
+      about: part.name,
+      sentence: `${num(mm, 0)} mm of ${gauge} AWG out and back lose ${num(lost, 2)} V of ${num(volts.low, 1)} V at ${part.name}'s peak: take a thicker wire.`,
+      grounds: [],
+    },
+  ];
 }

@@ -26,10 +26,15 @@ export function applyFix({ build, board }: Pair, fix: Fix): Pair {
         build: changePart(build, fix, (p) => p),
         board: {
           ...board,
-          pads: [...board.pads, { id, label: 'EXT', face: 'top', form: 'pad', size: 'medium', edge: 'inner', order: 0, reachable: true }],
+          pads: [
+            ...board.pads,
+            { id, label: 'EXT', face: 'top', form: 'pad', size: 'medium', edge: 'inner', order: 0, reachable: true },
+          ],
           rails: [
             ...board.rails,
-            ...(board.rails.some((r) => r.source.kind === 'pack') ? [] : [{ id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' as const } }]),
+            ...(board.rails.some((r) => r.source.kind === 'pack')
+              ? []
+              : [{ id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' as const } }]),
             {
               id,
               label: `external ${fix.volts} V regulator`,
@@ -55,7 +60,11 @@ export function applyFix({ build, board }: Pair, fix: Fix): Pair {
           ...p,
           peripheral: {
             ...p.peripheral,
-            modes: p.peripheral.modes.map((m) => ({ ...m, links: m.links.map((l) => (l.kind === 'serial' ? { ...l, sense: 'plain' as const } : l)), lost: [...m.lost, 'an inverter sits in the line'] })),
+            modes: p.peripheral.modes.map((m) => ({
+              ...m,
+              links: m.links.map((l) => (l.kind === 'serial' ? { ...l, sense: 'plain' as const } : l)),
+              lost: [...m.lost, 'an inverter sits in the line'],
+            })),
           },
         })),
         board,
@@ -64,7 +73,16 @@ export function applyFix({ build, board }: Pair, fix: Fix): Pair {
       return {
         build: changePart(build, fix, (p) => ({
           ...p,
-          peripheral: { ...p.peripheral, modes: p.peripheral.modes.map((m) => ({ ...m, links: m.links.map((l) => (l.kind === 'serial' ? { ...l, sendsVolts: undefined, hearsFromVolts: undefined } : l)), lost: [...m.lost, 'a level shifter sits in the line'] })) },
+          peripheral: {
+            ...p.peripheral,
+            modes: p.peripheral.modes.map((m) => ({
+              ...m,
+              links: m.links.map((l) =>
+                l.kind === 'serial' ? { ...l, sendsVolts: undefined, hearsFromVolts: undefined } : l,
+              ),
+              lost: [...m.lost, 'a level shifter sits in the line'],
+            })),
+          },
         })),
         board,
       };
@@ -89,7 +107,12 @@ function changePart(build: Build, fix: Fix & { part: string }, change: (p: Part)
     parts: build.parts.map((p) => {
       if (p.id !== fix.part) return p;
       const changed = change(p);
-      const modes = changed.peripheral.modes.map((m) => ({ ...m, cents: m.cents + price.cents, grams: m.grams + price.grams, effort: m.effort + price.effort }));
+      const modes = changed.peripheral.modes.map((m) => ({
+        ...m,
+        cents: m.cents + price.cents,
+        grams: m.grams + price.grams,
+        effort: m.effort + price.effort,
+      }));
       return { ...changed, peripheral: { ...changed.peripheral, modes } };
     }),
   };

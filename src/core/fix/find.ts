@@ -38,7 +38,9 @@ export function findFixes(build: Build, board: Board, general: GeneralSolver | n
   const candidates = candidatesFor(build, board, now);
   const climbed = (sets: Fix[][]) => sets.map((fixes) => ({ fixes, climb: climbWith(build, board, fixes, general) }));
   const single = climbed(candidates.map((fix) => [fix]));
-  const tried: Tried[] = single.some(enough) ? single : [...single, ...climbed(pairsOf(candidates).slice(0, mostPairs))];
+  const tried: Tried[] = single.some(enough)
+    ? single
+    : [...single, ...climbed(pairsOf(candidates).slice(0, mostPairs))];
   const whole = tried.filter(enough);
   if (whole.length > 0) return cheapestFirst(build, whole).slice(0, 8);
   const highest = Math.max(...tried.map((t) => t.climb.stopsAt!));
@@ -46,7 +48,10 @@ export function findFixes(build: Build, board: Board, general: GeneralSolver | n
   const far = tried.filter((t) => t.climb.stopsAt === highest);
   // A pair of which one alone leads as far says nothing new.
   const alone = far.filter((t) => t.fixes.length === 1).map((t) => t.fixes[0]);
-  return cheapestFirst(build, far.filter((t) => t.fixes.length === 1 || !t.fixes.some((f) => alone.includes(f)))).slice(0, mostStarts);
+  return cheapestFirst(
+    build,
+    far.filter((t) => t.fixes.length === 1 || !t.fixes.some((f) => alone.includes(f))),
+  ).slice(0, mostStarts);
 }
 
 interface Tried {
@@ -59,23 +64,44 @@ function enough({ climb }: Tried): boolean {
 }
 
 function cheapestFirst(build: Build, tried: Tried[]): FixSet[] {
-  const musts = (s: FixSet) => s.fixes.filter((f) => f.kind === 'leave out' && build.parts.some((p) => p.id === f.part && p.priority === 'must')).length;
+  const musts = (s: FixSet) =>
+    s.fixes.filter((f) => f.kind === 'leave out' && build.parts.some((p) => p.id === f.part && p.priority === 'must'))
+      .length;
   return tried
     .map(({ fixes, climb }) => setOf(build, fixes, climb))
-    .sort((a, b) => musts(a) - musts(b) || a.leftOut.length - b.leftOut.length || a.fixes.length - b.fixes.length || a.cents - b.cents || a.grams - b.grams || a.effort - b.effort || a.words.join().localeCompare(b.words.join()));
+    .sort(
+      (a, b) =>
+        musts(a) - musts(b) ||
+        a.leftOut.length - b.leftOut.length ||
+        a.fixes.length - b.fixes.length ||
+        a.cents - b.cents ||
+        a.grams - b.grams ||
+        a.effort - b.effort ||
+        a.words.join().localeCompare(b.words.join()),
+    );
 }
 
 function climbWith(build: Build, board: Board, fixes: Fix[], general: GeneralSolver | null): Climb {
-  return evaluate({ ...build, fixes: { ...build.fixes, [board.id]: [...(build.fixes[board.id] ?? []), ...fixes] } }, board, general);
+  return evaluate(
+    { ...build, fixes: { ...build.fixes, [board.id]: [...(build.fixes[board.id] ?? []), ...fixes] } },
+    board,
+    general,
+  );
 }
 
 /** Every fix that could apply at all; which of them help is found by climbing. */
 function candidatesFor(original: Build, originalBoard: Board, now: Climb): Fix[] {
   const { build, board } = withFixes(original, originalBoard);
   const fixes: Fix[] = [];
-  const onFrame = build.frame.mounts.some((m) => 'value' in board.mounting.patternMm && m.patternMm === board.mounting.patternMm.value);
+  const onFrame = build.frame.mounts.some(
+    (m) => 'value' in board.mounting.patternMm && m.patternMm === board.mounting.patternMm.value,
+  );
   if (!onFrame) fixes.push({ kind: 'adapter plate' });
-  if (build.motors.esc === 'on the board' && board.outputs.filter((o) => o.can.includes('motor')).length >= build.motors.count) fixes.push({ kind: 'separate ESC' });
+  if (
+    build.motors.esc === 'on the board' &&
+    board.outputs.filter((o) => o.can.includes('motor')).length >= build.motors.count
+  )
+    fixes.push({ kind: 'separate ESC' });
   // Whatever weighs or costs too much may stay behind, wanted or not.
   const tooMuch = now.rungs.some((r) => (r.name === 'Weight' || r.name === 'Cost') && r.state === 'breaks');
   for (const part of build.parts) {
@@ -86,14 +112,30 @@ function candidatesFor(original: Build, originalBoard: Board, now: Climb): Fix[]
     const supply = part.peripheral.modes.find((m) => m.supply)?.supply;
     if (supply) {
       const low = packSwing(build.pack).low;
-      const volts = [5, 9, 12].find((v) => v >= interval(supply.minVolts).high && v <= interval(supply.maxVolts).low && v + 1 <= low);
+      const volts = [5, 9, 12].find(
+        (v) => v >= interval(supply.minVolts).high && v <= interval(supply.maxVolts).low && v + 1 <= low,
+      );
       if (volts) fixes.push({ kind: 'external regulator', part: part.id, volts });
     }
-    const oneWay = part.peripheral.modes.some((m) => m.links.some((l) => l.kind === 'serial' && ['hear', 'talk'].includes(protocols[l.protocol].wires) && (l.sense ?? protocols[l.protocol].sense) === 'inverted'));
+    const oneWay = part.peripheral.modes.some((m) =>
+      m.links.some(
+        (l) =>
+          l.kind === 'serial' &&
+          ['hear', 'talk'].includes(protocols[l.protocol].wires) &&
+          (l.sense ?? protocols[l.protocol].sense) === 'inverted',
+      ),
+    );
     if (oneWay) fixes.push({ kind: 'signal inverter', part: part.id });
-    if (part.peripheral.modes.some((m) => m.links.some((l) => l.kind === 'serial' && (l.sendsVolts !== undefined || l.hearsFromVolts !== undefined)))) fixes.push({ kind: 'level shifter', part: part.id });
+    if (
+      part.peripheral.modes.some((m) =>
+        m.links.some((l) => l.kind === 'serial' && (l.sendsVolts !== undefined || l.hearsFromVolts !== undefined)),
+      )
+    )
+      fixes.push({ kind: 'level shifter', part: part.id });
     // Nothing flies without its receiver.
-    const spare = part.peripheral.kind !== 'receiver' || build.parts.some((p) => p.id !== part.id && p.peripheral.kind === 'receiver');
+    const spare =
+      part.peripheral.kind !== 'receiver' ||
+      build.parts.some((p) => p.id !== part.id && p.peripheral.kind === 'receiver');
     if (spare) fixes.push({ kind: 'leave out', part: part.id });
   }
   return fixes;

@@ -34,7 +34,12 @@ export function priceOfLocks(build: Build, board: Board, general: GeneralSolver 
 }
 
 /** For each way to wire a part, each of its links and its supply: everything else it could be, each solved anew with that choice locked. */
-export function alternativesOf(build: Build, board: Board, part: string, general: GeneralSolver | null = null): { need: string; alternatives: Alternative[] }[] {
+export function alternativesOf(
+  build: Build,
+  board: Board,
+  part: string,
+  general: GeneralSolver | null = null,
+): { need: string; alternatives: Alternative[] }[] {
   const locks = build.locks[board.id] ?? [];
   const unlocked = best(build, board, locks, general);
   if (!unlocked) return [];
@@ -43,15 +48,39 @@ export function alternativesOf(build: Build, board: Board, part: string, general
   const peripheral = build.parts.find((p) => p.id === part)?.peripheral;
   if (!peripheral) return [];
   const mode = peripheral.modes.find((m) => m.id === wired?.mode?.id) ?? peripheral.modes[0]!;
-  const others = peripheral.modes.length > 1 ? [{ need: 'mode', alternatives: peripheral.modes.flatMap((m) => tried({ kind: 'mode', part, mode: m.id }, m.id, m.label, m.id === wired?.mode?.id)) }] : [];
+  const others =
+    peripheral.modes.length > 1
+      ? [
+          {
+            need: 'mode',
+            alternatives: peripheral.modes.flatMap((m) =>
+              tried({ kind: 'mode', part, mode: m.id }, m.id, m.label, m.id === wired?.mode?.id),
+            ),
+          },
+        ]
+      : [];
   const links = mode.links.flatMap((link) => {
     const places = placesFor(board, link);
     if (places.length < 2) return [];
     const on = wired?.links.find((l) => l.id === link.id)?.to ?? [];
-    return [{ need: link.id, alternatives: places.flatMap((p) => tried({ kind: 'link', part, link: link.id, to: p.id }, p.id, p.label, on.includes(p.id))) }];
+    return [
+      {
+        need: link.id,
+        alternatives: places.flatMap((p) =>
+          tried({ kind: 'link', part, link: link.id, to: p.id }, p.id, p.label, on.includes(p.id)),
+        ),
+      },
+    ];
   });
   const supply = mode.supply
-    ? [{ need: 'supply', alternatives: feedsFor(build, board, part).flatMap((r) => tried({ kind: 'supply', part, to: r.id }, r.id, r.label, wired?.supply?.rail === r.id)) }]
+    ? [
+        {
+          need: 'supply',
+          alternatives: feedsFor(build, board, part).flatMap((r) =>
+            tried({ kind: 'supply', part, to: r.id }, r.id, r.label, wired?.supply?.rail === r.id),
+          ),
+        },
+      ]
     : [];
   return [...others, ...links, ...supply];
 
@@ -62,20 +91,31 @@ export function alternativesOf(build: Build, board: Board, part: string, general
     if (!found) return [];
     const served = found.hookup.parts.find((p) => p.id === part);
     // A mode without this link satisfies the lock idly; then the choice was not had.
-    const had = served?.mode && (lock.kind === 'supply' ? served.supply?.rail === to : lock.kind === 'mode' ? served.mode.id === to : served.links.some((l) => l.to.includes(to)));
+    const had =
+      served?.mode &&
+      (lock.kind === 'supply'
+        ? served.supply?.rail === to
+        : lock.kind === 'mode'
+          ? served.mode.id === to
+          : served.links.some((l) => l.to.includes(to)));
     return [{ to, label, chosen, price: had ? minus(found.solution, free.solution) : null }];
   }
 }
 
 /** Every bridge of the board in every position, each solved anew with that position locked. */
-export function bridgeAlternativesOf(build: Build, board: Board, general: GeneralSolver | null = null): { bridge: string; label: string; alternatives: Alternative[] }[] {
+export function bridgeAlternativesOf(
+  build: Build,
+  board: Board,
+  general: GeneralSolver | null = null,
+): { bridge: string; label: string; alternatives: Alternative[] }[] {
   const locks = build.locks[board.id] ?? [];
   const free = best(build, board, locks, general);
   if (!free) return [];
   return board.bridges.map((b) => {
     const stands = free.hookup.bridges.find((x) => x.bridge === b.id)?.position;
     const alternatives = b.positions.flatMap((p): Alternative[] => {
-      if (p.id === stands) return [{ to: p.id, label: p.label, chosen: true, price: { cost: noCost, marginPercent: 0 } }];
+      if (p.id === stands)
+        return [{ to: p.id, label: p.label, chosen: true, price: { cost: noCost, marginPercent: 0 } }];
       const lock: Lock = { kind: 'bridge', bridge: b.id, position: p.id };
       const found = best(build, board, [...locks.filter((l) => !sameNeed(l, lock)), lock], general);
       return found ? [{ to: p.id, label: p.label, chosen: false, price: minus(found.solution, free.solution) }] : [];
@@ -88,7 +128,12 @@ export function bridgeAlternativesOf(build: Build, board: Board, general: Genera
 function placesFor(board: Board, link: Link): { id: string; label: string }[] {
   switch (link.kind) {
     case 'serial':
-      return [...board.ports, ...board.outputs.filter((o) => o.can.includes('soft serial')).map((o) => ({ id: o.id, label: `${o.label}, soft serial` }))];
+      return [
+        ...board.ports,
+        ...board.outputs
+          .filter((o) => o.can.includes('soft serial'))
+          .map((o) => ({ id: o.id, label: `${o.label}, soft serial` })),
+      ];
     case 'i2c':
     case 'can':
       return board.buses.filter((b) => b.kind === link.kind);
@@ -101,7 +146,9 @@ function placesFor(board: Board, link: Link): { id: string; label: string }[] {
 
 /** The rails with pads, and the outputs of other parts. */
 function feedsFor(build: Build, board: Board, part: string): { id: string; label: string }[] {
-  const parts = build.parts.filter((p) => p.id !== part && p.peripheral.gives.length > 0).map((p) => ({ id: `part:${p.id}`, label: p.peripheral.name }));
+  const parts = build.parts
+    .filter((p) => p.id !== part && p.peripheral.gives.length > 0)
+    .map((p) => ({ id: `part:${p.id}`, label: p.peripheral.name }));
   return [...board.rails.filter((r) => r.pads.length > 0), ...parts];
 }
 
@@ -112,8 +159,16 @@ export function sameNeed(a: Lock, b: Lock): boolean {
 }
 
 /** The best hookup under some locks; null where it takes too long to prove. */
-function best(original: Build, originalBoard: Board, locks: Lock[], general: GeneralSolver | null): { solution: Solution; hookup: Hookup } | null {
-  const { build, board } = withFixes({ ...original, locks: { ...original.locks, [originalBoard.id]: locks } }, originalBoard);
+function best(
+  original: Build,
+  originalBoard: Board,
+  locks: Lock[],
+  general: GeneralSolver | null,
+): { solution: Solution; hookup: Hookup } | null {
+  const { build, board } = withFixes(
+    { ...original, locks: { ...original.locks, [originalBoard.id]: locks } },
+    originalBoard,
+  );
   return withinSteps(() => {
     const shop = workshop(build, board, 'sure', budgetWith(general));
     const compiled = compile(shop, layOut(shop), 7, locks);

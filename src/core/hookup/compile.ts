@@ -23,7 +23,14 @@ export function compile(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, lock
   const parts = laid.map((l) => ({
     laid: l,
     modes: l.modes
-      .filter((m) => !locks.some((k) => (k.kind === 'leave out' && k.part === l.part.id) || (k.kind === 'mode' && k.part === l.part.id && k.mode !== m.mode.id)))
+      .filter(
+        (m) =>
+          !locks.some(
+            (k) =>
+              (k.kind === 'leave out' && k.part === l.part.id) ||
+              (k.kind === 'mode' && k.part === l.part.id && k.mode !== m.mode.id),
+          ),
+      )
       .map((m) => ({
         laid: m,
         needs: m.needs
@@ -80,7 +87,8 @@ function doubtsOf(w: Way, upTo: SolvedRung): number {
 
 function keepsLocks(w: Way, need: LaidNeed, l: LaidPart, locks: Lock[]): boolean {
   return locks.every((k) => {
-    if (k.kind === 'link' && k.part === l.part.id && k.link === need.id) return w.link !== undefined && endsAt(w.link, k.to);
+    if (k.kind === 'link' && k.part === l.part.id && k.link === need.id)
+      return w.link !== undefined && endsAt(w.link, k.to);
     if (k.kind === 'supply' && k.part === l.part.id && need.kind === 'supply') return w.feed?.rail === k.to;
     if (k.kind === 'bridge') return w.tags.every((t) => t.id !== `bridge:${k.bridge}` || t.value === k.position);
     return true;

@@ -22,7 +22,13 @@ describe('smallest conflicts', () => {
         }
         found += 1;
         expect(juryOf(shop, laid)(core, rung)).toBe(false);
-        for (const part of core) expect(juryOf(shop, laid)(core.filter((l) => l !== part), rung)).toBe(true);
+        for (const part of core)
+          expect(
+            juryOf(shop, laid)(
+              core.filter((l) => l !== part),
+              rung,
+            ),
+          ).toBe(true);
       }
     }
     expect(found).toBeGreaterThan(100);

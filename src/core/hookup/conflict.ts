@@ -58,7 +58,14 @@ function priceless(problem: Problem): Problem {
       ...p,
       // Whatever uses nothing would beat every way of a part if leaving it out were free as well.
       unmet: { ...noCost, must: 1 },
-      modes: p.modes.map((m) => ({ ...m, cost: noCost, needs: m.needs.map((n) => ({ ...n, choices: n.choices.map((c) => ({ ...c, cost: noCost, margin: Infinity })) })) })),
+      modes: p.modes.map((m) => ({
+        ...m,
+        cost: noCost,
+        needs: m.needs.map((n) => ({
+          ...n,
+          choices: n.choices.map((c) => ({ ...c, cost: noCost, margin: Infinity })),
+        })),
+      })),
     })),
   };
 }

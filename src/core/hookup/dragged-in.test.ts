@@ -22,7 +22,9 @@ describe('what a hookup drags in', () => {
   });
 
   test.each([
-    ['none', 0.1, 4], ['usual', 0.2, 5], ['field kit', 0.2, 8],
+    ['none', 0.1, 4],
+    ['usual', 0.2, 5],
+    ['field kit', 0.2, 8],
   ] as const)('spares "%s": %s m of wire and %s standoffs, the same grams', (spares, metres, standoffs) => {
     const list = sundries({ policies: { spares } });
     expect(line(list, 'wire 28')!.quantity).toBe(metres);
@@ -32,7 +34,9 @@ describe('what a hookup drags in', () => {
 
   test('four motors of 30 A ask for 1000 uF; four cells for 25 V, six for 35 V', () => {
     expect(line(sundries(), 'capacitor')!.what).toBe('Capacitor, 1000 uF, 25 V');
-    expect(line(sundries({ pack: { cells: 6, chemistry: 'lipo', massG: says(200) } }), 'capacitor')!.what).toBe('Capacitor, 1000 uF, 35 V');
+    expect(line(sundries({ pack: { cells: 6, chemistry: 'lipo', massG: says(200) } }), 'capacitor')!.what).toBe(
+      'Capacitor, 1000 uF, 35 V',
+    );
   });
 
   test('no capacitor is bought where the build or the board brings one, or where nothing turns', () => {
@@ -41,13 +45,27 @@ describe('what a hookup drags in', () => {
   });
 
   test('isolators are bought unless the board is known to bring them: unknown is not yes', () => {
-    const soft = (softIsolators: object) => line(sundries({}, makeBoard({ ...portsAndPads(['rt']), mounting: { patternMm: says(30.5), screw: { value: 'M3', origin: 'manual' }, softIsolators: softIsolators as never } })), 'isolators')?.quantity ?? 0;
+    const soft = (softIsolators: object) =>
+      line(
+        sundries(
+          {},
+          makeBoard({
+            ...portsAndPads(['rt']),
+            mounting: {
+              patternMm: says(30.5),
+              screw: { value: 'M3', origin: 'manual' },
+              softIsolators: softIsolators as never,
+            },
+          }),
+        ),
+        'isolators',
+      )?.quantity ?? 0;
     expect(soft({ value: true, origin: 'manual' })).toBe(0);
     expect(soft({ value: false, origin: 'manual' })).toBe(5);
     expect(soft(unknown)).toBe(5);
   });
 
-  test('pack leads count only where their gauge is said and the board\'s mass does not include them', () => {
+  test("pack leads count only where their gauge is said and the board's mass does not include them", () => {
     const pack = { cells: 4, chemistry: 'lipo' as const, massG: says(180), leadGauge: 14, leadMm: 100 };
     expect(line(sundries(), 'pack leads')).toBeUndefined();
     // Out and back: 0.2 m of 14 AWG at 320 cents a metre.
@@ -57,9 +75,14 @@ describe('what a hookup drags in', () => {
   });
 
   test('housings are bought only where the policy says plugs', () => {
-    const plugged = { ...board, plugs: [{ id: 'p', label: 'p', family: 'SH 1.0', pins: [{ name: 'GND' }, { name: '5V' }] }] };
+    const plugged = {
+      ...board,
+      plugs: [{ id: 'p', label: 'p', family: 'SH 1.0', pins: [{ name: 'GND' }, { name: '5V' }] }],
+    };
     expect(line(sundries({ policies: { joints: 'solder' } }, plugged as never), 'housing SH 1.0')).toBeUndefined();
     // Two pins of 4 cents and one housing of 25.
-    expect(line(sundries({ policies: { joints: 'plugs', spares: 'none' } }, plugged as never), 'housing SH 1.0')).toMatchObject({ quantity: 2, cents: 33 });
+    expect(
+      line(sundries({ policies: { joints: 'plugs', spares: 'none' } }, plugged as never), 'housing SH 1.0'),
+    ).toMatchObject({ quantity: 2, cents: 33 });
   });
 });

@@ -22,7 +22,9 @@ export function drivesEsc(board: Board): Truth {
  * Outputs of one timer run at one rate, so what shares a timer with them can drive motors only.
  */
 export function freeOfEsc(build: Build, board: Board, output: Output): { motor: Truth; other: Truth } {
-  const held = fliesOnOwnEsc(build) ? board.outputs.filter((o) => o.can.includes('motor')).slice(0, build.motors.count) : [];
+  const held = fliesOnOwnEsc(build)
+    ? board.outputs.filter((o) => o.can.includes('motor')).slice(0, build.motors.count)
+    : [];
   const taken = (is: boolean): Truth => (is ? drivesEsc(board) : 'no');
   const itself = taken(held.includes(output));
   return { motor: not(itself), other: not(any([itself, taken(held.some((o) => o.timer === output.timer))])) };

@@ -17,7 +17,11 @@ type Output = Peripheral['gives'][number];
  */
 export function feedFromParts(shop: Workshop, laid: LaidPart[]): void {
   const hosts = laid.filter((l) => l.part.peripheral.gives.length > 0 && l.modes.every((m) => m.mode.supply));
-  const seats = hosts.map((host) => ({ host, id: `feed:${host.part.id}`, ways: supplyNeeds(host).flatMap((n) => n.ways) }));
+  const seats = hosts.map((host) => ({
+    host,
+    id: `feed:${host.part.id}`,
+    ways: supplyNeeds(host).flatMap((n) => n.ways),
+  }));
   for (const { host, id, ways } of seats) {
     for (const w of ways) w.tags = [...w.tags, tag(shop, id, placeOf(shop, w))];
     host.unmetTags = [...(host.unmetTags ?? []), tag(shop, id, 'nowhere')];
@@ -28,7 +32,9 @@ export function feedFromParts(shop: Workshop, laid: LaidPart[]): void {
       for (const { host, ways } of seats) {
         if (host === guest) continue;
         const own = seats.find((s) => s.host === guest);
-        const made = host.part.peripheral.gives.flatMap((give) => uniqueByPlace(shop, ways).flatMap((w) => fedWay(shop, guest, supply, host, give, w)));
+        const made = host.part.peripheral.gives.flatMap((give) =>
+          uniqueByPlace(shop, ways).flatMap((w) => fedWay(shop, guest, supply, host, give, w)),
+        );
         need.add(own ? made.map((w) => ({ ...w, tags: [...w.tags, tag(shop, own.id, 'elsewhere')] })) : made);
       }
     }
@@ -46,7 +52,11 @@ function supplyNeeds(l: LaidPart): { supply: Supply; ways: Way[]; add: (more: Wa
 
 /** The supply behind a host's way. */
 function supplyOf(shop: Workshop, w: Way): Supplied | undefined {
-  return shop.supplies.find((s) => s.rail.id === w.feed!.rail && s.bridges.every((b) => w.tags.some((t) => t.id === `bridge:${b.bridge}` && t.value === b.position)));
+  return shop.supplies.find(
+    (s) =>
+      s.rail.id === w.feed!.rail &&
+      s.bridges.every((b) => w.tags.some((t) => t.id === `bridge:${b.bridge}` && t.value === b.position)),
+  );
 }
 
 /** Where a host stands, as far as its guests can tell: which regulators they load and how much, at how many volts, alive on USB or not. The bridges behind it the host itself asks for. */
@@ -67,7 +77,10 @@ export function outputId(part: string, give: Output): string {
 }
 
 /** What a part's output may carry: printed and derated, in mA; null where nobody says. */
-export function outputLimits(shop: Workshop, give: Output): { printedMa: number; deratedMa: number; share: number } | null {
+export function outputLimits(
+  shop: Workshop,
+  give: Output,
+): { printedMa: number; deratedMa: number; share: number } | null {
   const rated = interval(give.amps)[shop.world === 'sure' ? 'low' : 'high'];
   if (!Number.isFinite(rated)) return null;
   const share = ratingShare(give.amps, shop.build.policies.ratedAmps);
@@ -82,14 +95,25 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
   const volts = interval(give.volts);
   const at = { swing: { low: volts, high: volts } };
   const inside = insideRange(at, supply);
-  const shown = isKnown(give.volts) ? `${volts.low === volts.high ? volts.low : `${volts.low} to ${volts.high}`} V` : 'unknown volts';
+  const shown = isKnown(give.volts)
+    ? `${volts.low === volts.high ? volts.low : `${volts.low} to ${volts.high}`} V`
+    : 'unknown volts';
   const conditions: Condition[] = [
-    { rung: 6, truth: inside, why: `${give.label} of ${hostName} gives ${shown}${inside === 'no' ? `, outside what ${guest.part.peripheral.name} takes` : ''}`, grounds: [ground(`${hostName}, ${give.label}`, give.volts, 'V')] },
+    {
+      rung: 6,
+      truth: inside,
+      why: `${give.label} of ${hostName} gives ${shown}${inside === 'no' ? `, outside what ${guest.part.peripheral.name} takes` : ''}`,
+      grounds: [ground(`${hostName}, ${give.label}`, give.volts, 'V')],
+    },
   ];
   if (guest.part.onUsb) {
     const rail: Truth = from.onUsb === null ? 'no' : Number.isFinite(from.onUsb.low) ? 'yes' : 'unknown';
     const alive = all([host.part.onUsb ? 'yes' : 'no', rail]);
-    const why = { yes: `${hostName} is alive on USB and feeds it`, no: `${hostName} need not be alive on USB`, unknown: `nobody says whether ${hostName} is alive on USB` }[alive];
+    const why = {
+      yes: `${hostName} is alive on USB and feeds it`,
+      no: `${hostName} need not be alive on USB`,
+      unknown: `nobody says whether ${hostName} is alive on USB`,
+    }[alive];
     conditions.push({ rung: 6, truth: alive, why });
   }
   const unsaid = unsaidDraw(guest.part, supply);
@@ -97,19 +121,36 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
   const typicalAmps = ampsAt(supply, 'typicalAmps', at, shop.world);
   const peakAmps = ampsAt(supply, 'peakAmps', at, shop.world);
   const limits = outputLimits(shop, give);
-  if (!limits) conditions.push({ rung: 7, truth: 'unknown', why: `nobody says what ${give.label} of ${hostName} may carry`, grounds: [ground(`${hostName}, ${give.label}`, give.amps, 'A')] });
+  if (!limits)
+    conditions.push({
+      rung: 7,
+      truth: 'unknown',
+      why: `nobody says what ${give.label} of ${hostName} may carry`,
+      grounds: [ground(`${hostName}, ${give.label}`, give.amps, 'A')],
+    });
   const output = outputId(host.part.id, give);
   const rows = limits
     ? [
-        { id: row(shop, { id: `peak:${output}`, limit: limits.printedMa, comfort: limits.deratedMa }), amount: milliamps(peakAmps), rung: 7 as const },
-        { id: row(shop, { id: `steady:${output}`, limit: limits.deratedMa }), amount: milliamps(typicalAmps), rung: 7 as const },
+        {
+          id: row(shop, { id: `peak:${output}`, limit: limits.printedMa, comfort: limits.deratedMa }),
+          amount: milliamps(peakAmps),
+          rung: 7 as const,
+        },
+        {
+          id: row(shop, { id: `steady:${output}`, limit: limits.deratedMa }),
+          amount: milliamps(typicalAmps),
+          rung: 7 as const,
+        },
       ]
     : [];
   // The host draws for its guest what its own regulator loses as well.
   const lowest = Math.max(0.5, from.swing.low[shop.world === 'sure' ? 'low' : 'high']);
   const through = (Number.isFinite(volts.high) ? volts.high : lowest) / (assumedBuckEfficiency * lowest);
   const load = loadOn(shop, from, typicalAmps * through, peakAmps * through, guest.part.onUsb);
-  const preferred = guest.part.peripheral.kind === 'camera' && shop.build.policies.cameraSupply === 'transmitter' && host.part.peripheral.kind === 'video transmitter';
+  const preferred =
+    guest.part.peripheral.kind === 'camera' &&
+    shop.build.policies.cameraSupply === 'transmitter' &&
+    host.part.peripheral.kind === 'video transmitter';
   return [
     way({
       conditions: [...conditions, ...load.conditions],
@@ -117,7 +158,16 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
       tags: [tag(shop, `feed:${host.part.id}`, placeOf(shop, seat))],
       cost: preferred ? {} : { compromises: 1 },
       lost: preferred ? [] : [`fed through ${hostName}: it is dark when that is`],
-      feed: { rail: `part:${host.part.id}`, label: `${give.label} of ${hostName}`, pads: [], volts: { low: volts.low, high: volts.high }, typicalAmps, peakAmps, unsaid: unsaid.length > 0, usbAmps: deskAmps(from.onUsb !== null, supply, typicalAmps * through) },
+      feed: {
+        rail: `part:${host.part.id}`,
+        label: `${give.label} of ${hostName}`,
+        pads: [],
+        volts: { low: volts.low, high: volts.high },
+        typicalAmps,
+        peakAmps,
+        unsaid: unsaid.length > 0,
+        usbAmps: deskAmps(from.onUsb !== null, supply, typicalAmps * through),
+      },
     }),
   ];
 }

@@ -12,9 +12,13 @@ export function heldPads(shop: Workshop, lines: PortLine[]): { pad: string; by: 
   });
   const outputs = board.outputs.flatMap((o) => {
     const free = freeOfEsc(build, board, o).motor;
-    return free === 'yes' ? [] : [{ pad: o.pad, by: free === 'no' ? 'the ESC on the board' : 'the ESC on the board, perhaps' }];
+    return free === 'yes'
+      ? []
+      : [{ pad: o.pad, by: free === 'no' ? 'the ESC on the board' : 'the ESC on the board, perhaps' }];
   });
   const open = freeInputs(shop, 'current');
-  const inputs = board.analogueInputs.filter((i) => i.kind === 'current' && !open.includes(i)).map(({ pad }) => ({ pad, by: 'the sensor of the ESC on the board' }));
+  const inputs = board.analogueInputs
+    .filter((i) => i.kind === 'current' && !open.includes(i))
+    .map(({ pad }) => ({ pad, by: 'the sensor of the ESC on the board' }));
   return [...ports, ...outputs, ...inputs];
 }

@@ -105,7 +105,14 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
   const parts = compiled.parts.map(({ laid, modes }, p): WiredPart => {
     const pick = solution.picks[p];
     const mode = pick ? modes[pick.mode]! : null;
-    const wired: WiredPart = { id: laid.part.id, name: laid.part.peripheral.name, priority: laid.part.priority, mode: null, links: [], supply: null };
+    const wired: WiredPart = {
+      id: laid.part.id,
+      name: laid.part.peripheral.name,
+      priority: laid.part.priority,
+      mode: null,
+      links: [],
+      supply: null,
+    };
     if (!mode || !pick) return wired;
     const m = mode.laid.mode;
     wired.mode = { id: m.id, label: m.label, lost: m.lost, ...(m.needs ? { needs: m.needs } : {}) };
@@ -117,7 +124,10 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         if (kind !== 'peak' && kind !== 'steady') continue;
         const lines = loads.get(rail!) ?? [];
         let line = lines.find((l) => l.part === wired.id);
-        if (!line) lines.push((line = { part: wired.id, name: wired.name, peakMa: 0, typicalMa: 0, unsaid: w.feed?.unsaid ?? false }));
+        if (!line)
+          lines.push(
+            (line = { part: wired.id, name: wired.name, peakMa: 0, typicalMa: 0, unsaid: w.feed?.unsaid ?? false }),
+          );
         if (kind === 'peak') line.peakMa += r.amount;
         else line.typicalMa += r.amount;
         loads.set(rail!, lines);
@@ -125,12 +135,26 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
       if (need.laid.link && w.link) {
         const ended = endOf(w.link, `${wired.id}/${need.laid.id}`);
         for (const id of ended.to) usedBy.set(id, [...(usedBy.get(id) ?? []), wired.name]);
-        const said = w.link.kind === 'port' ? sameOnPort(shop.board, firstOf(w.link.group), hosts.get(`${wired.id}/${need.laid.id}`)!) : (text: string) => text;
-        const conditions = w.conditions.map((c) => ({ ...c, why: said(c.why), ...(c.grounds ? { grounds: c.grounds.map((g) => ({ ...g, what: said(g.what) })) } : {}) }));
+        const said =
+          w.link.kind === 'port'
+            ? sameOnPort(shop.board, firstOf(w.link.group), hosts.get(`${wired.id}/${need.laid.id}`)!)
+            : (text: string) => text;
+        const conditions = w.conditions.map((c) => ({
+          ...c,
+          why: said(c.why),
+          ...(c.grounds ? { grounds: c.grounds.map((g) => ({ ...g, what: said(g.what) })) } : {}),
+        }));
         wired.links.push({ id: need.laid.id, link: need.laid.link, ...ended, conditions, lost: w.lost.map(said) });
       } else if (w.feed) {
         const margin = Number.isFinite(w.margin) ? w.margin : null;
-        wired.supply = { ...w.feed, pads: w.feed.pads.length > 0 ? [leastUsed(able(w.feed))] : [], on: w.feed.label, conditions: w.conditions, lost: w.lost, margin };
+        wired.supply = {
+          ...w.feed,
+          pads: w.feed.pads.length > 0 ? [leastUsed(able(w.feed))] : [],
+          on: w.feed.label,
+          conditions: w.conditions,
+          lost: w.lost,
+          margin,
+        };
       }
     });
     return wired;
@@ -148,7 +172,9 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
   }
 
   function leastUsed(pads: string[]): string {
-    const pad = [...pads].sort((a, b) => (usedPads.get(a) ?? 0) - (usedPads.get(b) ?? 0) || pads.indexOf(a) - pads.indexOf(b))[0]!;
+    const pad = [...pads].sort(
+      (a, b) => (usedPads.get(a) ?? 0) - (usedPads.get(b) ?? 0) || pads.indexOf(a) - pads.indexOf(b),
+    )[0]!;
     usedPads.set(pad, (usedPads.get(pad) ?? 0) + 1);
     return pad;
   }
@@ -162,7 +188,10 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         hosts.set(link, port);
         // The way names the pads of the group's first port; the same places on this port are meant.
         const same = (ids: string[] | undefined, side: 'rx' | 'tx') =>
-          (ids ?? []).map((id) => ({ pad: port[side][first[side].findIndex((e) => e.pad === id)]!.pad, does: side === 'rx' ? 'board hears' : 'board talks' }));
+          (ids ?? []).map((id) => ({
+            pad: port[side][first[side].findIndex((e) => e.pad === id)]!.pad,
+            does: side === 'rx' ? 'board hears' : 'board talks',
+          }));
         const pads = [...same(place.rx, 'rx'), ...same(place.tx, 'tx')];
         return { on: pads.length > 0 ? port.label : `${port.label}, by the harness`, to: [port.id], pads };
       }
@@ -171,7 +200,11 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         const take = place.kind === 'output' ? place.take : [{ group: place.group, count: place.pads }];
         const taken = take.flatMap((t) => outputs.get(t.group)!.splice(0, t.count));
         const does = place.kind === 'output' ? 'output' : 'soft serial';
-        return { on: taken.map((o) => o.label).join(', '), to: taken.map((o) => o.id), pads: taken.map((o) => ({ pad: o.pad, does })) };
+        return {
+          on: taken.map((o) => o.label).join(', '),
+          to: taken.map((o) => o.id),
+          pads: taken.map((o) => ({ pad: o.pad, does })),
+        };
       }
       case 'bus': {
         const bus = shop.board.buses.find((b) => b.id === place.bus)!;
@@ -184,20 +217,34 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
       case 'pad': {
         if (place.pads.length === 0) return { on: place.what, to: [], pads: [] };
         const free = place.pads.find((p) => !usedBy.has(p)) ?? place.pads[0]!;
-        return { on: shop.board.pads.find((x) => x.id === free)?.label ?? place.what, to: [free], pads: [{ pad: free, does: place.what }] };
+        return {
+          on: shop.board.pads.find((x) => x.id === free)?.label ?? place.what,
+          to: [free],
+          pads: [{ pad: free, does: place.what }],
+        };
       }
     }
   }
 
-  const lines = shop.board.ports.map((p) => portLine(p, usedBy.get(p.id) ?? [], tags.get(`release:${p.id}`) === 'free'));
+  const lines = shop.board.ports.map((p) =>
+    portLine(p, usedBy.get(p.id) ?? [], tags.get(`release:${p.id}`) === 'free'),
+  );
   return {
     parts,
     bridges: shop.board.bridges.map((b) => {
       const position = tags.get(`bridge:${b.id}`) ?? b.factory;
-      return { bridge: b.id, label: b.label, position, positionLabel: b.positions.find((x) => x.id === position)?.label ?? position, moved: position !== b.factory };
+      return {
+        bridge: b.id,
+        label: b.label,
+        position,
+        positionLabel: b.positions.find((x) => x.id === position)?.label ?? position,
+        moved: position !== b.factory,
+      };
     }),
     releases: shop.board.ports.flatMap((p) =>
-      p.taken?.release && tags.get(`release:${p.id}`) === 'free' ? [{ port: p.label, what: p.taken.release.what, lost: p.taken.release.lost }] : [],
+      p.taken?.release && tags.get(`release:${p.id}`) === 'free'
+        ? [{ port: p.label, what: p.taken.release.what, lost: p.taken.release.lost }]
+        : [],
     ),
     ports: lines,
     rails: railLines(shop, loads),
@@ -205,20 +252,31 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
     cost: solution.cost,
     marginPercent: solution.margin,
     // The other side of a port that is taken may carry something all the same.
-    held: heldPads(shop, lines).filter(({ pad }) => !parts.some((p) => p.links.some((l) => l.pads.some((x) => x.pad === pad)))),
+    held: heldPads(shop, lines).filter(
+      ({ pad }) => !parts.some((p) => p.links.some((l) => l.pads.some((x) => x.pad === pad))),
+    ),
     freePorts: lines.filter((l) => l.usedBy.length === 0 && (!l.takenBy || l.released)).length,
   };
 }
 
 function portLine(port: Port, usedBy: string[], released: boolean): PortLine {
-  return { port: port.id, label: port.label, hears: port.rx.length > 0, talks: port.tx.length > 0, takenBy: port.taken?.by ?? null, released, usedBy };
+  return {
+    port: port.id,
+    label: port.label,
+    hears: port.rx.length > 0,
+    talks: port.tx.length > 0,
+    takenBy: port.taken?.by ?? null,
+    released,
+    usedBy,
+  };
 }
 
 function railLines(shop: Workshop, loads: Map<string, RailLine['parts']>): RailLine[] {
   return shop.board.rails.flatMap((rail) => {
     if (rail.source.kind !== 'regulator') return [];
     const limits = railLimits(shop, rail.id);
-    const known = (ma: number) => (Number.isFinite(ma) && !('unknown' in (rail.source as { ratedAmps: object }).ratedAmps) ? ma : null);
+    const known = (ma: number) =>
+      Number.isFinite(ma) && !('unknown' in (rail.source as { ratedAmps: object }).ratedAmps) ? ma : null;
     return [
       {
         rail: rail.id,
@@ -239,13 +297,35 @@ function outputLines(shop: Workshop, loads: Map<string, RailLine['parts']>): Rai
     peripheral.gives.flatMap((give) => {
       const rail = outputId(id, give);
       const limits = outputLimits(shop, give);
-      return limits && loads.has(rail) ? [{ rail, label: `${give.label} of ${peripheral.name}`, printedMa: limits.printedMa, usableMa: limits.deratedMa, ownMa: 0, share: limits.share, byHeat: false, ...loadOf(loads.get(rail), limits.deratedMa) }] : [];
+      return limits && loads.has(rail)
+        ? [
+            {
+              rail,
+              label: `${give.label} of ${peripheral.name}`,
+              printedMa: limits.printedMa,
+              usableMa: limits.deratedMa,
+              ownMa: 0,
+              share: limits.share,
+              byHeat: false,
+              ...loadOf(loads.get(rail), limits.deratedMa),
+            },
+          ]
+        : [];
     }),
   );
 }
 
-function loadOf(parts: RailLine['parts'] = [], usableMa: number | null): Pick<RailLine, 'typicalMa' | 'peakMa' | 'over' | 'atLeast' | 'parts'> {
+function loadOf(
+  parts: RailLine['parts'] = [],
+  usableMa: number | null,
+): Pick<RailLine, 'typicalMa' | 'peakMa' | 'over' | 'atLeast' | 'parts'> {
   const sum = (key: 'peakMa' | 'typicalMa') => parts.reduce((total, l) => total + l[key], 0);
   const peakMa = sum('peakMa');
-  return { typicalMa: sum('typicalMa'), peakMa, over: usableMa !== null && peakMa > usableMa, atLeast: parts.some((p) => p.unsaid), parts };
+  return {
+    typicalMa: sum('typicalMa'),
+    peakMa,
+    over: usableMa !== null && peakMa > usableMa,
+    atLeast: parts.some((p) => p.unsaid),
+    parts,
+  };
 }

@@ -33,7 +33,10 @@ export interface LaidPart {
 /** All ways of all parts of the build on this board, workable or not, in priority order of the parts. */
 export function layOut(shop: Workshop): LaidPart[] {
   const parts = [...motorsAsPart(shop), ...shop.build.parts];
-  const laid: LaidPart[] = parts.map((part) => ({ part, modes: part.peripheral.modes.map((mode) => layMode(shop, part, mode)) }));
+  const laid: LaidPart[] = parts.map((part) => ({
+    part,
+    modes: part.peripheral.modes.map((mode) => layMode(shop, part, mode)),
+  }));
   shareSides(shop, laid);
   feedFromParts(shop, laid);
   return laid;
@@ -43,8 +46,18 @@ export function layOut(shop: Workshop): LaidPart[] {
 const waysAStep = 4;
 
 function layMode(shop: Workshop, part: Part, mode: Mode): LaidMode {
-  const needs: LaidNeed[] = mode.links.map((link) => ({ kind: 'link', id: link.id, link, ways: [...linkWays(shop, link), ...undrawnWays(shop, link)] }));
-  if (mode.supply) needs.push({ kind: 'supply', id: 'supply', ways: [...supplyWays(shop, part, mode.supply), ...undrawnSupply(shop, part, mode.supply)] });
+  const needs: LaidNeed[] = mode.links.map((link) => ({
+    kind: 'link',
+    id: link.id,
+    link,
+    ways: [...linkWays(shop, link), ...undrawnWays(shop, link)],
+  }));
+  if (mode.supply)
+    needs.push({
+      kind: 'supply',
+      id: 'supply',
+      ways: [...supplyWays(shop, part, mode.supply), ...undrawnSupply(shop, part, mode.supply)],
+    });
   spend(shop.budget, needs.reduce((n, need) => n + need.ways.length, 0) / waysAStep);
   return { mode, needs };
 }

@@ -28,8 +28,20 @@ function groupOutputs(shop: Workshop): OutputGroup[] {
   const groups = new Map<string, OutputGroup>();
   for (const output of shop.board.outputs) {
     const free = freeOfEsc(shop.build, shop.board, output);
-    const key = JSON.stringify([output.timer, [...output.can].sort(), free, named.has(output.id) || sharedPads(shop.board).has(output.pad) ? output.id : '']);
-    const group = groups.get(key) ?? { id: output.id, timer: output.timer, can: output.can, outputs: [], limit: 0, free };
+    const key = JSON.stringify([
+      output.timer,
+      [...output.can].sort(),
+      free,
+      named.has(output.id) || sharedPads(shop.board).has(output.pad) ? output.id : '',
+    ]);
+    const group = groups.get(key) ?? {
+      id: output.id,
+      timer: output.timer,
+      can: output.can,
+      outputs: [],
+      limit: 0,
+      free,
+    };
     group.outputs.push(output);
     group.limit = group.outputs.length;
     groups.set(key, group);
@@ -42,7 +54,21 @@ export function ableGroups(shop: Workshop, use: OutputUse): { group: OutputGroup
   return outputGroups(shop).flatMap((group) => {
     const free = use === 'motor' ? group.free.motor : group.free.other;
     if (!group.can.includes(use) || free === 'no') return [];
-    return [{ group, conditions: free === 'yes' ? [] : [{ rung: 4, truth: free, why: 'nobody says whether the motor outputs on pads drive the ESC on the board' }] }];
+    return [
+      {
+        group,
+        conditions:
+          free === 'yes'
+            ? []
+            : [
+                {
+                  rung: 4,
+                  truth: free,
+                  why: 'nobody says whether the motor outputs on pads drive the ESC on the board',
+                },
+              ],
+      },
+    ];
   });
 }
 
@@ -56,7 +82,9 @@ export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'
   if (total < count) {
     const held = outputGroups(shop).some((g) => g.can.includes(use) && !able.some(({ group }) => group === g));
     const there = total === 0 ? 'none' : `only ${total}`;
-    const why = held ? `${there} ${total > 1 ? 'are' : 'is'} free, the others drive the ESC on the board or share a timer with one that does` : `the board has ${there}`;
+    const why = held
+      ? `${there} ${total > 1 ? 'are' : 'is'} free, the others drive the ESC on the board or share a timer with one that does`
+      : `the board has ${there}`;
     return [way({ conditions: [{ rung: 4, truth: 'no', why }] })];
   }
   const splits: number[][] = [];
@@ -71,7 +99,11 @@ export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'
     const used = able.flatMap(({ group: g, conditions }, i) => (taken[i] ? [{ g, conditions, n: taken[i]! }] : []));
     return way({
       conditions: used.flatMap((u) => u.conditions),
-      rows: used.map(({ g, n }) => ({ id: row(shop, { id: `output:${g.id}`, limit: g.limit, pool: 'output' }), amount: n, rung: 4 })),
+      rows: used.map(({ g, n }) => ({
+        id: row(shop, { id: `output:${g.id}`, limit: g.limit, pool: 'output' }),
+        amount: n,
+        rung: 4,
+      })),
       tags: used.flatMap(({ g }) => [tag(shop, `timer:${g.timer}`, use), ...padTags(shop, g.outputs[0]!.pad, g.id)]),
       link: { kind: 'output', take: used.map(({ g, n }) => ({ group: g.id, count: n })) },
     });

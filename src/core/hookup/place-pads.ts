@@ -16,7 +16,11 @@ export interface Outline {
 }
 
 /** The board's outline in the drawing, to scale, nose up; 36 mm where its size is unknown. */
-export function outlineOf(board: Board, area: { width: number; height: number }, room: number): Outline & { mmPx: number } {
+export function outlineOf(
+  board: Board,
+  area: { width: number; height: number },
+  room: number,
+): Outline & { mmPx: number } {
   const mm = (f: Board['lengthMm']) => ('value' in f ? f.value : 'high' in f ? f.high : 36);
   const mmPx = Math.min(room / mm(board.widthMm), room / mm(board.lengthMm));
   const width = mm(board.widthMm) * mmPx;
@@ -26,11 +30,18 @@ export function outlineOf(board: Board, area: { width: number; height: number },
 
 /** Pads spread along their edge in their order, `inset` from it; inner ones in a row across the middle. */
 export function placePads(board: Board, outline: Outline, face: 'top' | 'bottom', inset: number): PlacedPad[] {
-  return board.pads.filter((p) => p.face === face).map((pad) => ({ id: pad.id, label: pad.label, edge: pad.edge, ...spotOf(board, pad, outline, inset) }));
+  return board.pads
+    .filter((p) => p.face === face)
+    .map((pad) => ({ id: pad.id, label: pad.label, edge: pad.edge, ...spotOf(board, pad, outline, inset) }));
 }
 
 /** Where one pad lies in an outline. */
-export function spotOf(board: Board, pad: Board['pads'][number], { x, y, width, height }: Outline, inset: number): { x: number; y: number } {
+export function spotOf(
+  board: Board,
+  pad: Board['pads'][number],
+  { x, y, width, height }: Outline,
+  inset: number,
+): { x: number; y: number } {
   let before = 0;
   let along = 0;
   let passed = false;

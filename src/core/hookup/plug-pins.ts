@@ -3,7 +3,11 @@ import { plugFamily, type PlugFamily } from '../trade/plug';
 import type { Workshop } from './way';
 
 /** The plug a pad is a pin of, with how many of its pins carry the same rail; null for a pad that is soldered, or a family without figures. */
-export function pinOf(board: Board, rail: Rail, pad: string): { plug: Board['plugs'][number]; family: PlugFamily; sharing: number; amps: number } | null {
+export function pinOf(
+  board: Board,
+  rail: Rail,
+  pad: string,
+): { plug: Board['plugs'][number]; family: PlugFamily; sharing: number; amps: number } | null {
   const plug = board.plugs.find((x) => x.pins.some((pin) => pin.pad === pad));
   const family = plug && plugFamily(plug.family);
   if (!plug || !family || board.pads.find((x) => x.id === pad)?.form !== 'pin') return null;

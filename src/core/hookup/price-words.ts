@@ -14,7 +14,8 @@ export function priceWords({ cost, marginPercent }: Price): string {
   count(cost.effort, 'point of effort', 'points of effort', 'effort less by');
   count(cost.nice, 'nice left out', 'nices left out', 'brings back nices:');
   count(cost.compromises, 'compromise', 'compromises', 'compromises less by');
-  if (marginPercent !== 0) parts.push(`smallest margin ${marginPercent > 0 ? 'up' : 'down'} by ${Math.abs(marginPercent)} %`);
+  if (marginPercent !== 0)
+    parts.push(`smallest margin ${marginPercent > 0 ? 'up' : 'down'} by ${Math.abs(marginPercent)} %`);
   count(cost.ports, 'port more', 'ports more', 'ports less by');
   return parts.length > 0 ? parts.join(', ') : 'costs nothing';
 }

@@ -10,17 +10,44 @@ const board = makeBoard({
     { id: 'usb', label: 'USB', source: { kind: 'usb', dropVolts: 0.5 } },
     { id: '5v', label: '5 V', pads: ['p5'], source: { kind: 'either', of: ['usb', 'reg5'] } },
     { id: '10v', label: '10 V', pads: ['p10'], source: regulator(10, 2) },
-    { id: '3v', label: '3.3 V', pads: ['p3'], source: regulator(3.3, 0.5, { type: 'linear', input: 'reg5', dropOutVolts: says(1.1) }) },
-    { id: 'vtx', label: 'VTX', pads: ['pv'], source: { kind: 'bridge', bridge: 'b', byPosition: { low: '5v', high: 'pack' } } },
+    {
+      id: '3v',
+      label: '3.3 V',
+      pads: ['p3'],
+      source: regulator(3.3, 0.5, { type: 'linear', input: 'reg5', dropOutVolts: says(1.1) }),
+    },
+    {
+      id: 'vtx',
+      label: 'VTX',
+      pads: ['pv'],
+      source: { kind: 'bridge', bridge: 'b', byPosition: { low: '5v', high: 'pack' } },
+    },
   ],
-  bridges: [{ id: 'b', label: 'B', form: 'solder bridge', positions: [{ id: 'low', label: '5 V' }, { id: 'high', label: 'pack' }], factory: 'low' }],
+  bridges: [
+    {
+      id: 'b',
+      label: 'B',
+      form: 'solder bridge',
+      positions: [
+        { id: 'low', label: '5 V' },
+        { id: 'high', label: 'pack' },
+      ],
+      factory: 'low',
+    },
+  ],
 });
-const on = (cells: number, rail: string) => suppliesOf(board, { pack: { cells, chemistry: 'lipo', massG: unknown }, motors: { count: 0, peakAmps: 0 } }).filter((s) => s.rail.id === rail);
+const on = (cells: number, rail: string) =>
+  suppliesOf(board, { pack: { cells, chemistry: 'lipo', massG: unknown }, motors: { count: 0, peakAmps: 0 } }).filter(
+    (s) => s.rail.id === rail,
+  );
 
-describe('rails over the pack\'s swing', () => {
+describe("rails over the pack's swing", () => {
   // Common practice, no source: a 10 V rail is nothing on two cells, fades at the end of three, holds on four.
   test('a 10 V rail: two, three and four cells', () => {
-    expect(on(2, '10v')[0]!.swing).toEqual({ low: { low: 5.8, high: 5.8 }, high: { low: 7.6000000000000005, high: 7.6000000000000005 } });
+    expect(on(2, '10v')[0]!.swing).toEqual({
+      low: { low: 5.8, high: 5.8 },
+      high: { low: 7.6000000000000005, high: 7.6000000000000005 },
+    });
     expect(on(3, '10v')[0]!.swing.low.low).toBeCloseTo(9.1, 9); // 3 x 3.3 - 0.8
     expect(on(3, '10v')[0]!.swing.high.high).toBe(10);
     expect(on(4, '10v')[0]!.swing).toEqual({ low: { low: 10, high: 10 }, high: { low: 10, high: 10 } });
@@ -31,13 +58,19 @@ describe('rails over the pack\'s swing', () => {
     expect(on(4, '5v')[0]!.onUsb).toEqual({ low: 4.5, high: 4.5 });
     expect(on(4, '10v')[0]!.onUsb).toBeNull();
     expect(on(4, 'pack')[0]!.onUsb).toBeNull();
-    expect(on(4, 'vtx').map((s) => [s.bridges[0]!.position, s.onUsb?.low ?? null])).toEqual([['low', 4.5], ['high', null]]);
+    expect(on(4, 'vtx').map((s) => [s.bridges[0]!.position, s.onUsb?.low ?? null])).toEqual([
+      ['low', 4.5],
+      ['high', null],
+    ]);
   });
 
   // Power balance of a buck, any electronics handbook: Vin * Iin * eta = Vout * Iout.
   test('what a child draws its parent carries: linear amp for amp, buck by power', () => {
     const chain = on(4, '3v')[0]!.regulators;
-    expect(chain.map((r) => [r.rail.id, r.perAmp])).toEqual([['3v', 1], ['reg5', 1]]);
+    expect(chain.map((r) => [r.rail.id, r.perAmp])).toEqual([
+      ['3v', 1],
+      ['reg5', 1],
+    ]);
     const bucks = makeBoard({
       rails: [
         { id: 'pack', label: 'Pack', source: { kind: 'pack' } },
@@ -45,7 +78,10 @@ describe('rails over the pack\'s swing', () => {
         { id: 'low', label: '5 V', source: regulator(5, 2, { input: 'mid', efficiency: says(0.9) }) },
       ],
     });
-    const low = suppliesOf(bucks, { pack: { cells: 4, chemistry: 'lipo', massG: unknown }, motors: { count: 0, peakAmps: 0 } }).find((s) => s.rail.id === 'low')!;
+    const low = suppliesOf(bucks, {
+      pack: { cells: 4, chemistry: 'lipo', massG: unknown },
+      motors: { count: 0, peakAmps: 0 },
+    }).find((s) => s.rail.id === 'low')!;
     expect(low.regulators[1]!.perAmp).toBeCloseTo(5 / (0.9 * 9), 12); // 0.617 A at 9 V for 1 A at 5 V
   });
 });

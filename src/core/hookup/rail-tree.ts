@@ -34,7 +34,7 @@ export interface Supplied {
 const mostUsbVolts = 5.25;
 
 /** The name of the figure that says how far a pack sags. */
-export const cellGround = 'One cell\'s resistance';
+export const cellGround = "One cell's resistance";
 
 /** What of a build decides the volts of its rails. */
 export interface Powered {
@@ -49,7 +49,12 @@ type End = 'worst' | 'best';
  * Every way each rail can be supplied, over all bridge positions that matter to it; each rail is visited once. Rails without a source in the board, and those that
  * are fed from themselves, are left out. Throws OutOfSteps where the bridges make more ways than a budget has steps.
  */
-export function suppliesOf(board: Board, build: Powered, end: End = 'worst', budget: Budget = budgetWith()): Supplied[] {
+export function suppliesOf(
+  board: Board,
+  build: Powered,
+  end: End = 'worst',
+  budget: Budget = budgetWith(),
+): Supplied[] {
   const rails = new Map(board.rails.map((r) => [r.id, r]));
   const known = new Map<string, Supplied[]>();
   const waysOf = (id: string): Supplied[] => {
@@ -77,24 +82,53 @@ function supplied(board: Board, build: Powered, rail: Rail, end: End, parent: (i
       const swing = packSwing(build.pack);
       const low = lowestVolts(build.pack, build.motors.count * build.motors.peakAmps);
       const sags = low.low < swing.low ? [ground(cellGround, build.pack.cellMilliohm ?? { unknown: true }, 'mΩ')] : [];
-      return [{ rail, bridges: [], swing: { low, high: exactly(swing.high) }, onUsb: null, regulators: [], raw: true, backFeeds: 'no', grounds: sags }];
+      return [
+        {
+          rail,
+          bridges: [],
+          swing: { low, high: exactly(swing.high) },
+          onUsb: null,
+          regulators: [],
+          raw: true,
+          backFeeds: 'no',
+          grounds: sags,
+        },
+      ];
     }
     case 'usb': {
       const volts = exactly(5 - source.dropVolts);
-      return [{ rail, bridges: [], swing: { low: volts, high: volts }, onUsb: volts, regulators: [], raw: false, backFeeds: 'no', grounds: [] }];
+      return [
+        {
+          rail,
+          bridges: [],
+          swing: { low: volts, high: volts },
+          onUsb: volts,
+          regulators: [],
+          raw: false,
+          backFeeds: 'no',
+          grounds: [],
+        },
+      ];
     }
     case 'regulator':
       return parent(source.input).map((from) => {
         const made = regulated(rail, source, from, end);
         // As USB has 5 V, so may what a regulator of 5 V feeds.
-        return usbUnsaid(board) && interval(source.outVolts).low <= mostUsbVolts ? { ...made, onUsb: made.onUsb ?? { low: -Infinity, high: Infinity } } : made;
+        return usbUnsaid(board) && interval(source.outVolts).low <= mostUsbVolts
+          ? { ...made, onUsb: made.onUsb ?? { low: -Infinity, high: Infinity } }
+          : made;
       });
     case 'either': {
       // In flight the pack's side holds the rail up; on the desk only the USB side does.
       const sides = source.of.map(parent);
       const usb = sides.flat().find((s) => s.onUsb);
       const flight = sides.find((side) => side.some((s) => s.regulators.length > 0 || s.raw)) ?? sides[0] ?? [];
-      return flight.map((s) => ({ ...s, rail, onUsb: usb?.onUsb ?? null, backFeeds: any([s.backFeeds, source.isolated ? not(flag(source.isolated)) : 'no']) }));
+      return flight.map((s) => ({
+        ...s,
+        rail,
+        onUsb: usb?.onUsb ?? null,
+        backFeeds: any([s.backFeeds, source.isolated ? not(flag(source.isolated)) : 'no']),
+      }));
     }
     case 'bridge':
       return Object.entries(source.byPosition).flatMap(([position, id]) =>
@@ -117,7 +151,8 @@ function regulated(rail: Rail, source: Regulator, from: Supplied, end: End): Sup
   // Against overload the lowest input counts: a buck then draws the most.
   const lowest = from.swing.low[end === 'worst' ? 'low' : 'high'];
   const lowestIn = Math.max(0.1, Number.isFinite(lowest) ? lowest : 0.1);
-  const efficiency = source.efficiency ?? assumed(assumedBuckEfficiency, 'common practice for a buck whose efficiency is not stated');
+  const efficiency =
+    source.efficiency ?? assumed(assumedBuckEfficiency, 'common practice for a buck whose efficiency is not stated');
   const eta = Math.max(0.01, finite(interval(efficiency)[end === 'worst' ? 'low' : 'high'], assumedBuckEfficiency));
   const volts = finite(out[end === 'worst' ? 'high' : 'low'], from.swing.high.high);
   const parentPerAmp = source.type === 'linear' ? 1 : Math.min(volts / (eta * lowestIn), 1e3);
@@ -126,7 +161,10 @@ function regulated(rail: Rail, source: Regulator, from: Supplied, end: End): Sup
     bridges: from.bridges,
     swing: { low: faded(from.swing.low), high: faded(from.swing.high) },
     onUsb: from.onUsb && from.onUsb.low >= out.high + drop.high ? out : null,
-    regulators: [{ rail, source, perAmp: 1 }, ...from.regulators.map((r) => ({ ...r, perAmp: r.perAmp * parentPerAmp }))],
+    regulators: [
+      { rail, source, perAmp: 1 },
+      ...from.regulators.map((r) => ({ ...r, perAmp: r.perAmp * parentPerAmp })),
+    ],
     raw: false,
     backFeeds: from.backFeeds,
     grounds: [ground(`${rail.label} volts`, source.outVolts, 'V'), ...from.grounds],

@@ -18,7 +18,12 @@ export type Spoken = Protocol & { sendsVolts?: number | undefined; hearsFromVolt
 
 export function spoken(link: Extract<Link, { kind: 'serial' }>): Spoken {
   const usual = protocols[link.protocol];
-  return { ...usual, sense: link.sense ?? usual.sense, sendsVolts: link.sendsVolts, hearsFromVolts: link.hearsFromVolts };
+  return {
+    ...usual,
+    sense: link.sense ?? usual.sense,
+    sendsVolts: link.sendsVolts,
+    hearsFromVolts: link.hearsFromVolts,
+  };
 }
 
 /** Ports that no way can tell apart, so that the search need not either. */
@@ -40,7 +45,9 @@ function groupPorts(shop: Workshop): PortGroup[] {
   const named = new Set([
     ...(shop.build.locks[shop.board.id] ?? []).flatMap((l) => (l.kind === 'link' ? [l.to] : [])),
     ...shop.board.buses.flatMap((b) => (b.sharesPort ? [b.sharesPort] : [])),
-    ...shop.board.ports.filter((p) => [...p.rx, ...p.tx].some((e) => sharedPads(shop.board).has(e.pad))).map((p) => p.id),
+    ...shop.board.ports
+      .filter((p) => [...p.rx, ...p.tx].some((e) => sharedPads(shop.board).has(e.pad)))
+      .map((p) => p.id),
   ]);
   const groups = new Map<string, PortGroup>();
   for (const port of shop.board.ports) {
@@ -61,7 +68,11 @@ export function invertsInside(shop: Workshop): Truth {
 
 export function serialWays(shop: Workshop, link: Extract<Link, { kind: 'serial' }>): Way[] {
   const protocol = spoken(link);
-  const ways = portGroups(shop).flatMap((group) => (broughtByHarness(shop.build, group.ports[0]!, link.protocol) ? [harnessWay(shop, group)] : portWays(shop, group, protocol)));
+  const ways = portGroups(shop).flatMap((group) =>
+    broughtByHarness(shop.build, group.ports[0]!, link.protocol)
+      ? [harnessWay(shop, group)]
+      : portWays(shop, group, protocol),
+  );
   return [...ways, ...softSerialWays(shop, protocol)];
 }
 
@@ -86,11 +97,18 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
   if (port.taken && !port.taken.release) return [];
   const release = port.taken?.release;
   if (release) {
-    base.cost = { ...base.cost, cents: release.cents, deciGrams: Math.round(release.grams * 10), effort: release.effort, compromises: 1 };
+    base.cost = {
+      ...base.cost,
+      cents: release.cents,
+      deciGrams: Math.round(release.grams * 10),
+      effort: release.effort,
+      compromises: 1,
+    };
     base.lost = [release.lost];
     base.tags = [tag(shop, `release:${port.id}`, 'free')];
   }
-  if (shop.board.buses.some((b) => b.sharesPort === port.id)) base.tags = [...base.tags, tag(shop, `shared:${port.id}`, 'serial')];
+  if (shop.board.buses.some((b) => b.sharesPort === port.id))
+    base.tags = [...base.tags, tag(shop, `shared:${port.id}`, 'serial')];
   const releaseOf = release ? { release: port.id } : {};
   const hear = port.rx.flatMap((end) => endWays(shop, end, protocol, name, 'hear'));
   const talk = port.tx.flatMap((end) => endWays(shop, end, protocol, name, 'talk'));
@@ -118,7 +136,9 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
       return talk.length ? put(talk, { tx: true }) : [missing('can hear, not talk')];
     case 'one wire': {
       const oneWire = port.tx.flatMap((end) => oneWireEnd(shop, end, protocol, name));
-      return oneWire.length ? put(oneWire, { tx: true }) : [missing('has no pad that talks, which one-wire links sit on')];
+      return oneWire.length
+        ? put(oneWire, { tx: true })
+        : [missing('has no pad that talks, which one-wire links sit on')];
     }
     case 'both': {
       const pairs: Way[] = hear.flatMap((h) =>
@@ -145,20 +165,41 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
 }
 
 /** What a 5 V signal does to a 3.3 V pad, and a 3.3 V pad to a part that wants more (trade/level). */
-function levelled(shop: Workshop, padId: string, { sendsVolts, hearsFromVolts }: Spoken, hears: boolean, talks: boolean, w: Way): Way {
+function levelled(
+  shop: Workshop,
+  padId: string,
+  { sendsVolts, hearsFromVolts }: Spoken,
+  hears: boolean,
+  talks: boolean,
+  w: Way,
+): Way {
   const pad = shop.board.pads.find((p) => p.id === padId);
   const conditions = [...w.conditions];
   if (hears && sendsVolts !== undefined && sendsVolts > level.inputMaxVolts) {
     const stands = pad?.toleratesVolts;
     const truth: Truth = stands ? atLeast(interval(stands), { low: sendsVolts, high: sendsVolts }) : 'unknown';
-    const why = truth === 'yes' ? `${pad!.label} stands the ${sendsVolts} V signal` : truth === 'no' ? `the part sends ${sendsVolts} V, more than ${pad!.label} stands: a level shifter is needed` : `nobody says whether ${pad?.label ?? 'the pad'} stands a ${sendsVolts} V signal`;
+    const why =
+      truth === 'yes'
+        ? `${pad!.label} stands the ${sendsVolts} V signal`
+        : truth === 'no'
+          ? `the part sends ${sendsVolts} V, more than ${pad!.label} stands: a level shifter is needed`
+          : `nobody says whether ${pad?.label ?? 'the pad'} stands a ${sendsVolts} V signal`;
     conditions.push({ rung: 5, truth, why, grounds: stands ? [ground(`${pad!.label} stands`, stands, 'V')] : [] });
   }
   if (!talks || hearsFromVolts === undefined || hearsFromVolts <= level.highLoadedVolts) return { ...w, conditions };
   if (hearsFromVolts <= level.highUnloadedVolts) {
-    return { ...w, conditions, cost: addTo(w.cost, { compromises: 1 }), lost: [...w.lost, `the part takes ${hearsFromVolts} V for high, which a 3.3 V pad just reaches`] };
+    return {
+      ...w,
+      conditions,
+      cost: addTo(w.cost, { compromises: 1 }),
+      lost: [...w.lost, `the part takes ${hearsFromVolts} V for high, which a 3.3 V pad just reaches`],
+    };
   }
-  conditions.push({ rung: 5, truth: 'no', why: `the part takes ${hearsFromVolts} V for high, which a 3.3 V pad does not reach` });
+  conditions.push({
+    rung: 5,
+    truth: 'no',
+    why: `the part takes ${hearsFromVolts} V for high, which a 3.3 V pad does not reach`,
+  });
   return { ...w, conditions };
 }
 
@@ -181,38 +222,82 @@ export function sideWays(shop: Workshop, group: PortGroup, protocol: Spoken, sid
 /** The ways one pad can carry the sense the protocol wants: as it is, by the processor, or by a bridge. */
 function endWays(shop: Workshop, end: End, protocol: Spoken, name: string, verb: 'hear' | 'talk'): Way[] {
   const native = invertsInside(shop);
-  const at = (conditions: Condition[], tags: Way['tags'] = []) => levelled(shop, end.pad, protocol, verb === 'hear', verb === 'talk', way({ conditions, tags: [...tags, ...padTags(shop, end.pad, name)], link: { kind: 'pad', pads: [end.pad], what: verb } }));
+  const at = (conditions: Condition[], tags: Way['tags'] = []) =>
+    levelled(
+      shop,
+      end.pad,
+      protocol,
+      verb === 'hear',
+      verb === 'talk',
+      way({
+        conditions,
+        tags: [...tags, ...padTags(shop, end.pad, name)],
+        link: { kind: 'pad', pads: [end.pad], what: verb },
+      }),
+    );
   if (end.switch) {
     const { bridge, plainAt, invertedAt } = end.switch;
     return [
       ...(['plain', 'inverted'] as const).map((sense) =>
-        at([senseCondition(shop, sense, protocol, name, native)], [bridgeTag(shop, bridge, sense === 'plain' ? plainAt : invertedAt)]),
+        at(
+          [senseCondition(shop, sense, protocol, name, native)],
+          [bridgeTag(shop, bridge, sense === 'plain' ? plainAt : invertedAt)],
+        ),
       ),
     ];
   }
   return [at([senseCondition(shop, end.sense, protocol, name, native)])];
 }
 
-function senseCondition(shop: Workshop, sense: End['sense'], protocol: Protocol, name: string, native: Truth): Condition {
+function senseCondition(
+  shop: Workshop,
+  sense: End['sense'],
+  protocol: Protocol,
+  name: string,
+  native: Truth,
+): Condition {
   const wanted = protocol.sense;
   const grounds = [processorGround(shop)];
   if (sense === wanted) return { rung: 5, truth: 'yes', why: `${name} is ${wanted} as it stands` };
-  if (native === 'yes') return { rung: 5, truth: 'yes', why: `the processor turns the signal round inside ${name}`, grounds };
+  if (native === 'yes')
+    return { rung: 5, truth: 'yes', why: `the processor turns the signal round inside ${name}`, grounds };
   if (sense === 'unknown' || native === 'unknown') {
     const what = native === 'unknown' ? 'which processor family the board has' : `whether ${name} has an inverter`;
     return { rung: 5, truth: 'unknown', why: `nobody says ${what}`, grounds };
   }
-  const why = wanted === 'inverted' ? `${name} has no inverter and this processor cannot turn a signal round` : `${name} has a fixed inverter in the line`;
+  const why =
+    wanted === 'inverted'
+      ? `${name} has no inverter and this processor cannot turn a signal round`
+      : `${name} has a fixed inverter in the line`;
   return { rung: 5, truth: 'no', why, grounds };
 }
 
 function oneWireEnd(shop: Workshop, end: End, protocol: Spoken, name: string): Way[] {
   const native = invertsInside(shop);
-  const at = (condition: Condition) => levelled(shop, end.pad, protocol, true, true, way({ conditions: [condition], tags: padTags(shop, end.pad, name), link: { kind: 'pad', pads: [end.pad], what: 'one wire' } }));
+  const at = (condition: Condition) =>
+    levelled(
+      shop,
+      end.pad,
+      protocol,
+      true,
+      true,
+      way({
+        conditions: [condition],
+        tags: padTags(shop, end.pad, name),
+        link: { kind: 'pad', pads: [end.pad], what: 'one wire' },
+      }),
+    );
   const grounds = [processorGround(shop)];
   if (protocol.sense === 'plain') {
-    if (end.sense === 'inverted' && native !== 'yes') return [at({ rung: 5, truth: native, why: `${name} has a fixed inverter in the line`, grounds })];
-    return [at({ rung: 5, truth: end.sense === 'unknown' && native !== 'yes' ? 'unknown' : 'yes', why: `${name} runs both ways on its one wire` })];
+    if (end.sense === 'inverted' && native !== 'yes')
+      return [at({ rung: 5, truth: native, why: `${name} has a fixed inverter in the line`, grounds })];
+    return [
+      at({
+        rung: 5,
+        truth: end.sense === 'unknown' && native !== 'yes' ? 'unknown' : 'yes',
+        why: `${name} runs both ways on its one wire`,
+      }),
+    ];
   }
   if (end.twoWayInverter) return [at({ rung: 5, truth: 'yes', why: `${name} has an inverter that works both ways` })];
   const why =
@@ -253,7 +338,10 @@ function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
 function softOn(shop: Workshop, group: string, limit: number, timer: string, pads: number): Partial<Way> {
   return {
     rows: [{ id: row(shop, { id: `output:${group}`, limit, pool: 'output' }), amount: pads, rung: 4 }],
-    tags: [tag(shop, `timer:${timer}`, 'soft serial'), ...padTags(shop, shop.board.outputs.find((o) => o.id === group)!.pad, group)],
+    tags: [
+      tag(shop, `timer:${timer}`, 'soft serial'),
+      ...padTags(shop, shop.board.outputs.find((o) => o.id === group)!.pad, group),
+    ],
     link: { kind: 'soft serial', pads, group },
   };
 }

@@ -58,7 +58,12 @@ function ridingWays(shop: Workshop, host: LaidPart, seat: LaidNeed, guest: Spoke
           lost: end.lost,
           rows: [{ id: once, amount: 1, rung: 4 }],
           tags: [...end.tags, tag(shop, id, g.id)],
-          link: { kind: 'port', group: g.id, [side]: end.link?.kind === 'pad' ? end.link.pads : [], with: `${host.part.id}/${seat.id}` },
+          link: {
+            kind: 'port',
+            group: g.id,
+            [side]: end.link?.kind === 'pad' ? end.link.pads : [],
+            with: `${host.part.id}/${seat.id}`,
+          },
         }),
       );
     });

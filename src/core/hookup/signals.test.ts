@@ -30,7 +30,15 @@ const links = {
 } as const;
 type LinkName = keyof typeof links;
 
-const processors = { F1: 'never', F3: 'turns', F4: 'never', F7: 'turns', H7: 'turns', G4: 'turns', unknown: 'nobody says' } as const;
+const processors = {
+  F1: 'never',
+  F3: 'turns',
+  F4: 'never',
+  F7: 'turns',
+  H7: 'turns',
+  G4: 'turns',
+  unknown: 'nobody says',
+} as const;
 type ProcessorName = keyof typeof processors;
 const hearing = ['none', 'plain', 'inverted', 'unknown', 'switched'] as const;
 const talking = ['none', 'plain', 'inverted', 'two-way inverter'] as const;
@@ -57,7 +65,8 @@ function bothWaysOnOne(pad: Talking, sense: 'plain' | 'inverted', processor: Pro
   return processors[processor] === 'nobody says' ? 'nobody says' : 'no signal';
 }
 
-const worst = (...answers: Answer[]): Answer => (['no port', 'no signal', 'nobody says'] as const).find((a) => answers.includes(a)) ?? 'works';
+const worst = (...answers: Answer[]): Answer =>
+  (['no port', 'no signal', 'nobody says'] as const).find((a) => answers.includes(a)) ?? 'works';
 
 function expected(name: LinkName, processor: ProcessorName, rx: Hearing, tx: Talking): Answer {
   const [does, sense] = links[name];
@@ -74,20 +83,54 @@ function expected(name: LinkName, processor: ProcessorName, rx: Hearing, tx: Tal
 function boardWith(processor: ProcessorName, rx: Hearing, tx: Talking) {
   const ports: z.input<typeof boardSchema>['ports'] = [
     {
-      id: 'port', label: 'Port 1',
-      rx: rx === 'none' ? [] : [rx === 'switched' ? { pad: 'r', sense: 'plain', switch: { bridge: 'way', plainAt: 'a', invertedAt: 'b' } } : { pad: 'r', sense: rx }],
-      tx: tx === 'none' ? [] : [tx === 'two-way inverter' ? { pad: 't', sense: 'inverted', twoWayInverter: true } : { pad: 't', sense: tx }],
+      id: 'port',
+      label: 'Port 1',
+      rx:
+        rx === 'none'
+          ? []
+          : [
+              rx === 'switched'
+                ? { pad: 'r', sense: 'plain', switch: { bridge: 'way', plainAt: 'a', invertedAt: 'b' } }
+                : { pad: 'r', sense: rx },
+            ],
+      tx:
+        tx === 'none'
+          ? []
+          : [
+              tx === 'two-way inverter'
+                ? { pad: 't', sense: 'inverted', twoWayInverter: true }
+                : { pad: 't', sense: tx },
+            ],
     },
   ];
   return makeBoard({
-    ports, processor: processor === 'unknown' ? unknown : { value: processor, origin: 'manual' },
+    ports,
+    processor: processor === 'unknown' ? unknown : { value: processor, origin: 'manual' },
     pads: ['vbat', 'r', 't'].map((id) => ({ id, label: id })),
-    bridges: rx === 'switched' ? [{ id: 'way', label: 'Way', form: 'solder bridge', positions: [{ id: 'a', label: 'a' }, { id: 'b', label: 'b' }], factory: 'a', effort: 1 }] : [],
+    bridges:
+      rx === 'switched'
+        ? [
+            {
+              id: 'way',
+              label: 'Way',
+              form: 'solder bridge',
+              positions: [
+                { id: 'a', label: 'a' },
+                { id: 'b', label: 'b' },
+              ],
+              factory: 'a',
+              effort: 1,
+            },
+          ]
+        : [],
   });
 }
 
 function answered(name: LinkName, processor: ProcessorName, rx: Hearing, tx: Talking): Answer {
-  const { rungs, hookup } = evaluate(makeBuild({}, [makePart('part', { links: [serial(name)] })]), boardWith(processor, rx, tx));
+  const { rungs, hookup } = evaluate(
+    makeBuild({}, [makePart('part', { links: [serial(name)] })]),
+    boardWith(processor, rx, tx),
+  );
   if (rungs[3]!.state === 'breaks') return 'no port';
   if (rungs[4]!.state === 'breaks') return 'no signal';
   if (rungs[4]!.state === 'unknown') return 'nobody says';
@@ -100,14 +143,18 @@ describe('every protocol on every kind of port', () => {
       for (const rx of hearing) {
         for (const tx of talking) {
           if (rx === 'none' && tx === 'none') continue;
-          expect.soft(answered(name, processor, rx, tx), `${name} on ${processor}, hearing pad ${rx}, talking pad ${tx}`).toBe(expected(name, processor, rx, tx));
+          expect
+            .soft(answered(name, processor, rx, tx), `${name} on ${processor}, hearing pad ${rx}, talking pad ${tx}`)
+            .toBe(expected(name, processor, rx, tx));
         }
       }
     }
   });
 
   test('a bridge between plain and inverted is moved only where that is needed, and never where the processor turns the signal', () => {
-    const bridge = (name: LinkName, processor: ProcessorName) => evaluate(makeBuild({}, [makePart('part', { links: [serial(name)] })]), boardWith(processor, 'switched', 'none')).hookup.cost.effort;
+    const bridge = (name: LinkName, processor: ProcessorName) =>
+      evaluate(makeBuild({}, [makePart('part', { links: [serial(name)] })]), boardWith(processor, 'switched', 'none'))
+        .hookup.cost.effort;
     expect([bridge('inverted-rc', 'F4'), bridge('plain-rc', 'F4'), bridge('inverted-rc', 'F7')]).toEqual([1, 0, 0]);
   });
 });

@@ -31,7 +31,10 @@ describe('a board of which not all pads are drawn', () => {
   test.each(links)('%s: what is not drawn is unknown; once all is drawn, it is not there', (_, link) => {
     expect(evaluate(build(link), makeBoard({ ...bare, ...some })).verdict).toBe('cannot say yet');
     expect(evaluate(build(link), makeBoard({ ...bare, allPads: no })).verdict).toBe('cannot say yet');
-    expect(evaluate(build(link), makeBoard({ ...bare, ...all }))).toMatchObject({ verdict: 'does not fit', stopsAt: 4 });
+    expect(evaluate(build(link), makeBoard({ ...bare, ...all }))).toMatchObject({
+      verdict: 'does not fit',
+      stopsAt: 4,
+    });
   });
   test.each(links)('%s: with pads in plenty it is carried, and the board can be stored', (_, link) => {
     const board = padsInPlenty(makeBoard({ ...bare, ...some, video: { cameraIns: [], overlayChip: yes } }));
@@ -43,21 +46,40 @@ describe('a board of which not all pads are drawn', () => {
     expect([climb.verdict, climb.hookup.parts[0]!.links[0]!.on]).toEqual(['fits', 'Port 1']);
   });
   test('a count of ports that are all drawn is full when it is full', () => {
-    const two = makeBuild({}, [makePart('a', { links: [serial('positioning')] }), makePart('b', { links: [serial('ground-link')] })]);
+    const two = makeBuild({}, [
+      makePart('a', { links: [serial('positioning')] }),
+      makePart('b', { links: [serial('ground-link')] }),
+    ]);
     expect(evaluate(two, makeBoard({ ...portsAndPads(['rt']), claimedPorts: says(1), ...some })).stopsAt).toBe(4);
-    expect(evaluate(two, makeBoard({ ...portsAndPads(['rt']), claimedPorts: says(2), ...some })).verdict).toBe('cannot say yet');
+    expect(evaluate(two, makeBoard({ ...portsAndPads(['rt']), claimedPorts: says(2), ...some })).verdict).toBe(
+      'cannot say yet',
+    );
   });
   test('a port that is drawn may have one more pad, for inverted signals; but not two links at once', () => {
-    const at = (allPads: object, ...parts: ReturnType<typeof makePart>[]) => evaluate(makeBuild({}, parts), makeBoard({ processor: { value: 'F4', origin: 'manual' }, ...portsAndPads(['rt']), claimedPorts: says(1), allPads: allPads as never }));
+    const at = (allPads: object, ...parts: ReturnType<typeof makePart>[]) =>
+      evaluate(
+        makeBuild({}, parts),
+        makeBoard({
+          processor: { value: 'F4', origin: 'manual' },
+          ...portsAndPads(['rt']),
+          claimedPorts: says(1),
+          allPads: allPads as never,
+        }),
+      );
     const inverted = makePart('rc', { links: [serial('inverted-rc')] });
     expect(at(unknown, inverted).verdict).toBe('cannot say yet');
     expect(at(yes, inverted).stopsAt).toBe(5);
     expect(at(unknown, inverted, makePart('gps', { links: [serial('positioning')] })).stopsAt).toBe(4);
   });
   test('a known no stays no: no overlay chip. A rail that is not drawn may be there all the same', () => {
-    expect(evaluate(build(links[7]![1]), makeBoard({ ...bare, ...some, video: { cameraIns: [], overlayChip: no } })).stopsAt).toBe(4);
+    expect(
+      evaluate(build(links[7]![1]), makeBoard({ ...bare, ...some, video: { cameraIns: [], overlayChip: no } })).stopsAt,
+    ).toBe(4);
     const fed = makeBuild({}, [makePart('p', { supply: supply(4.5, 5.5, 0.1) })]);
-    const rails = (volts: number) => [{ id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' as const } }, { id: 'reg', label: 'Regulator', pads: [], source: regulator(volts, 2) }];
+    const rails = (volts: number) => [
+      { id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' as const } },
+      { id: 'reg', label: 'Regulator', pads: [], source: regulator(volts, 2) },
+    ];
     for (const volts of [5, 9]) {
       expect(evaluate(fed, makeBoard({ ...some, rails: rails(volts) })).rungs[5]!.state).toBe('unknown');
       expect(evaluate(fed, makeBoard({ ...all, rails: rails(volts) })).stopsAt).toBe(6);
@@ -66,7 +88,10 @@ describe('a board of which not all pads are drawn', () => {
   });
   test('a rail of 5 V may be alive on USB until somebody says where USB comes in', () => {
     const onUsb = makeBuild({}, [makePart('p', { supply: supply(4.5, 10, 0.1) }, { onUsb: true })]);
-    const rails = (volts: number) => [{ id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' as const } }, { id: 'reg', label: 'Regulator', pads: ['vbat'], source: regulator(volts, 2) }];
+    const rails = (volts: number) => [
+      { id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' as const } },
+      { id: 'reg', label: 'Regulator', pads: ['vbat'], source: regulator(volts, 2) },
+    ];
     const usb = { id: 'usb', label: 'USB', pads: [], source: { kind: 'usb' as const } };
     expect(evaluate(onUsb, makeBoard({ ...some, rails: rails(5) })).rungs[5]!.state).toBe('unknown');
     expect(evaluate(onUsb, makeBoard({ ...all, rails: [...rails(5), usb] })).stopsAt).toBe(6);
@@ -74,7 +99,11 @@ describe('a board of which not all pads are drawn', () => {
   });
   test('too few motor outputs for separate ESCs are not yet too few', () => {
     const separate = makeBuild({ motors: { count: 4, cruiseAmps: 6, peakAmps: 30, peakSeconds: 5, esc: 'separate' } });
-    const controller = (allPads: object) => evaluate(separate, makeBoard({ kind: 'flight controller', esc: undefined, outputs: [], allPads: allPads as never })).rungs[2]!.state;
+    const controller = (allPads: object) =>
+      evaluate(
+        separate,
+        makeBoard({ kind: 'flight controller', esc: undefined, outputs: [], allPads: allPads as never }),
+      ).rungs[2]!.state;
     expect([controller(unknown), controller(yes)]).toEqual(['unknown', 'breaks']);
   });
   test('and the seller is asked for the pads where they decide, and only there', () => {

@@ -12,8 +12,14 @@ import { row, way, type Condition, type Way, type Workshop } from './way';
 export function undrawnWays(shop: Workshop, link: Link): Way[] {
   if (!mayHaveMore(shop.board) || link.kind === 'motor line') return [];
   const open: Condition = { rung: 4, truth: 'unknown', why: undrawn };
-  if (link.kind === 'serial' && allPortsDrawn(shop.board)) return spoken(link).sense === 'inverted' ? invertedPads(shop) : [];
-  return [way({ conditions: [open, ...(link.kind === 'video' ? overlayConditions(shop, link) : [])], link: { kind: 'pad', pads: [], what: 'a pad that is not drawn' } })];
+  if (link.kind === 'serial' && allPortsDrawn(shop.board))
+    return spoken(link).sense === 'inverted' ? invertedPads(shop) : [];
+  return [
+    way({
+      conditions: [open, ...(link.kind === 'video' ? overlayConditions(shop, link) : [])],
+      link: { kind: 'pad', pads: [], what: 'a pad that is not drawn' },
+    }),
+  ];
 }
 
 /** The supply that a rail would give which nobody has drawn: whatever the part takes. */
@@ -24,8 +30,20 @@ export function undrawnSupply(shop: Workshop, part: Part, supply: Supply): Way[]
   const unsaid = unsaidDraw(part, supply);
   return [
     way({
-      conditions: [{ rung: 6, truth: 'unknown', why: 'a rail that is not drawn: nobody says whether there is one' }, ...unsaid],
-      feed: { rail: 'undrawn', label: 'a rail that is not drawn', pads: [], volts, typicalAmps: ampsAt(supply, 'typicalAmps', at, shop.world), peakAmps: ampsAt(supply, 'peakAmps', at, shop.world), unsaid: unsaid.length > 0, usbAmps: null },
+      conditions: [
+        { rung: 6, truth: 'unknown', why: 'a rail that is not drawn: nobody says whether there is one' },
+        ...unsaid,
+      ],
+      feed: {
+        rail: 'undrawn',
+        label: 'a rail that is not drawn',
+        pads: [],
+        volts,
+        typicalAmps: ampsAt(supply, 'typicalAmps', at, shop.world),
+        peakAmps: ampsAt(supply, 'peakAmps', at, shop.world),
+        unsaid: unsaid.length > 0,
+        usbAmps: null,
+      },
     }),
   ];
 }
@@ -35,7 +53,13 @@ function invertedPads(shop: Workshop): Way[] {
     .filter(({ ports }) => !ports[0]!.taken)
     .map(({ id, ports }) =>
       way({
-        conditions: [{ rung: 5, truth: 'unknown', why: `${undrawn}: nobody says whether ${ports[0]!.label} has one for inverted signals` }],
+        conditions: [
+          {
+            rung: 5,
+            truth: 'unknown',
+            why: `${undrawn}: nobody says whether ${ports[0]!.label} has one for inverted signals`,
+          },
+        ],
         rows: [{ id: row(shop, { id: `port:${id}`, limit: ports.length, pool: 'port' }), amount: 1, rung: 4 }],
         link: { kind: 'pad', pads: [], what: `a pad of ${ports[0]!.label} that is not drawn` },
       }),

@@ -19,9 +19,12 @@ const sizes = [
   { parts: 12, ports: 8, rails: 6, bridges: 3 },
 ];
 // The one of the largest size is where two links of one host were once taken for the same seat.
-const cases = sizes.flatMap((size, s) => Array.from({ length: s === 2 ? 1 : 50 }, (_, i) => ({ seed: s === 2 ? 20_038 : 10_000 * s + i + 1, size })));
+const cases = sizes.flatMap((size, s) =>
+  Array.from({ length: s === 2 ? 1 : 50 }, (_, i) => ({ seed: s === 2 ? 20_038 : 10_000 * s + i + 1, size })),
+);
 
-const mode = (build: Build, p: WiredPart) => build.parts.find((x) => x.id === p.id)!.peripheral.modes.find((m) => m.id === p.mode!.id)!;
+const mode = (build: Build, p: WiredPart) =>
+  build.parts.find((x) => x.id === p.id)!.peripheral.modes.find((m) => m.id === p.mode!.id)!;
 
 const solved = cases.map(({ seed, size }) => {
   const { build, board } = randomPair(seed, size);
@@ -35,7 +38,12 @@ function each(check: (build: Build, board: Board, hookup: Hookup, name: string) 
 describe('whatever is wired stands when it is checked by hand', () => {
   test('every link of the chosen mode is wired, and no other', () => {
     each((build, _, hookup, name) => {
-      for (const p of hookup.parts.filter((x) => x.mode)) expect(p.links.map((l) => l.id).sort(), name).toEqual(mode(build, p).links.map((l) => l.id).sort());
+      for (const p of hookup.parts.filter((x) => x.mode))
+        expect(p.links.map((l) => l.id).sort(), name).toEqual(
+          mode(build, p)
+            .links.map((l) => l.id)
+            .sort(),
+        );
     });
   });
 
@@ -54,7 +62,11 @@ describe('whatever is wired stands when it is checked by hand', () => {
     each((_, board, hookup, name) => {
       for (const port of board.ports.filter((p) => p.taken)) {
         const used = hookup.parts.some((p) => p.links.some((l) => l.to.includes(port.id)));
-        if (used) expect(port.taken!.release && hookup.releases.some((r) => r.port === port.label), `${name} ${port.label}`).toBeTruthy();
+        if (used)
+          expect(
+            port.taken!.release && hookup.releases.some((r) => r.port === port.label),
+            `${name} ${port.label}`,
+          ).toBeTruthy();
       }
     });
   });
@@ -71,11 +83,29 @@ describe('whatever is wired stands when it is checked by hand', () => {
           const hears = l.pads.filter((x) => x.does === 'board hears');
           const talks = l.pads.filter((x) => x.does === 'board talks');
           const wanted = { hear: [1, 0], talk: [0, 1], both: [1, 1], 'one wire': [0, 1] }[protocol.wires];
-          const heardOnly = protocol.wires === 'both' && protocol.hearOnlyLoses !== undefined && hears.length === 1 && talks.length === 0;
-          expect(heardOnly || (hears.length === wanted[0] && talks.length === wanted[1]), `${name} ${p.name} on ${port.label}`).toBe(true);
-          for (const end of [...port.rx.filter((e) => hears.some((h) => h.pad === e.pad)), ...port.tx.filter((e) => talks.some((t) => t.pad === e.pad))]) {
-            const sense = end.switch ? (at.get(end.switch.bridge) === end.switch.plainAt ? 'plain' : 'inverted') : end.sense;
-            const twoWay = 'twoWayInverter' in end && end.twoWayInverter && protocol.wires === 'one wire' && protocol.sense === 'inverted';
+          const heardOnly =
+            protocol.wires === 'both' &&
+            protocol.hearOnlyLoses !== undefined &&
+            hears.length === 1 &&
+            talks.length === 0;
+          expect(
+            heardOnly || (hears.length === wanted[0] && talks.length === wanted[1]),
+            `${name} ${p.name} on ${port.label}`,
+          ).toBe(true);
+          for (const end of [
+            ...port.rx.filter((e) => hears.some((h) => h.pad === e.pad)),
+            ...port.tx.filter((e) => talks.some((t) => t.pad === e.pad)),
+          ]) {
+            const sense = end.switch
+              ? at.get(end.switch.bridge) === end.switch.plainAt
+                ? 'plain'
+                : 'inverted'
+              : end.sense;
+            const twoWay =
+              'twoWayInverter' in end &&
+              end.twoWayInverter &&
+              protocol.wires === 'one wire' &&
+              protocol.sense === 'inverted';
             const oneWirePlain = protocol.wires === 'one wire' && protocol.sense === 'inverted' && !twoWay;
             if (oneWirePlain) expect(native, `${name} ${p.name}: one inverted wire`).toBe(true);
             else expect(twoWay || native || sense === protocol.sense, `${name} ${p.name} on ${port.label}`).toBe(true);
@@ -89,7 +119,12 @@ describe('whatever is wired stands when it is checked by hand', () => {
     each((_, _board, hookup, name) => {
       for (const p of hookup.parts) {
         for (const l of p.links) {
-          if (l.link.kind !== 'serial' || !l.pads.some((x) => x.does === 'soft serial') || protocols[l.link.protocol].onTimerPad) continue;
+          if (
+            l.link.kind !== 'serial' ||
+            !l.pads.some((x) => x.does === 'soft serial') ||
+            protocols[l.link.protocol].onTimerPad
+          )
+            continue;
           expect(protocols[l.link.protocol].control, name).toBe(false);
           expect(protocols[l.link.protocol].baud, name).toBeLessThanOrEqual(19_200);
         }
@@ -99,9 +134,17 @@ describe('whatever is wired stands when it is checked by hand', () => {
 
   test('two parts on one I2C bus have two addresses; outputs serve one part each, and a timer one use', () => {
     each((_, board, hookup, name) => {
-      const addresses = hookup.parts.flatMap((p) => p.links.flatMap((l) => (l.link.kind === 'i2c' ? [`${l.to[0]} ${l.link.address}`] : [])));
+      const addresses = hookup.parts.flatMap((p) =>
+        p.links.flatMap((l) => (l.link.kind === 'i2c' ? [`${l.to[0]} ${l.link.address}`] : [])),
+      );
       expect(new Set(addresses).size, name).toBe(addresses.length);
-      const outputs = hookup.parts.flatMap((p) => p.links.flatMap((l) => (l.pads.some((x) => x.does === 'output' || x.does === 'soft serial') ? l.to.map((id) => ({ id, use: l.link.kind === 'output' ? l.link.use : 'soft serial' })) : [])));
+      const outputs = hookup.parts.flatMap((p) =>
+        p.links.flatMap((l) =>
+          l.pads.some((x) => x.does === 'output' || x.does === 'soft serial')
+            ? l.to.map((id) => ({ id, use: l.link.kind === 'output' ? l.link.use : 'soft serial' }))
+            : [],
+        ),
+      );
       expect(new Set(outputs.map((o) => o.id)).size, name).toBe(outputs.length);
       const uses = new Map<string, Set<string>>();
       for (const o of outputs) {
@@ -144,7 +187,9 @@ describe('whatever is wired stands when it is checked by hand', () => {
         const s = board.rails.find((r) => r.id === id)!.source;
         if (s.kind === 'pack') return build.pack.cells * cell.floor;
         if (s.kind === 'bridge') return lowest(s.byPosition[at.get(s.bridge)!]!);
-        return s.kind === 'regulator' ? Math.min(interval(s.outVolts).low, Math.max(0, lowest(s.input) - interval(s.dropOutVolts).high)) : 5;
+        return s.kind === 'regulator'
+          ? Math.min(interval(s.outVolts).low, Math.max(0, lowest(s.input) - interval(s.dropOutVolts).high))
+          : 5;
       };
       const carried = new Map<string, number>();
       const load = (id: string, amps: number): void => {
@@ -152,14 +197,20 @@ describe('whatever is wired stands when it is checked by hand', () => {
         if (s.kind === 'bridge') return load(s.byPosition[at.get(s.bridge)!]!, amps);
         if (s.kind !== 'regulator') return;
         carried.set(id, (carried.get(id) ?? 0) + amps);
-        load(s.input, s.type === 'linear' ? amps : (amps * interval(s.outVolts).high) / (0.85 * Math.max(0.1, lowest(s.input))));
+        load(
+          s.input,
+          s.type === 'linear' ? amps : (amps * interval(s.outVolts).high) / (0.85 * Math.max(0.1, lowest(s.input))),
+        );
       };
       for (const p of hookup.parts) {
         if (!p.supply || p.supply.rail.startsWith('part:')) continue;
         const supply = mode(build, p).supply!;
         if (!isKnown(supply.peakAmps)) continue;
         const stated = interval(supply.peakAmps).high;
-        load(p.supply.rail, supply.draw === 'constant power' ? (stated * supply.atVolts) / Math.max(0.5, lowest(p.supply.rail)) : stated);
+        load(
+          p.supply.rail,
+          supply.draw === 'constant power' ? (stated * supply.atVolts) / Math.max(0.5, lowest(p.supply.rail)) : stated,
+        );
       }
       for (const [id, amps] of carried) {
         const s = board.rails.find((r) => r.id === id)!.source;

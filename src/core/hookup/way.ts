@@ -82,7 +82,15 @@ export interface Workshop {
 }
 
 export function workshop(build: Build, board: Board, world: World, budget: Budget = budgetWith()): Workshop {
-  return { build, board: withoutIdleHarness(build, board), world, budget, supplies: suppliesOf(board, build, world === 'sure' ? 'worst' : 'best', budget), rows: new Map(), tags: new Map() };
+  return {
+    build,
+    board: withoutIdleHarness(build, board),
+    world,
+    budget,
+    supplies: suppliesOf(board, build, world === 'sure' ? 'worst' : 'best', budget),
+    rows: new Map(),
+    tags: new Map(),
+  };
 }
 
 export function row(shop: Workshop, made: Row): string {
@@ -90,7 +98,12 @@ export function row(shop: Workshop, made: Row): string {
   return made.id;
 }
 
-export function tag(shop: Workshop, id: string, value: string, once: Partial<Cost> = {}): { id: string; value: string } {
+export function tag(
+  shop: Workshop,
+  id: string,
+  value: string,
+  once: Partial<Cost> = {},
+): { id: string; value: string } {
   const values = shop.tags.get(id) ?? new Map<string, Partial<Cost>>();
   if (!values.has(value)) values.set(value, once);
   shop.tags.set(id, values);

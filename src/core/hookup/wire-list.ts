@@ -27,7 +27,9 @@ const assumedAmps = 5;
 
 /** AWG of a supply wire. Where nobody says what the part draws, it carries all that the regulator gives. */
 export function supplyGauge(hookup: Hookup, supply: WiredSupply): number {
-  const most = [...hookup.rails, ...hookup.outputs].find((r) => r.rail === supply.rail || r.rail.startsWith(`${supply.rail}:`))?.printedMa;
+  const most = [...hookup.rails, ...hookup.outputs].find(
+    (r) => r.rail === supply.rail || r.rail.startsWith(`${supply.rail}:`),
+  )?.printedMa;
   const amps = supply.unsaid ? (most ? most / 1000 : assumedAmps) : supply.peakAmps;
   return gaugeFor(amps) ?? 10;
 }
@@ -39,8 +41,24 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
     const wires: Wire[] = p.links.flatMap((l) =>
       l.pads.map(({ pad, does }) => {
         const hears = does === 'board hears';
-        const role = l.pads.length > 1 || l.link.kind === 'serial' ? (hears ? 'TX' : does === 'board talks' ? 'RX' : 'signal') : 'signal';
-        return wire(p.id, p.name, pad, `${p.name}, ${pinName(part, role)}`, 28, hears ? wireColours.hears : does === 'board talks' ? wireColours.talks : wireColours.other, 'signal', part);
+        const role =
+          l.pads.length > 1 || l.link.kind === 'serial'
+            ? hears
+              ? 'TX'
+              : does === 'board talks'
+                ? 'RX'
+                : 'signal'
+            : 'signal';
+        return wire(
+          p.id,
+          p.name,
+          pad,
+          `${p.name}, ${pinName(part, role)}`,
+          28,
+          hears ? wireColours.hears : does === 'board talks' ? wireColours.talks : wireColours.other,
+          'signal',
+          part,
+        );
       }),
     );
     if (p.supply) {
@@ -48,26 +66,80 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
       const raw = board.rails.find((r) => r.id === p.supply!.rail)?.source.kind === 'pack';
       const pad = p.supply.pads[0] ?? null;
       const from = pad === null ? p.supply.on : undefined;
-      wires.push(wire(p.id, p.name, pad, `${p.name}, ${pinName(part, 'V+')}`, gauge, raw ? wireColours.pack : wireColours.supply, 'supply', part, from));
-      wires.push(wire(p.id, p.name, null, `${p.name}, ${pinName(part, 'GND')}`, gauge, wireColours.ground, 'ground', part, pad === null ? `${p.supply.on}, ground` : 'nearest ground pad', pad));
+      wires.push(
+        wire(
+          p.id,
+          p.name,
+          pad,
+          `${p.name}, ${pinName(part, 'V+')}`,
+          gauge,
+          raw ? wireColours.pack : wireColours.supply,
+          'supply',
+          part,
+          from,
+        ),
+      );
+      wires.push(
+        wire(
+          p.id,
+          p.name,
+          null,
+          `${p.name}, ${pinName(part, 'GND')}`,
+          gauge,
+          wireColours.ground,
+          'ground',
+          part,
+          pad === null ? `${p.supply.on}, ground` : 'nearest ground pad',
+          pad,
+        ),
+      );
     }
     return wires;
   });
 
-  function wire(partId: string, partName: string, padId: string | null, to: string, gauge: number, colour: string, kind: Wire['kind'], part: Part | undefined, from?: string, groundAs?: string | null): Wire {
+  function wire(
+    partId: string,
+    partName: string,
+    padId: string | null,
+    to: string,
+    gauge: number,
+    colour: string,
+    kind: Wire['kind'],
+    part: Part | undefined,
+    from?: string,
+    groundAs?: string | null,
+  ): Wire {
     const pad = board.pads.find((x) => x.id === padId);
     const lengthMm = routeMm(build, board, part, padId ?? groundAs ?? null);
     const warning = part?.peripheral.plugs.find((x) => x.warning)?.warning;
     return {
-      part: partId, partName, padId, face: pad?.face ?? 'top', from: from ?? (pad ? `${pad.label}${pad.face === 'bottom' ? ' (underside)' : ''}` : '?'), to, gauge, lengthMm, colour, kind,
-      grams: (wireGramsPerM(gauge) * lengthMm) / 1000, ...(warning ? { warning } : {}),
+      part: partId,
+      partName,
+      padId,
+      face: pad?.face ?? 'top',
+      from: from ?? (pad ? `${pad.label}${pad.face === 'bottom' ? ' (underside)' : ''}` : '?'),
+      to,
+      gauge,
+      lengthMm,
+      colour,
+      kind,
+      grams: (wireGramsPerM(gauge) * lengthMm) / 1000,
+      ...(warning ? { warning } : {}),
     };
   }
 }
 
 /** The pin as the part's plug names it, or the role in plain words. */
 function pinName(part: Part | undefined, role: 'TX' | 'RX' | 'GND' | 'V+' | 'signal'): string {
-  const names = { TX: /^(TX|TXD|T)$/i, RX: /^(RX|RXD|R)$/i, GND: /^(GND|G|-)$/i, 'V+': /^(V|VCC|VIN|5V|\+|BAT)\+?$/i, signal: /^(S|SIG|SIGNAL|DATA|PWM)$/i }[role];
+  const names = {
+    TX: /^(TX|TXD|T)$/i,
+    RX: /^(RX|RXD|R)$/i,
+    GND: /^(GND|G|-)$/i,
+    'V+': /^(V|VCC|VIN|5V|\+|BAT)\+?$/i,
+    signal: /^(S|SIG|SIGNAL|DATA|PWM)$/i,
+  }[role];
   const pin = part?.peripheral.plugs.flatMap((p) => p.pins).find((p) => names.test(p.name));
-  return pin ? `pin ${pin.name}${pin.colour ? ` (${pin.colour} on its own plug)` : ''}` : { TX: 'what it sends', RX: 'what it hears', GND: 'ground', 'V+': 'supply', signal: 'signal' }[role];
+  return pin
+    ? `pin ${pin.name}${pin.colour ? ` (${pin.colour} on its own plug)` : ''}`
+    : { TX: 'what it sends', RX: 'what it hears', GND: 'ground', 'V+': 'supply', signal: 'signal' }[role];
 }

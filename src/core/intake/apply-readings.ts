@@ -11,8 +11,24 @@ export interface Said {
 }
 
 const fieldOf: Partial<Record<SpecField, string>> = {
-  processor: 'processor', claimedPorts: 'claimedPorts', cellsMin: 'packCells.min', cellsMax: 'packCells.max', packMaxVolts: 'packMaxVolts', continuousAmps: 'esc.continuousAmps', burstAmps: 'esc.burstAmps', burstSeconds: 'esc.burstSeconds',
-  sensorAmps: 'currentSensor.fullScaleAmps', patternMm: 'mounting.patternMm', screw: 'mounting.screw', lengthMm: 'lengthMm', widthMm: 'widthMm', heightMm: 'heightMm', massG: 'massG', barometer: 'barometer', overlayChip: 'video.overlayChip', storageMb: 'storageMb',
+  processor: 'processor',
+  claimedPorts: 'claimedPorts',
+  cellsMin: 'packCells.min',
+  cellsMax: 'packCells.max',
+  packMaxVolts: 'packMaxVolts',
+  continuousAmps: 'esc.continuousAmps',
+  burstAmps: 'esc.burstAmps',
+  burstSeconds: 'esc.burstSeconds',
+  sensorAmps: 'currentSensor.fullScaleAmps',
+  patternMm: 'mounting.patternMm',
+  screw: 'mounting.screw',
+  lengthMm: 'lengthMm',
+  widthMm: 'widthMm',
+  heightMm: 'heightMm',
+  massG: 'massG',
+  barometer: 'barometer',
+  overlayChip: 'video.overlayChip',
+  storageMb: 'storageMb',
 };
 
 /** The figure of a board that a field of a sheet goes to. */
@@ -29,21 +45,36 @@ function applyOne(board: Board, r: Reading, said: Said): Board {
   const words = { ...said, source: r.quote };
   switch (r.field) {
     case 'massIncludes':
-      return noted(board, 'massIncludes', board.massIncludes ?? 'nothing', String(r.value), r, said, { massIncludes: String(r.value) });
+      return noted(board, 'massIncludes', board.massIncludes ?? 'nothing', String(r.value), r, said, {
+        massIncludes: String(r.value),
+      });
     case 'usbPlug':
-      return noted(board, 'usb.plug', board.usb.plug, String(r.value), r, said, { usb: { ...board.usb, plug: r.value === 'micro' ? 'micro' : 'C' } });
+      return noted(board, 'usb.plug', board.usb.plug, String(r.value), r, said, {
+        usb: { ...board.usb, plug: r.value === 'micro' ? 'micro' : 'C' },
+      });
     case 'takenPort': {
       const id = `port${r.value}`;
       if (!board.ports.some((p) => p.id === id)) return board;
-      return noted(board, `${id}.taken`, 'free', 'taken', r, said, { ports: board.ports.map((p) => (p.id === id ? { ...p, taken: { by: `the page: "${r.quote}"` } } : p)) });
+      return noted(board, `${id}.taken`, 'free', 'taken', r, said, {
+        ports: board.ports.map((p) => (p.id === id ? { ...p, taken: { by: `the page: "${r.quote}"` } } : p)),
+      });
     }
     case 'regulators': {
       const [volts, amps] = String(r.value).split('@').map(Number) as [number, number];
-      const known = board.rails.find((x) => x.source.kind === 'regulator' && 'value' in x.source.outVolts && x.source.outVolts.value === volts);
+      const known = board.rails.find(
+        (x) => x.source.kind === 'regulator' && 'value' in x.source.outVolts && x.source.outVolts.value === volts,
+      );
       const base = known ? board : addRegulator(board, volts);
       const rail = known ?? base.rails.at(-1)!;
       const rated = { value: amps, ...words };
-      const rails = base.rails.map((x) => (x.id === rail.id && x.source.kind === 'regulator' ? { ...x, source: { ...x.source, ratedAmps: rated, ...(known ? {} : { outVolts: { value: volts, ...words } }) } } : x));
+      const rails = base.rails.map((x) =>
+        x.id === rail.id && x.source.kind === 'regulator'
+          ? {
+              ...x,
+              source: { ...x.source, ratedAmps: rated, ...(known ? {} : { outVolts: { value: volts, ...words } }) },
+            }
+          : x,
+      );
       const before = known?.source.kind === 'regulator' ? figureWords(known.source.ratedAmps, 'A') : 'no such rail';
       return noted(base, `${rail.label}, amps`, before, `${amps} A`, r, said, { rails });
     }
@@ -51,10 +82,21 @@ function applyOne(board: Board, r: Reading, said: Said): Board {
       const figure = figureFor(r.field);
       const made = { value: r.value, ...words };
       const placed = figure.set(board, made as never);
-      const done = noted(placed, figure.field, figureWords(figure.get(board), figure.unit), figureWords(made as never, figure.unit), r, said, {});
+      const done = noted(
+        placed,
+        figure.field,
+        figureWords(figure.get(board), figure.unit),
+        figureWords(made as never, figure.unit),
+        r,
+        said,
+        {},
+      );
       // A count of ports without any ports drawn yet: they are laid along the left edge, to be corrected.
       if (r.field !== 'claimedPorts' || done.ports.length > 0) return done;
-      return Array.from({ length: Math.min(12, Number(r.value)) }).reduce<Board>((b) => addGroup(b, 'port', 'left'), done);
+      return Array.from({ length: Math.min(12, Number(r.value)) }).reduce<Board>(
+        (b) => addGroup(b, 'port', 'left'),
+        done,
+      );
     }
   }
 }
@@ -62,9 +104,28 @@ function applyOne(board: Board, r: Reading, said: Said): Board {
 function addRegulator(board: Board, volts: number): Board {
   const made = addGroup(board, volts === 5 ? '5 V regulator' : '9 V regulator', 'front');
   const rail = made.rails.at(-1)!;
-  return { ...made, rails: made.rails.map((r) => (r.id === rail.id ? { ...r, label: `${volts} V` } : r)), pads: made.pads.map((p) => (p.id === rail.id ? { ...p, label: `${volts}V` } : p)) };
+  return {
+    ...made,
+    rails: made.rails.map((r) => (r.id === rail.id ? { ...r, label: `${volts} V` } : r)),
+    pads: made.pads.map((p) => (p.id === rail.id ? { ...p, label: `${volts}V` } : p)),
+  };
 }
 
-function noted(board: Board, field: string, before: string, after: string, r: Reading, said: Said, change: Partial<Board>): Board {
-  return { ...board, ...change, history: [...board.history, { when: said.seen, field: field.slice(0, 40), before, after, who: `${said.origin}: "${r.quote.slice(0, 200)}"` }].slice(-500) };
+function noted(
+  board: Board,
+  field: string,
+  before: string,
+  after: string,
+  r: Reading,
+  said: Said,
+  change: Partial<Board>,
+): Board {
+  return {
+    ...board,
+    ...change,
+    history: [
+      ...board.history,
+      { when: said.seen, field: field.slice(0, 40), before, after, who: `${said.origin}: "${r.quote.slice(0, 200)}"` },
+    ].slice(-500),
+  };
 }

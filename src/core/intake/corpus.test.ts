@@ -14,7 +14,10 @@ describe('the reader on the corpus', () => {
     expect(found.recall, JSON.stringify(found.missed.slice(0, 5))).toBeGreaterThanOrEqual(0.9);
   });
   test('marks both sides of a contradiction', () => {
-    expect(readSpec('Weight: 8 g\nweight 9 g').map((r) => [r.value, r.doubt])).toEqual([[8, 'contradicted'], [9, 'contradicted']]);
+    expect(readSpec('Weight: 8 g\nweight 9 g').map((r) => [r.value, r.doubt])).toEqual([
+      [8, 'contradicted'],
+      [9, 'contradicted'],
+    ]);
   });
   test.each([
     ['without barometer', 'barometer', false],
@@ -41,8 +44,21 @@ describe('the reader on the corpus', () => {
   test.each([
     ['90A current sensor (132A peak)', [['sensorAmps', 90]]],
     ['25.4x25.4mm, ø3.2 holes', [['patternMm', 25.4]]],
-    ['1.3 in x 1.3 in', [['lengthMm', 33.02], ['widthMm', 33.02]]],
-    ['Weight 8 g controller only, stack 20 g', [['massG', 8], ['massIncludes', 'controller only'], ['massG', 20]]],
+    [
+      '1.3 in x 1.3 in',
+      [
+        ['lengthMm', 33.02],
+        ['widthMm', 33.02],
+      ],
+    ],
+    [
+      'Weight 8 g controller only, stack 20 g',
+      [
+        ['massG', 8],
+        ['massIncludes', 'controller only'],
+        ['massG', 20],
+      ],
+    ],
   ])('%s', (text, figures) => expect(readSpec(text).map((r) => [r.field, r.value])).toEqual(figures));
   test('a quote is the text as it stands, also in full width', () => {
     const text = '重量：８．２ｇ';
@@ -52,11 +68,34 @@ describe('the reader on the corpus', () => {
 });
 
 test('no text hangs or breaks it, and every mark lies inside the text', () => {
-  const piece = fc.oneof(fc.string(), fc.constantFrom('5V', '@', '3A', ' x ', '30.5', 'mm', 'UART', '3-6S', '\t', '\n', '９', '((((', '1'.repeat(50), ' '.repeat(40), 'burst', 'g'));
+  const piece = fc.oneof(
+    fc.string(),
+    fc.constantFrom(
+      '5V',
+      '@',
+      '3A',
+      ' x ',
+      '30.5',
+      'mm',
+      'UART',
+      '3-6S',
+      '\t',
+      '\n',
+      '９',
+      '((((',
+      '1'.repeat(50),
+      ' '.repeat(40),
+      'burst',
+      'g',
+    ),
+  );
   fc.assert(
-    fc.property(fc.array(piece, { maxLength: 60 }).map((p) => p.join('')), (text) => {
-      for (const r of readSpec(text)) expect(r.start >= 0 && r.end <= text.length && r.start < r.end).toBe(true);
-    }),
+    fc.property(
+      fc.array(piece, { maxLength: 60 }).map((p) => p.join('')),
+      (text) => {
+        for (const r of readSpec(text)) expect(r.start >= 0 && r.end <= text.length && r.start < r.end).toBe(true);
+      },
+    ),
     { numRuns: 3000, seed: 4 },
   );
 });
@@ -70,5 +109,9 @@ test('a megabyte on one single line is read as far as one board can go: what sta
 test('a long text is read piece by piece as if it were read at once: the same figures, each where it stands', () => {
   const filler = 'A fine thing for those who like to fly.\n';
   const text = `${filler.repeat(700)}5V/3A BEC\n${filler.repeat(900)}weight 8.5 g\n${filler.repeat(600)}UART x5`;
-  expect(readSpec(text).map((r) => [r.field, r.value, text.slice(r.start, r.end)])).toEqual([['regulators', '5@3', '5V/3A'], ['massG', 8.5, 'weight 8.5 g'], ['claimedPorts', 5, 'UART x5']]);
+  expect(readSpec(text).map((r) => [r.field, r.value, text.slice(r.start, r.end)])).toEqual([
+    ['regulators', '5@3', '5V/3A'],
+    ['massG', 8.5, 'weight 8.5 g'],
+    ['claimedPorts', 5, 'UART x5'],
+  ]);
 });

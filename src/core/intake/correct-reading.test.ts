@@ -30,8 +30,13 @@ describe('a reading that somebody corrects', () => {
     ['USB-C', 'mini'],
     ['uart3 for receiver', 'the third'],
     ['UART x5', '-2'],
-  ])('%s, typed "%s": no value of its field, so nothing lands', (text, typed) => expect(correctReading(board, first(text), typed)).toBeNull());
+  ])('%s, typed "%s": no value of its field, so nothing lands', (text, typed) =>
+    expect(correctReading(board, first(text), typed)).toBeNull(),
+  );
   test('what stands in the box is taken as it stands', () => {
-    for (const r of readSpec('STM32F405, no barometer, OSD, 8 MB flash, weight 9 g, 5V 2A, USB-C, 3-6S, 30.5 x 30.5 mm M3, uart3 for receiver')) expect(correctReading(board, r, readingText(r))).toEqual(r);
+    for (const r of readSpec(
+      'STM32F405, no barometer, OSD, 8 MB flash, weight 9 g, 5V 2A, USB-C, 3-6S, 30.5 x 30.5 mm M3, uart3 for receiver',
+    ))
+      expect(correctReading(board, r, readingText(r))).toEqual(r);
   });
 });

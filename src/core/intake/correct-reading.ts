@@ -14,7 +14,9 @@ export function correctReading(board: Board, reading: Reading, typed: string): R
   const value = typedValue(reading, typed.trim());
   if (value === null) return null;
   const corrected = { ...reading, value };
-  return boardSchema.safeParse(applyReadings(board, [corrected], { origin: 'claim', seen: '2000-01-01' })).success ? corrected : null;
+  return boardSchema.safeParse(applyReadings(board, [corrected], { origin: 'claim', seen: '2000-01-01' })).success
+    ? corrected
+    : null;
 }
 
 function typedValue({ field }: Reading, typed: string): Reading['value'] | null {

@@ -26,14 +26,21 @@ describe('CSV (RFC 4180)', () => {
     expect(readBoardsCsv(boardsToCsv([odd])).items[0]!.item).toEqual(odd);
   });
   test('each fault names row, column, what stands there and what was expected; the sound rows are kept', () => {
-    const read = readBoardsCsv('name,maker,massG,esc.burstAmps\nGood,Maker,8.2,\nBad,Maker,heavy,\n,Maker,8,\nRange,Maker,"7,5..9",\n');
+    const read = readBoardsCsv(
+      'name,maker,massG,esc.burstAmps\nGood,Maker,8.2,\nBad,Maker,heavy,\n,Maker,8,\nRange,Maker,"7,5..9",\n',
+    );
     expect(read.items.map((b) => b.item.name)).toEqual(['Good', 'Range']);
     expect(read.items[1]!.item.massG).toEqual({ low: 7.5, high: 9, origin: 'claim' });
-    expect(read.faults.map((f) => [f.row, f.column, f.found])).toEqual([[2, 'massG', 'heavy'], [3, 'name', 'nothing']]);
+    expect(read.faults.map((f) => [f.row, f.column, f.found])).toEqual([
+      [2, 'massG', 'heavy'],
+      [3, 'name', 'nothing'],
+    ]);
   });
-  test('a file without the needed headings says which', () => expect(readBoardsCsv('a,b\n1,2').faults.map((f) => f.column)).toEqual(['name', 'maker']));
+  test('a file without the needed headings says which', () =>
+    expect(readBoardsCsv('a,b\n1,2').faults.map((f) => f.column)).toEqual(['name', 'maker']));
   test('every column of either file stands in its descriptor', () => {
-    const fields = (of: 'boards' | 'peripherals') => (tableSchema(of) as { fields: { name: string }[] }).fields.map((f) => f.name);
+    const fields = (of: 'boards' | 'peripherals') =>
+      (tableSchema(of) as { fields: { name: string }[] }).fields.map((f) => f.name);
     expect(fields('boards')).toEqual(boardsToCsv([]).trim().split(','));
     expect(fields('peripherals')).toEqual(peripheralsToCsv([]).trim().split(','));
   });
@@ -43,9 +50,14 @@ describe('CSV (RFC 4180)', () => {
     expect(read.items.map((p) => p.item)).toEqual(peripherals);
   });
   test('a peripheral by hand: a part of 5 V in one row, its draw said, all else unknown', () => {
-    const read = readPeripheralsCsv('name,maker,kind,supply.minVolts,supply.maxVolts,supply.peakAmps\nGlint,Maker,camera,4.5,5.5,"0,35"\nBad,Maker,toaster,,,\n');
+    const read = readPeripheralsCsv(
+      'name,maker,kind,supply.minVolts,supply.maxVolts,supply.peakAmps\nGlint,Maker,camera,4.5,5.5,"0,35"\nBad,Maker,toaster,,,\n',
+    );
     expect(read.items[0]!.item).toMatchObject({ id: 'maker-glint', kind: 'camera', massG: { unknown: true } });
-    expect(read.items[0]!.item.modes[0]!.supply).toMatchObject({ peakAmps: { value: 0.35, origin: 'claim' }, typicalAmps: { unknown: true } });
+    expect(read.items[0]!.item.modes[0]!.supply).toMatchObject({
+      peakAmps: { value: 0.35, origin: 'claim' },
+      typicalAmps: { unknown: true },
+    });
     expect(read.faults.map((f) => [f.row, f.column])).toEqual([[2, 'kind']]);
   });
 });
@@ -59,23 +71,51 @@ describe('a file for the shelf', () => {
     expect([all.boards.length, all.peripherals.length, all.faults]).toEqual([boards.length, peripherals.length, []]);
   });
   test('one bad board in a JSON shelf is named by its row and keeps no other out', () => {
-    const read = readShelfFile(JSON.stringify({ ...shelf.value, boards: [boards[0], { ...boards[1], massG: 'heavy' }, boards[2]] }));
+    const read = readShelfFile(
+      JSON.stringify({ ...shelf.value, boards: [boards[0], { ...boards[1], massG: 'heavy' }, boards[2]] }),
+    );
     expect(read.boards.map((b) => b.id)).toEqual([boards[0]!.id, boards[2]!.id]);
     expect(read.faults.map((f) => [f.row, f.column])).toEqual([[2, 'massG']]);
   });
   test('no text breaks it, and what it brings can always be stored', () => {
-    const piece = fc.oneof(fc.string(), fc.constantFrom('name,maker,massG\n', 'a,b,8\n', '"', ',', '\r\n', '{', '[', '"format":"rung-shelf"', '"boards":[', '{"__proto__":{"x":1}}', '}', ']', '=1+1', '\u0000', '(claim; x)', '9..1', 'supply.minVolts'));
+    const piece = fc.oneof(
+      fc.string(),
+      fc.constantFrom(
+        'name,maker,massG\n',
+        'a,b,8\n',
+        '"',
+        ',',
+        '\r\n',
+        '{',
+        '[',
+        '"format":"rung-shelf"',
+        '"boards":[',
+        '{"__proto__":{"x":1}}',
+        '}',
+        ']',
+        '=1+1',
+        '\u0000',
+        '(claim; x)',
+        '9..1',
+        'supply.minVolts',
+      ),
+    );
     fc.assert(
-      fc.property(fc.array(piece, { maxLength: 30 }).map((p) => p.join('')), (text) => {
-        const { boards: found, peripherals: parts } = readShelfFile(text);
-        for (const b of found) expect(readFile(JSON.stringify(b), 'rung-board').ok).toBe(true);
-        for (const p of parts) expect(readFile(JSON.stringify(p), 'rung-peripheral').ok).toBe(true);
-      }),
+      fc.property(
+        fc.array(piece, { maxLength: 30 }).map((p) => p.join('')),
+        (text) => {
+          const { boards: found, peripherals: parts } = readShelfFile(text);
+          for (const b of found) expect(readFile(JSON.stringify(b), 'rung-board').ok).toBe(true);
+          for (const p of parts) expect(readFile(JSON.stringify(p), 'rung-peripheral').ok).toBe(true);
+        },
+      ),
       { numRuns: 2000, seed: 6 },
     );
   });
   test('a build, or no file at all, is refused in words', () => {
-    expect(readShelfFile(readFileSync('demo/builds/belfry-six.json', 'utf8')).faults).toMatchObject([{ column: 'format', found: 'rung-build' }]);
+    expect(readShelfFile(readFileSync('demo/builds/belfry-six.json', 'utf8')).faults).toMatchObject([
+      { column: 'format', found: 'rung-build' },
+    ]);
     expect(readShelfFile('{"format": "rung-').faults).toHaveLength(1);
     expect(readShelfFile('').faults.length).toBeGreaterThan(0);
   });
@@ -91,7 +131,13 @@ describe('from a spec sheet to a board', () => {
     expect(readFile(JSON.stringify(board), 'rung-board').ok).toBe(true);
   });
   test('the history says who, when, and what stood there before', () => {
-    expect(board.history.find((h) => h.field === 'massG')).toEqual({ when: '2026-11-25', field: 'massG', before: 'unknown', after: '8.5 g', who: 'claim: "8.5 g (w/o cable)"' });
+    expect(board.history.find((h) => h.field === 'massG')).toEqual({
+      when: '2026-11-25',
+      field: 'massG',
+      before: 'unknown',
+      after: '8.5 g',
+      who: 'claim: "8.5 g (w/o cable)"',
+    });
   });
   test('completeness counts what is known and lists what to ask', () => {
     const before = completenessOf(newBoard('x', 'X', 'Maker'));
@@ -102,7 +148,9 @@ describe('from a spec sheet to a board', () => {
     expect(after.known + after.missing.length).toBe(after.total);
   });
   test('two revisions show what differs', () => {
-    expect(differencesOf(board, { ...board, massG: says(9) })).toEqual([{ field: 'massG', says: 'Mass', before: '8.5 g', after: '9 g' }]);
+    expect(differencesOf(board, { ...board, massG: says(9) })).toEqual([
+      { field: 'massG', says: 'Mass', before: '8.5 g', after: '9 g' },
+    ]);
     expect(differencesOf(board, board)).toEqual([]);
   });
 });

@@ -24,7 +24,14 @@ export interface CsvRead<T> {
   faults: RowFault[];
 }
 
-type Column<T> = { field: string; says: string; unit: string; words?: readonly string[]; get: (t: T) => ReturnType<BoardFigure['get']>; set: (t: T, f: never) => T };
+type Column<T> = {
+  field: string;
+  says: string;
+  unit: string;
+  words?: readonly string[];
+  get: (t: T) => ReturnType<BoardFigure['get']>;
+  set: (t: T, f: never) => T;
+};
 
 /** How boards or peripherals lie in rows: plain words, figures with their origin, and all else as JSON in the last column. */
 interface Table<T> {
@@ -43,34 +50,89 @@ const boards: Table<Board> = {
   format: 'rung-board',
   plain: ['id', 'name', 'maker', 'revision', 'kind'],
   figures: boardFigures,
-  restOf: (b) => ({ ...b, mounting: undefined, packCells: undefined, esc: b.esc && without(b.esc, ['channels', 'continuousAmps', 'burstAmps', 'burstSeconds']), currentSensor: b.currentSensor && without(b.currentSensor, ['fullScaleAmps']), video: b.video && without(b.video, ['overlayChip']) }),
+  restOf: (b) => ({
+    ...b,
+    mounting: undefined,
+    packCells: undefined,
+    esc: b.esc && without(b.esc, ['channels', 'continuousAmps', 'burstAmps', 'burstSeconds']),
+    currentSensor: b.currentSensor && without(b.currentSensor, ['fullScaleAmps']),
+    video: b.video && without(b.video, ['overlayChip']),
+  }),
   start: (cells, rest) => {
-    const words = { name: cells.name!.trim(), maker: cells.maker!.trim(), ...(cells.revision ? { revision: cells.revision } : {}), ...(cells.kind ? { kind: cells.kind } : {}) };
-    return { ...skeleton, ...('rails' in rest ? {} : { rails }), ...rest, ...words, id: cells.id?.trim() || idFrom(`${words.maker} ${words.name} ${cells.revision ?? ''}`, 'board') } as Board;
+    const words = {
+      name: cells.name!.trim(),
+      maker: cells.maker!.trim(),
+      ...(cells.revision ? { revision: cells.revision } : {}),
+      ...(cells.kind ? { kind: cells.kind } : {}),
+    };
+    return {
+      ...skeleton,
+      ...('rails' in rest ? {} : { rails }),
+      ...rest,
+      ...words,
+      id: cells.id?.trim() || idFrom(`${words.maker} ${words.name} ${cells.revision ?? ''}`, 'board'),
+    } as Board;
   },
 };
 
 /** The supply of a part's first way: most parts have one. */
-const ofSupply = (key: 'minVolts' | 'maxVolts' | 'typicalAmps' | 'peakAmps', says: string, unit: string): Column<Peripheral> => ({
-  field: `supply.${key}`, says, unit,
+const ofSupply = (
+  key: 'minVolts' | 'maxVolts' | 'typicalAmps' | 'peakAmps',
+  says: string,
+  unit: string,
+): Column<Peripheral> => ({
+  field: `supply.${key}`,
+  says,
+  unit,
   get: (p) => p.modes[0]?.supply?.[key],
-  set: (p, f: NumberFigure) => ({ ...p, modes: p.modes.map((m, i) => (i === 0 ? { ...m, supply: { ...(m.supply ?? { ...noSupply }), [key]: f } } : m)) }),
+  set: (p, f: NumberFigure) => ({
+    ...p,
+    modes: p.modes.map((m, i) => (i === 0 ? { ...m, supply: { ...(m.supply ?? { ...noSupply }), [key]: f } } : m)),
+  }),
 });
 const unknown = { unknown: true as const };
-const noSupply = { minVolts: unknown, maxVolts: unknown, typicalAmps: unknown, peakAmps: unknown, atVolts: 5, draw: 'constant current' as const };
+const noSupply = {
+  minVolts: unknown,
+  maxVolts: unknown,
+  typicalAmps: unknown,
+  peakAmps: unknown,
+  atVolts: 5,
+  draw: 'constant current' as const,
+};
 
 const peripherals: Table<Peripheral> = {
   format: 'rung-peripheral',
   plain: ['id', 'name', 'maker', 'kind'],
   figures: [
     { field: 'massG', says: 'Mass', unit: 'g', get: (p) => p.massG, set: (p, f) => ({ ...p, massG: f }) },
-    ofSupply('minVolts', 'Least volts', 'V'), ofSupply('maxVolts', 'Most volts', 'V'), ofSupply('typicalAmps', 'Steady', 'A'), ofSupply('peakAmps', 'Peak', 'A'),
+    ofSupply('minVolts', 'Least volts', 'V'),
+    ofSupply('maxVolts', 'Most volts', 'V'),
+    ofSupply('typicalAmps', 'Steady', 'A'),
+    ofSupply('peakAmps', 'Peak', 'A'),
   ],
-  restOf: (p) => ({ ...p, modes: p.modes.map((m, i) => (i === 0 && m.supply ? { ...m, supply: without(m.supply, ['minVolts', 'maxVolts', 'typicalAmps', 'peakAmps']) } : m)) }),
+  restOf: (p) => ({
+    ...p,
+    modes: p.modes.map((m, i) =>
+      i === 0 && m.supply
+        ? { ...m, supply: without(m.supply, ['minVolts', 'maxVolts', 'typicalAmps', 'peakAmps']) }
+        : m,
+    ),
+  }),
   start: (cells, rest) => {
     const words = { name: cells.name!.trim(), maker: cells.maker!.trim(), kind: cells.kind || 'other' };
-    const bare = { format: 'rung-peripheral', version: 1, massG: unknown, cents: 0, modes: [{ id: 'way', label: 'as it comes', links: [], supply: null }] };
-    return { ...bare, ...rest, ...words, id: cells.id?.trim() || idFrom(`${words.maker} ${words.name}`, 'part') } as unknown as Peripheral;
+    const bare = {
+      format: 'rung-peripheral',
+      version: 1,
+      massG: unknown,
+      cents: 0,
+      modes: [{ id: 'way', label: 'as it comes', links: [], supply: null }],
+    };
+    return {
+      ...bare,
+      ...rest,
+      ...words,
+      id: cells.id?.trim() || idFrom(`${words.maker} ${words.name}`, 'part'),
+    } as unknown as Peripheral;
   },
 };
 
@@ -80,7 +142,8 @@ export const peripheralsToCsv = (list: readonly Peripheral[]): string => toCsv(p
 export const readBoardsCsv = (text: string, tell?: Tell): CsvRead<Board> => readCsv(boards, text, tell);
 export const readPeripheralsCsv = (text: string, tell?: Tell): CsvRead<Peripheral> => readCsv(peripherals, text, tell);
 /** The columns of the two files (RFC 4180), as Table Schema descriptors of the Data Package standard. */
-export const tableSchema = (of: 'boards' | 'peripherals'): object => (of === 'boards' ? schemaOf(boards) : schemaOf(peripherals));
+export const tableSchema = (of: 'boards' | 'peripherals'): object =>
+  of === 'boards' ? schemaOf(boards) : schemaOf(peripherals);
 
 /** Does the heading of a CSV name a column that only peripherals have? */
 export function isPeripheralsCsv(text: string): boolean {
@@ -90,9 +153,22 @@ export function isPeripheralsCsv(text: string): boolean {
 function schemaOf<T>({ plain, figures, format }: Table<T>): object {
   return {
     fields: [
-      ...plain.map((name) => ({ name, type: 'string', constraints: { required: name === 'name' || name === 'maker' } })),
-      ...figures.map((f) => ({ name: f.field, type: 'string', title: f.says, description: `A value${f.unit ? ` in ${f.unit}` : ''}, "low..high", or "?"; behind it, in brackets, whose word it is, the day, and where it was read: 45 (claim 2026-11-09; shop page)` })),
-      { name: 'rest', type: 'string', description: `JSON: all else (ports, pads, rails, modes, offers ...), as in ${format}` },
+      ...plain.map((name) => ({
+        name,
+        type: 'string',
+        constraints: { required: name === 'name' || name === 'maker' },
+      })),
+      ...figures.map((f) => ({
+        name: f.field,
+        type: 'string',
+        title: f.says,
+        description: `A value${f.unit ? ` in ${f.unit}` : ''}, "low..high", or "?"; behind it, in brackets, whose word it is, the day, and where it was read: 45 (claim 2026-11-09; shop page)`,
+      })),
+      {
+        name: 'rest',
+        type: 'string',
+        description: `JSON: all else (ports, pads, rails, modes, offers ...), as in ${format}`,
+      },
     ],
     primaryKey: 'id',
     missingValues: [''],
@@ -103,16 +179,25 @@ function toCsv<T>({ plain, figures, restOf }: Table<T>, list: readonly T[]): str
   const columns = [...plain, ...figures.map((f) => f.field), 'rest'];
   const rest = (t: T) => {
     const all = restOf(t) as Record<string, unknown>;
-    return Object.fromEntries(Object.entries(all).filter(([k]) => !columns.includes(k) && k !== 'format' && k !== 'version'));
+    return Object.fromEntries(
+      Object.entries(all).filter(([k]) => !columns.includes(k) && k !== 'format' && k !== 'version'),
+    );
   };
-  const rows = list.map((t) => [...plain.map((c) => t[c]), ...figures.map((f) => cellOf(f.get(t))), JSON.stringify(rest(t))]);
+  const rows = list.map((t) => [
+    ...plain.map((c) => t[c]),
+    ...figures.map((f) => cellOf(f.get(t))),
+    JSON.stringify(rest(t)),
+  ]);
   return Papa.unparse({ fields: columns, data: rows }, { newline: '\r\n' });
 }
 
 function cellOf(f: ReturnType<BoardFigure['get']>): string {
   if (!f) return '';
   const value = isUnknown(f) ? '?' : 'low' in f ? `${f.low}..${f.high}` : String(f.value);
-  const said = [isUnknown(f) ? '' : [f.origin, 'seen' in f ? f.seen : undefined].filter(Boolean).join(' '), f.source ?? ''];
+  const said = [
+    isUnknown(f) ? '' : [f.origin, 'seen' in f ? f.seen : undefined].filter(Boolean).join(' '),
+    f.source ?? '',
+  ];
   return said[0] || said[1] ? `${value} (${said[0]}${said[1] ? `; ${said[1]}` : ''})` : value;
 }
 
@@ -138,16 +223,25 @@ function readCsv<T>(table: Table<T>, text: string, tell?: Tell): CsvRead<T> {
       result.faults.push(...faults);
     },
   });
-  if (row === 0) result.faults.push({ row: 0, column: 'file', found: 'no rows', expected: 'a heading and at least one row' });
+  if (row === 0)
+    result.faults.push({ row: 0, column: 'file', found: 'no rows', expected: 'a heading and at least one row' });
   return result;
 }
 
 function missingColumns(columns: readonly string[]): RowFault[] {
-  return ['name', 'maker'].filter((needed) => !columns.includes(needed)).map((needed) => ({ row: 0, column: needed, found: 'no such column', expected: `a heading "${needed}"` }));
+  return ['name', 'maker']
+    .filter((needed) => !columns.includes(needed))
+    .map((needed) => ({ row: 0, column: needed, found: 'no such column', expected: `a heading "${needed}"` }));
 }
 
-function fromRow<T>({ format, figures, start }: Table<T>, cells: Record<string, string>, row: number, faults: RowFault[]): T | null {
-  const bad = (column: string, expected: string) => void faults.push({ row, column, found: (cells[column] ?? '').slice(0, 60) || 'nothing', expected });
+function fromRow<T>(
+  { format, figures, start }: Table<T>,
+  cells: Record<string, string>,
+  row: number,
+  faults: RowFault[],
+): T | null {
+  const bad = (column: string, expected: string) =>
+    void faults.push({ row, column, found: (cells[column] ?? '').slice(0, 60) || 'nothing', expected });
   for (const needed of ['name', 'maker']) if (!cells[needed]?.trim()) bad(needed, `a ${needed}`);
   if (faults.length > 0) return null;
   let rest: Record<string, unknown> = {};
@@ -164,13 +258,18 @@ function fromRow<T>({ format, figures, start }: Table<T>, cells: Record<string, 
     const cell = cells[f.field]?.trim();
     if (!cell) continue;
     const figure = figureFrom(cell, f.words ?? []);
-    if (!figure) bad(f.field, f.words ? `${f.words.join(', ')} or "?"` : `a value${f.unit ? ` in ${f.unit}` : ''}, "low..high" or "?"`);
+    if (!figure)
+      bad(
+        f.field,
+        f.words ? `${f.words.join(', ')} or "?"` : `a value${f.unit ? ` in ${f.unit}` : ''}, "low..high" or "?"`,
+      );
     else made = f.set(made, figure as never);
   }
   if (faults.length > 0) return null;
   const read = readData(made, format);
   if (read.ok) return read.value as T;
-  for (const fault of read.faults) faults.push({ row, column: columnOf(fault, cells), found: fault.sentence, expected: fault.field });
+  for (const fault of read.faults)
+    faults.push({ row, column: columnOf(fault, cells), found: fault.sentence, expected: fault.field });
   return null;
 }
 
@@ -187,5 +286,7 @@ function figureFrom(cell: string, words: readonly string[]): object | null {
   const read = source ? { source } : {};
   if (value === '?') return { unknown: true, ...read };
   const typed = valueFromText(value, words);
-  return !typed || 'unknown' in typed ? null : { ...typed, origin: (origin as Origin | undefined) || 'claim', ...read, ...(seen ? { seen } : {}) };
+  return !typed || 'unknown' in typed
+    ? null
+    : { ...typed, origin: (origin as Origin | undefined) || 'claim', ...read, ...(seen ? { seen } : {}) };
 }

@@ -15,11 +15,21 @@ export function differencesOf(a: Board, b: Board): Difference[] {
   const say = (field: string, says: string, before: string, after: string) => {
     if (before !== after) found.push({ field, says, before, after });
   };
-  for (const { field, says, unit, get } of boardFigures) say(field, says, figureWords(get(a), unit), figureWords(get(b), unit));
+  for (const { field, says, unit, get } of boardFigures)
+    say(field, says, figureWords(get(a), unit), figureWords(get(b), unit));
   say('massIncludes', 'What the mass includes', a.massIncludes ?? 'not said', b.massIncludes ?? 'not said');
-  const ports = (x: Board) => x.ports.map((p) => `${p.label} ${p.rx.length > 0 ? 'hears' : ''}${p.tx.length > 0 ? ' talks' : ''}${p.taken ? ' taken' : ''}`.trim()).join('; ') || 'none';
+  const ports = (x: Board) =>
+    x.ports
+      .map((p) =>
+        `${p.label} ${p.rx.length > 0 ? 'hears' : ''}${p.tx.length > 0 ? ' talks' : ''}${p.taken ? ' taken' : ''}`.trim(),
+      )
+      .join('; ') || 'none';
   say('ports', 'Serial ports', ports(a), ports(b));
-  const rails = (x: Board) => x.rails.filter((r) => r.source.kind === 'regulator').map((r) => `${r.label} ${r.source.kind === 'regulator' ? figureWords(r.source.ratedAmps, 'A') : ''}`).join('; ') || 'none';
+  const rails = (x: Board) =>
+    x.rails
+      .filter((r) => r.source.kind === 'regulator')
+      .map((r) => `${r.label} ${r.source.kind === 'regulator' ? figureWords(r.source.ratedAmps, 'A') : ''}`)
+      .join('; ') || 'none';
   say('rails', 'Regulators', rails(a), rails(b));
   say('pads', 'Pads', `${a.pads.length}`, `${b.pads.length}`);
   return found;

@@ -22,7 +22,7 @@ export function railSourceOf({ source }: Rail): RailSource {
 /** The rails that a rail may be fed from: those that are not fed from it themselves, over however many. */
 export function mayFeed(board: Board, id: string): Rail[] {
   const behind = new Set([id]);
-  for (let grown = true; grown; ) {
+  for (let grown = true; grown;) {
     const more = board.rails.filter((r) => !behind.has(r.id) && feedersOf(r.source).some((from) => behind.has(from)));
     for (const r of more) behind.add(r.id);
     grown = more.length > 0;
@@ -44,22 +44,54 @@ export function feedRail(board: Board, id: string, from: RailSource): Board {
       case 'linear regulator': {
         const type = from === 'buck regulator' ? 'buck' : 'linear';
         if (before.kind === 'regulator') return { ...before, type };
-        return first === undefined ? null : { kind: 'regulator', type, outVolts: unknown, ratedAmps: unknown, dropOutVolts: unknown, input: first, filtered: false };
+        return first === undefined
+          ? null
+          : {
+              kind: 'regulator',
+              type,
+              outVolts: unknown,
+              ratedAmps: unknown,
+              dropOutVolts: unknown,
+              input: first,
+              filtered: false,
+            };
       }
       case 'whichever is up':
-        return others.length < 2 ? null : { kind: 'either', of: others.slice(0, 2).map((r) => r.id), isolated: unknown };
+        return others.length < 2
+          ? null
+          : { kind: 'either', of: others.slice(0, 2).map((r) => r.id), isolated: unknown };
       case 'bridge': {
         const bridge = board.bridges[0];
-        return !bridge || first === undefined ? null : { kind: 'bridge', bridge: bridge.id, byPosition: Object.fromEntries(bridge.positions.map((p) => [p.id, first])) };
+        return !bridge || first === undefined
+          ? null
+          : {
+              kind: 'bridge',
+              bridge: bridge.id,
+              byPosition: Object.fromEntries(bridge.positions.map((p) => [p.id, first])),
+            };
       }
     }
   };
-  return { ...board, rails: board.rails.map((r) => (r.id === id ? { ...r, source: source(r.source) ?? r.source } : r)) };
+  return {
+    ...board,
+    rails: board.rails.map((r) => (r.id === id ? { ...r, source: source(r.source) ?? r.source } : r)),
+  };
 }
 
 export function addBridge(board: Board): Board {
   const id = freeId('bridge', board.bridges);
-  const bridge: Bridge = { id, label: `bridge ${id.slice(6)}`, form: 'solder bridge', face: 'top', positions: [{ id: 'a', label: 'as delivered' }, { id: 'b', label: 'moved' }], factory: 'a', effort: 2 };
+  const bridge: Bridge = {
+    id,
+    label: `bridge ${id.slice(6)}`,
+    form: 'solder bridge',
+    face: 'top',
+    positions: [
+      { id: 'a', label: 'as delivered' },
+      { id: 'b', label: 'moved' },
+    ],
+    factory: 'a',
+    effort: 2,
+  };
   return { ...board, bridges: [...board.bridges, bridge] };
 }
 
@@ -70,32 +102,56 @@ export function changeBridge(board: Board, id: string, change: Partial<Omit<Brid
 /** Takes a bridge away: what it switched stays as it is in the position it is delivered in. */
 export function removeBridge(board: Board, id: string): Board {
   const factory = board.bridges.find((b) => b.id === id)?.factory;
-  const settled = <E extends { sense: 'plain' | 'inverted' | 'unknown'; switch?: { bridge: string; plainAt: string; invertedAt: string } | undefined }>(end: E): E => {
+  const settled = <
+    E extends {
+      sense: 'plain' | 'inverted' | 'unknown';
+      switch?: { bridge: string; plainAt: string; invertedAt: string } | undefined;
+    },
+  >(
+    end: E,
+  ): E => {
     if (end.switch?.bridge !== id) return end;
     const { switch: by, ...rest } = end;
-    return { ...rest, sense: by.plainAt === factory ? 'plain' : by.invertedAt === factory ? 'inverted' : 'unknown' } as E;
+    return {
+      ...rest,
+      sense: by.plainAt === factory ? 'plain' : by.invertedAt === factory ? 'inverted' : 'unknown',
+    } as E;
   };
   const became = new Map<string, string>();
-  for (const r of board.rails) if (r.source.kind === 'bridge' && r.source.bridge === id) became.set(r.id, r.source.byPosition[factory ?? ''] ?? 'pack');
+  for (const r of board.rails)
+    if (r.source.kind === 'bridge' && r.source.bridge === id)
+      became.set(r.id, r.source.byPosition[factory ?? ''] ?? 'pack');
   const at = (rail: string): string => (became.has(rail) ? at(became.get(rail)!) : rail);
   const rails = board.rails
     .filter((r) => !became.has(r.id))
-    .map((r): Rail => ({ ...r, pads: [...r.pads, ...board.rails.filter((x) => became.has(x.id) && at(x.id) === r.id).flatMap((x) => x.pads)], source: movedInputs(r.source, at) }));
+    .map((r): Rail => ({
+      ...r,
+      pads: [...r.pads, ...board.rails.filter((x) => became.has(x.id) && at(x.id) === r.id).flatMap((x) => x.pads)],
+      source: movedInputs(r.source, at),
+    }));
   const { digitalCurrent, ...rest } = board;
   return {
     ...rest,
     rails,
     bridges: board.bridges.filter((b) => b.id !== id),
     ports: board.ports.map((p) => ({ ...p, rx: p.rx.map(settled), tx: p.tx.map(settled) })),
-    analogueInputs: board.analogueInputs.filter((i) => i.at?.bridge !== id || i.at.position === factory).map((i) => (i.at?.bridge === id ? { ...i, at: undefined } : i)),
-    ...(digitalCurrent && (digitalCurrent.at?.bridge !== id || digitalCurrent.at.position === factory) ? { digitalCurrent: digitalCurrent.at?.bridge === id ? { there: digitalCurrent.there } : digitalCurrent } : {}),
+    analogueInputs: board.analogueInputs
+      .filter((i) => i.at?.bridge !== id || i.at.position === factory)
+      .map((i) => (i.at?.bridge === id ? { ...i, at: undefined } : i)),
+    ...(digitalCurrent && (digitalCurrent.at?.bridge !== id || digitalCurrent.at.position === factory)
+      ? { digitalCurrent: digitalCurrent.at?.bridge === id ? { there: digitalCurrent.there } : digitalCurrent }
+      : {}),
   };
 }
 
 function movedInputs(source: Rail['source'], at: (rail: string) => string): Rail['source'] {
   if (source.kind === 'regulator') return { ...source, input: at(source.input) };
   if (source.kind === 'either') return { ...source, of: source.of.map(at) };
-  if (source.kind === 'bridge') return { ...source, byPosition: Object.fromEntries(Object.entries(source.byPosition).map(([position, rail]) => [position, at(rail)])) };
+  if (source.kind === 'bridge')
+    return {
+      ...source,
+      byPosition: Object.fromEntries(Object.entries(source.byPosition).map(([position, rail]) => [position, at(rail)])),
+    };
   return source;
 }
 
@@ -106,10 +162,18 @@ export function removeRail(board: Board, id: string): Board | null {
 }
 
 /** A plug from its pins as they are printed, in order; a pin that is named like a pad is joined to it. */
-export function putPlug(board: Board, id: string | null, label: string, family: string, pinNames: readonly string[]): Board {
+export function putPlug(
+  board: Board,
+  id: string | null,
+  label: string,
+  family: string,
+  pinNames: readonly string[],
+): Board {
   const before = board.plugs.find((p) => p.id === id);
   const pins = pinNames.map((name, i) => {
-    const pad = board.pads.find((p) => p.label.toLowerCase() === name.toLowerCase())?.id ?? (before?.pins[i]?.name === name ? before.pins[i].pad : undefined);
+    const pad =
+      board.pads.find((p) => p.label.toLowerCase() === name.toLowerCase())?.id ??
+      (before?.pins[i]?.name === name ? before.pins[i].pad : undefined);
     return { name, ...(pad ? { pad } : {}) };
   });
   if (pins.length === 0) return { ...board, plugs: board.plugs.filter((p) => p.id !== id) };

@@ -14,50 +14,148 @@ export interface BoardFigure {
   set: (b: Board, f: never) => Board;
 }
 
-function figure(field: string, says: string, unit: string, ask: string, get: BoardFigure['get'], set: (b: Board, f: never) => Board): BoardFigure {
+function figure(
+  field: string,
+  says: string,
+  unit: string,
+  ask: string,
+  get: BoardFigure['get'],
+  set: (b: Board, f: never) => Board,
+): BoardFigure {
   return { field, says, unit, ask, get, set };
 }
 
 const oneOf = (words: readonly string[], f: BoardFigure): BoardFigure => ({ ...f, words });
-const top = <K extends keyof Board>(key: K, says: string, unit: string, ask: string): BoardFigure => figure(key, says, unit, ask, (b) => b[key] as AnyFigure, (b, f) => ({ ...b, [key]: f }));
-const inEsc = (key: 'channels' | 'continuousAmps' | 'burstAmps' | 'burstSeconds', says: string, unit: string, ask: string): BoardFigure =>
-  figure(`esc.${key}`, says, unit, ask, (b) => b.esc?.[key], (b, f) => ({ ...b, esc: { ...(b.esc ?? unknownEsc), [key]: f } }));
+const top = <K extends keyof Board>(key: K, says: string, unit: string, ask: string): BoardFigure =>
+  figure(
+    key,
+    says,
+    unit,
+    ask,
+    (b) => b[key] as AnyFigure,
+    (b, f) => ({ ...b, [key]: f }),
+  );
+const inEsc = (
+  key: 'channels' | 'continuousAmps' | 'burstAmps' | 'burstSeconds',
+  says: string,
+  unit: string,
+  ask: string,
+): BoardFigure =>
+  figure(
+    `esc.${key}`,
+    says,
+    unit,
+    ask,
+    (b) => b.esc?.[key],
+    (b, f) => ({ ...b, esc: { ...(b.esc ?? unknownEsc), [key]: f } }),
+  );
 
 /** Every single figure of a board, in the order in which a buyer meets them. Ports, pads and rails have places of their own. */
 export const boardFigures: readonly BoardFigure[] = [
-  top('allPads', 'All pads are drawn', '', 'Which pads are there besides those drawn (a picture of both sides says it)?'),
+  top(
+    'allPads',
+    'All pads are drawn',
+    '',
+    'Which pads are there besides those drawn (a picture of both sides says it)?',
+  ),
   oneOf(processorFamilies, top('processor', 'Processor family', '', 'Which processor is on the board?')),
-  top('claimedPorts', 'Serial ports, as the shop counts them', '', 'How many serial ports are brought out, and which of them are taken?'),
-  figure('packCells.min', 'Fewest cells', 'cells', 'From how many cells does it start?', (b) => b.packCells.min, (b, f) => ({ ...b, packCells: { ...b.packCells, min: f } })),
-  figure('packCells.max', 'Most cells', 'cells', 'How many cells does it survive?', (b) => b.packCells.max, (b, f) => ({ ...b, packCells: { ...b.packCells, max: f } })),
+  top(
+    'claimedPorts',
+    'Serial ports, as the shop counts them',
+    '',
+    'How many serial ports are brought out, and which of them are taken?',
+  ),
+  figure(
+    'packCells.min',
+    'Fewest cells',
+    'cells',
+    'From how many cells does it start?',
+    (b) => b.packCells.min,
+    (b, f) => ({ ...b, packCells: { ...b.packCells, min: f } }),
+  ),
+  figure(
+    'packCells.max',
+    'Most cells',
+    'cells',
+    'How many cells does it survive?',
+    (b) => b.packCells.max,
+    (b, f) => ({ ...b, packCells: { ...b.packCells, max: f } }),
+  ),
   top('packMaxVolts', 'Most volts at the pack pads', 'V', 'What is the absolute limit at the pack pads in volts?'),
   inEsc('channels', 'ESC channels', '', 'How many motors does the ESC drive?'),
   inEsc('continuousAmps', 'Continuous amps a channel', 'A', 'How many amps does a channel carry without end?'),
   inEsc('burstAmps', 'Burst amps a channel', 'A', 'How many amps for a burst?'),
   inEsc('burstSeconds', 'Burst seconds', 's', 'For how many seconds is the burst rating meant?'),
   figure(
-    'esc.drivenByOutputs', 'Motor pads drive the ESC', '', 'Do the motor outputs on pads drive the ESC on the board, or has it lines of its own?',
+    'esc.drivenByOutputs',
+    'Motor pads drive the ESC',
+    '',
+    'Do the motor outputs on pads drive the ESC on the board, or has it lines of its own?',
     // A stack's harness carries them; without motor pads there is nothing to ask.
-    (b) => (b.esc && b.kind !== 'stack' && b.outputs.some((o) => o.can.includes('motor')) ? (b.esc.drivenByOutputs ?? { unknown: true }) : b.esc?.drivenByOutputs),
+    (b) =>
+      b.esc && b.kind !== 'stack' && b.outputs.some((o) => o.can.includes('motor'))
+        ? (b.esc.drivenByOutputs ?? { unknown: true })
+        : b.esc?.drivenByOutputs,
     (b, f) => ({ ...b, esc: { ...(b.esc ?? unknownEsc), drivenByOutputs: f } }),
   ),
   oneOf(
     motorLines,
     figure(
-      'motorLine', 'What runs on the motor wires', '', 'Which signal do the ESCs take on the motor wires, and does it report back?',
+      'motorLine',
+      'What runs on the motor wires',
+      '',
+      'Which signal do the ESCs take on the motor wires, and does it report back?',
       (b) => (b.esc ? (b.motorLine ?? { unknown: true }) : b.motorLine),
       (b, f) => ({ ...b, motorLine: f }),
     ),
   ),
-  figure('currentSensor.fullScaleAmps', 'Sensor full scale', 'A', 'Up to how many amps does the current sensor read?', (b) => b.currentSensor?.fullScaleAmps, (b, f) => ({ ...b, currentSensor: { ...b.currentSensor, fullScaleAmps: f } })),
-  figure('mounting.patternMm', 'Hole pattern', 'mm', 'What is the distance between the holes?', (b) => b.mounting.patternMm, (b, f) => ({ ...b, mounting: { ...b.mounting, patternMm: f } })),
-  oneOf(screwSchema.options, figure('mounting.screw', 'Screw', '', 'Which screws do the holes take?', (b) => b.mounting.screw, (b, f) => ({ ...b, mounting: { ...b.mounting, screw: f } }))),
-  figure('mounting.softIsolators', 'Soft isolators', '', 'Are soft isolators delivered?', (b) => b.mounting.softIsolators, (b, f) => ({ ...b, mounting: { ...b.mounting, softIsolators: f } })),
+  figure(
+    'currentSensor.fullScaleAmps',
+    'Sensor full scale',
+    'A',
+    'Up to how many amps does the current sensor read?',
+    (b) => b.currentSensor?.fullScaleAmps,
+    (b, f) => ({ ...b, currentSensor: { ...b.currentSensor, fullScaleAmps: f } }),
+  ),
+  figure(
+    'mounting.patternMm',
+    'Hole pattern',
+    'mm',
+    'What is the distance between the holes?',
+    (b) => b.mounting.patternMm,
+    (b, f) => ({ ...b, mounting: { ...b.mounting, patternMm: f } }),
+  ),
+  oneOf(
+    screwSchema.options,
+    figure(
+      'mounting.screw',
+      'Screw',
+      '',
+      'Which screws do the holes take?',
+      (b) => b.mounting.screw,
+      (b, f) => ({ ...b, mounting: { ...b.mounting, screw: f } }),
+    ),
+  ),
+  figure(
+    'mounting.softIsolators',
+    'Soft isolators',
+    '',
+    'Are soft isolators delivered?',
+    (b) => b.mounting.softIsolators,
+    (b, f) => ({ ...b, mounting: { ...b.mounting, softIsolators: f } }),
+  ),
   top('lengthMm', 'Length', 'mm', 'How long is it?'),
   top('widthMm', 'Width', 'mm', 'How wide is it?'),
   top('heightMm', 'Height', 'mm', 'How high does it build, plugs included?'),
   top('massG', 'Mass', 'g', 'What does it weigh, and with what?'),
-  figure('video.overlayChip', 'Overlay chip', '', 'Is there an overlay chip on board?', (b) => b.video?.overlayChip, (b, f) => ({ ...b, video: { ...(b.video ?? { cameraIns: [] }), overlayChip: f } })),
+  figure(
+    'video.overlayChip',
+    'Overlay chip',
+    '',
+    'Is there an overlay chip on board?',
+    (b) => b.video?.overlayChip,
+    (b, f) => ({ ...b, video: { ...(b.video ?? { cameraIns: [] }), overlayChip: f } }),
+  ),
   top('barometer', 'Barometer', '', 'Is there a barometer?'),
   top('storageMb', 'Storage', 'MB', 'How much can it log?'),
   oneOf(gyroNoises, top('gyroNoise', 'Gyro noise', '', 'Which gyro is on board?')),
@@ -69,9 +167,15 @@ export function railFigures(board: Board): BoardFigure[] {
     if (source.kind !== 'regulator') return [];
     const of = (key: 'outVolts' | 'ratedAmps' | 'dropOutVolts', says: string, unit: string, ask: string) =>
       figure(
-        `rails[${i}].source.${key}`, `${label}, ${says}`, unit, ask,
+        `rails[${i}].source.${key}`,
+        `${label}, ${says}`,
+        unit,
+        ask,
         (b) => (b.rails[i]!.source as typeof source)[key],
-        (b, f) => ({ ...b, rails: b.rails.map((r, n) => (n === i ? { ...r, source: { ...(r.source as typeof source), [key]: f } } : r)) }),
+        (b, f) => ({
+          ...b,
+          rails: b.rails.map((r, n) => (n === i ? { ...r, source: { ...(r.source as typeof source), [key]: f } } : r)),
+        }),
       );
     return [
       of('outVolts', 'volts', 'V', `What does ${label} give in volts?`),

@@ -15,18 +15,42 @@ export interface LinkChoice {
 
 /** All of them; an address or a number of outputs is set afterwards. */
 export const linkChoices: readonly LinkChoice[] = [
-  ...protocolIds.map((protocol): LinkChoice => ({ id: `serial ${protocol}`, says: `${protocols[protocol].says} (printed ${protocols[protocol].printed})`, link: { kind: 'serial', protocol } })),
+  ...protocolIds.map((protocol): LinkChoice => ({
+    id: `serial ${protocol}`,
+    says: `${protocols[protocol].says} (printed ${protocols[protocol].printed})`,
+    link: { kind: 'serial', protocol },
+  })),
   { id: 'i2c', says: 'I2C', link: { kind: 'i2c' } },
   { id: 'can', says: 'CAN', link: { kind: 'can' } },
-  ...(['servo', 'light', 'motor', 'channel in'] as const).map((use): LinkChoice => ({ id: `output ${use}`, says: use === 'channel in' ? 'Receiver channels, a wire each' : `Outputs: ${use}`, link: { kind: 'output', use, count: 1 } })),
-  ...analogueKinds.map((input): LinkChoice => ({ id: `analogue ${input}`, says: `Input: ${input}`, link: { kind: 'analogue', input } })),
+  ...(['servo', 'light', 'motor', 'channel in'] as const).map((use): LinkChoice => ({
+    id: `output ${use}`,
+    says: use === 'channel in' ? 'Receiver channels, a wire each' : `Outputs: ${use}`,
+    link: { kind: 'output', use, count: 1 },
+  })),
+  ...analogueKinds.map((input): LinkChoice => ({
+    id: `analogue ${input}`,
+    says: `Input: ${input}`,
+    link: { kind: 'analogue', input },
+  })),
   { id: 'video camera', says: 'Camera input', link: { kind: 'video', role: 'camera', overlay: false } },
-  { id: 'video transmitter overlay', says: 'Video output with the board\'s overlay', link: { kind: 'video', role: 'transmitter', overlay: true } },
+  {
+    id: 'video transmitter overlay',
+    says: "Video output with the board's overlay",
+    link: { kind: 'video', role: 'transmitter', overlay: true },
+  },
   { id: 'video transmitter', says: 'Video output', link: { kind: 'video', role: 'transmitter', overlay: false } },
   { id: 'camera control', says: 'Camera control pad', link: { kind: 'camera control' } },
   { id: 'buzzer', says: 'Buzzer pad', link: { kind: 'buzzer' } },
-  { id: 'motor line revolutions', says: 'Revolutions over the motor wires', link: { kind: 'motor line', carries: 'revolutions' } },
-  { id: 'motor line current', says: 'Current of each motor over its wire', link: { kind: 'motor line', carries: 'current' } },
+  {
+    id: 'motor line revolutions',
+    says: 'Revolutions over the motor wires',
+    link: { kind: 'motor line', carries: 'revolutions' },
+  },
+  {
+    id: 'motor line current',
+    says: 'Current of each motor over its wire',
+    link: { kind: 'motor line', carries: 'current' },
+  },
 ];
 
 /** Which of the choices a link is. */

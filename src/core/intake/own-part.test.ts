@@ -7,33 +7,102 @@ import { padsInPlenty } from '../rank/pads-in-plenty';
 import { choiceOf, linkChoices, withLink } from './link-choices';
 import { forLibrary, ownPart } from './own-part';
 
-const part = (peripheral: NonNullable<ReturnType<typeof ownPart>>) => ({ id: 'p', priority: 'must' as const, onUsb: false, owned: false, peripheral });
+const part = (peripheral: NonNullable<ReturnType<typeof ownPart>>) => ({
+  id: 'p',
+  priority: 'must' as const,
+  onUsb: false,
+  owned: false,
+  peripheral,
+});
 
 describe('a part that is in no library', () => {
-  test.each(peripheralKinds)('%s: a sound part, of which nothing is taken for granted but how its kind is wired', (kind) => {
-    const own = ownPart('  Finch 3 ', kind, 990)!;
-    expect(readData(own, 'rung-peripheral').ok).toBe(true);
-    expect(own.name).toBe('Finch 3');
-    const climb = evaluate(makeBuild({}, [part(own)]), padsInPlenty(makeBoard({ allPads: { unknown: true }, claimedPorts: { unknown: true }, motorLine: { value: 'digital both ways', origin: 'manual' } })));
-    expect(climb.verdict).toBe('cannot say yet');
-  });
+  test.each(peripheralKinds)(
+    '%s: a sound part, of which nothing is taken for granted but how its kind is wired',
+    (kind) => {
+      const own = ownPart('  Finch 3 ', kind, 990)!;
+      expect(readData(own, 'rung-peripheral').ok).toBe(true);
+      expect(own.name).toBe('Finch 3');
+      const climb = evaluate(
+        makeBuild({}, [part(own)]),
+        padsInPlenty(
+          makeBoard({
+            allPads: { unknown: true },
+            claimedPorts: { unknown: true },
+            motorLine: { value: 'digital both ways', origin: 'manual' },
+          }),
+        ),
+      );
+      expect(climb.verdict).toBe('cannot say yet');
+    },
+  );
   test('once its figures are said a board may fit', () => {
     const own = ownPart('Finch', 'positioning', 990)!;
-    const said = { ...own, massG: says(9), modes: [{ ...own.modes[0]!, supply: { ...own.modes[0]!.supply!, minVolts: says(4.5), maxVolts: says(5.5), typicalAmps: says(0.05), peakAmps: says(0.1) } }] };
-    const rails = [{ id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' as const } }, { id: 'five', label: '5 V', pads: ['vbat'], source: { kind: 'regulator' as const, type: 'buck' as const, outVolts: says(5), ratedAmps: says(2), dropOutVolts: says(1), input: 'pack' } }];
-    expect(evaluate(makeBuild({}, [part(said)]), padsInPlenty(makeBoard({ allPads: { unknown: true }, claimedPorts: { unknown: true }, rails }))).verdict).toBe('fits');
+    const said = {
+      ...own,
+      massG: says(9),
+      modes: [
+        {
+          ...own.modes[0]!,
+          supply: {
+            ...own.modes[0]!.supply!,
+            minVolts: says(4.5),
+            maxVolts: says(5.5),
+            typicalAmps: says(0.05),
+            peakAmps: says(0.1),
+          },
+        },
+      ],
+    };
+    const rails = [
+      { id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' as const } },
+      {
+        id: 'five',
+        label: '5 V',
+        pads: ['vbat'],
+        source: {
+          kind: 'regulator' as const,
+          type: 'buck' as const,
+          outVolts: says(5),
+          ratedAmps: says(2),
+          dropOutVolts: says(1),
+          input: 'pack',
+        },
+      },
+    ];
+    expect(
+      evaluate(
+        makeBuild({}, [part(said)]),
+        padsInPlenty(makeBoard({ allPads: { unknown: true }, claimedPorts: { unknown: true }, rails })),
+      ).verdict,
+    ).toBe('fits');
   });
   test('an I2C address that nobody says: alone on its bus it does no harm, beside another chip nobody can tell (NXP UM10204: one chip an address)', () => {
-    const compass = (id: string, address?: number) => ({ ...part(ownPart(id, 'compass', 990)!), id, peripheral: { ...ownPart(id, 'compass', 990)!, massG: says(2), modes: [{ ...ownPart(id, 'compass', 990)!.modes[0]!, supply: null, links: [{ kind: 'i2c' as const, id: 'wire1', ...(address ? { address } : {}) }] }] } });
-    const bus = (onBoard: { address: number; what: string }[] = []) => makeBoard({ buses: [{ id: 'i2c', label: 'I2C', kind: 'i2c', pads: ['vbat'], onBoard }] });
-    const verdict = (board: ReturnType<typeof makeBoard>, ...parts: ReturnType<typeof compass>[]) => evaluate(makeBuild({}, parts), board).verdict;
+    const compass = (id: string, address?: number) => ({
+      ...part(ownPart(id, 'compass', 990)!),
+      id,
+      peripheral: {
+        ...ownPart(id, 'compass', 990)!,
+        massG: says(2),
+        modes: [
+          {
+            ...ownPart(id, 'compass', 990)!.modes[0]!,
+            supply: null,
+            links: [{ kind: 'i2c' as const, id: 'wire1', ...(address ? { address } : {}) }],
+          },
+        ],
+      },
+    });
+    const bus = (onBoard: { address: number; what: string }[] = []) =>
+      makeBoard({ buses: [{ id: 'i2c', label: 'I2C', kind: 'i2c', pads: ['vbat'], onBoard }] });
+    const verdict = (board: ReturnType<typeof makeBoard>, ...parts: ReturnType<typeof compass>[]) =>
+      evaluate(makeBuild({}, parts), board).verdict;
     expect(verdict(bus(), compass('a'))).toBe('fits');
     expect(verdict(bus(), compass('a'), compass('b'))).toBe('cannot say yet');
     expect(verdict(bus(), compass('a'), compass('b', 0x1e))).toBe('cannot say yet');
     expect(verdict(bus([{ address: 0x76, what: 'the barometer' }]), compass('a'))).toBe('cannot say yet');
     expect(verdict(bus(), compass('a', 0x0d), compass('b', 0x1e))).toBe('fits');
   });
-  test('a copy for the library has an id of the buyer\'s own, whatever part it was made from', () => {
+  test("a copy for the library has an id of the buyer's own, whatever part it was made from", () => {
     const theirs = { ...ownPart('Finch', 'camera', 990)!, id: 'tallow-cam', maker: 'Pellmere' };
     expect(forLibrary(theirs)).toEqual({ ...theirs, id: 'own-finch' });
   });

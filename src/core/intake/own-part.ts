@@ -5,7 +5,14 @@ import { withLink } from './link-choices';
 const unknown = { unknown: true as const };
 
 /** Takes power, and nobody has said how much of what. Stated at 5 V until it is said otherwise. */
-export const unsaidSupply: Supply = { minVolts: unknown, maxVolts: unknown, typicalAmps: unknown, peakAmps: unknown, atVolts: 5, draw: 'constant current' };
+export const unsaidSupply: Supply = {
+  minVolts: unknown,
+  maxVolts: unknown,
+  typicalAmps: unknown,
+  peakAmps: unknown,
+  atVolts: 5,
+  draw: 'constant current',
+};
 
 /** How most of a kind are wired: common practice of the trade, no source. */
 const usual: Record<PeripheralKind, string[]> = {
@@ -38,9 +45,30 @@ export function ownPart(name: string, kind: PeripheralKind, cents: number): Peri
   const called = name.trim().slice(0, 80);
   if (called === '') return null;
   return {
-    format: 'rung-peripheral', version: 1, id: idFrom(`own ${called}`, 'own-part'), name: called, maker: 'your own', kind,
-    summary: 'Your own: wired as most of its kind are, until you say otherwise. Its figures are unknown until you say them.',
-    massG: unknown, cents, offers: [], gives: [], plugs: [],
-    modes: [{ id: 'way', label: 'as you say', links: usual[kind].reduce<Peripheral['modes'][number]['links']>(withLink, []), supply: kind === 'esc telemetry' ? null : unsaidSupply, cents: 0, grams: 0, effort: 0, lost: [] }],
+    format: 'rung-peripheral',
+    version: 1,
+    id: idFrom(`own ${called}`, 'own-part'),
+    name: called,
+    maker: 'your own',
+    kind,
+    summary:
+      'Your own: wired as most of its kind are, until you say otherwise. Its figures are unknown until you say them.',
+    massG: unknown,
+    cents,
+    offers: [],
+    gives: [],
+    plugs: [],
+    modes: [
+      {
+        id: 'way',
+        label: 'as you say',
+        links: usual[kind].reduce<Peripheral['modes'][number]['links']>(withLink, []),
+        supply: kind === 'esc telemetry' ? null : unsaidSupply,
+        cents: 0,
+        grams: 0,
+        effort: 0,
+        lost: [],
+      },
+    ],
   };
 }

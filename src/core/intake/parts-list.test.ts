@@ -10,7 +10,12 @@ const read = (text: string) => readPartsList(text, shelf.value.peripherals).map(
 
 describe('a pasted parts list', () => {
   test('names with and without maker, counts before and behind, CSV', () => {
-    expect(read('Marlpit Skein Long\n2x Glim 24\nQuillon Prism Air; digital video; 1\nPlumb Mini x 2')).toEqual([['skein-long', 1], ['glim-strip-24', 2], ['prism-air', 1], ['plumb-mini', 2]]);
+    expect(read('Marlpit Skein Long\n2x Glim 24\nQuillon Prism Air; digital video; 1\nPlumb Mini x 2')).toEqual([
+      ['skein-long', 1],
+      ['glim-strip-24', 2],
+      ['prism-air', 1],
+      ['plumb-mini', 2],
+    ]);
   });
   test('what could be two parts, or none, is left to the buyer', () => {
     const [line] = readPartsList('Glim', shelf.value.peripherals);
@@ -20,11 +25,18 @@ describe('a pasted parts list', () => {
   });
   test('a line that only names a kind offers parts of that kind', () => {
     const [gps, cam] = readPartsList('GPS module x2\nsome camera', shelf.value.peripherals);
-    expect([gps!.part, gps!.count, new Set(gps!.others.map((o) => o.kind))]).toEqual([null, 2, new Set(['positioning'])]);
+    expect([gps!.part, gps!.count, new Set(gps!.others.map((o) => o.kind))]).toEqual([
+      null,
+      2,
+      new Set(['positioning']),
+    ]);
     expect(new Set(cam!.others.map((o) => o.kind))).toEqual(new Set(['camera']));
   });
   test('a line that names one kind is never taken for a part of another', () => {
-    const [video, servo, whole] = readPartsList('Digital video, 9V 1.2A\nstrong servo x2\nNod Servo', shelf.value.peripherals);
+    const [video, servo, whole] = readPartsList(
+      'Digital video, 9V 1.2A\nstrong servo x2\nNod Servo',
+      shelf.value.peripherals,
+    );
     expect(video!.part).toBeNull();
     expect(new Set(video!.others.map((o) => o.kind))).toEqual(new Set(['digital video']));
     expect([servo!.part?.kind, servo!.count]).toEqual(['servo', 2]);
@@ -36,7 +48,11 @@ describe('a pasted parts list', () => {
       const { part, others } = readPartsList(line, shelf.value.peripherals)[0]!;
       return part ?? others[0]!;
     };
-    const speaks = (line: string, protocol: string) => expect(first(line).modes.some((m) => m.links.some((l) => l.kind === 'serial' && l.protocol === protocol)), line).toBe(true);
+    const speaks = (line: string, protocol: string) =>
+      expect(
+        first(line).modes.some((m) => m.links.some((l) => l.kind === 'serial' && l.protocol === protocol)),
+        line,
+      ).toBe(true);
     speaks('Receiver, CRSF', 'two-wire-rc');
     speaks('receiver with SBUS output', 'inverted-rc');
     speaks('RX (F.Port)', 'one-wire-rc-telemetry');

@@ -21,7 +21,11 @@ const mostOthers = 6;
  * a kind ("GPS with compass", "receiver, CRSF") is left to the buyer: parts of that kind, those first that match most of what else it says.
  */
 export function readPartsList(text: string, library: readonly Peripheral[]): PastedLine[] {
-  const known = library.map((part) => ({ part, name: ownWords(part), all: new Set(words(`${part.name} ${part.maker} ${part.kind}`)) }));
+  const known = library.map((part) => ({
+    part,
+    name: ownWords(part),
+    all: new Set(words(`${part.name} ${part.maker} ${part.kind}`)),
+  }));
   return text
     .slice(0, 20_000)
     .split(/\r?\n/)
@@ -34,7 +38,12 @@ export function readPartsList(text: string, library: readonly Peripheral[]): Pas
       const scored = known
         .map(({ part, name, all }) => {
           const hits = name.filter((w) => said.includes(w)).length;
-          return { part, share: hits / name.length, spare: name.length - hits, hits: said.filter((w) => all.has(w)).length };
+          return {
+            part,
+            share: hits / name.length,
+            spare: name.length - hits,
+            hits: said.filter((w) => all.has(w)).length,
+          };
         })
         // A whole name may hold a word for another kind ("Nod Servo", a gimbal); half a name may not.
         .filter((s) => s.share === 1 || (s.share >= 0.5 && (kinds === null || kinds.includes(s.part.kind))))
@@ -69,8 +78,13 @@ function spellings(said: string[]): string[] {
 /** What people say of a part besides its kind: how it is wired, by the printed names too, and what its name holds. */
 function signsOf(part: Peripheral): Set<string> {
   const links = part.modes.flatMap((m) => m.links);
-  const compass = part.kind === 'positioning' && links.some((l) => l.kind === 'i2c' || l.kind === 'can') ? 'compass mag magnetometer' : '';
-  return new Set(words(`${part.name} ${part.modes.map((m) => m.label).join(' ')} ${links.map(wiredBy).join(' ')} ${compass}`));
+  const compass =
+    part.kind === 'positioning' && links.some((l) => l.kind === 'i2c' || l.kind === 'can')
+      ? 'compass mag magnetometer'
+      : '';
+  return new Set(
+    words(`${part.name} ${part.modes.map((m) => m.label).join(' ')} ${links.map(wiredBy).join(' ')} ${compass}`),
+  );
 }
 
 function wiredBy(link: Link): string {
@@ -85,11 +99,16 @@ function ownWords(part: Peripheral): string[] {
 }
 
 function words(text: string): string[] {
-  return text.toLowerCase().replaceAll('.', '').split(/[^a-z0-9]+/).filter((w) => w.length > 1 || /\d/.test(w));
+  return text
+    .toLowerCase()
+    .replaceAll('.', '')
+    .split(/[^a-z0-9]+/)
+    .filter((w) => w.length > 1 || /\d/.test(w));
 }
 
 /** "2x ..." and "...; 2" and "... x 2" ask for two; at most 12. */
 function countIn(line: string): number {
-  const found = /^(\d{1,2})\s*x\b/i.exec(line)?.[1] ?? /[;,\t]\s*(\d{1,2})$/.exec(line)?.[1] ?? /\bx\s*(\d{1,2})$/i.exec(line)?.[1];
+  const found =
+    /^(\d{1,2})\s*x\b/i.exec(line)?.[1] ?? /[;,\t]\s*(\d{1,2})$/.exec(line)?.[1] ?? /\bx\s*(\d{1,2})$/i.exec(line)?.[1];
   return Math.min(12, Math.max(1, Number(found ?? 1)));
 }

@@ -1,5 +1,28 @@
 const swaps: Record<string, string> = {
-  '×': 'x', '✕': 'x', '＊': 'x', '*': 'x', '–': '-', '—': '-', '‐': '-', '−': '-', '~': '-', '～': '-', '〜': '-', '，': ',', '。': '.', '：': ':', '；': ';', '（': '(', '）': ')', '／': '/', '　': ' ', '\u00a0': ' ', '•': ' ', '·': ' ', '|': ' ', '±': ' ',
+  '×': 'x',
+  '✕': 'x',
+  '＊': 'x',
+  '*': 'x',
+  '–': '-',
+  '—': '-',
+  '‐': '-',
+  '−': '-',
+  '~': '-',
+  '～': '-',
+  '〜': '-',
+  '，': ',',
+  '。': '.',
+  '：': ':',
+  '；': ';',
+  '（': '(',
+  '）': ')',
+  '／': '/',
+  '　': ' ',
+  '\u00a0': ' ',
+  '•': ' ',
+  '·': ' ',
+  '|': ' ',
+  '±': ' ',
 };
 
 /**
@@ -10,7 +33,9 @@ export function plain(text: string): string {
   const swapped = text.replace(/[^\x00-\x7f]|[*~|]/g, (c) => swaps[c] ?? narrow(c));
   const small = swapped.toLowerCase();
   // Some capitals become two letters when made small; then each is done on its own.
-  return small.length === text.length ? small : [...swapped].map((c) => (c.toLowerCase().length === c.length ? c.toLowerCase() : c)).join('');
+  return small.length === text.length
+    ? small
+    : [...swapped].map((c) => (c.toLowerCase().length === c.length ? c.toLowerCase() : c)).join('');
 }
 
 function narrow(c: string): string {

@@ -47,7 +47,11 @@ function oneFile(text: string): ShelfFile {
   const file = read.value;
   if (file.format === 'rung-board') return { boards: [file], peripherals: [], faults: [] };
   if (file.format === 'rung-peripheral') return { boards: [], peripherals: [file], faults: [] };
-  return { boards: [], peripherals: [], faults: [{ row: 0, column: 'format', found: file.format, expected: 'rung-shelf, rung-board or rung-peripheral' }] };
+  return {
+    boards: [],
+    peripherals: [],
+    faults: [{ row: 0, column: 'format', found: file.format, expected: 'rung-shelf, rung-board or rung-peripheral' }],
+  };
 }
 
 function asRow(row: number, fault: Fault): RowFault {

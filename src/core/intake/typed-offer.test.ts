@@ -12,7 +12,9 @@ const seen = '2026-11-25';
 describe('a price that the buyer typed in', () => {
   test('lands as an offer with its day, one a shop, and can be taken back', () => {
     const one = withOffer(bare, { shop: 'Mast & Line', cents: 5990, shippingCents: 490, deliveryDays: 4 }, seen)!;
-    expect(one.offers).toEqual([{ shop: 'Mast & Line', cents: 5990, shippingCents: 490, deliveryDays: 4, seen, typed: true }]);
+    expect(one.offers).toEqual([
+      { shop: 'Mast & Line', cents: 5990, shippingCents: 490, deliveryDays: 4, seen, typed: true },
+    ]);
     const again = withOffer(one, { shop: 'Mast & Line', cents: 5490, shippingCents: 0 }, seen)!;
     expect(again.offers.map((o) => o.cents)).toEqual([5490]);
     expect(withoutOffer(again, again.offers[0]!).offers).toEqual([]);
@@ -21,13 +23,29 @@ describe('a price that the buyer typed in', () => {
   test('what is no offer does not land', () => {
     expect(withOffer(bare, { shop: '', cents: 1, shippingCents: 0 }, seen)).toBeNull();
     expect(withOffer(bare, { shop: 'A', cents: -1, shippingCents: 0 }, seen)).toBeNull();
-    expect(['', '?', 'cheap', 'yes', '5..9'].map((t) => withPrice(bare, t, seen))).toEqual([null, null, null, null, null]);
-    expect(['59,90', '€59.90', '59.9'].map((t) => withPrice(bare, t, seen)!.offers[0]!.cents)).toEqual([5990, 5990, 5990]);
+    expect(['', '?', 'cheap', 'yes', '5..9'].map((t) => withPrice(bare, t, seen))).toEqual([
+      null,
+      null,
+      null,
+      null,
+      null,
+    ]);
+    expect(['59,90', '€59.90', '59.9'].map((t) => withPrice(bare, t, seen)!.offers[0]!.cents)).toEqual([
+      5990, 5990, 5990,
+    ]);
   });
   test('shops that are asked again take the place of their own offers only', () => {
-    const typed = withOffer(withOffer(bare, { shop: 'A', cents: 100, shippingCents: 0 }, seen)!, { shop: 'B', cents: 200, shippingCents: 0 }, seen)!.offers;
+    const typed = withOffer(
+      withOffer(bare, { shop: 'A', cents: 100, shippingCents: 0 }, seen)!,
+      { shop: 'B', cents: 200, shippingCents: 0 },
+      seen,
+    )!.offers;
     const stale = { shop: 'C', cents: 300, shippingCents: 0, seen };
-    expect(withTypedOffers([{ shop: 'A', cents: 90, shippingCents: 0, seen }], [...typed, stale]).map((o) => `${o.shop} ${o.cents}`)).toEqual(['A 90', 'B 200']);
+    expect(
+      withTypedOffers([{ shop: 'A', cents: 90, shippingCents: 0, seen }], [...typed, stale]).map(
+        (o) => `${o.shop} ${o.cents}`,
+      ),
+    ).toEqual(['A 90', 'B 200']);
   });
   test('a board that nobody offers is asked for its price, where the price decides; the answer lands', () => {
     const build = makeBuild();

@@ -2,9 +2,15 @@ import { offerSchema, type Board, type Offer } from '../model/board';
 import { valueFromText } from './figure-text';
 
 /** The board with an offer as the buyer saw it; null where it is none. It stays when shops are asked again. */
-export function withOffer(board: Board, offer: Pick<Offer, 'shop' | 'cents' | 'shippingCents' | 'deliveryDays'>, seen: string): Board | null {
+export function withOffer(
+  board: Board,
+  offer: Pick<Offer, 'shop' | 'cents' | 'shippingCents' | 'deliveryDays'>,
+  seen: string,
+): Board | null {
   const read = offerSchema.safeParse({ ...offer, seen, typed: true });
-  return read.success ? { ...board, offers: [...board.offers.filter((o) => o.shop !== read.data.shop), read.data] } : null;
+  return read.success
+    ? { ...board, offers: [...board.offers.filter((o) => o.shop !== read.data.shop), read.data] }
+    : null;
 }
 
 export function withoutOffer(board: Board, offer: Offer): Board {

@@ -15,18 +15,25 @@ export function checkBoard(board: Board, at: string): Fault[] {
   function known(things: { id: string }[], where: string): Set<string> {
     const ids = new Set<string>();
     things.forEach((t, i) => {
-      if (ids.has(t.id)) faults.push({ field: `${at}${where}[${i}].id`, sentence: `"${t.id}" stands twice; each needs a name of its own.` });
+      if (ids.has(t.id))
+        faults.push({
+          field: `${at}${where}[${i}].id`,
+          sentence: `"${t.id}" stands twice; each needs a name of its own.`,
+        });
       ids.add(t.id);
     });
     return ids;
   }
   const want = (set: Set<string>, id: string | undefined, field: string, what: string) => {
-    if (id !== undefined && !set.has(id)) faults.push({ field: at + field, sentence: `Expected the id of a ${what} of this board; found "${id}".` });
+    if (id !== undefined && !set.has(id))
+      faults.push({ field: at + field, sentence: `Expected the id of a ${what} of this board; found "${id}".` });
   };
   const wantPosition = (bridge: string, position: string, field: string) => {
     const positions = bridges.get(bridge);
-    if (!positions) faults.push({ field: at + field, sentence: `Expected the id of a bridge of this board; found "${bridge}".` });
-    else if (!positions.has(position)) faults.push({ field: at + field, sentence: `Bridge "${bridge}" has no position "${position}".` });
+    if (!positions)
+      faults.push({ field: at + field, sentence: `Expected the id of a bridge of this board; found "${bridge}".` });
+    else if (!positions.has(position))
+      faults.push({ field: at + field, sentence: `Bridge "${bridge}" has no position "${position}".` });
   };
 
   board.ports.forEach((port, i) =>
@@ -59,7 +66,8 @@ export function checkBoard(board: Board, at: string): Fault[] {
     want(pads, o.pad, `analogueInputs[${i}].pad`, 'pad');
     if (o.at) wantPosition(o.at.bridge, o.at.position, `analogueInputs[${i}].at`);
   });
-  if (board.digitalCurrent?.at) wantPosition(board.digitalCurrent.at.bridge, board.digitalCurrent.at.position, 'digitalCurrent.at');
+  if (board.digitalCurrent?.at)
+    wantPosition(board.digitalCurrent.at.bridge, board.digitalCurrent.at.position, 'digitalCurrent.at');
   board.buses.forEach((b, i) => b.pads.forEach((p, j) => want(pads, p, `buses[${i}].pads[${j}]`, 'pad')));
   board.video?.cameraIns.forEach((p, i) => want(pads, p, `video.cameraIns[${i}]`, 'pad'));
   want(pads, board.video?.out, 'video.out', 'pad');
@@ -94,7 +102,8 @@ function feedingFault(board: Board): string | null {
     const rail = rails.get(id);
     const feeders = rail ? feedersOf(rail.source) : [];
     const count = feeders.length === 0 ? 1 : feeders.reduce((sum, f) => sum + visit(f), 0);
-    if (count > mostWaysToFeed) fault ??= `Rail "${id}" can be fed in more than ${mostWaysToFeed} ways, over all positions of its bridges: more than Rung tries out.`;
+    if (count > mostWaysToFeed)
+      fault ??= `Rail "${id}" can be fed in more than ${mostWaysToFeed} ways, over all positions of its bridges: more than Rung tries out.`;
     ways.set(id, count);
     return count;
   };

@@ -26,8 +26,15 @@ export const padSchema = z.strictObject({
   edge: z.enum(['front', 'right', 'rear', 'left', 'inner']).default('left'),
   order: z.int().min(0).max(99).default(0),
   reachable: z.boolean().default(true).describe('Can still be reached once the board is mounted'),
-  relief: z.boolean().optional().describe('Thermal relief: spokes join it to its plane, so that it does not draw the heat away; left out where nobody says'),
-  toleratesVolts: numberFigureSchema.optional().describe('Highest signal level the pad stands; 3.3 V where the page says nothing is not taken for granted'),
+  relief: z
+    .boolean()
+    .optional()
+    .describe(
+      'Thermal relief: spokes join it to its plane, so that it does not draw the heat away; left out where nobody says',
+    ),
+  toleratesVolts: numberFigureSchema
+    .optional()
+    .describe('Highest signal level the pad stands; 3.3 V where the page says nothing is not taken for granted'),
 });
 export type Pad = z.infer<typeof padSchema>;
 
@@ -69,7 +76,12 @@ export const portSchema = z.strictObject({
   taken: z
     .strictObject({
       by: textSchema,
-      carries: z.literal('esc-telemetry').optional().describe('What the wire that takes the port brings already, where a build may want just that: telemetry of the ESC on the board'),
+      carries: z
+        .literal('esc-telemetry')
+        .optional()
+        .describe(
+          'What the wire that takes the port brings already, where a build may want just that: telemetry of the ESC on the board',
+        ),
       release: releaseSchema.optional(),
     })
     .optional(),
@@ -96,7 +108,15 @@ export const railSchema = z.strictObject({
     z.strictObject({ kind: z.literal('pack') }),
     regulatorSchema,
     z.strictObject({ kind: z.literal('usb'), dropVolts: z.number().min(0).default(0) }),
-    z.strictObject({ kind: z.literal('either'), of: z.array(idSchema).min(2).max(4), isolated: flagFigureSchema.optional().describe('Diodes keep the sources apart; no: USB and regulator back-feed each other') }).describe('Whichever is up'),
+    z
+      .strictObject({
+        kind: z.literal('either'),
+        of: z.array(idSchema).min(2).max(4),
+        isolated: flagFigureSchema
+          .optional()
+          .describe('Diodes keep the sources apart; no: USB and regulator back-feed each other'),
+      })
+      .describe('Whichever is up'),
     z.strictObject({ kind: z.literal('bridge'), bridge: idSchema, byPosition: recordOf(idSchema, idSchema, 8) }),
   ]),
   ownAmps: numberFigureSchema.optional().describe('What the board itself draws from this rail'),
@@ -110,7 +130,10 @@ export const bridgeSchema = z.strictObject({
   label: labelSchema,
   form: z.enum(['solder bridge', 'jumper', 'switch']),
   face: z.enum(['top', 'bottom']).default('top'),
-  positions: z.array(z.strictObject({ id: idSchema, label: labelSchema })).min(2).max(8),
+  positions: z
+    .array(z.strictObject({ id: idSchema, label: labelSchema }))
+    .min(2)
+    .max(8),
   factory: idSchema.describe('The position it is delivered in'),
   effort: z.int().min(0).max(20).default(2),
 });
@@ -145,7 +168,10 @@ export const analogueInputSchema = z.strictObject({
   kind: z.enum(analogueKinds),
   pad: idSchema,
   maxVolts: z.number().positive().default(3.3),
-  at: z.strictObject({ bridge: idSchema, position: idSchema }).optional().describe('The jumper position in which this input is connected'),
+  at: z
+    .strictObject({ bridge: idSchema, position: idSchema })
+    .optional()
+    .describe('The jumper position in which this input is connected'),
 });
 
 export const offerSchema = z.strictObject({
@@ -163,7 +189,10 @@ export const plugSchema = z.strictObject({
   id: idSchema,
   label: labelSchema,
   family: labelSchema,
-  pins: z.array(z.strictObject({ name: labelSchema, pad: idSchema.optional() })).min(1).max(24),
+  pins: z
+    .array(z.strictObject({ name: labelSchema, pad: idSchema.optional() }))
+    .min(1)
+    .max(24),
 });
 
 export const boardKinds = ['flight controller', 'all-in-one', 'esc', 'power board', 'stack'] as const;
@@ -194,7 +223,11 @@ export const boardSchema = z.strictObject({
     .optional(),
   buzzerPad: idSchema.optional(),
   pads: z.array(padSchema).max(200).default([]),
-  allPads: flagFigureSchema.default({ value: true, origin: 'claim' }).describe('Every pad of the board is among the pads here. Unknown or no: what is not here may be there all the same'),
+  allPads: flagFigureSchema
+    .default({ value: true, origin: 'claim' })
+    .describe(
+      'Every pad of the board is among the pads here. Unknown or no: what is not here may be there all the same',
+    ),
   rails: z.array(railSchema).max(40).default([]),
   bridges: z.array(bridgeSchema).max(24).default([]),
   plugs: z.array(plugSchema).max(40).default([]),
@@ -210,16 +243,25 @@ export const boardSchema = z.strictObject({
       continuousAmps: numberFigureSchema,
       burstAmps: numberFigureSchema,
       burstSeconds: numberFigureSchema,
-      padAmps: numberFigureSchema.optional().describe('What the motor pads or corner pads carry, where that is less than the transistors'),
+      padAmps: numberFigureSchema
+        .optional()
+        .describe('What the motor pads or corner pads carry, where that is less than the transistors'),
       telemetry: flagFigureSchema.optional(),
-      drivenByOutputs: flagFigureSchema.optional().describe('The motor outputs on pads drive its channels, in their order; no: it has lines of its own. Left out: in a stack they do'),
+      drivenByOutputs: flagFigureSchema
+        .optional()
+        .describe(
+          'The motor outputs on pads drive its channels, in their order; no: it has lines of its own. Left out: in a stack they do',
+        ),
     })
     .optional(),
   escPlug: z
     .strictObject({ family: labelSchema, pins: z.array(labelSchema).min(1).max(20) })
     .optional()
     .describe('The plug for a separate four-in-one ESC and its pin order'),
-  capacitor: z.strictObject({ microfarads: z.number().positive(), volts: z.number().positive() }).optional().describe('Delivered with the board'),
+  capacitor: z
+    .strictObject({ microfarads: z.number().positive(), volts: z.number().positive() })
+    .optional()
+    .describe('Delivered with the board'),
   motorLine: wordFigureSchema(motorLines)
     .optional()
     .describe('What runs on the motor wires; both ways: revolutions come back'),
@@ -228,14 +270,23 @@ export const boardSchema = z.strictObject({
     .optional()
     .describe('Current of each motor reported over its wire, and the jumper position that selects it'),
   currentSensor: z
-    .strictObject({ fullScaleAmps: numberFigureSchema, shuntMilliohm: numberFigureSchema.optional(), throughAmps: numberFigureSchema.optional().describe('What trace and pads of the shunt carry when a separate ESC is fed through it') })
+    .strictObject({
+      fullScaleAmps: numberFigureSchema,
+      shuntMilliohm: numberFigureSchema.optional(),
+      throughAmps: numberFigureSchema
+        .optional()
+        .describe('What trace and pads of the shunt carry when a separate ESC is fed through it'),
+    })
     .optional(),
   mounting: z.strictObject({
     patternMm: numberFigureSchema,
     screw: wordFigureSchema(screwSchema.options as ['M2', 'M3']),
     softIsolators: flagFigureSchema,
   }),
-  arrowOffsetDeg: z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]).default(0).describe('Where the printed arrow points against the drawing\'s nose, clockwise'),
+  arrowOffsetDeg: z
+    .union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)])
+    .default(0)
+    .describe("Where the printed arrow points against the drawing's nose, clockwise"),
   buttonSide: sideSchema.optional(),
   cableSides: z.array(sideSchema).max(4).default([]).describe('Edges that want room for plugs and cables'),
   lengthMm: numberFigureSchema,
@@ -249,7 +300,15 @@ export const boardSchema = z.strictObject({
   gyroNoise: wordFigureSchema(gyroNoises),
   offers: z.array(offerSchema).max(200).default([]),
   history: z
-    .array(z.strictObject({ when: z.iso.date(), field: labelSchema, before: textSchema, after: textSchema, who: textSchema }))
+    .array(
+      z.strictObject({
+        when: z.iso.date(),
+        field: labelSchema,
+        before: textSchema,
+        after: textSchema,
+        who: textSchema,
+      }),
+    )
     .max(500)
     .default([])
     .describe('What was changed: when, by whose word, and what stood there before'),
@@ -257,4 +316,6 @@ export const boardSchema = z.strictObject({
 export type Board = z.infer<typeof boardSchema>;
 
 /** Fields that every board has once it has been read, since they have a default. */
-export const filledIn = Object.entries(boardSchema.shape).flatMap(([field, schema]) => (schema instanceof z.ZodDefault ? [field] : []));
+export const filledIn = Object.entries(boardSchema.shape).flatMap(([field, schema]) =>
+  schema instanceof z.ZodDefault ? [field] : [],
+);

@@ -60,7 +60,9 @@ export function isKnown(figure: NumberFigure | undefined): figure is Exclude<Num
   return figure !== undefined && !isUnknown(figure);
 }
 
-export function originOf(figure: NumberFigure | FlagFigure | { origin: Origin } | { unknown: true }): Origin | 'unknown' {
+export function originOf(
+  figure: NumberFigure | FlagFigure | { origin: Origin } | { unknown: true },
+): Origin | 'unknown' {
   return 'origin' in figure ? figure.origin : 'unknown';
 }
 
@@ -70,7 +72,11 @@ export function assumed(value: number, source: string): NumberFigure {
 }
 
 /** Any figure of a file: a number, yes or no, or a word. */
-export type AnyFigure = NumberFigure | FlagFigure | { value: string; origin: Origin; source?: string | undefined; seen?: string | undefined } | { unknown: true; source?: string | undefined };
+export type AnyFigure =
+  | NumberFigure
+  | FlagFigure
+  | { value: string; origin: Origin; source?: string | undefined; seen?: string | undefined }
+  | { unknown: true; source?: string | undefined };
 
 /** A figure as a person reads it, and may type it. `unit` follows the number. */
 export function figureWords(f: AnyFigure | undefined, unit = ''): string {

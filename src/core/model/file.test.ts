@@ -17,7 +17,10 @@ describe('reading', () => {
 
   test.each([
     ['', 'This is not JSON: the text is empty.'],
-    ['{"first": "a line that is long enough",\n"second": "this one has no comma after it"\n"third": 3}', 'This is not JSON: something is wrong near line 3.'],
+    [
+      '{"first": "a line that is long enough",\n"second": "this one has no comma after it"\n"third": 3}',
+      'This is not JSON: something is wrong near line 3.',
+    ],
     ['[]', 'Expected an object with a "format" field; the file begins with "[]".'],
     ['{"format":"rung-shelf"}', 'Expected rung-build; found "rung-shelf".'],
     ['{"format":"rung-build","version":7}', 'This file has version 7; this Rung reads up to 1. Bring Rung up to date.'],
@@ -30,7 +33,10 @@ describe('reading', () => {
   test('a fault names its field and what stands there', () => {
     const broken = { ...makeBuild(), pack: { cells: 'six', chemistry: 'lipo', massG: { value: 1, origin: 'claim' } } };
     const read = readData(broken, 'rung-build');
-    expect(read).toEqual({ ok: false, faults: [{ field: 'pack.cells', sentence: 'Expected number, received string; found "six".' }] });
+    expect(read).toEqual({
+      ok: false,
+      faults: [{ field: 'pack.cells', sentence: 'Expected number, received string; found "six".' }],
+    });
   });
 
   test('a figure that is neither a value, a range nor unknown is named down to its part', () => {
@@ -39,9 +45,35 @@ describe('reading', () => {
   });
 
   test.each([
-    ['rails', [{ id: 'a', label: 'A', source: { kind: 'either', of: ['b', 'b'] } }, { id: 'b', label: 'B', source: { kind: 'either', of: ['a', 'a'] } }], 'step by step, from itself'],
-    ['ports', [{ id: 'p', label: 'P', rx: [{ pad: 'nowhere' }] }], 'Expected the id of a pad of this board; found "nowhere".'],
-    ['bridges', [{ id: 'x', label: 'X', form: 'jumper', positions: [{ id: 'on', label: 'on' }, { id: 'off', label: 'off' }], factory: 'half' }], 'Bridge "x" has no position "half".'],
+    [
+      'rails',
+      [
+        { id: 'a', label: 'A', source: { kind: 'either', of: ['b', 'b'] } },
+        { id: 'b', label: 'B', source: { kind: 'either', of: ['a', 'a'] } },
+      ],
+      'step by step, from itself',
+    ],
+    [
+      'ports',
+      [{ id: 'p', label: 'P', rx: [{ pad: 'nowhere' }] }],
+      'Expected the id of a pad of this board; found "nowhere".',
+    ],
+    [
+      'bridges',
+      [
+        {
+          id: 'x',
+          label: 'X',
+          form: 'jumper',
+          positions: [
+            { id: 'on', label: 'on' },
+            { id: 'off', label: 'off' },
+          ],
+          factory: 'half',
+        },
+      ],
+      'Bridge "x" has no position "half".',
+    ],
   ])('%s that point nowhere are refused', (field, value, words) => {
     const read = readData({ ...makeBoard(), [field]: value }, 'rung-board');
     expect(read.ok ? '' : read.faults.map((f) => f.sentence).join(' ')).toContain(words);
@@ -64,7 +96,9 @@ describe('published JSON Schema', () => {
   };
 
   test.each(Object.keys(fileSchemas) as FileFormat[])('%s in docs/schema is the one the code reads by', (format) => {
-    expect(JSON.parse(readFileSync(`docs/schema/${format}.schema.json`, 'utf8'))).toEqual(JSON.parse(JSON.stringify(jsonSchemaOf(format))));
+    expect(JSON.parse(readFileSync(`docs/schema/${format}.schema.json`, 'utf8'))).toEqual(
+      JSON.parse(JSON.stringify(jsonSchemaOf(format))),
+    );
   });
 
   test.each(demo)('accepts %s', (path) => {

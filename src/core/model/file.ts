@@ -62,8 +62,19 @@ export function openFile(text: string): Read<OpenedFile> {
   if (!seen.ok) return oneFault('', seen.sentence);
   const frame = parsed(bare, seen.frame, (at) => seen.placeOf(at));
   if (!frame.ok) return frame;
-  const unread = (list: readonly Stretch[]): Unread[] => list.map(({ from, to }) => () => parsed(bare, bare.slice(from, to), (at) => from + at));
-  return { ok: true, value: { frame: frame.value, lists: { boards: unread(seen.lists.boards), peripherals: unread(seen.lists.peripherals) } } };
+  const unread = (list: readonly Stretch[]): Unread[] =>
+    list.map(
+      ({ from, to }) =>
+        () =>
+          parsed(bare, bare.slice(from, to), (at) => from + at),
+    );
+  return {
+    ok: true,
+    value: {
+      frame: frame.value,
+      lists: { boards: unread(seen.lists.boards), peripherals: unread(seen.lists.peripherals) },
+    },
+  };
 }
 
 /** The same for data that is already parsed. */
@@ -93,9 +104,13 @@ function notAFile(data: unknown, expected?: FileFormat): Fault | null {
   if (typeof format !== 'string' || !Object.hasOwn(fileSchemas, format)) {
     return { field: 'format', sentence: `Expected ${expected ?? `one of ${formats}`}; found ${show(format)}.` };
   }
-  if (expected && format !== expected) return { field: 'format', sentence: `Expected ${expected}; found ${show(format)}.` };
+  if (expected && format !== expected)
+    return { field: 'format', sentence: `Expected ${expected}; found ${show(format)}.` };
   if (typeof version === 'number' && version > newest) {
-    return { field: 'version', sentence: `This file has version ${version}; this Rung reads up to ${newest}. Bring Rung up to date.` };
+    return {
+      field: 'version',
+      sentence: `This file has version ${version}; this Rung reads up to ${newest}. Bring Rung up to date.`,
+    };
   }
   return null;
 }
@@ -107,27 +122,53 @@ function readShelf(frame: object, lists: OpenedFile['lists'], expected?: FileFor
   const fault = notAFile(frame, expected);
   if (fault) return { ok: false, faults: [fault] };
   const { boards, peripherals } = frame as { boards?: unknown; peripherals?: unknown };
-  const head = parsedBy(shelfSchema, { ...frame, ...(Array.isArray(boards) ? { boards: [] } : {}), ...(Array.isArray(peripherals) ? { peripherals: [] } : {}) });
+  const head = parsedBy(shelfSchema, {
+    ...frame,
+    ...(Array.isArray(boards) ? { boards: [] } : {}),
+    ...(Array.isArray(peripherals) ? { peripherals: [] } : {}),
+  });
   const faults: Fault[] = head.ok ? [] : head.faults;
   const entries = <F extends 'rung-board' | 'rung-peripheral'>(key: ListKey, there: unknown, format: F) => {
     const sound: z.infer<(typeof fileSchemas)[F]>[] = [];
-    const unread = [...(Array.isArray(there) ? there.map((data): Unread => () => ({ ok: true, value: data })) : []), ...lists[key]];
+    const unread = [
+      ...(Array.isArray(there) ? there.map((data): Unread => () => ({ ok: true, value: data })) : []),
+      ...lists[key],
+    ];
     for (const [i, open] of unread.entries()) {
       const text = open();
       const read = text.ok ? readData(text.value, format) : text;
       if (read.ok) sound.push(read.value);
-      else faults.push(...read.faults.map((f) => ({ ...f, field: `${key}[${i}]${f.field && !f.field.startsWith('[') ? '.' : ''}${f.field}` })));
+      else
+        faults.push(
+          ...read.faults.map((f) => ({
+            ...f,
+            field: `${key}[${i}]${f.field && !f.field.startsWith('[') ? '.' : ''}${f.field}`,
+          })),
+        );
       if (faults.length >= mostFaults) break;
     }
     return sound;
   };
-  const sound = { boards: entries('boards', boards, 'rung-board'), peripherals: entries('peripherals', peripherals, 'rung-peripheral') };
-  return head.ok && faults.length === 0 ? { ok: true, value: { ...head.value, ...sound } } : { ok: false, faults: faults.slice(0, mostFaults) };
+  const sound = {
+    boards: entries('boards', boards, 'rung-board'),
+    peripherals: entries('peripherals', peripherals, 'rung-peripheral'),
+  };
+  return head.ok && faults.length === 0
+    ? { ok: true, value: { ...head.value, ...sound } }
+    : { ok: false, faults: faults.slice(0, mostFaults) };
 }
 
 function parsedBy<S extends z.ZodType>(schema: S, data: unknown): Read<z.infer<S>> {
   const parsed = schema.safeParse(data);
-  return parsed.success ? { ok: true, value: parsed.data } : { ok: false, faults: parsed.error.issues.slice(0, mostFaults).flatMap((i) => faultsOf(i, data)).slice(0, mostFaults) };
+  return parsed.success
+    ? { ok: true, value: parsed.data }
+    : {
+        ok: false,
+        faults: parsed.error.issues
+          .slice(0, mostFaults)
+          .flatMap((i) => faultsOf(i, data))
+          .slice(0, mostFaults),
+      };
 }
 
 /** Parses a piece of a text; `placeOf` says where a place of the piece stands in the whole. */
@@ -136,7 +177,10 @@ function parsed(text: string, piece: string, placeOf: (at: number) => number): R
     return { ok: true, value: JSON.parse(piece) };
   } catch (error) {
     const at = jsonPlace(error, piece);
-    const where = at === null ? 'it ends too early or has a stray character' : `something is wrong near line ${lineAt(text, placeOf(at))}`;
+    const where =
+      at === null
+        ? 'it ends too early or has a stray character'
+        : `something is wrong near line ${lineAt(text, placeOf(at))}`;
     return oneFault('', `This is not JSON: ${where}.`);
   }
 }
@@ -151,9 +195,13 @@ function faultsOf(issue: z.core.$ZodIssue, data: unknown): Fault[] {
     const meant = [...issue.errors].sort((a, b) => depth(b) - depth(a) || a.length - b.length)[0] ?? [];
     if (depth(meant) > 0) return meant.flatMap((i) => faultsOf({ ...i, path: [...issue.path, ...i.path] }, data));
   }
-  const field = issue.path.map((p, i) => (typeof p === 'number' ? `[${p}]` : `${i > 0 ? '.' : ''}${String(p)}`)).join('');
+  const field = issue.path
+    .map((p, i) => (typeof p === 'number' ? `[${p}]` : `${i > 0 ? '.' : ''}${String(p)}`))
+    .join('');
   const found = issue.path.reduce<unknown>((at, key) => (at as Record<PropertyKey, unknown> | undefined)?.[key], data);
-  const message = cutAt(issue.message, 300).replace(/^Invalid input: /, '').replace(/^./, (c) => c.toUpperCase());
+  const message = cutAt(issue.message, 300)
+    .replace(/^Invalid input: /, '')
+    .replace(/^./, (c) => c.toUpperCase());
   const tail = issue.code === 'unrecognized_keys' ? '' : `; found ${show(found)}`;
   return [{ field, sentence: `${message.replace(/\.$/, '')}${tail}.` }];
 }

@@ -37,14 +37,23 @@ describe('a file is looked over before anything is built from it', () => {
 
   test('a shelf read piece by piece is the shelf read whole, whatever stands in it', () => {
     fc.assert(
-      fc.property(fc.array(fc.jsonValue({ maxDepth: 3 }), { maxLength: 6 }), fc.array(fc.jsonValue({ maxDepth: 2 }), { maxLength: 3 }), fc.string(), fc.boolean(), (boards, peripherals, name, wide) => {
-        const file = { name, boards, format: 'rung-shelf', peripherals, after: [boards] };
-        const opened = openFile(JSON.stringify(file, null, wide ? 2 : undefined));
-        if (!opened.ok) throw new Error(opened.faults[0]!.sentence);
-        const { frame, lists } = opened.value;
-        expect(frame).toEqual({ ...file, boards: [], peripherals: [] });
-        for (const key of ['boards', 'peripherals'] as const) expect(lists[key].map((open) => open())).toEqual(file[key].map((value) => ({ ok: true, value: JSON.parse(JSON.stringify(value)) as unknown })));
-      }),
+      fc.property(
+        fc.array(fc.jsonValue({ maxDepth: 3 }), { maxLength: 6 }),
+        fc.array(fc.jsonValue({ maxDepth: 2 }), { maxLength: 3 }),
+        fc.string(),
+        fc.boolean(),
+        (boards, peripherals, name, wide) => {
+          const file = { name, boards, format: 'rung-shelf', peripherals, after: [boards] };
+          const opened = openFile(JSON.stringify(file, null, wide ? 2 : undefined));
+          if (!opened.ok) throw new Error(opened.faults[0]!.sentence);
+          const { frame, lists } = opened.value;
+          expect(frame).toEqual({ ...file, boards: [], peripherals: [] });
+          for (const key of ['boards', 'peripherals'] as const)
+            expect(lists[key].map((open) => open())).toEqual(
+              file[key].map((value) => ({ ok: true, value: JSON.parse(JSON.stringify(value)) as unknown })),
+            );
+        },
+      ),
       { numRuns: 500, seed: 17 },
     );
   });
@@ -55,7 +64,9 @@ describe('a file is looked over before anything is built from it', () => {
     ['between entries', '{"format":"rung-shelf","version":1,"name":"x","boards":[\n{}\n{}]}', 3],
   ])('what is no JSON %s is found on its line', (_, text, line) => {
     const read = readFile(text);
-    expect(read.ok ? [] : read.faults.map((f) => f.sentence)).toContain(`This is not JSON: something is wrong near line ${line}.`);
+    expect(read.ok ? [] : read.faults.map((f) => f.sentence)).toContain(
+      `This is not JSON: something is wrong near line ${line}.`,
+    );
   });
 
   test('reading ends at twenty faults, and each says which board it is about', () => {
@@ -76,10 +87,12 @@ function boundless(schema: unknown, at = ''): string[] {
   const s = schema as Record<string, unknown>;
   const own: string[] = [];
   // A pattern may bound a text as well; those of ids and days do.
-  if (s.type === 'string' && !('maxLength' in s || 'enum' in s || 'const' in s || 'format' in s || 'pattern' in s)) own.push(at);
+  if (s.type === 'string' && !('maxLength' in s || 'enum' in s || 'const' in s || 'format' in s || 'pattern' in s))
+    own.push(at);
   if (s.type === 'array' && !('maxItems' in s || 'prefixItems' in s)) own.push(at);
   const keys = s.propertyNames as { enum?: unknown } | undefined;
-  if (s.type === 'object' && typeof s.additionalProperties === 'object' && !('maxProperties' in s || keys?.enum)) own.push(at);
+  if (s.type === 'object' && typeof s.additionalProperties === 'object' && !('maxProperties' in s || keys?.enum))
+    own.push(at);
   return [...own, ...Object.entries(s).flatMap(([key, value]) => boundless(value, `${at}.${key}`))];
 }
 

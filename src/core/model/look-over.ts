@@ -35,17 +35,29 @@ export function lookOver(text: string): LookedOver {
   let key = '';
   let list: ListKey | null = null;
   let from = 0;
-  const tooMuch = (at: number, what: string): LookedOver => ({ ok: false, sentence: `${what} near line ${lineAt(text, at)}; no Rung file needs that. Nothing was read.` });
+  const tooMuch = (at: number, what: string): LookedOver => ({
+    ok: false,
+    sentence: `${what} near line ${lineAt(text, at)}; no Rung file needs that. Nothing was read.`,
+  });
 
   const start = text.search(/\S/);
   if (start < 0) return { ok: false, sentence: 'This is not JSON: the text is empty.' };
-  if (text[start] !== '{') return { ok: false, sentence: `Expected an object with a "format" field; the file begins with "${text.slice(start, start + 12)}".` };
+  if (text[start] !== '{')
+    return {
+      ok: false,
+      sentence: `Expected an object with a "format" field; the file begins with "${text.slice(start, start + 12)}".`,
+    };
   for (let i = start; i < text.length; i++) {
     switch (text.charCodeAt(i)) {
       case 0x22: {
         const end = closing(text, i);
-        if (end === null) return tooMuch(i, `A text of more than ${fileMost.characters.toLocaleString('en')} characters stands`);
-        if (end < 0) return { ok: false, sentence: `This is not JSON: the text that starts near line ${lineAt(text, i)} has no end.` };
+        if (end === null)
+          return tooMuch(i, `A text of more than ${fileMost.characters.toLocaleString('en')} characters stands`);
+        if (end < 0)
+          return {
+            ok: false,
+            sentence: `This is not JSON: the text that starts near line ${lineAt(text, i)} has no end.`,
+          };
         if (entries.length === 1 && end - i < 40) key = text.slice(i + 1, end);
         i = end;
         break;
@@ -61,14 +73,20 @@ export function lookOver(text: string): LookedOver {
         }
         entries.push(0);
         if (entries.length > fileMost.depth) return tooMuch(i, `More than ${fileMost.depth} levels lie in one another`);
-        if (++values > fileMost.values) return tooMuch(i, `More than ${fileMost.values.toLocaleString('en')} values stand in one thing`);
+        if (++values > fileMost.values)
+          return tooMuch(i, `More than ${fileMost.values.toLocaleString('en')} values stand in one thing`);
         break;
       }
       case 0x5d:
       case 0x7d:
         entries.pop();
         if (list && entries.length === 1) {
-          if (lists[list].length > 0 || text.slice(from, Math.min(i, from + 100)).trim() !== '' || text.slice(from, i).trim() !== '') lists[list].push({ from, to: i });
+          if (
+            lists[list].length > 0 ||
+            text.slice(from, Math.min(i, from + 100)).trim() !== '' ||
+            text.slice(from, i).trim() !== ''
+          )
+            lists[list].push({ from, to: i });
           cut.at(-1)!.to = i;
           list = null;
         }
@@ -77,17 +95,24 @@ export function lookOver(text: string): LookedOver {
         const depth = entries.length - 1;
         if (depth < 0) break;
         entries[depth]! += 1;
-        if (entries[depth]! >= fileMost.entries) return tooMuch(i, `A list or thing with more than ${fileMost.entries.toLocaleString('en')} entries stands`);
+        if (entries[depth]! >= fileMost.entries)
+          return tooMuch(i, `A list or thing with more than ${fileMost.entries.toLocaleString('en')} entries stands`);
         if (list && depth === 1) {
           lists[list].push({ from, to: i });
           from = i + 1;
           values = 0;
-        } else if (++values > fileMost.values) return tooMuch(i, `More than ${fileMost.values.toLocaleString('en')} values stand in one thing`);
+        } else if (++values > fileMost.values)
+          return tooMuch(i, `More than ${fileMost.values.toLocaleString('en')} values stand in one thing`);
         break;
       }
     }
   }
-  return { ok: true, frame: without(text, cut), placeOf: (at) => cut.reduce((place, { from, to }) => (place >= from ? place + to - from : place), at), lists };
+  return {
+    ok: true,
+    frame: without(text, cut),
+    placeOf: (at) => cut.reduce((place, { from, to }) => (place >= from ? place + to - from : place), at),
+    lists,
+  };
 }
 
 /** Where the text that starts at `quote` closes; -1 where it does not, null where it is too long. */

@@ -29,10 +29,36 @@ const linkId = { id: idSchema };
 
 /** One connection to the board. `wires` says which sides of the board's port it needs. */
 export const linkSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('serial'), ...linkId, protocol: z.enum(protocolIds), sense: z.enum(['plain', 'inverted']).optional().describe('Where this part differs from the protocol\'s usual sense'), sendsVolts: z.number().positive().max(12).optional().describe('Level of the signal it sends, where that is above 3.3 V'), hearsFromVolts: z.number().positive().max(5).optional().describe('Least volts that it takes for high') }),
-  z.strictObject({ kind: z.literal('i2c'), ...linkId, address: z.int().min(0x08).max(0x77).optional().describe('Left out where nobody says it: then it may be that of another part') }),
+  z.strictObject({
+    kind: z.literal('serial'),
+    ...linkId,
+    protocol: z.enum(protocolIds),
+    sense: z.enum(['plain', 'inverted']).optional().describe("Where this part differs from the protocol's usual sense"),
+    sendsVolts: z
+      .number()
+      .positive()
+      .max(12)
+      .optional()
+      .describe('Level of the signal it sends, where that is above 3.3 V'),
+    hearsFromVolts: z.number().positive().max(5).optional().describe('Least volts that it takes for high'),
+  }),
+  z.strictObject({
+    kind: z.literal('i2c'),
+    ...linkId,
+    address: z
+      .int()
+      .min(0x08)
+      .max(0x77)
+      .optional()
+      .describe('Left out where nobody says it: then it may be that of another part'),
+  }),
   z.strictObject({ kind: z.literal('can'), ...linkId }),
-  z.strictObject({ kind: z.literal('output'), ...linkId, use: z.enum(['motor', 'servo', 'light', 'channel in']), count: z.int().min(1).max(16).default(1) }),
+  z.strictObject({
+    kind: z.literal('output'),
+    ...linkId,
+    use: z.enum(['motor', 'servo', 'light', 'channel in']),
+    count: z.int().min(1).max(16).default(1),
+  }),
   z.strictObject({ kind: z.literal('analogue'), ...linkId, input: z.enum(analogueKinds) }),
   z.strictObject({
     kind: z.literal('video'),
@@ -42,7 +68,9 @@ export const linkSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('camera control'), ...linkId }),
   z.strictObject({ kind: z.literal('buzzer'), ...linkId }),
-  z.strictObject({ kind: z.literal('motor line'), ...linkId, carries: z.enum(['revolutions', 'current']) }).describe('Comes back over the motor wires, without a pad of its own'),
+  z
+    .strictObject({ kind: z.literal('motor line'), ...linkId, carries: z.enum(['revolutions', 'current']) })
+    .describe('Comes back over the motor wires, without a pad of its own'),
 ]);
 export type Link = z.infer<typeof linkSchema>;
 

@@ -13,10 +13,17 @@ describe('ids', () => {
   ])('%j becomes %s', (words, id) => expect(idFrom(words, 'board')).toBe(id));
 
   test('whatever somebody types, the id can be stored', () => {
-    fc.assert(fc.property(fc.string({ unit: 'grapheme', maxLength: 200 }), (words) => idSchema.safeParse(idFrom(words, 'board')).success), { numRuns: 1000, seed: 9 });
+    fc.assert(
+      fc.property(
+        fc.string({ unit: 'grapheme', maxLength: 200 }),
+        (words) => idSchema.safeParse(idFrom(words, 'board')).success,
+      ),
+      { numRuns: 1000, seed: 9 },
+    );
   });
 
   test('no id is a word that an empty object knows', () => {
-    for (const word of Object.getOwnPropertyNames(Object.prototype)) expect(idSchema.safeParse(word).success).toBe(false);
+    for (const word of Object.getOwnPropertyNames(Object.prototype))
+      expect(idSchema.safeParse(word).success).toBe(false);
   });
 });

@@ -1,13 +1,18 @@
 import { z } from 'zod';
 
 /** Short names that files use to point at things inside themselves. The one word that every object of the language knows already cannot be one. */
-export const idSchema = z
-  .string()
-  .regex(/^(?!constructor$)[a-z0-9][a-z0-9.+-]{0,63}$/, { error: 'expected small letters, digits, dots, plus or hyphens, at most 64, and not the word "constructor"' });
+export const idSchema = z.string().regex(/^(?!constructor$)[a-z0-9][a-z0-9.+-]{0,63}$/, {
+  error: 'expected small letters, digits, dots, plus or hyphens, at most 64, and not the word "constructor"',
+});
 
 /** An id made of words; `otherwise` where they leave nothing, or nothing allowed. */
 export function idFrom(words: string, otherwise: string): string {
-  const id = words.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').slice(0, 60).replace(/^-+|-+$/g, '');
+  const id = words
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .slice(0, 60)
+    .replace(/^-+|-+$/g, '');
   return idSchema.safeParse(id).success ? id : otherwise;
 }
 

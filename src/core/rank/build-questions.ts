@@ -29,18 +29,36 @@ interface Open extends Omit<BuildQuestion, 'wouldPick'> {
 const mostTried = 30;
 
 /** The build's own open figures that change the pick, tried one by one with the others at what suits best. Empty: the build says enough. */
-export function buildQuestionsFor(build: Build, boards: readonly Board[], ranked: readonly Ranked[], general: GeneralSolver | null = null): BuildQuestion[] {
+export function buildQuestionsFor(
+  build: Build,
+  boards: readonly Board[],
+  ranked: readonly Ranked[],
+  general: GeneralSolver | null = null,
+): BuildQuestion[] {
   const open = openFigures(build);
   if (open.length === 0) return [];
-  const tried = ranked.filter((r) => r.climb.stopsAt === null).slice(0, mostTried).flatMap((r) => boards.find((b) => b.id === r.climb.boardId) ?? []);
+  const tried = ranked
+    .filter((r) => r.climb.stopsAt === null)
+    .slice(0, mostTried)
+    .flatMap((r) => boards.find((b) => b.id === r.climb.boardId) ?? []);
   const today = firstOf(ranked.map((r) => r.climb));
   const kind = kindest(build);
   return open.flatMap(({ ends, ...question }) => {
     if (ends[0] === ends[1]) return [];
-    const [best, worst] = ends.map((value) => firstOf(tried.map((b) => evaluate(withBuildFigure(kind, question.path, value, 'assumed'), b, general))));
+    const [best, worst] = ends.map((value) =>
+      firstOf(tried.map((b) => evaluate(withBuildFigure(kind, question.path, value, 'assumed'), b, general))),
+    );
     if (best === today && worst === today) return [];
     const called = (id: string | null | undefined) => tried.find((b) => b.id === id)?.name ?? 'no board';
-    return [{ ...question, wouldPick: best === worst ? `${called(best)}, whatever it turns out to be, once it is known` : `${called(best)} at its best, ${called(worst)} at its worst` }];
+    return [
+      {
+        ...question,
+        wouldPick:
+          best === worst
+            ? `${called(best)}, whatever it turns out to be, once it is known`
+            : `${called(best)} at its best, ${called(worst)} at its worst`,
+      },
+    ];
   });
 }
 
@@ -50,9 +68,20 @@ export function kindest(build: Build): Build {
 }
 
 /** The build with one figure said. */
-export function withBuildFigure(build: Build, path: (string | number)[], value: number, origin: Origin, seen?: string): Build {
+export function withBuildFigure(
+  build: Build,
+  path: (string | number)[],
+  value: number,
+  origin: Origin,
+  seen?: string,
+): Build {
   const copy: Build = structuredClone(build);
-  const holder = path.slice(0, -1).reduce<Record<string | number, unknown>>((node, key) => node[key] as Record<string | number, unknown>, copy as never);
+  const holder = path
+    .slice(0, -1)
+    .reduce<Record<string | number, unknown>>(
+      (node, key) => node[key] as Record<string | number, unknown>,
+      copy as never,
+    );
   holder[path.at(-1)!] = { value, origin, ...(seen ? { seen } : {}) };
   return buildSchema.parse(copy);
 }
@@ -64,14 +93,44 @@ function openFigures(build: Build): Open[] {
   const ask = (figure: NumberFigure | undefined, open: Open) => {
     if (!isKnown(figure)) found.push(open);
   };
-  ask(build.bareMassG, { path: ['bareMassG'], says: 'what the bare craft weighs', unit: 'g', ...scale, ends: [1, 20_000] });
-  ask(build.pack.massG, { path: ['pack', 'massG'], says: 'what the pack weighs', unit: 'g', ...scale, ends: [1, 20_000] });
+  ask(build.bareMassG, {
+    path: ['bareMassG'],
+    says: 'what the bare craft weighs',
+    unit: 'g',
+    ...scale,
+    ends: [1, 20_000],
+  });
+  ask(build.pack.massG, {
+    path: ['pack', 'massG'],
+    says: 'what the pack weighs',
+    unit: 'g',
+    ...scale,
+    ends: [1, 20_000],
+  });
   // Of a pack of unknown mass no sag is taken: both ends are nought then, and its resistance is not asked for yet.
-  ask(build.pack.cellMilliohm, { path: ['pack', 'cellMilliohm'], says: 'one cell\'s resistance', unit: 'mΩ', measure: 'A charger reads it out; or take the drop in volts between two known currents.', origin: 'measured', ends: [0, cellOhm(build.pack).high * 1000] });
+  ask(build.pack.cellMilliohm, {
+    path: ['pack', 'cellMilliohm'],
+    says: "one cell's resistance",
+    unit: 'mΩ',
+    measure: 'A charger reads it out; or take the drop in volts between two known currents.',
+    origin: 'measured',
+    ends: [0, cellOhm(build.pack).high * 1000],
+  });
   const { ownEsc } = build.motors;
   if (build.motors.esc === 'separate' && ownEsc) {
-    const esc = (key: 'continuousAmps' | 'burstAmps' | 'burstSeconds' | 'maxCells', says: string, unit: string, most: number) =>
-      ask(ownEsc[key], { path: ['motors', 'ownEsc', key], says: `${ownEsc.name}: ${says}`, unit, ...sheet, ends: [most, 1] });
+    const esc = (
+      key: 'continuousAmps' | 'burstAmps' | 'burstSeconds' | 'maxCells',
+      says: string,
+      unit: string,
+      most: number,
+    ) =>
+      ask(ownEsc[key], {
+        path: ['motors', 'ownEsc', key],
+        says: `${ownEsc.name}: ${says}`,
+        unit,
+        ...sheet,
+        ends: [most, 1],
+      });
     esc('continuousAmps', 'amps it stands steadily', 'A', 300);
     esc('burstAmps', 'amps it stands for moments', 'A', 400);
     esc('burstSeconds', 'how long it stands them', 's', 600);
@@ -80,11 +139,30 @@ function openFigures(build: Build): Open[] {
   build.parts.forEach(({ peripheral: p }, i) => {
     const at = ['parts', i, 'peripheral'];
     ask(p.massG, { path: [...at, 'massG'], says: `what ${p.name} weighs`, unit: 'g', ...scale, ends: [0, 5000] });
-    p.gives.forEach((give, n) => ask(give.amps, { path: [...at, 'gives', n, 'amps'], says: `amps that ${give.label} of ${p.name} may carry`, unit: 'A', ...sheet, ends: [10, 0] }));
+    p.gives.forEach((give, n) =>
+      ask(give.amps, {
+        path: [...at, 'gives', n, 'amps'],
+        says: `amps that ${give.label} of ${p.name} may carry`,
+        unit: 'A',
+        ...sheet,
+        ends: [10, 0],
+      }),
+    );
     p.modes.forEach(({ supply }, m) => {
       if (!supply) return;
-      const supplied = (key: 'minVolts' | 'maxVolts' | 'typicalAmps' | 'peakAmps', says: string, unit: string, ends: [number, number]) =>
-        ask(supply[key], { path: [...at, 'modes', m, 'supply', key], says: `${p.name}: ${says}`, unit, ...sheet, ends });
+      const supplied = (
+        key: 'minVolts' | 'maxVolts' | 'typicalAmps' | 'peakAmps',
+        says: string,
+        unit: string,
+        ends: [number, number],
+      ) =>
+        ask(supply[key], {
+          path: [...at, 'modes', m, 'supply', key],
+          says: `${p.name}: ${says}`,
+          unit,
+          ...sheet,
+          ends,
+        });
       supplied('minVolts', 'least volts it takes', 'V', [0, 60]);
       supplied('maxVolts', 'most volts it survives', 'V', [80, 1]);
       supplied('typicalAmps', 'amps it draws steadily', 'A', [0, 10]);

@@ -19,7 +19,9 @@ export function commonBreak(ranked: readonly Ranked[]): CommonBreak | null {
     const breaks = ranked.map(({ climb }) => climb.rungs[rung - 1]!.findings.filter((f) => f.state === 'breaks'));
     const finding = breaks[0]![0];
     if (!finding || ranked.some(({ climb }) => climb.rungs[rung - 1]!.state !== 'breaks')) continue;
-    const about = [...new Set(breaks[0]!.map((f) => f.about))].filter((a) => breaks.every((own) => own.some((f) => f.about === a)));
+    const about = [...new Set(breaks[0]!.map((f) => f.about))].filter((a) =>
+      breaks.every((own) => own.some((f) => f.about === a)),
+    );
     return { rung: name, about, board: first.boardName, finding };
   }
   return null;

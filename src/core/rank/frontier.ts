@@ -15,7 +15,16 @@ export interface Standing {
 export function frontierOf(climbs: readonly Climb[]): Standing[] {
   const all = climbs.flatMap((c): Standing[] => {
     if (c.totalCents === null || c.massG.high === null) return [];
-    return [{ boardId: c.boardId, name: c.boardName, cents: c.totalCents, grams: c.massG.high, margin: smallestMargin(c), beatenBy: null }];
+    return [
+      {
+        boardId: c.boardId,
+        name: c.boardName,
+        cents: c.totalCents,
+        grams: c.massG.high,
+        margin: smallestMargin(c),
+        beatenBy: null,
+      },
+    ];
   });
   return all.map((a) => ({ ...a, beatenBy: all.find((b) => b !== a && beats(b, a))?.name ?? null }));
 }
@@ -25,5 +34,10 @@ export function smallestMargin(climb: Climb): number {
 }
 
 function beats(a: Standing, b: Standing): boolean {
-  return a.cents <= b.cents && a.grams <= b.grams && a.margin >= b.margin && (a.cents < b.cents || a.grams < b.grams || a.margin > b.margin);
+  return (
+    a.cents <= b.cents &&
+    a.grams <= b.grams &&
+    a.margin >= b.margin &&
+    (a.cents < b.cents || a.grams < b.grams || a.margin > b.margin)
+  );
 }

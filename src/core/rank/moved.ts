@@ -22,7 +22,17 @@ export function whatMoved(before: readonly Ranked[], after: readonly Ranked[]): 
       if (!was) return [];
       const because = changedRung(was.climb, climb);
       if (was.rank === rank && was.climb.verdict === climb.verdict && because === null) return [];
-      return [{ boardId: climb.boardId, name: climb.boardName, from: was.rank, to: rank, before: was.climb.verdict, after: climb.verdict, because }];
+      return [
+        {
+          boardId: climb.boardId,
+          name: climb.boardName,
+          from: was.rank,
+          to: rank,
+          before: was.climb.verdict,
+          after: climb.verdict,
+          because,
+        },
+      ];
     })
     .sort((a, b) => weight(a) - weight(b) || Math.min(a.from, a.to) - Math.min(b.from, b.to));
 }
@@ -35,7 +45,8 @@ function changedRung(was: Climb, is: Climb): string | null {
   for (let i = 0; i < is.rungs.length; i++) {
     const [a, b] = [was.rungs[i]!, is.rungs[i]!];
     if (a.state === b.state) continue;
-    const telling = b.state === 'holds' ? a.findings.find((f) => f.state === a.state) : b.findings.find((f) => f.state === b.state);
+    const telling =
+      b.state === 'holds' ? a.findings.find((f) => f.state === a.state) : b.findings.find((f) => f.state === b.state);
     return `${b.name} ${b.state} (${a.state} before)${telling ? `: ${b.state === 'holds' ? 'no longer: ' : ''}${telling.sentence}` : ''}`;
   }
   return null;

@@ -45,9 +45,24 @@ const benchRail = { how: 'Load the rail with a resistor and read the volts at th
  * decide; only the rules for figures that cannot be true are not, and for what they read (mass, ports, burst) usual values in between are tried as well.
  */
 const numberEnds: Record<string, number[]> = {
-  claimedPorts: [1, 3, 5, 8], 'packCells.min': [1, 14], 'packCells.max': [1, 14], packMaxVolts: [5, 70], 'esc.channels': [1, 8], 'esc.continuousAmps': [3, 150], 'esc.burstAmps': [3, 25, 60, 200], 'esc.burstSeconds': [0, 60],
-  'currentSensor.fullScaleAmps': [5, 1000], 'mounting.patternMm': [10, 45], lengthMm: [10, 80], widthMm: [10, 80], heightMm: [2, 60], massG: [3, 9, 20, 40, 300], storageMb: [0, 100_000],
-  'source.ratedAmps': [0.1, 8], 'source.outVolts': [3, 12], 'source.dropOutVolts': [0, 3],
+  claimedPorts: [1, 3, 5, 8],
+  'packCells.min': [1, 14],
+  'packCells.max': [1, 14],
+  packMaxVolts: [5, 70],
+  'esc.channels': [1, 8],
+  'esc.continuousAmps': [3, 150],
+  'esc.burstAmps': [3, 25, 60, 200],
+  'esc.burstSeconds': [0, 60],
+  'currentSensor.fullScaleAmps': [5, 1000],
+  'mounting.patternMm': [10, 45],
+  lengthMm: [10, 80],
+  widthMm: [10, 80],
+  heightMm: [2, 60],
+  massG: [3, 9, 20, 40, 300],
+  storageMb: [0, 100_000],
+  'source.ratedAmps': [0.1, 8],
+  'source.outVolts': [3, 12],
+  'source.dropOutVolts': [0, 3],
 };
 const yesOrNo = new Set(['esc.drivenByOutputs', 'mounting.softIsolators', 'video.overlayChip', 'barometer']);
 
@@ -62,7 +77,12 @@ interface Unknown extends Omit<BoardFigure, 'set'> {
  * The unknown figures that could change the pick, those that change it for most values first, then the easiest. A board with several unknowns is tried
  * with the others at whatever suits it best: an unknown that decides only then is still a question. Empty: you know enough.
  */
-export function questionsFor(build: Build, boards: readonly Board[], ranked: readonly Ranked[], general: GeneralSolver | null = null): Question[] {
+export function questionsFor(
+  build: Build,
+  boards: readonly Board[],
+  ranked: readonly Ranked[],
+  general: GeneralSolver | null = null,
+): Question[] {
   const pick = ranked.find((r) => carries(r.climb)) ?? null;
   const found: Question[] = [];
   for (const board of boards) {
@@ -73,7 +93,10 @@ export function questionsFor(build: Build, boards: readonly Board[], ranked: rea
     const kindly = unknowns.reduce((b, u) => kindest(build, b, u, general), board);
     for (const u of unknowns) {
       const others = ranked.filter((r) => r.climb.boardId !== board.id).map((r) => r.climb);
-      const outcomes = u.values.map((value) => ({ value, first: firstOf([...others, evaluate(build, u.set(kindly, value), general)]) }));
+      const outcomes = u.values.map((value) => ({
+        value,
+        first: firstOf([...others, evaluate(build, u.set(kindly, value), general)]),
+      }));
       const other = outcomes.filter((o) => o.first !== (pick?.climb.boardId ?? null));
       // Left open it may keep a board from being picked that any value would let through.
       const left = firstOf([...others, evaluate(build, u.leave(kindly), general)]);
@@ -89,11 +112,21 @@ export function questionsFor(build: Build, boards: readonly Board[], ranked: rea
         measure: measure?.how ?? null,
         changes: other.length / outcomes.length,
         ease: measure?.ease ?? 2,
-        wouldPick: pickWords(outcomes, [...others.map((c) => ({ id: c.boardId, name: c.boardName })), { id: board.id, name: board.name }], u.unit),
+        wouldPick: pickWords(
+          outcomes,
+          [...others.map((c) => ({ id: c.boardId, name: c.boardName })), { id: board.id, name: board.name }],
+          u.unit,
+        ),
       });
     }
   }
-  return found.sort((a, b) => b.changes - a.changes || a.ease - b.ease || a.boardName.localeCompare(b.boardName) || a.field.localeCompare(b.field));
+  return found.sort(
+    (a, b) =>
+      b.changes - a.changes ||
+      a.ease - b.ease ||
+      a.boardName.localeCompare(b.boardName) ||
+      a.field.localeCompare(b.field),
+  );
 }
 
 /** The value under which the board climbs best, with the unknowns after it still open. */
@@ -105,17 +138,34 @@ function kindest(build: Build, board: Board, u: Unknown, general: GeneralSolver 
 
 /** Unknown figures, ranges, and figures that cannot be true, as far as the climb of this board leans on them. */
 function unknownsOf(build: Build, board: Board, general: GeneralSolver | null): Unknown[] {
-  const doubted = new Set(doubtsAbout(board).filter((d) => d.impossible).map((d) => d.field));
+  const doubted = new Set(
+    doubtsAbout(board)
+      .filter((d) => d.impossible)
+      .map((d) => d.field),
+  );
   const open = [...boardFigures, ...railFigures(board)].flatMap((f): Unknown[] => {
     const figure = f.get(board);
     if (f.field === 'allPads') return mayHaveMore(board) ? [padsQuestion(f, board)] : [];
     const values = figure ? valuesFor(f, doubted.has(f.field) ? { unknown: true } : (figure as NumberFigure)) : null;
-    return values ? [{ ...f, values, set: (b, value) => f.set(b, { value, origin: 'assumed' } as never), leave: (b) => f.set(b, figure as never) }] : [];
+    return values
+      ? [
+          {
+            ...f,
+            values,
+            set: (b, value) => f.set(b, { value, origin: 'assumed' } as never),
+            leave: (b) => f.set(b, figure as never),
+          },
+        ]
+      : [];
   });
   if (board.offers.length === 0) open.push(priceQuestion);
   const before = JSON.stringify(evaluate(build, board, general).rungs.map((r) => r.state));
   // What changes nothing at any value is no question.
-  return open.filter((u) => u.values.some((v) => JSON.stringify(evaluate(build, u.set(board, v), general).rungs.map((r) => r.state)) !== before));
+  return open.filter((u) =>
+    u.values.some(
+      (v) => JSON.stringify(evaluate(build, u.set(board, v), general).rungs.map((r) => r.state)) !== before,
+    ),
+  );
 }
 
 /** Pads that are not drawn: none at the worst, at the best whatever the build asks for. */
@@ -124,7 +174,10 @@ function padsQuestion(f: BoardFigure, board: Board): Unknown {
   return {
     ...f,
     values: [asDrawn, more],
-    set: (b, value) => (value === more ? padsInPlenty(withPadsOf(b, board)) : { ...withPadsOf(b, board), allPads: { value: true, origin: 'assumed' } }),
+    set: (b, value) =>
+      value === more
+        ? padsInPlenty(withPadsOf(b, board))
+        : { ...withPadsOf(b, board), allPads: { value: true, origin: 'assumed' } },
     leave: (b) => withPadsOf(b, board),
   };
 }
@@ -132,9 +185,16 @@ function padsQuestion(f: BoardFigure, board: Board): Unknown {
 const [cheap, dear] = ['cheap enough', 'too dear'];
 /** The price of a board that nobody offers: next to nothing, and more than anybody pays. */
 const priceQuestion: Unknown = {
-  field: 'offers', says: 'Price', unit: '€', ask: 'What does it cost, with shipping?', get: () => undefined,
+  field: 'offers',
+  says: 'Price',
+  unit: '€',
+  ask: 'What does it cost, with shipping?',
+  get: () => undefined,
   values: [cheap, dear],
-  set: (b, value) => ({ ...b, offers: [{ shop: 'some shop', cents: value === cheap ? 1 : 1e8, shippingCents: 0, seen: '2000-01-01' }] }),
+  set: (b, value) => ({
+    ...b,
+    offers: [{ shop: 'some shop', cents: value === cheap ? 1 : 1e8, shippingCents: 0, seen: '2000-01-01' }],
+  }),
   leave: (b) => ({ ...b, offers: [] }),
 };
 
@@ -146,10 +206,15 @@ function valuesFor({ field, words }: BoardFigure, figure: NumberFigure): unknown
   return words ? [...words] : ends ? [...ends] : yesOrNo.has(field) ? [true, false] : null;
 }
 
-function pickWords(outcomes: { value: unknown; first: string | null }[], names: { id: string; name: string }[], unit: string): string {
+function pickWords(
+  outcomes: { value: unknown; first: string | null }[],
+  names: { id: string; name: string }[],
+  unit: string,
+): string {
   const by = new Map<string | null, unknown[]>();
   for (const o of outcomes) by.set(o.first, [...(by.get(o.first) ?? []), o.value]);
-  const word = (v: unknown) => (v === true ? 'yes' : v === false ? 'no' : `${String(v)}${unit && typeof v === 'number' ? ` ${unit}` : ''}`);
+  const word = (v: unknown) =>
+    v === true ? 'yes' : v === false ? 'no' : `${String(v)}${unit && typeof v === 'number' ? ` ${unit}` : ''}`;
   const called = (id: string | null) => (id === null ? 'nothing' : (names.find((x) => x.id === id)?.name ?? id));
   if (by.size === 1) return `${called([...by.keys()][0]!)}, whatever it turns out to be, once it is known`;
   return [...by].map(([id, values]) => `${called(id)} if it is ${values.map(word).join(' or ')}`).join('; ');

@@ -45,8 +45,17 @@ export function robustnessOf(climbs: readonly Climb[], weighing: Weighing): Robu
   return {
     boards: climbs.map((c, i) => {
       const wins = counts[i]![0]!;
-      const central = wins === 0 ? null : (Object.fromEntries(rungNames.map((name, j) => [name, sums[i]![j]! / wins])) as Record<RungName, number>);
-      return { boardId: c.boardId, name: c.boardName, byRank: counts[i]!.map((k) => k / total), central, says: centralWords(central) };
+      const central =
+        wins === 0
+          ? null
+          : (Object.fromEntries(rungNames.map((name, j) => [name, sums[i]![j]! / wins])) as Record<RungName, number>);
+      return {
+        boardId: c.boardId,
+        name: c.boardName,
+        byRank: counts[i]!.map((k) => k / total),
+        central,
+        says: centralWords(central),
+      };
     }),
     samples: weightings.length,
     error: weightings.length === 0 ? 1 : 1.96 * Math.sqrt(0.25 / weightings.length),
@@ -80,5 +89,9 @@ function list(words: readonly string[]): string {
 export function shareOfTwo(a: readonly number[], b: readonly number[]): number | null {
   const d = a.map((x, i) => x - b[i]!);
   if (new Set(d).size !== d.length) return null;
-  return d.reduce((sum, di, i) => (di <= 0 ? sum : sum + d.reduce((product, dj, j) => (j === i ? product : (product * di) / (di - dj)), 1)), 0);
+  return d.reduce(
+    (sum, di, i) =>
+      di <= 0 ? sum : sum + d.reduce((product, dj, j) => (j === i ? product : (product * di) / (di - dj)), 1),
+    0,
+  );
 }

@@ -26,7 +26,12 @@ interface Dial {
 }
 
 /** For each number of the first board, the nearest value at which it stops being first, by halving: the rules are monotone in each. Nearest first. */
-export function tippingPoints(build: Build, board: Board, ranked: readonly Ranked[], general: GeneralSolver | null = null): Tipping[] {
+export function tippingPoints(
+  build: Build,
+  board: Board,
+  ranked: readonly Ranked[],
+  general: GeneralSolver | null = null,
+): Tipping[] {
   const others = ranked.filter((r) => r.climb.boardId !== board.id).map((r) => r.climb);
   const firstWith = (b: Board) => rankClimbs([...others, evaluate(build, b, general)])[0]!.climb;
   return dialsOf(board)
@@ -45,7 +50,21 @@ export function tippingPoints(build: Build, board: Board, ranked: readonly Ranke
             then = first;
           }
         }
-        return [{ field: dial.field, says: dial.says, unit: dial.unit, now: dial.now, at: counted.has(dial.field) ? (direction === 'below' ? Math.ceil(tips) : Math.floor(tips)) : Number(tips.toPrecision(3)), direction, then: then.boardName }];
+        return [
+          {
+            field: dial.field,
+            says: dial.says,
+            unit: dial.unit,
+            now: dial.now,
+            at: counted.has(dial.field)
+              ? direction === 'below'
+                ? Math.ceil(tips)
+                : Math.floor(tips)
+              : Number(tips.toPrecision(3)),
+            direction,
+            then: then.boardName,
+          },
+        ];
       }),
     )
     .sort((a, b) => distance(a) - distance(b));
@@ -62,15 +81,49 @@ function dialsOf(board: Board): Dial[] {
   const single = boardFigures.flatMap((f): Dial[] => {
     const figure = f.get(board);
     // Hole patterns go by steps, not by more or less.
-    if (!figure || !('value' in figure) || typeof figure.value !== 'number' || f.field === 'mounting.patternMm') return [];
-    return [{ field: f.field, says: f.says, unit: f.unit, now: figure.value, set: (b, value) => f.set(b, { ...figure, value } as never) }];
+    if (!figure || !('value' in figure) || typeof figure.value !== 'number' || f.field === 'mounting.patternMm')
+      return [];
+    return [
+      {
+        field: f.field,
+        says: f.says,
+        unit: f.unit,
+        now: figure.value,
+        set: (b, value) => f.set(b, { ...figure, value } as never),
+      },
+    ];
   });
   const rails = board.rails.flatMap((rail, i): Dial[] => {
     if (rail.source.kind !== 'regulator' || !('value' in rail.source.ratedAmps)) return [];
     const amps = rail.source.ratedAmps;
-    return [{ field: `rails[${i}].source.ratedAmps`, says: `${rail.label}, amps`, unit: 'A', now: amps.value, set: (b, value) => ({ ...b, rails: b.rails.map((r) => (r.id === rail.id && r.source.kind === 'regulator' ? { ...r, source: { ...r.source, ratedAmps: { ...amps, value } } } : r)) }) }];
+    return [
+      {
+        field: `rails[${i}].source.ratedAmps`,
+        says: `${rail.label}, amps`,
+        unit: 'A',
+        now: amps.value,
+        set: (b, value) => ({
+          ...b,
+          rails: b.rails.map((r) =>
+            r.id === rail.id && r.source.kind === 'regulator'
+              ? { ...r, source: { ...r.source, ratedAmps: { ...amps, value } } }
+              : r,
+          ),
+        }),
+      },
+    ];
   });
   const offer = [...board.offers].sort((a, b) => a.cents + a.shippingCents - b.cents - b.shippingCents)[0];
-  const price: Dial[] = offer ? [{ field: 'offers', says: 'Landed price', unit: '€', now: (offer.cents + offer.shippingCents) / 100, set: (b, value) => ({ ...b, offers: [{ ...offer, cents: Math.round(value * 100), shippingCents: 0 }] }) }] : [];
+  const price: Dial[] = offer
+    ? [
+        {
+          field: 'offers',
+          says: 'Landed price',
+          unit: '€',
+          now: (offer.cents + offer.shippingCents) / 100,
+          set: (b, value) => ({ ...b, offers: [{ ...offer, cents: Math.round(value * 100), shippingCents: 0 }] }),
+        },
+      ]
+    : [];
   return [...single, ...rails, ...price];
 }

@@ -4,13 +4,30 @@ import { makeBoard, makeBuild, makePart, portsAndPads, says, serial } from '../t
 import { sideBySide } from './side-by-side';
 
 describe('boards side by side', () => {
-  const build = makeBuild({}, [makePart('gps', { links: [serial('positioning')] }), makePart('extra', { links: [serial('recorder')] }, { priority: 'nice' })]);
-  const climbs = [makeBoard({ ...portsAndPads(['rt', 'rt']), id: 'two' }), makeBoard({ ...portsAndPads(['rt']), id: 'one', offers: [], massG: says(30) })].map((b) => evaluate(build, b));
+  const build = makeBuild({}, [
+    makePart('gps', { links: [serial('positioning')] }),
+    makePart('extra', { links: [serial('recorder')] }, { priority: 'nice' }),
+  ]);
+  const climbs = [
+    makeBoard({ ...portsAndPads(['rt', 'rt']), id: 'two' }),
+    makeBoard({ ...portsAndPads(['rt']), id: 'one', offers: [], massG: says(30) }),
+  ].map((b) => evaluate(build, b));
   const row = (what: string) => sideBySide(climbs).find((r) => r.what === what)!;
 
   test('ten rungs, then figures, then one row a part', () => {
     const rows = sideBySide(climbs);
-    expect(rows.filter((r) => r.group === 'rungs').map((r) => r.what)).toEqual(['Frame', 'Pack', 'Motors', 'Ports', 'Signals', 'Rails', 'Load', 'Weight', 'Cost', 'Comforts']);
+    expect(rows.filter((r) => r.group === 'rungs').map((r) => r.what)).toEqual([
+      'Frame',
+      'Pack',
+      'Motors',
+      'Ports',
+      'Signals',
+      'Rails',
+      'Load',
+      'Weight',
+      'Cost',
+      'Comforts',
+    ]);
     expect(rows.filter((r) => r.group === 'hookup').map((r) => r.what)).toEqual(['gps', 'extra']);
     for (const r of rows) expect(r.cells).toHaveLength(2);
   });

@@ -17,7 +17,18 @@ export interface Tally {
 }
 
 export function tally(build: Build): Tally {
-  const t: Tally = { parts: build.parts.length, ports: 0, hear: 0, talk: 0, inverted: 0, supplied: 0, grams: 0, watts: 0, toBuyCents: 0, unknownFigures: 0 };
+  const t: Tally = {
+    parts: build.parts.length,
+    ports: 0,
+    hear: 0,
+    talk: 0,
+    inverted: 0,
+    supplied: 0,
+    grams: 0,
+    watts: 0,
+    toBuyCents: 0,
+    unknownFigures: 0,
+  };
   for (const { peripheral, owned } of build.parts) {
     const mode = peripheral.modes[0]!;
     for (const link of mode.links) {

@@ -40,7 +40,11 @@ export interface Sampled {
 export function reasonableWeightings({ statements, ranges }: Weighing, most = 4000, tries = 400_000): Sampled {
   const at = (name: RungName) => rungNames.indexOf(name);
   const chains = orderOf(statements);
-  const bounds = (Object.entries(ranges) as [RungName, [number, number]][]).map(([name, [low, high]]) => ({ i: at(name), low, high }));
+  const bounds = (Object.entries(ranges) as [RungName, [number, number]][]).map(([name, [low, high]]) => ({
+    i: at(name),
+    low,
+    high,
+  }));
   const weightings: Weighting[] = [];
   let agreed = 0;
   let k = 0;

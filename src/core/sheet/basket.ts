@@ -23,8 +23,22 @@ export function basketOf(build: Build, board: Board, hookup: Hookup): BasketLine
   // What is bought is what the page offers; what is wired is the board with its fixes.
   const mended = withFixes(build, board);
   return [
-    { ...piece(`board ${board.id}`, `${board.maker} ${board.name}, revision ${board.revision}`, cheapest, gramsOf(board.massG), 'the board', board.offers), ...(board.offers.length === 0 ? { unpriced: true as const } : {}) },
-    ...alike(build.parts.filter((p) => !p.owned && flown.has(p.id) && (p.peripheral.cents > 0 || p.peripheral.offers.length > 0))).map(({ of: { id, peripheral: p }, count }) => ({
+    {
+      ...piece(
+        `board ${board.id}`,
+        `${board.maker} ${board.name}, revision ${board.revision}`,
+        cheapest,
+        gramsOf(board.massG),
+        'the board',
+        board.offers,
+      ),
+      ...(board.offers.length === 0 ? { unpriced: true as const } : {}),
+    },
+    ...alike(
+      build.parts.filter(
+        (p) => !p.owned && flown.has(p.id) && (p.peripheral.cents > 0 || p.peripheral.offers.length > 0),
+      ),
+    ).map(({ of: { id, peripheral: p }, count }) => ({
       ...piece(`part ${id}`, p.name, count * p.cents, gramsOf(p.massG, count), 'on the parts list', p.offers),
       quantity: count,
     })),
@@ -37,15 +51,35 @@ export function basketOf(build: Build, board: Board, hookup: Hookup): BasketLine
 function alike(parts: Part[]): { of: Part; count: number }[] {
   const lines: { of: Part; count: number }[] = [];
   for (const part of parts) {
-    const line = lines.find(({ of }) => of.peripheral.name === part.peripheral.name && JSON.stringify(of.peripheral) === JSON.stringify(part.peripheral));
+    const line = lines.find(
+      ({ of }) =>
+        of.peripheral.name === part.peripheral.name &&
+        JSON.stringify(of.peripheral) === JSON.stringify(part.peripheral),
+    );
     if (line) line.count++;
     else lines.push({ of: part, count: 1 });
   }
   return lines;
 }
 
-function piece(key: string, what: string, cents: number, grams: number | null, why: string, offers: Offer[] = []): BasketLine {
-  return { key, what, quantity: 1, unit: 'piece', cents: Math.round(cents), grams: grams === null ? null : Math.round(grams * 100) / 100, why, offers };
+function piece(
+  key: string,
+  what: string,
+  cents: number,
+  grams: number | null,
+  why: string,
+  offers: Offer[] = [],
+): BasketLine {
+  return {
+    key,
+    what,
+    quantity: 1,
+    unit: 'piece',
+    cents: Math.round(cents),
+    grams: grams === null ? null : Math.round(grams * 100) / 100,
+    why,
+    offers,
+  };
 }
 
 /** The heavier end of a range. */
@@ -57,16 +91,32 @@ function gramsOf(massG: NumberFigure, count = 1): number | null {
 function extras(build: Build, board: Board, hookup: Hookup): BasketLine[] {
   const needs = hookup.parts.flatMap((p) => {
     const mode = build.parts.find((x) => x.id === p.id)?.peripheral.modes.find((m) => m.id === p.mode?.id);
-    return mode && mode.cents > 0 ? [piece(`extra ${p.id}`, mode.needs ?? `Extras of "${mode.label}"`, mode.cents, mode.grams, `${p.name} is wired by "${mode.label}"`)] : [];
+    return mode && mode.cents > 0
+      ? [
+          piece(
+            `extra ${p.id}`,
+            mode.needs ?? `Extras of "${mode.label}"`,
+            mode.cents,
+            mode.grams,
+            `${p.name} is wired by "${mode.label}"`,
+          ),
+        ]
+      : [];
   });
   const wired = new Set(hookup.parts.filter((p) => p.mode).map((p) => p.id));
   const fixes = (build.fixes[board.id] ?? []).flatMap((fix, i) => {
     const price = fixPrices[fix.kind];
-    return price.cents > 0 && (!('part' in fix) || wired.has(fix.part)) ? [{ inHookup: 'part' in fix, line: piece(`fix ${i}`, fix.kind, price.cents, price.grams, 'a fix you accepted') }] : [];
+    return price.cents > 0 && (!('part' in fix) || wired.has(fix.part))
+      ? [{ inHookup: 'part' in fix, line: piece(`fix ${i}`, fix.kind, price.cents, price.grams, 'a fix you accepted') }]
+      : [];
   });
   const named = [...needs, ...fixes.filter((f) => f.inHookup).map((f) => f.line)].reduce((sum, l) => sum + l.cents, 0);
   const rest = hookup.cost.cents - named;
-  return [...needs, ...fixes.map((f) => f.line), ...(rest > 0 ? [piece('extras', 'Filters and what frees a port', rest, 0, 'as the hookup asks')] : [])];
+  return [
+    ...needs,
+    ...fixes.map((f) => f.line),
+    ...(rest > 0 ? [piece('extras', 'Filters and what frees a port', rest, 0, 'as the hookup asks')] : []),
+  ];
 }
 
 export interface Order {
@@ -91,15 +141,25 @@ const mostShops = 10;
 export function orderFor(lines: readonly BasketLine[], aim: Aim, atHome: Readonly<Record<string, number>> = {}): Order {
   const open = lines.flatMap((l) => {
     const quantity = l.quantity - (atHome[l.key] ?? 0);
-    return quantity > 0 ? [{ ...l, quantity, cents: Math.round((l.cents * quantity) / l.quantity), offers: inStock(l.offers, quantity) }] : [];
+    return quantity > 0
+      ? [{ ...l, quantity, cents: Math.round((l.cents * quantity) / l.quantity), offers: inStock(l.offers, quantity) }]
+      : [];
   });
   const rest = open.filter((l) => l.offers.length === 0).reduce((sum, l) => sum + l.cents, 0);
   const shops = shopsOf(open);
   const offered = open.filter((l) => l.offers.some((o) => shops.includes(o.shop)));
-  const alone = open.filter((l) => l.offers.length > 0 && !offered.includes(l)).map((l) => from([l], [[...l.offers].sort((a, b) => a.cents + a.shippingCents - b.cents - b.shippingCents)[0]!.shop], aim)!);
+  const alone = open
+    .filter((l) => l.offers.length > 0 && !offered.includes(l))
+    .map((l) =>
+      from([l], [[...l.offers].sort((a, b) => a.cents + a.shippingCents - b.cents - b.shippingCents)[0]!.shop], aim)!,
+    );
   let best: Order | null = offered.length === 0 ? { from: [], parcels: [], totalCents: 0, days: null } : null;
   for (let set = 1; set < 2 ** shops.length; set++) {
-    const found = from(offered, shops.filter((_, i) => set & (1 << i)), aim);
+    const found = from(
+      offered,
+      shops.filter((_, i) => set & (1 << i)),
+      aim,
+    );
     if (found && (!best || better(found, best, aim))) best = found;
   }
   const all = [best!, ...alone];
@@ -107,7 +167,11 @@ export function orderFor(lines: readonly BasketLine[], aim: Aim, atHome: Readonl
     from: all.flatMap((o) => o.from),
     parcels: all.flatMap((o) => o.parcels),
     totalCents: all.reduce((sum, o) => sum + o.totalCents, rest),
-    days: all.some((o) => o.parcels.length > 0 && o.days === null) ? null : all.every((o) => o.days === null) ? null : Math.max(...all.map((o) => o.days ?? 0)),
+    days: all.some((o) => o.parcels.length > 0 && o.days === null)
+      ? null
+      : all.every((o) => o.days === null)
+        ? null
+        : Math.max(...all.map((o) => o.days ?? 0)),
   };
 }
 
@@ -118,14 +182,26 @@ function inStock(offers: Offer[], quantity: number): Offer[] {
 
 function shopsOf(lines: readonly BasketLine[]): string[] {
   const sells = new Map<string, number>();
-  for (const l of lines) for (const shop of new Set(l.offers.map((o) => o.shop))) sells.set(shop, (sells.get(shop) ?? 0) + 1);
-  return [...sells].sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0])).slice(0, mostShops).map(([shop]) => shop).sort();
+  for (const l of lines)
+    for (const shop of new Set(l.offers.map((o) => o.shop))) sells.set(shop, (sells.get(shop) ?? 0) + 1);
+  return [...sells]
+    .sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0]))
+    .slice(0, mostShops)
+    .map(([shop]) => shop)
+    .sort();
 }
 
 function from(lines: readonly BasketLine[], shops: string[], aim: Aim): Order | null {
   const chosen: { line: BasketLine; offer: Offer }[] = [];
   for (const line of lines) {
-    const offers = line.offers.filter((o) => shops.includes(o.shop)).sort((a, b) => (aim === 'fastest' ? (a.deliveryDays ?? 99) - (b.deliveryDays ?? 99) : 0) || a.cents - b.cents || a.shop.localeCompare(b.shop));
+    const offers = line.offers
+      .filter((o) => shops.includes(o.shop))
+      .sort(
+        (a, b) =>
+          (aim === 'fastest' ? (a.deliveryDays ?? 99) - (b.deliveryDays ?? 99) : 0) ||
+          a.cents - b.cents ||
+          a.shop.localeCompare(b.shop),
+      );
     if (!offers[0]) return null;
     chosen.push({ line, offer: offers[0] });
   }
@@ -133,13 +209,21 @@ function from(lines: readonly BasketLine[], shops: string[], aim: Aim): Order | 
     const mine = chosen.filter((c) => c.offer.shop === shop).map((c) => c.offer);
     if (mine.length === 0) return [];
     const days = mine.map((o) => o.deliveryDays);
-    return [{ shop, shippingCents: Math.max(...mine.map((o) => o.shippingCents)), days: days.includes(undefined) ? null : Math.max(...(days as number[])) }];
+    return [
+      {
+        shop,
+        shippingCents: Math.max(...mine.map((o) => o.shippingCents)),
+        days: days.includes(undefined) ? null : Math.max(...(days as number[])),
+      },
+    ];
   });
   if (parcels.length < shops.length) return null;
   return {
     from: chosen.map(({ line, offer }) => ({ key: line.key, shop: offer.shop, cents: offer.cents * line.quantity })),
     parcels,
-    totalCents: chosen.reduce((sum, { line, offer }) => sum + offer.cents * line.quantity, 0) + parcels.reduce((sum, p) => sum + p.shippingCents, 0),
+    totalCents:
+      chosen.reduce((sum, { line, offer }) => sum + offer.cents * line.quantity, 0) +
+      parcels.reduce((sum, p) => sum + p.shippingCents, 0),
     days: parcels.some((p) => p.days === null) ? null : Math.max(0, ...parcels.map((p) => p.days!)),
   };
 }
@@ -162,5 +246,8 @@ export function eurosOf({ cents, unpriced }: BasketLine): string {
 }
 
 export function basketCsv(lines: readonly BasketLine[]): string {
-  return csvLines(['what', 'quantity', 'unit', 'EUR', 'g', 'why'], lines.map((l) => [l.what, l.quantity, l.unit, eurosOf(l), l.grams ?? 'unknown', l.why]));
+  return csvLines(
+    ['what', 'quantity', 'unit', 'EUR', 'g', 'why'],
+    lines.map((l) => [l.what, l.quantity, l.unit, eurosOf(l), l.grams ?? 'unknown', l.why]),
+  );
 }

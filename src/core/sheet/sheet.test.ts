@@ -25,7 +25,10 @@ const climb = evaluate(belfry, keel);
 describe('wires', () => {
   const wires = wireList(belfry, keel, climb.hookup);
   test('one for each pad the hookup uses, and a ground for each supply', () => {
-    const pads = climb.hookup.parts.reduce((n, p) => n + p.links.reduce((m, l) => m + l.pads.length, 0) + (p.supply ? 1 : 0), 0);
+    const pads = climb.hookup.parts.reduce(
+      (n, p) => n + p.links.reduce((m, l) => m + l.pads.length, 0) + (p.supply ? 1 : 0),
+      0,
+    );
     expect(wires.filter((w) => w.kind !== 'ground')).toHaveLength(pads);
     expect(wires.filter((w) => w.kind === 'ground')).toHaveLength(climb.hookup.parts.filter((p) => p.supply).length);
     for (const w of wires.filter((x) => x.kind === 'ground')) expect(w.colour).toBe('black');
@@ -40,44 +43,99 @@ describe('the basket', () => {
   const lines = basketOf(belfry, keel, climb.hookup);
   test('holds the board, every part still to buy, wire by gauge, heat shrink', () => {
     expect(lines[0]).toMatchObject({ key: 'board tarnfield-keel-f7', quantity: 1 });
-    const bought = belfry.parts.filter((p) => !p.owned && climb.hookup.parts.some((x) => x.id === p.id && x.mode) && p.peripheral.cents > 0);
+    const bought = belfry.parts.filter(
+      (p) => !p.owned && climb.hookup.parts.some((x) => x.id === p.id && x.mode) && p.peripheral.cents > 0,
+    );
     for (const p of bought) expect(lines.map((l) => l.key)).toContain(`part ${p.id}`);
     expect(lines.some((l) => l.key.startsWith('wire 28'))).toBe(true);
   });
   test('a capacitor only where none is delivered and none is at home: 35 V on six cells', () => {
     const none = makeBoard();
     const build = makeBuild({ pack: { cells: 6, chemistry: 'lipo', massG: says(1) } });
-    expect(basketOf(build, none, evaluate(build, none).hookup).find((l) => l.key === 'capacitor')!.what).toContain('35 V');
+    expect(basketOf(build, none, evaluate(build, none).hookup).find((l) => l.key === 'capacitor')!.what).toContain(
+      '35 V',
+    );
     expect(lines.some((l) => l.key === 'capacitor')).toBe(false);
   });
-  const line = (key: string, offers: [string, number, number, number][]): BasketLine => ({ key, what: key, quantity: 1, unit: 'piece', cents: 1000, grams: 1, why: '', offers: offers.map(([shop, cents, shippingCents, deliveryDays]) => ({ shop, cents, shippingCents, deliveryDays, seen: '2026-11-20' })) });
-  const two = [line('a', [['X', 1000, 500, 2], ['Y', 1100, 300, 9]]), line('b', [['X', 2400, 500, 2], ['Y', 2000, 300, 9], ['Z', 1900, 900, 1]])];
+  const line = (key: string, offers: [string, number, number, number][]): BasketLine => ({
+    key,
+    what: key,
+    quantity: 1,
+    unit: 'piece',
+    cents: 1000,
+    grams: 1,
+    why: '',
+    offers: offers.map(([shop, cents, shippingCents, deliveryDays]) => ({
+      shop,
+      cents,
+      shippingCents,
+      deliveryDays,
+      seen: '2026-11-20',
+    })),
+  });
+  const two = [
+    line('a', [
+      ['X', 1000, 500, 2],
+      ['Y', 1100, 300, 9],
+    ]),
+    line('b', [
+      ['X', 2400, 500, 2],
+      ['Y', 2000, 300, 9],
+      ['Z', 1900, 900, 1],
+    ]),
+  ];
   test('the best set of shops is exact: held against trying every choice of offers', () => {
     // All from Y: 1100 + 2000 + 300 = 3400; a from X and b from Y: 1000 + 2000 + 800 = 3800; all from X: 3400 + 500 = 3900.
     expect(orderFor(two, 'cheapest')).toMatchObject({ totalCents: 3400, parcels: [{ shop: 'Y' }] });
     expect(orderFor(two, 'fastest')).toMatchObject({ days: 2 });
     expect(orderFor(two, 'fewest parcels').parcels).toHaveLength(1);
-    const all = two[0]!.offers.flatMap((a) => two[1]!.offers.map((b) => a.cents + b.cents + (a.shop === b.shop ? Math.max(a.shippingCents, b.shippingCents) : a.shippingCents + b.shippingCents)));
+    const all = two[0]!.offers.flatMap((a) =>
+      two[1]!.offers.map(
+        (b) =>
+          a.cents +
+          b.cents +
+          (a.shop === b.shop ? Math.max(a.shippingCents, b.shippingCents) : a.shippingCents + b.shippingCents),
+      ),
+    );
     expect(orderFor(two, 'cheapest').totalCents).toBe(Math.min(...all));
   });
   test('two of a kind are one line of two; one at home leaves one to buy, and an offer must have as many in stock', () => {
-    const nano = { ...makePart('nano', {}).peripheral, name: 'Nano', cents: 890, offers: [{ shop: 'X', cents: 890, shippingCents: 0, seen: '2026-11-20', stock: 1 }, { shop: 'Y', cents: 990, shippingCents: 0, seen: '2026-11-20' }] };
-    const build = makeBuild({}, ['a', 'b'].map((id) => ({ ...makePart(id, {}), peripheral: nano })));
-    const pair = basketOf(build, makeBoard(), evaluate(build, makeBoard()).hookup).filter((l) => l.key.startsWith('part'));
+    const nano = {
+      ...makePart('nano', {}).peripheral,
+      name: 'Nano',
+      cents: 890,
+      offers: [
+        { shop: 'X', cents: 890, shippingCents: 0, seen: '2026-11-20', stock: 1 },
+        { shop: 'Y', cents: 990, shippingCents: 0, seen: '2026-11-20' },
+      ],
+    };
+    const build = makeBuild(
+      {},
+      ['a', 'b'].map((id) => ({ ...makePart(id, {}), peripheral: nano })),
+    );
+    const pair = basketOf(build, makeBoard(), evaluate(build, makeBoard()).hookup).filter((l) =>
+      l.key.startsWith('part'),
+    );
     expect(pair).toEqual([expect.objectContaining({ key: 'part a', what: 'Nano', quantity: 2, cents: 1780 })]);
     expect(orderFor(pair, 'cheapest')).toMatchObject({ totalCents: 1980, parcels: [{ shop: 'Y' }] });
     expect(orderFor(pair, 'cheapest', { 'part a': 1 })).toMatchObject({ totalCents: 890, parcels: [{ shop: 'X' }] });
   });
-  test('what is at home is not bought', () => expect(orderFor(two, 'cheapest', { b: 1 })).toMatchObject({ totalCents: 1400 }));
+  test('what is at home is not bought', () =>
+    expect(orderFor(two, 'cheapest', { b: 1 })).toMatchObject({ totalCents: 1400 }));
   test('the cost rung is the cheapest basket, parcels and all: Cleat 25 for Gutterling, by hand', () => {
     // Gable Parts: 99.90 + 17.00 + 21.76 + 2.76 + 6.56, shipping 5.90; Tallow Lane: 43.09 + 21.49, no shipping; wire, shrink, leads, standoffs 3.35.
     const found = evaluate(load('gutterling'), board('oxbow-cleat-25'));
     expect(found.totalCents).toBe(9990 + 1700 + 2176 + 276 + 656 + 590 + 4309 + 2149 + 335);
-    expect([found.stopsAt, found.rungs[8]!.findings[0]!.sentence]).toEqual([9, '€1.81 over the budget of €220.00: the board is €99.90 at Gable Parts, all else still to buy €116.01, shipping €5.90 for 2 parcels, €221.81 together.']);
+    expect([found.stopsAt, found.rungs[8]!.findings[0]!.sentence]).toEqual([
+      9,
+      '€1.81 over the budget of €220.00: the board is €99.90 at Gable Parts, all else still to buy €116.01, shipping €5.90 for 2 parcels, €221.81 together.',
+    ]);
   });
   test('what is at home is not paid for again', () => {
     const build = load('gutterling');
-    expect(evaluate({ ...build, atHome: { 'part lantern-600': 1 } }, board('oxbow-cleat-25')).totalCents!).toBeLessThan(22_181 - 3990);
+    expect(evaluate({ ...build, atHome: { 'part lantern-600': 1 } }, board('oxbow-cleat-25')).totalCents!).toBeLessThan(
+      22_181 - 3990,
+    );
   });
   test('an offer without stock counts only where there is no other', () => {
     const sold = (stock: number) => line('c', [['X', 500, 0, 1]]).offers.map((o) => ({ ...o, stock }));
@@ -91,7 +149,9 @@ describe('the basket', () => {
     expect([order.totalCents, order.from.length, order.parcels.length]).toEqual([30 * 110, 30, 30]);
   });
   test('a cell that a spreadsheet would run is made harmless', () => {
-    expect(csvLines(['what'], [['=HYPERLINK("x")'], ['+1'], ['plain, with comma']])).toBe('what\r\n"\'=HYPERLINK(""x"")"\r\n"\'+1"\r\n"plain, with comma"');
+    expect(csvLines(['what'], [['=HYPERLINK("x")'], ['+1'], ['plain, with comma']])).toBe(
+      'what\r\n"\'=HYPERLINK(""x"")"\r\n"\'+1"\r\n"plain, with comma"',
+    );
   });
   test('a price or a mass that nobody says is not nothing', () => {
     const board = makeBoard({ offers: [], massG: unknown });
@@ -113,7 +173,11 @@ describe('the build sheet', () => {
     const firstGround = keys.findIndex((k) => k.includes(' ground '));
     expect(keys.slice(firstGround, -1).every((k) => k.includes(' ground '))).toBe(true);
     for (const s of sheet.solder) expect(s.why.length).toBeGreaterThan(10);
-    const first = buildSheet({ ...belfry, policies: { ...belfry.policies, batteryLeads: 'first', mounting: 'all before' } }, keel, climb).solder.map((s) => s.key);
+    const first = buildSheet(
+      { ...belfry, policies: { ...belfry.policies, batteryLeads: 'first', mounting: 'all before' } },
+      keel,
+      climb,
+    ).solder.map((s) => s.key);
     expect([first[0], first.at(-1)]).toEqual(['leads', 'mount']);
   });
   test('a pad without thermal relief is soldered among the grounds; pack pads with it need no hurry and it says so', () => {
@@ -130,10 +194,17 @@ describe('the build sheet', () => {
     expect(sinking[at(sinking)]!.why).toContain('no thermal relief');
     expect(at(sinking)).toBeGreaterThan(at(sheet.solder));
     const packPads = keel.rails.filter((r) => r.source.kind === 'pack').flatMap((r) => r.pads);
-    expect(sheetOf(true, (p) => packPads.includes(p.id)).find((s) => s.key === 'leads')!.why).toContain('have thermal relief');
+    expect(sheetOf(true, (p) => packPads.includes(p.id)).find((s) => s.key === 'leads')!.why).toContain(
+      'have thermal relief',
+    );
   });
   test('underside pads come before the board is mounted', () => {
-    const flipped = { ...keel, pads: keel.pads.map((p) => (p.id === climb.hookup.parts[0]!.links[0]!.pads[0]!.pad ? { ...p, face: 'bottom' as const } : p)) };
+    const flipped = {
+      ...keel,
+      pads: keel.pads.map((p) =>
+        p.id === climb.hookup.parts[0]!.links[0]!.pads[0]!.pad ? { ...p, face: 'bottom' as const } : p,
+      ),
+    };
     const keys = buildSheet(belfry, flipped, evaluate(belfry, flipped)).solder.map((s) => s.key);
     expect(keys.findIndex((k) => k.includes('(underside)'))).toBeLessThan(keys.indexOf('mount'));
     expect(keys.findIndex((k) => k.includes('(underside)'))).toBeGreaterThanOrEqual(0);
@@ -156,7 +227,8 @@ describe('the build sheet', () => {
   });
   test('Markdown holds every wire and every step', () => {
     const text = sheetMarkdown(sheet);
-    for (const s of [...sheet.solder, ...sheet.checks, ...sheet.powerUp]) expect(text).toContain(s.does.replaceAll('|', '/'));
+    for (const s of [...sheet.solder, ...sheet.checks, ...sheet.powerUp])
+      expect(text).toContain(s.does.replaceAll('|', '/'));
     expect(text.match(/^\| (?!part|---)/gm)!.length).toBeGreaterThanOrEqual(sheet.wires.length);
   });
 });
@@ -167,16 +239,32 @@ describe('the logbook', () => {
     expect(currentScale(250, 10, 9)).toBeCloseTo(225, 9);
   });
   test('a measured figure goes onto the board with its origin, and what stood there into the history', () => {
-    const measured = withReading(keel, { id: 'e', when: '2026-11-24', about: 'Keel', kind: 'measured', note: '', reading: { value: 33.4, unit: 'g', instrument: 'kitchen scale', field: 'massG' } })!;
+    const measured = withReading(keel, {
+      id: 'e',
+      when: '2026-11-24',
+      about: 'Keel',
+      kind: 'measured',
+      note: '',
+      reading: { value: 33.4, unit: 'g', instrument: 'kitchen scale', field: 'massG' },
+    })!;
     expect(measured.massG).toMatchObject({ value: 33.4, origin: 'measured' });
     expect(measured.history.at(-1)).toMatchObject({ field: 'massG', after: '33.4 g' });
     const at = keel.rails.findIndex((r) => r.source.kind === 'regulator');
-    const rail = withReading(keel, { id: 'e', when: '2026-11-24', about: '5 V', kind: 'measured', note: '', reading: { value: 1.1, unit: 'A', field: `rails[${at}].source.ratedAmps` } })!;
+    const rail = withReading(keel, {
+      id: 'e',
+      when: '2026-11-24',
+      about: '5 V',
+      kind: 'measured',
+      note: '',
+      reading: { value: 1.1, unit: 'A', field: `rails[${at}].source.ratedAmps` },
+    })!;
     expect(rail.rails[at]!.source).toMatchObject({ ratedAmps: { value: 1.1, origin: 'measured' } });
     expect(withReading(keel, { id: 'e', when: '2026-11-24', about: 'x', kind: 'passed', note: '' })).toBeNull();
   });
   test('CSV and the day of arrival', () => {
-    expect(logCsv([{ id: 'e', when: '2026-11-24', about: 'a, b', kind: 'passed', note: '' }]).split('\r\n')[1]).toBe('2026-11-24,"a, b",passed,,,,');
+    expect(logCsv([{ id: 'e', when: '2026-11-24', about: 'a, b', kind: 'passed', note: '' }]).split('\r\n')[1]).toBe(
+      '2026-11-24,"a, b",passed,,,,',
+    );
     expect(arrivesOn('2026-11-28', 5)).toBe('2026-12-03');
   });
 });

@@ -1,5 +1,9 @@
 /** Solves linear programmes in whole numbers that are given as text (the LP format of CPLEX). Loaded by whoever calls the core, so that the core stays pure. */
-export type GeneralSolver = (programme: string) => { status: 'optimal' | 'infeasible' | 'unknown'; objective: number; valueOf: (variable: string) => number };
+export type GeneralSolver = (programme: string) => {
+  status: 'optimal' | 'infeasible' | 'unknown';
+  objective: number;
+  valueOf: (variable: string) => number;
+};
 
 /** What one climb may spend on searching: steps and not seconds, so that equal questions get equal answers. */
 export interface Budget {

@@ -17,8 +17,19 @@ export interface Cost {
 
 /** Most that each level can hold over a whole hookup; what is above is held at the limit. */
 const widths: [keyof Cost, number][][] = [
-  [['must', 64], ['should', 64], ['doubts', 256], ['hazards', 256], ['cents', 2 ** 21]],
-  [['deciGrams', 2 ** 17], ['effort', 4096], ['nice', 64], ['compromises', 512]],
+  [
+    ['must', 64],
+    ['should', 64],
+    ['doubts', 256],
+    ['hazards', 256],
+    ['cents', 2 ** 21],
+  ],
+  [
+    ['deciGrams', 2 ** 17],
+    ['effort', 4096],
+    ['nice', 64],
+    ['compromises', 512],
+  ],
   [['ports', 256]],
 ];
 
@@ -30,7 +41,18 @@ export type Packed = readonly [number, number, number];
 
 export const zero: Packed = [0, 0, 0];
 
-export const noCost: Cost = { must: 0, should: 0, doubts: 0, hazards: 0, cents: 0, deciGrams: 0, effort: 0, nice: 0, compromises: 0, ports: 0 };
+export const noCost: Cost = {
+  must: 0,
+  should: 0,
+  doubts: 0,
+  hazards: 0,
+  cents: 0,
+  deciGrams: 0,
+  effort: 0,
+  nice: 0,
+  compromises: 0,
+  ports: 0,
+};
 
 export function cost(part: Partial<Cost>): Cost {
   return { ...noCost, ...part };

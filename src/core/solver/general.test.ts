@@ -25,17 +25,20 @@ const limitsOf = ({ problem }: Seats) => problem.rows.map((row) => row.limit);
 
 describe('what our own search does not end', () => {
   // Two of the bench's problems: one on which a margin was lost to rounding, one on which HiGHS with its presolve found nothing.
-  test.each([145, 485])('problem %i is solved by the general solver, as HiGHS solves it straight from its definition', async (seed) => {
-    const { build, board } = randomPair(seed, largest);
-    const shop = workshop(build, board, 'hopeful');
-    const { problem } = compile(shop, layOut(shop), 7);
-    const budget = budgetWith(general);
-    const ours = solve(problem, budget);
-    const theirs = solveMilp(await loadHighs(), problem);
-    expect([pack(ours.cost), ours.margin]).toEqual([pack(theirs.cost), theirs.margin]);
-    expect(budget.delegated).toBe(1);
-    expect(() => solve(problem)).toThrow(OutOfSteps);
-  });
+  test.each([145, 485])(
+    'problem %i is solved by the general solver, as HiGHS solves it straight from its definition',
+    async (seed) => {
+      const { build, board } = randomPair(seed, largest);
+      const shop = workshop(build, board, 'hopeful');
+      const { problem } = compile(shop, layOut(shop), 7);
+      const budget = budgetWith(general);
+      const ours = solve(problem, budget);
+      const theirs = solveMilp(await loadHighs(), problem);
+      expect([pack(ours.cost), ours.margin]).toEqual([pack(theirs.cost), theirs.margin]);
+      expect(budget.delegated).toBe(1);
+      expect(() => solve(problem)).toThrow(OutOfSteps);
+    },
+  );
 
   test('small problems come out as by our own search', () => {
     fc.assert(
@@ -43,7 +46,10 @@ describe('what our own search does not end', () => {
         const seats = seatsOf(problem, 30);
         const found = solveByGeneral(seats, 30, leftOut(seats), general)!;
         const own = solve(problem);
-        expect([costOf(seats.problem, found), marginOf(seats.problem, found, 30)]).toEqual([pack(own.cost), own.margin]);
+        expect([costOf(seats.problem, found), marginOf(seats.problem, found, 30)]).toEqual([
+          pack(own.cost),
+          own.margin,
+        ]);
       }),
       { numRuns: 60, seed: 3 },
     );
@@ -55,7 +61,9 @@ describe('what our own search does not end', () => {
         const seats = seatsOf(problem, 30);
         const wanted = { ...seats, lists: seats.lists.map((list) => list.filter((o) => o.pick !== null)) };
         if (wanted.lists.some((l) => l.length === 0)) return;
-        expect(worksByGeneral(wanted, general)).toBe(search(searchOf(wanted.problem, wanted.lists, limitsOf(wanted)), dearest, 1e6).best !== null);
+        expect(worksByGeneral(wanted, general)).toBe(
+          search(searchOf(wanted.problem, wanted.lists, limitsOf(wanted)), dearest, 1e6).best !== null,
+        );
       }),
       { numRuns: 100, seed: 4 },
     );

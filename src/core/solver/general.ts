@@ -19,7 +19,11 @@ export function solveByGeneral(seats: Seats, cap: number, start: Option[], solve
     const answer = solver(programmeOf(seats, floor, level, held));
     if (answer.status === 'infeasible') return null;
     const found = answer.status === 'optimal' ? chosenBy(seats, answer.valueOf) : null;
-    const stood = found !== null && stands(seats, found) && held.every((h) => levelOf(seats, found, h.level) <= h.most) && (level === null || levelOf(seats, found, level) === Math.round(answer.objective));
+    const stood =
+      found !== null &&
+      stands(seats, found) &&
+      held.every((h) => levelOf(seats, found, h.level) <= h.most) &&
+      (level === null || levelOf(seats, found, level) === Math.round(answer.objective));
     failed = !stood;
     return stood ? found : null;
   };
@@ -67,7 +71,8 @@ function programmeOf({ problem, lists }: Seats, floor: number, level: number | n
   const costs: string[][] = levelOrder.map(() => []);
   const rowTerms: string[][] = problem.rows.map(() => []);
   const stood = new Set<string>();
-  const price = (variable: string, levels: readonly number[]) => levels.forEach((amount, l) => amount !== 0 && costs[l]!.push(`${amount} ${variable}`));
+  const price = (variable: string, levels: readonly number[]) =>
+    levels.forEach((amount, l) => amount !== 0 && costs[l]!.push(`${amount} ${variable}`));
   const open = lists.map((list) => list.flatMap((o, i) => (o.margin >= floor ? [{ o, i }] : [])));
   open.forEach((list, s) => {
     rules.push(`${list.map(({ i }) => nameOf(s, i)).join(' + ') || '0 none'} = 1`);
@@ -82,16 +87,33 @@ function programmeOf({ problem, lists }: Seats, floor: number, level: number | n
       stood.add(z);
     }
   });
-  problem.rows.forEach((row, r) => rowTerms[r]!.length > 0 && rules.push(`${rowTerms[r]!.join(' + ')} <= ${limitAt(row, floor)}`));
+  problem.rows.forEach(
+    (row, r) => rowTerms[r]!.length > 0 && rules.push(`${rowTerms[r]!.join(' + ')} <= ${limitAt(row, floor)}`),
+  );
   problem.tags.forEach((tag, t) => {
     const values = tag.once.map((_, v) => `z_${t}_${v}`).filter((z) => stood.has(z));
     if (values.length > 0) rules.push(`${values.join(' + ')} <= 1`);
-    tag.once.forEach((once, v) => stood.has(`z_${t}_${v}`) && price(`z_${t}_${v}`, levelOrder.map((key) => once[key])));
+    tag.once.forEach(
+      (once, v) =>
+        stood.has(`z_${t}_${v}`) &&
+        price(
+          `z_${t}_${v}`,
+          levelOrder.map((key) => once[key]),
+        ),
+    );
   });
   for (const h of held) if (costs[h.level]!.length > 0) rules.push(`${costs[h.level]!.join(' + ')} <= ${h.most}`);
   const names = open.flatMap((list, s) => list.map(({ i }) => nameOf(s, i)));
   const aim = level === null ? '' : costs[level]!.join(' + ');
-  return ['Minimize', ` obj: ${aim || `0 ${names[0] ?? 'none'}`}`, 'Subject To', ...rules.map((rule, i) => ` c${i}: ${rule}`), 'Binary', ` ${[...names, ...stood].join(' ')}`, 'End'].join('\n');
+  return [
+    'Minimize',
+    ` obj: ${aim || `0 ${names[0] ?? 'none'}`}`,
+    'Subject To',
+    ...rules.map((rule, i) => ` c${i}: ${rule}`),
+    'Binary',
+    ` ${[...names, ...stood].join(' ')}`,
+    'End',
+  ].join('\n');
 }
 
 function chosenBy({ lists }: Seats, valueOf: (variable: string) => number): Option[] | null {

@@ -44,8 +44,16 @@ describe('improving a hookup a few seats at a time', () => {
     fc.assert(
       fc.property(problems, fc.integer({ min: 1, max: 4 }), (problem, by) => {
         const seats = seatsOf(problem, 30);
-        const narrow = { ...seats.problem, rows: seats.problem.rows.map((row) => ({ ...row, limit: Math.floor(row.limit / by) })) };
-        const better = improve(seats, narrow.rows.map((row) => row.limit), leftOut(seats), 12);
+        const narrow = {
+          ...seats.problem,
+          rows: seats.problem.rows.map((row) => ({ ...row, limit: Math.floor(row.limit / by) })),
+        };
+        const better = improve(
+          seats,
+          narrow.rows.map((row) => row.limit),
+          leftOut(seats),
+          12,
+        );
         expect(stands({ ...seats, problem: narrow }, better)).toBe(true);
       }),
       { numRuns: 200, seed: 9 },

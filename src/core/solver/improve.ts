@@ -29,7 +29,12 @@ interface State {
  * freed with it. Gives up after `patience` rounds without a gain. Proves nothing, and is what makes proofs short: most bounds then only have to confirm.
  * Repeatable: it rolls the same dice every time.
  */
-export function improve({ problem, lists, part }: Seats, limits: number[], start: Option[], patience: number): Option[] {
+export function improve(
+  { problem, lists, part }: Seats,
+  limits: number[],
+  start: Option[],
+  patience: number,
+): Option[] {
   const once = onceOf(problem);
   const roll = dice(patience);
   let cost = costOf(problem, start);
@@ -41,7 +46,11 @@ export function improve({ problem, lists, part }: Seats, limits: number[], start
     const free = freedFor(lists[seat]![roll(Math.min(wishes, cheaper))]!, seat, now, part, roll);
     // Equals are welcome: they lead away from where nothing helps.
     const seatsFree = now.chosen.flatMap((_, p) => (free[p] ? [p] : []));
-    const found = search(held(problem, once, lists, now, free), [cost[0], cost[1], cost[2] + 1], stepsARound * patience);
+    const found = search(
+      held(problem, once, lists, now, free),
+      [cost[0], cost[1], cost[2] + 1],
+      stepsARound * patience,
+    );
     if (!found.best) continue;
     if (compare(found.cost, cost) < 0) idle = -1;
     cost = found.cost;
@@ -70,7 +79,13 @@ function stateOf(chosen: Option[], lists: Option[][], limits: number[]): State {
  * For each seat whether it is freed so that one may have its wish: those that disagree about a tag, one on each row that would be too full, and others by chance,
  * half of them on the rows that are wished for.
  */
-function freedFor(wish: Option, seat: number, { chosen, left }: State, part: number[], roll: (below: number) => number): Uint8Array {
+function freedFor(
+  wish: Option,
+  seat: number,
+  { chosen, left }: State,
+  part: number[],
+  roll: (below: number) => number,
+): Uint8Array {
   const seats = chosen.length;
   const free = new Uint8Array(seats);
   let count = 0;
@@ -115,7 +130,13 @@ function amountOn({ uses }: Option, row: number): number {
 }
 
 /** The free seats, with what the others leave them. */
-function held(problem: Problem, once: Packed[][], lists: Option[][], { chosen, left: before }: State, free: Uint8Array): Search {
+function held(
+  problem: Problem,
+  once: Packed[][],
+  lists: Option[][],
+  { chosen, left: before }: State,
+  free: Uint8Array,
+): Search {
   const left = before.slice();
   const standing = new Int32Array(once.length).fill(-1);
   const others: Option[] = [];
@@ -126,7 +147,14 @@ function held(problem: Problem, once: Packed[][], lists: Option[][], { chosen, l
       for (let i = 0; i < o.tags.length; i++) standing[o.tags[i]![0]] = o.tags[i]![1];
     }
   });
-  return { lists: lists.filter((_, p) => free[p]), left, standing, once, spent: costOf(problem, others), pools: poolsIn(problem) };
+  return {
+    lists: lists.filter((_, p) => free[p]),
+    left,
+    standing,
+    once,
+    spent: costOf(problem, others),
+    pools: poolsIn(problem),
+  };
 }
 
 /** Dice that fall the same way every time (a linear congruence: W. H. Press and others, Numerical Recipes, 1992, chapter 7). */

@@ -16,7 +16,11 @@ export function widestStep(at: number, ask: (step: number) => number | null): nu
   for (let high: number = marginSteps.length, next = low + 1; high - low > 1; next = Math.floor((low + high) / 2)) {
     const found = ask(marginSteps[next]!);
     if (found === null) high = next;
-    else low = Math.max(next, marginSteps.findIndex((s) => s === found));
+    else
+      low = Math.max(
+        next,
+        marginSteps.findIndex((s) => s === found),
+      );
   }
   return marginSteps[low]!;
 }

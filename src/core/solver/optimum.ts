@@ -24,7 +24,15 @@ export function optimum(seats: Seats, cap: number, most: number, budget: Budget,
   let proved = true;
   const at = (floor: number, below: Packed) => {
     const wide = lists.map((list) => list.filter((o) => o.margin >= floor));
-    const found = search(searchOf(problem, wide, problem.rows.map((row) => limitAt(row, floor))), below, Math.min(most, budget.steps));
+    const found = search(
+      searchOf(
+        problem,
+        wide,
+        problem.rows.map((row) => limitAt(row, floor)),
+      ),
+      below,
+      Math.min(most, budget.steps),
+    );
     spend(budget, found.steps);
     steps += found.steps;
     proved &&= found.ended;

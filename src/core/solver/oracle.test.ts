@@ -18,7 +18,12 @@ describe('the exact search against HiGHS, on random builds and boards', () => {
   test('the whole objective agrees, level by level, and so does the margin', () => {
     let problems = 0;
     for (let seed = 1; seed <= 150; seed++) {
-      const { build, board } = randomPair(seed, { parts: 2 + (seed % 6), ports: 1 + (seed % 6), rails: 2 + (seed % 4), bridges: seed % 3 });
+      const { build, board } = randomPair(seed, {
+        parts: 2 + (seed % 6),
+        ports: 1 + (seed % 6),
+        rails: 2 + (seed % 4),
+        bridges: seed % 3,
+      });
       for (const world of ['sure', 'hopeful'] as const) {
         const shop = workshop(build, board, world);
         const { problem } = compile(shop, layOut(shop), 7);

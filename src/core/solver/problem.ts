@@ -80,5 +80,7 @@ export function rowMargin(row: Row, used: number): number {
 
 /** A row's limit for hookups of at least this margin step. */
 export function limitAt(row: Row, step: number): number {
-  return row.comfort === undefined || step < 0 ? row.limit : Math.min(row.limit, Math.floor((row.comfort * (100 - step)) / 100 + 1e-9));
+  return row.comfort === undefined || step < 0
+    ? row.limit
+    : Math.min(row.limit, Math.floor((row.comfort * (100 - step)) / 100 + 1e-9));
 }

@@ -14,7 +14,9 @@ function cheapest({ problem, lists }: Seats): { cost: Packed; options: Option[] 
   let best: { cost: Packed; options: Option[] } | null = null;
   const walk = (chosen: Option[]) => {
     if (chosen.length === lists.length) {
-      const used = problem.rows.map((_, r) => chosen.flatMap((o) => o.uses).reduce((sum, [row, amount]) => sum + (row === r ? amount : 0), 0));
+      const used = problem.rows.map((_, r) =>
+        chosen.flatMap((o) => o.uses).reduce((sum, [row, amount]) => sum + (row === r ? amount : 0), 0),
+      );
       const values = new Map<number, Set<number>>();
       for (const [t, v] of chosen.flatMap((o) => o.tags)) values.set(t, (values.get(t) ?? new Set()).add(v));
       if (problem.rows.some((row, r) => used[r]! > row.limit) || [...values.values()].some((v) => v.size > 1)) return;
@@ -47,7 +49,10 @@ describe('trying options out, fewest first', () => {
       fc.property(problems, (problem) => {
         const seats = seatsOf(problem, 30);
         const { cost } = cheapest(seats)!;
-        expect(search(searchOf(seats.problem, seats.lists, limitsOf(seats)), cost, 1e6)).toMatchObject({ best: null, ended: true });
+        expect(search(searchOf(seats.problem, seats.lists, limitsOf(seats)), cost, 1e6)).toMatchObject({
+          best: null,
+          ended: true,
+        });
       }),
       { numRuns: 100, seed: 4 },
     );
@@ -64,7 +69,18 @@ describe('trying options out, fewest first', () => {
         const standing = new Int32Array(seats.problem.tags.length).fill(-1);
         for (const [t, v] of tags) standing[t] = v;
         const rest = seats.lists.filter((_, q) => q !== p);
-        const found = search({ lists: rest, left, standing, once: onceOf(seats.problem), spent: costOf(seats.problem, [options[p]!]), pools: poolsIn(seats.problem) }, dearest, 1e6);
+        const found = search(
+          {
+            lists: rest,
+            left,
+            standing,
+            once: onceOf(seats.problem),
+            spent: costOf(seats.problem, [options[p]!]),
+            pools: poolsIn(seats.problem),
+          },
+          dearest,
+          1e6,
+        );
         expect(found.cost).toEqual(cost);
       }),
       { numRuns: 200, seed: 5 },
@@ -72,7 +88,10 @@ describe('trying options out, fewest first', () => {
   });
 
   test('says that nothing is proved when it ran out of steps', () => {
-    const seats = seatsOf(fc.sample(problems, { numRuns: 40, seed: 6 }).find((p) => p.parts.length === 5)!, 30);
+    const seats = seatsOf(
+      fc.sample(problems, { numRuns: 40, seed: 6 }).find((p) => p.parts.length === 5)!,
+      30,
+    );
     expect(search(searchOf(seats.problem, seats.lists, limitsOf(seats)), dearest, 1).ended).toBe(false);
   });
 });

@@ -37,14 +37,25 @@ export function poolsIn({ rows }: Problem): Int32Array {
 
 /** With nothing chosen yet. */
 export function searchOf(problem: Problem, lists: Option[][], left: number[]): Search {
-  return { lists, left, standing: new Int32Array(problem.tags.length).fill(-1), once: onceOf(problem), spent: zero, pools: poolsIn(problem) };
+  return {
+    lists,
+    left,
+    standing: new Int32Array(problem.tags.length).fill(-1),
+    once: onceOf(problem),
+    spent: zero,
+    pools: poolsIn(problem),
+  };
 }
 
 /**
  * The least cost strictly below `below`: depth-first branch and bound with forward checking, options cheapest first, the seat that has fewest left first
  * (R. M. Haralick and G. L. Elliott, Artificial Intelligence 14, 1980). `ended` false when it took more than `most` steps, and then nothing is proved.
  */
-export function search({ lists, left: before, standing: stood, once, spent, pools }: Search, below: Packed, most: number): { best: Option[] | null; cost: Packed; ended: boolean; steps: number } {
+export function search(
+  { lists, left: before, standing: stood, once, spent, pools }: Search,
+  below: Packed,
+  most: number,
+): { best: Option[] | null; cost: Packed; ended: boolean; steps: number } {
   const left = before.slice();
   const standing = stood.slice();
   const count = lists.length;

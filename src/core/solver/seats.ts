@@ -32,7 +32,8 @@ export function seatsOf(problem: Problem, cap: number): Seats {
   const part: number[] = [];
   problem.parts.forEach((p, i) => {
     const seats = seatsOfPart(p, cap);
-    const way = seats.length > 1 ? tags.push({ id: `way:${p.id}`, once: [noCost, ...p.modes.map(() => noCost)] }) - 1 : null;
+    const way =
+      seats.length > 1 ? tags.push({ id: `way:${p.id}`, once: [noCost, ...p.modes.map(() => noCost)] }) - 1 : null;
     seats.forEach((needs, seat) => {
       lists.push(optionsOf(p, needs, seat === 0, way));
       part.push(i);
@@ -46,12 +47,16 @@ type SeatNeeds = (Option[] | null)[][];
 
 function seatsOfPart(part: ProblemPart, cap: number): SeatNeeds[] {
   // Pruned before they are joined: a choice that another beats is never part of a best option.
-  const choices = part.modes.map((mode, m) => mode.needs.map((need, n) => undominated(need.choices.map((c, i) => alone(c, i, m, n, mode.needs.length, cap)))));
+  const choices = part.modes.map((mode, m) =>
+    mode.needs.map((need, n) => undominated(need.choices.map((c, i) => alone(c, i, m, n, mode.needs.length, cap)))),
+  );
   const needs = Math.max(1, ...part.modes.map((m) => m.needs.length));
   const seats: number[][] = [[]];
   for (let n = 0; n < needs; n++) {
     const joint = [...seats.at(-1)!, n];
-    const joined = Math.max(...choices.map((mode) => joint.reduce((product, k) => product * (mode[k]?.length ?? 1), 1)));
+    const joined = Math.max(
+      ...choices.map((mode) => joint.reduce((product, k) => product * (mode[k]?.length ?? 1), 1)),
+    );
     if (joined > mostJoined && seats.at(-1)!.length > 0) seats.push([n]);
     else seats[seats.length - 1] = joint;
   }
@@ -64,10 +69,26 @@ function seatsOfPart(part: ProblemPart, cap: number): SeatNeeds[] {
  */
 function optionsOf(part: ProblemPart, seat: SeatNeeds, first: boolean, way: number | null): Option[] {
   const agreed = (value: number): TagUse[] => (way === null ? [] : [[way, value]]);
-  const options: Option[] = [{ pick: null, cost: first ? pack(part.unmet) : zero, margin: Infinity, uses: [], tags: [...((first && part.unmetTags) || []), ...agreed(0)] }];
+  const options: Option[] = [
+    {
+      pick: null,
+      cost: first ? pack(part.unmet) : zero,
+      margin: Infinity,
+      uses: [],
+      tags: [...((first && part.unmetTags) || []), ...agreed(0)],
+    },
+  ];
   part.modes.forEach((mode, m) => {
     const nothing = mode.needs.map(() => -1);
-    let partial: Option[] = [{ pick: { mode: m, choices: nothing }, cost: first ? pack(mode.cost) : zero, margin: Infinity, uses: [], tags: agreed(m + 1) }];
+    let partial: Option[] = [
+      {
+        pick: { mode: m, choices: nothing },
+        cost: first ? pack(mode.cost) : zero,
+        margin: Infinity,
+        uses: [],
+        tags: agreed(m + 1),
+      },
+    ];
     for (const choices of seat[m]!) {
       if (choices === null) continue;
       const next: Option[] = [];
@@ -106,7 +127,13 @@ function bothOf(a: Pick, b: Pick): Pick {
 function alone(choice: Choice, index: number, mode: number, need: number, needs: number, cap: number): Option {
   const choices = new Array<number>(needs).fill(-1);
   choices[need] = index;
-  return { pick: { mode, choices }, cost: pack(choice.cost), margin: choice.margin >= cap ? Infinity : marginStep(choice.margin), uses: summed(choice.uses), tags: choice.tags };
+  return {
+    pick: { mode, choices },
+    cost: pack(choice.cost),
+    margin: choice.margin >= cap ? Infinity : marginStep(choice.margin),
+    uses: summed(choice.uses),
+    tags: choice.tags,
+  };
 }
 
 /** Sums by row, rows in order. */
@@ -121,7 +148,7 @@ function merged(a: RowUse[], b: RowUse[]): RowUse[] {
   if (a.length === 0) return b;
   if (b.length === 0) return a;
   const sum: RowUse[] = [];
-  for (let i = 0, j = 0; i < a.length || j < b.length; ) {
+  for (let i = 0, j = 0; i < a.length || j < b.length;) {
     if (j === b.length || (i < a.length && a[i]![0] < b[j]![0])) sum.push(a[i++]!);
     else if (i === a.length || b[j]![0] < a[i]![0]) sum.push(b[j++]!);
     else sum.push([a[i]![0], a[i++]![1] + b[j++]![1]]);

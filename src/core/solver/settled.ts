@@ -13,7 +13,12 @@ export function settled({ problem, lists, part }: Seats, hookup: Option[]): Seat
     const least = open.map((list) => list.reduce((low, o) => Math.min(low, o.levels[level]!), Infinity));
     if (least.reduce((sum, n) => sum + n, 0) < reached[level]!) break;
     const name = levelOrder[level]!;
-    open = open.map((list, seat) => list.filter(({ option, levels }) => levels[level] === least[seat] && option.tags.every(([t, v]) => once[t]![v]![name] === 0)));
+    open = open.map((list, seat) =>
+      list.filter(
+        ({ option, levels }) =>
+          levels[level] === least[seat] && option.tags.every(([t, v]) => once[t]![v]![name] === 0),
+      ),
+    );
   }
   return { problem, part, lists: open.map((list) => list.map((o) => o.option)) };
 }

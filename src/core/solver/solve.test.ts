@@ -46,7 +46,11 @@ describe('the exact search against trying everything', () => {
     fc.assert(
       fc.property(problemArbitrary({ parts: 6, rows: 4, tags: 2, choices: 3 }), fc.nat(3), (problem, which) => {
         const before = solve(problem);
-        const rows = problem.rows.map((r, i) => (i === which % problem.rows.length ? { ...r, limit: r.limit + 1, ...(r.comfort === undefined ? {} : { comfort: r.comfort + 1 }) } : r));
+        const rows = problem.rows.map((r, i) =>
+          i === which % problem.rows.length
+            ? { ...r, limit: r.limit + 1, ...(r.comfort === undefined ? {} : { comfort: r.comfort + 1 }) }
+            : r,
+        );
         expect(isBetter(before, solve({ ...problem, rows }))).toBe(false);
       }),
       { numRuns: 300, seed: 11 },
@@ -74,7 +78,12 @@ describe('the exact search against trying everything', () => {
             const pick = free.picks[p];
             if (!pick) return { ...part, modes: [] };
             const mode = part.modes[pick.mode]!;
-            return { ...part, modes: [{ ...mode, needs: mode.needs.map((n, i) => ({ ...n, choices: [n.choices[pick.choices[i]!]!] })) }] };
+            return {
+              ...part,
+              modes: [
+                { ...mode, needs: mode.needs.map((n, i) => ({ ...n, choices: [n.choices[pick.choices[i]!]!] })) },
+              ],
+            };
           }),
         };
         const fixed = solve(locked);

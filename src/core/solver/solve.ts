@@ -19,7 +19,12 @@ export function solve(problem: Problem, budget: Budget = budgetWith(), cap = mar
   const seats = seatsOf(problem, cap);
   const first = optimum(seats, cap, firstSteps, budget);
   if (first.proved && first.best) return solutionOf(seats, first.best, cap, first.steps);
-  const start = improve(seats, problem.rows.map((r) => r.limit), first.best ?? leftOut(seats), usualPatience);
+  const start = improve(
+    seats,
+    problem.rows.map((r) => r.limit),
+    first.best ?? leftOut(seats),
+    usualPatience,
+  );
   const open = settled(seats, start);
   const second = optimum(open, cap, secondSteps, budget, start);
   const steps = first.steps + second.steps;
@@ -34,7 +39,15 @@ export function solve(problem: Problem, budget: Budget = budgetWith(), cap = mar
 export function worksAtAll(seats: Seats, budget: Budget): boolean {
   const { problem, lists } = seats;
   if (lists.some((l) => l.length === 0)) return false;
-  const quick = search(searchOf(problem, lists, problem.rows.map((r) => r.limit)), dearest, Math.min(secondSteps, budget.steps));
+  const quick = search(
+    searchOf(
+      problem,
+      lists,
+      problem.rows.map((r) => r.limit),
+    ),
+    dearest,
+    Math.min(secondSteps, budget.steps),
+  );
   spend(budget, quick.steps);
   if (quick.best || quick.ended) return quick.best !== null;
   const works = budget.general && worksByGeneral(seats, budget.general);
@@ -49,7 +62,12 @@ const secondSteps = 10_000;
 
 function solutionOf(seats: Seats, options: Option[], cap: number, steps: number): Solution {
   const { problem } = seats;
-  return { picks: picksOf(seats, options), cost: unpack(costOf(problem, options)), margin: marginOf(problem, options, cap), steps };
+  return {
+    picks: picksOf(seats, options),
+    cost: unpack(costOf(problem, options)),
+    margin: marginOf(problem, options, cap),
+    steps,
+  };
 }
 
 /** The cost of given picks, worked out afresh from the problem: for checks and for showing the sum. */

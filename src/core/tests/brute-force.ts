@@ -23,7 +23,6 @@ export function bruteForce(problem: Problem): Judged {
   return best!;
 }
 
-
 interface Judged {
   cost: Solution['cost'];
   margin: number;

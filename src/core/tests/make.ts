@@ -15,15 +15,27 @@ type PeripheralInput = z.input<typeof peripheralSchema>;
 
 export function makeBoard(change: Partial<BoardInput> = {}): Board {
   return boardSchema.parse({
-    format: 'rung-board', version: 1, id: 'plank', name: 'Plank', maker: 'Testwright', kind: 'stack',
-    processor: { value: 'F7', origin: 'manual' }, claimedPorts: says(0),
+    format: 'rung-board',
+    version: 1,
+    id: 'plank',
+    name: 'Plank',
+    maker: 'Testwright',
+    kind: 'stack',
+    processor: { value: 'F7', origin: 'manual' },
+    claimedPorts: says(0),
     rails: [{ id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' } }],
     pads: [{ id: 'vbat', label: 'VBAT' }],
     packCells: { min: says(2), max: says(6) },
     esc: { channels: says(4), continuousAmps: says(40), burstAmps: says(50), burstSeconds: says(10) },
     mounting: { patternMm: says(30.5), screw: { value: 'M3', origin: 'manual' }, softIsolators: yes },
-    lengthMm: says(36), widthMm: says(36), heightMm: says(10), massG: says(20), usb: { plug: 'C', side: 'left' },
-    barometer: yes, storageMb: says(16), gyroNoise: { value: 'usual', origin: 'manual' },
+    lengthMm: says(36),
+    widthMm: says(36),
+    heightMm: says(10),
+    massG: says(20),
+    usb: { plug: 'C', side: 'left' },
+    barometer: yes,
+    storageMb: says(16),
+    gyroNoise: { value: 'usual', origin: 'manual' },
     offers: [{ shop: 'Test Shop', cents: 5000, shippingCents: 500, seen: '2026-11-01' }],
     ...change,
   });
@@ -31,20 +43,50 @@ export function makeBoard(change: Partial<BoardInput> = {}): Board {
 
 export function makeBuild(change: Partial<BuildInput> = {}, parts: Part[] = []): Build {
   return buildSchema.parse({
-    format: 'rung-build', version: 1, id: 'craft', name: 'Craft',
-    frame: { name: 'Frame', mounts: [{ patternMm: 30.5, screw: 'M3' }], bayLengthMm: 44, bayWidthMm: 44, bayHeightMm: 20, openSides: ['left'] },
+    format: 'rung-build',
+    version: 1,
+    id: 'craft',
+    name: 'Craft',
+    frame: {
+      name: 'Frame',
+      mounts: [{ patternMm: 30.5, screw: 'M3' }],
+      bayLengthMm: 44,
+      bayWidthMm: 44,
+      bayHeightMm: 20,
+      openSides: ['left'],
+    },
     pack: { cells: 4, chemistry: 'lipo', massG: says(180), cellMilliohm: says(1) },
     motors: { count: 4, cruiseAmps: 6, peakAmps: 30, peakSeconds: 5, esc: 'on the board' },
-    bareMassG: says(300), limits: { takeOffMassG: 700, budgetCents: 30_000 }, comforts: {}, policies: {},
+    bareMassG: says(300),
+    limits: { takeOffMassG: 700, budgetCents: 30_000 },
+    comforts: {},
+    policies: {},
     parts: parts.map((p) => ({ ...p })),
     ...change,
   });
 }
 
-export function makePart(id: string, mode: Partial<PeripheralInput['modes'][number]>, change: Partial<Omit<Part, 'peripheral'>> & { kind?: Peripheral['kind']; modes?: PeripheralInput['modes']; massG?: PeripheralInput['massG']; gives?: PeripheralInput['gives'] } = {}): Part {
+export function makePart(
+  id: string,
+  mode: Partial<PeripheralInput['modes'][number]>,
+  change: Partial<Omit<Part, 'peripheral'>> & {
+    kind?: Peripheral['kind'];
+    modes?: PeripheralInput['modes'];
+    massG?: PeripheralInput['massG'];
+    gives?: PeripheralInput['gives'];
+  } = {},
+): Part {
   const { kind = 'other', modes, massG = says(2), gives = [], ...part } = change;
   const peripheral = peripheralSchema.parse({
-    format: 'rung-peripheral', version: 1, id, name: id, maker: 'Testwright', kind, massG, gives, cents: 1000,
+    format: 'rung-peripheral',
+    version: 1,
+    id,
+    name: id,
+    maker: 'Testwright',
+    kind,
+    massG,
+    gives,
+    cents: 1000,
     modes: modes ?? [{ id: 'way', label: 'way', links: [], supply: null, ...mode }],
   });
   return { id, priority: 'must', onUsb: false, owned: false, ...part, peripheral };
@@ -52,7 +94,13 @@ export function makePart(id: string, mode: Partial<PeripheralInput['modes'][numb
 
 export const serial = (protocol: string, id = 'serial') => ({ kind: 'serial', id, protocol }) as never;
 
-export function supply(min: number, max: number, peak: number, atVolts = 5, draw: 'constant current' | 'constant power' = 'constant current') {
+export function supply(
+  min: number,
+  max: number,
+  peak: number,
+  atVolts = 5,
+  draw: 'constant current' | 'constant power' = 'constant current',
+) {
   return { minVolts: says(min), maxVolts: says(max), typicalAmps: says(peak / 2), peakAmps: says(peak), atVolts, draw };
 }
 
@@ -61,8 +109,16 @@ export function portsAndPads(sides: string[]): Pick<BoardInput, 'ports' | 'pads'
   const pads = [{ id: 'vbat', label: 'VBAT' }];
   const ports = sides.map((s, i) => {
     const n = i + 1;
-    const rx = s.includes('r') ? [{ pad: `r${n}`, sense: 'plain' as const }] : s.includes('i') ? [{ pad: `r${n}`, sense: 'inverted' as const }] : [];
-    const tx = s.includes('t') ? [{ pad: `t${n}` }] : s.includes('w') ? [{ pad: `t${n}`, sense: 'inverted' as const, twoWayInverter: true }] : [];
+    const rx = s.includes('r')
+      ? [{ pad: `r${n}`, sense: 'plain' as const }]
+      : s.includes('i')
+        ? [{ pad: `r${n}`, sense: 'inverted' as const }]
+        : [];
+    const tx = s.includes('t')
+      ? [{ pad: `t${n}` }]
+      : s.includes('w')
+        ? [{ pad: `t${n}`, sense: 'inverted' as const, twoWayInverter: true }]
+        : [];
     pads.push(...rx.map((e) => ({ id: e.pad, label: `R${n}` })), ...tx.map((e) => ({ id: e.pad, label: `T${n}` })));
     return { id: `port${n}`, label: `Port ${n}`, rx, tx };
   });
@@ -70,5 +126,13 @@ export function portsAndPads(sides: string[]): Pick<BoardInput, 'ports' | 'pads'
 }
 
 export function regulator(volts: number, amps: number, more: object = {}) {
-  return { kind: 'regulator' as const, type: 'buck' as const, outVolts: says(volts), ratedAmps: claims(amps), dropOutVolts: says(0.8), input: 'pack', ...more };
+  return {
+    kind: 'regulator' as const,
+    type: 'buck' as const,
+    outVolts: says(volts),
+    ratedAmps: claims(amps),
+    dropOutVolts: says(0.8),
+    input: 'pack',
+    ...more,
+  };
 }

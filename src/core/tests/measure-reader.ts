@@ -17,11 +17,14 @@ export interface Measured {
 /** Holds what the reader takes from each text against what is expected of it, value by value. */
 export function measure({ texts }: Corpus): Measured {
   const fields = new Map<string, { field: string; right: number; wrong: number; missed: number }>();
-  const tally = (field: string) => fields.get(field) ?? fields.set(field, { field, right: 0, wrong: 0, missed: 0 }).get(field)!;
+  const tally = (field: string) =>
+    fields.get(field) ?? fields.set(field, { field, right: 0, wrong: 0, missed: 0 }).get(field)!;
   const wrong: Measured['wrong'] = [];
   const missed: Measured['missed'] = [];
   for (const { text, expect } of texts) {
-    const open = Object.entries(expect).flatMap(([field, v]) => (Array.isArray(v) ? v : [v]).map((value) => ({ field, value })));
+    const open = Object.entries(expect).flatMap(([field, v]) =>
+      (Array.isArray(v) ? v : [v]).map((value) => ({ field, value })),
+    );
     const seen = new Set<string>();
     for (const r of readSpec(text)) {
       const once = `${r.field} ${r.value}`;
@@ -42,9 +45,19 @@ export function measure({ texts }: Corpus): Measured {
     }
   }
   const sum = (key: 'right' | 'wrong' | 'missed') => [...fields.values()].reduce((n, f) => n + f[key], 0);
-  return { precision: sum('right') / (sum('right') + sum('wrong')), recall: sum('right') / (sum('right') + sum('missed')), fields: [...fields.values()].sort((a, b) => a.field.localeCompare(b.field)), wrong, missed };
+  return {
+    precision: sum('right') / (sum('right') + sum('wrong')),
+    recall: sum('right') / (sum('right') + sum('missed')),
+    fields: [...fields.values()].sort((a, b) => a.field.localeCompare(b.field)),
+    wrong,
+    missed,
+  };
 }
 
 function same(a: Value, b: Value): boolean {
-  return typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) < 0.006 : typeof a === 'string' && typeof b === 'string' ? a.toLowerCase() === b.toLowerCase() : a === b;
+  return typeof a === 'number' && typeof b === 'number'
+    ? Math.abs(a - b) < 0.006
+    : typeof a === 'string' && typeof b === 'string'
+      ? a.toLowerCase() === b.toLowerCase()
+      : a === b;
 }

@@ -11,7 +11,19 @@ export function loadHighs(): Promise<Highs> {
   return solver;
 }
 
-const levels: (keyof Cost | 'margin')[] = ['must', 'should', 'doubts', 'hazards', 'cents', 'deciGrams', 'effort', 'nice', 'compromises', 'margin', 'ports'];
+const levels: (keyof Cost | 'margin')[] = [
+  'must',
+  'should',
+  'doubts',
+  'hazards',
+  'cents',
+  'deciGrams',
+  'effort',
+  'nice',
+  'compromises',
+  'margin',
+  'ports',
+];
 
 /**
  * The same choice problem as a mixed-integer programme, straight from its definition: no options are merged, no
@@ -25,7 +37,8 @@ export function solveMilp(highs: Highs, problem: Problem): { cost: Cost; margin:
   const used = new Set<string>();
   const steps = marginSteps.slice(1);
   const price = (variable: string, cost: Cost) => {
-    for (const key of Object.keys(noCost) as (keyof Cost)[]) if (cost[key] !== 0) terms[key]!.push(`${cost[key]} ${variable}`);
+    for (const key of Object.keys(noCost) as (keyof Cost)[])
+      if (cost[key] !== 0) terms[key]!.push(`${cost[key]} ${variable}`);
   };
   const tagged = (variable: string, tags: readonly (readonly [number, number])[]) => {
     for (const [t, v] of tags) {
@@ -61,10 +74,11 @@ export function solveMilp(highs: Highs, problem: Problem): { cost: Cost; margin:
     if (rowTerms[r]!.length === 0) return;
     base.push(`${rowTerms[r]!.join(' + ')} <= ${row.limit}`);
     // used <= comfort * (100 - step) / 100, where that step is to be reached.
-    if (row.comfort !== undefined) steps.forEach((step, i) => {
-      const cut = Math.min(row.limit, Math.floor((row.comfort! * (100 - step)) / 100 + 1e-9));
-      base.push(`${rowTerms[r]!.join(' + ')} + ${row.limit - cut} g_${i} <= ${row.limit}`);
-    });
+    if (row.comfort !== undefined)
+      steps.forEach((step, i) => {
+        const cut = Math.min(row.limit, Math.floor((row.comfort! * (100 - step)) / 100 + 1e-9));
+        base.push(`${rowTerms[r]!.join(' + ')} + ${row.limit - cut} g_${i} <= ${row.limit}`);
+      });
   });
   problem.tags.forEach((tag, t) => {
     const zs = tag.once.map((_, v) => `z_${t}_${v}`).filter((z) => used.has(z));
@@ -85,7 +99,15 @@ export function solveMilp(highs: Highs, problem: Problem): { cost: Cost; margin:
   for (const level of levels) {
     const sum = level === 'margin' ? steps.map((_, i) => `g_${i}`).join(' + ') : terms[level]!.join(' + ');
     if (sum === '') continue;
-    const text = [level === 'margin' ? 'Maximize' : 'Minimize', ` obj: ${sum}`, 'Subject To', ...[...base, ...held].map((c, i) => ` c${i}: ${c}`), 'Binary', ` ${binaries.join(' ')}`, 'End'].join('\n');
+    const text = [
+      level === 'margin' ? 'Maximize' : 'Minimize',
+      ` obj: ${sum}`,
+      'Subject To',
+      ...[...base, ...held].map((c, i) => ` c${i}: ${c}`),
+      'Binary',
+      ` ${binaries.join(' ')}`,
+      'End',
+    ].join('\n');
     const solution = highs.solve(text, { mip_rel_gap: 0, mip_abs_gap: 0.5 });
     solves += 1;
     if (solution.Status !== 'Optimal') throw new Error(`HiGHS: ${solution.Status}`);

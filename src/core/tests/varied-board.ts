@@ -52,12 +52,29 @@ function vary(thing: unknown, roll: () => number): unknown {
     const r = roll();
     return r < 0.05 ? { unknown: true } : r < 0.15 ? { ...thing, value: !value } : thing;
   }
-  return Object.fromEntries(Object.entries(thing).map(([key, v]) => [key, key === 'mounting' || key === 'packCells' ? v : vary(v, roll)]));
+  return Object.fromEntries(
+    Object.entries(thing).map(([key, v]) => [key, key === 'mounting' || key === 'packCells' ? v : vary(v, roll)]),
+  );
 }
 
 function extraPort(like: Board['ports'][number]): { port: Board['ports'][number]; pads: Board['pads'] } {
-  const pad = (side: string) => ({ id: `x-${side}`, label: side.toUpperCase(), face: 'top' as const, form: 'pad' as const, size: 'medium' as const, edge: 'left' as const, order: 40, reachable: true });
-  const port = { ...like, id: 'port-x', label: 'Port X', rx: like.rx.slice(0, 1).map((e) => ({ ...e, pad: 'x-rx' })), tx: like.tx.slice(0, 1).map((e) => ({ ...e, pad: 'x-tx' })) };
+  const pad = (side: string) => ({
+    id: `x-${side}`,
+    label: side.toUpperCase(),
+    face: 'top' as const,
+    form: 'pad' as const,
+    size: 'medium' as const,
+    edge: 'left' as const,
+    order: 40,
+    reachable: true,
+  });
+  const port = {
+    ...like,
+    id: 'port-x',
+    label: 'Port X',
+    rx: like.rx.slice(0, 1).map((e) => ({ ...e, pad: 'x-rx' })),
+    tx: like.tx.slice(0, 1).map((e) => ({ ...e, pad: 'x-tx' })),
+  };
   delete port.taken;
   return { port, pads: [...(port.rx.length > 0 ? [pad('rx')] : []), ...(port.tx.length > 0 ? [pad('tx')] : [])] };
 }

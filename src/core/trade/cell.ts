@@ -31,7 +31,10 @@ export function packSwing(pack: Pick<Pack, 'cells' | 'chemistry'>): Interval {
  * The lowest volts of a pack that so many amps are drawn of: the floor, or less where it sags further from landing charge (land volts less cell resistance x current;
  * Ohm). Between its ends lies what is not known: a cell that nobody has measured may be a tired one.
  */
-export function lowestVolts(pack: Pick<Pack, 'cells' | 'chemistry' | 'cellMilliohm' | 'massG'>, amps: number): Interval {
+export function lowestVolts(
+  pack: Pick<Pack, 'cells' | 'chemistry' | 'cellMilliohm' | 'massG'>,
+  amps: number,
+): Interval {
   const cell = cellVolts[pack.chemistry];
   const ohm = cellOhm(pack);
   const at = (ohms: number) => round(pack.cells * Math.max(0, Math.min(cell.floor, cell.land - ohms * amps)));
@@ -49,7 +52,8 @@ export function cellOhm(pack: Pick<Pack, 'cells' | 'chemistry' | 'cellMilliohm' 
   }
   if (!isKnown(pack.massG)) return { low: 0, high: 0 };
   const tired = tiredCell[pack.chemistry];
-  const ampHours = (interval(pack.massG).low * tired.wattHoursPerGram) / (pack.cells * cellVolts[pack.chemistry].nominal);
+  const ampHours =
+    (interval(pack.massG).low * tired.wattHoursPerGram) / (pack.cells * cellVolts[pack.chemistry].nominal);
   return { low: 0, high: tired.milliohmAh / Math.max(0.01, ampHours) / 1000 };
 }
 

@@ -11,10 +11,15 @@ describe('two ends of a straight harness', () => {
     expect(meetings(['TLM'], ['CUR'])).toMatchObject([{ burns: false }]);
   });
   test('a pin that meets nothing is said, and burns nothing', () => {
-    expect(meetings(['GND', 'VBAT', 'S1'], ['GND', 'VBAT'])).toEqual([{ pin: 3, board: 'S1', esc: 'nothing', burns: false }]);
+    expect(meetings(['GND', 'VBAT', 'S1'], ['GND', 'VBAT'])).toEqual([
+      { pin: 3, board: 'S1', esc: 'nothing', burns: false },
+    ]);
   });
   test('turning the harness round tells the same pins', () => {
-    const [a, b] = [['GND', 'VBAT', 'S1', 'S2'], ['VBAT', 'GND', 'S2']];
+    const [a, b] = [
+      ['GND', 'VBAT', 'S1', 'S2'],
+      ['VBAT', 'GND', 'S2'],
+    ];
     expect(meetings(b, a).map((m) => [m.pin, m.burns])).toEqual(meetings(a, b).map((m) => [m.pin, m.burns]));
   });
 });

@@ -21,7 +21,11 @@ export function meetings(board: readonly string[], esc: readonly string[]): Meet
     const [a, b] = [board[i], esc[i]];
     if (a !== undefined && b !== undefined && a.trim().toUpperCase() === b.trim().toUpperCase()) continue;
     if (a !== undefined && b !== undefined && kindOf(a) === kindOf(b) && kindOf(a) !== 'signal') continue;
-    const burns = a !== undefined && b !== undefined && kindOf(a) !== kindOf(b) && (kindOf(a) !== 'signal' || kindOf(b) !== 'signal');
+    const burns =
+      a !== undefined &&
+      b !== undefined &&
+      kindOf(a) !== kindOf(b) &&
+      (kindOf(a) !== 'signal' || kindOf(b) !== 'signal');
     found.push({ pin: i + 1, board: a ?? 'nothing', esc: b ?? 'nothing', burns });
   }
   return found;

@@ -10,7 +10,18 @@ export const sundries = {
 } as const;
 
 /** What is bought beyond what is used, by policy: share of wire, and pieces of standoffs, isolators, capacitors and housings. Common practice, no source. */
-export const spares = { none: { wire: 0, fixings: 0, sets: 0 }, usual: { wire: 0.2, fixings: 1, sets: 0 }, 'field kit': { wire: 0.5, fixings: 4, sets: 1 } } as const;
+export const spares = {
+  none: { wire: 0, fixings: 0, sets: 0 },
+  usual: { wire: 0.2, fixings: 1, sets: 0 },
+  'field kit': { wire: 0.5, fixings: 4, sets: 1 },
+} as const;
 
 /** What a marking means on a wire, where colours are kept: common practice, no source. Black is ground, red the pack, orange a regulated supply. */
-export const wireColours = { ground: 'black', pack: 'red', supply: 'orange', hears: 'white', talks: 'yellow', other: 'blue' } as const;
+export const wireColours = {
+  ground: 'black',
+  pack: 'red',
+  supply: 'orange',
+  hears: 'white',
+  talks: 'yellow',
+  other: 'blue',
+} as const;

@@ -9,11 +9,24 @@ import { awgDiameterMm, awgMilliohmPerM, gaugeFor } from './wire';
 
 describe('processors', () => {
   // RXINV/TXINV in USART_CR2: STM32F3 RM0316, F7 RM0385 and RM0431, H7 RM0433, G4 RM0440; absent in F4 RM0090, RM0383 and F1 RM0008. From memory.
-  test.each([['F1', false], ['F3', true], ['F4', false], ['F7', true], ['H7', true], ['G4', true]] as const)('%s inverts inside the port: %s', (family, inside) => {
+  test.each([
+    ['F1', false],
+    ['F3', true],
+    ['F4', false],
+    ['F7', true],
+    ['H7', true],
+    ['G4', true],
+  ] as const)('%s inverts inside the port: %s', (family, inside) => {
     expect(processors[family].invertsInside).toBe(inside);
   });
   // USART+UART by data sheet, from memory: F405 6, F722 and F745 8, H743 8, G474 5, F303 up to 5.
-  test.each([['F4', 6], ['F7', 8], ['H7', 8], ['G4', 5], ['F3', 5]] as const)('%s has at most %i serial ports', (family, ports) => {
+  test.each([
+    ['F4', 6],
+    ['F7', 8],
+    ['H7', 8],
+    ['G4', 5],
+    ['F3', 5],
+  ] as const)('%s has at most %i serial ports', (family, ports) => {
     expect(processors[family].mostPorts).toBe(ports);
   });
 });
@@ -41,11 +54,18 @@ describe('protocols', () => {
   });
 
   test('two links share a port only with one speed, one frame, one sense and opposite sides', () => {
-    for (const a of protocolIds) for (const b of protocolIds) {
-      const [p, q] = [protocols[a], protocols[b]];
-      expect(mayShare(p, q)).toBe(mayShare(q, p));
-      if (mayShare(p, q)) expect([p.baud === q.baud, p.frame === q.frame, p.sense === q.sense, p.wires !== q.wires]).toEqual([true, true, true, true]);
-    }
+    for (const a of protocolIds)
+      for (const b of protocolIds) {
+        const [p, q] = [protocols[a], protocols[b]];
+        expect(mayShare(p, q)).toBe(mayShare(q, p));
+        if (mayShare(p, q))
+          expect([p.baud === q.baud, p.frame === q.frame, p.sense === q.sense, p.wires !== q.wires]).toEqual([
+            true,
+            true,
+            true,
+            true,
+          ]);
+      }
     expect(mayShare(protocols['esc-telemetry'], protocols.recorder)).toBe(true);
     expect(mayShare(protocols.positioning, protocols['ground-link'])).toBe(false);
   });
@@ -65,7 +85,10 @@ describe('volts, amps and sizes', () => {
     expect(ratingShare({ value: 2, origin: 'measured' }, 'cautious')).toBe(1);
   });
   test('ISO 273 clearance holes, from memory', () => {
-    expect(clearanceHoleMm).toEqual({ M2: { fine: 2.2, medium: 2.4, coarse: 2.6 }, M3: { fine: 3.2, medium: 3.4, coarse: 3.6 } });
+    expect(clearanceHoleMm).toEqual({
+      M2: { fine: 2.2, medium: 2.4, coarse: 2.6 },
+      M3: { fine: 3.2, medium: 3.4, coarse: 3.6 },
+    });
   });
   test('inch and ounce: international yard and pound agreement, 0.45359237 kg exactly', () => {
     expect(mmPerInch).toBe(25.4);
@@ -75,7 +98,13 @@ describe('volts, amps and sizes', () => {
 
 describe('wire', () => {
   // ASTM B258 sizes with IEC 60028 copper, against handbook values recalled from memory, to 1 %.
-  test.each([[12, 5.21], [14, 8.29], [18, 20.9], [22, 53.0], [28, 213]])('AWG %i: %d milliohm a metre at 20 C', (gauge, milliohm) => {
+  test.each([
+    [12, 5.21],
+    [14, 8.29],
+    [18, 20.9],
+    [22, 53.0],
+    [28, 213],
+  ])('AWG %i: %d milliohm a metre at 20 C', (gauge, milliohm) => {
     expect(Math.abs(awgMilliohmPerM(gauge) / milliohm - 1)).toBeLessThan(0.01);
   });
   test('AWG 36 is 0.127 mm and AWG 0000 is 11.684 mm (ASTM B258)', () => {
@@ -83,5 +112,15 @@ describe('wire', () => {
     expect(awgDiameterMm(-3)).toBeCloseTo(11.684, 3);
   });
   // Handbook of Electronic Tables and Formulas, chassis wiring, from memory.
-  test.each([[0.1, 28], [1.4, 28], [1.5, 26], [3.5, 24], [5, 22], [20, 16], [41, 12], [55, 10], [60, null]])('%d A wants AWG %s', (amps, gauge) => expect(gaugeFor(amps)).toBe(gauge));
+  test.each([
+    [0.1, 28],
+    [1.4, 28],
+    [1.5, 26],
+    [3.5, 24],
+    [5, 22],
+    [20, 16],
+    [41, 12],
+    [55, 10],
+    [60, null],
+  ])('%d A wants AWG %s', (amps, gauge) => expect(gaugeFor(amps)).toBe(gauge));
 });

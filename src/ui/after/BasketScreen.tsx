@@ -26,26 +26,53 @@ function Basket({ board, climb }: Chosen) {
   const grams = lines.reduce((sum, l) => sum + (l.grams ?? 0), 0);
   const unweighed = lines.some((l) => l.grams === null);
   const today = new Date().toISOString().slice(0, 10);
-  const atHome = (l: BasketLine, n: number) => edit(`home ${l.key}`, (b) => ({ ...b, atHome: { ...b.atHome, [l.key]: Math.max(0, n) } }));
+  const atHome = (l: BasketLine, n: number) =>
+    edit(`home ${l.key}`, (b) => ({ ...b, atHome: { ...b.atHome, [l.key]: Math.max(0, n) } }));
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1, flexWrap: 'wrap' }}>
         {aims.map((a) => (
-          <Button key={a} aria-pressed={a === aim} variant={a === aim ? 'contained' : 'outlined'} onClick={() => void setAim(a)}>
+          <Button
+            key={a}
+            aria-pressed={a === aim}
+            variant={a === aim ? 'contained' : 'outlined'}
+            onClick={() => void setAim(a)}
+          >
             {a}
           </Button>
         ))}
         <Box sx={{ flex: 1 }} />
         <Button onClick={() => void navigator.clipboard.writeText(asText(lines))}>Copy as text</Button>
         <Button onClick={() => saveAs('basket.csv', 'text/csv', basketCsv(lines))}>CSV</Button>
-        <Button variant={climb.stopsAt === null ? 'contained' : 'outlined'} onClick={() => edit('ordered', (b) => ({ ...b, stage: 'ordered', orderedOn: today, ...(order.days === null ? {} : { arrivesOn: arrivesOn(today, order.days) }) }))}>
-          {build.orderedOn ? `Ordered on ${build.orderedOn}` : climb.stopsAt === null ? 'Ordered today' : 'Ordered all the same'}
+        <Button
+          variant={climb.stopsAt === null ? 'contained' : 'outlined'}
+          onClick={() =>
+            edit('ordered', (b) => ({
+              ...b,
+              stage: 'ordered',
+              orderedOn: today,
+              ...(order.days === null ? {} : { arrivesOn: arrivesOn(today, order.days) }),
+            }))
+          }
+        >
+          {build.orderedOn
+            ? `Ordered on ${build.orderedOn}`
+            : climb.stopsAt === null
+              ? 'Ordered today'
+              : 'Ordered all the same'}
         </Button>
       </Box>
       <Box sx={{ fontSize: 14, mb: 1 }}>
-        <strong>€{(order.totalCents / 100).toFixed(2)}</strong> landed{lines.some((l) => l.unpriced) && ' without the board, which nobody offers'}, {unweighed && 'at least '}{Math.round(grams)} g,{' '}
-        {order.parcels.length === 0 ? 'no parcels' : `${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}: ${order.parcels.map((p) => `${p.shop} (shipping €${(p.shippingCents / 100).toFixed(2)}, ${p.days === null ? 'days unknown' : `${p.days} days`})`).join(', ')}`}
-        {order.days !== null && order.parcels.length > 0 ? `; all there on ${arrivesOn(build.orderedOn ?? today, order.days)}` : ''}.
+        <strong>€{(order.totalCents / 100).toFixed(2)}</strong> landed
+        {lines.some((l) => l.unpriced) && ' without the board, which nobody offers'}, {unweighed && 'at least '}
+        {Math.round(grams)} g,{' '}
+        {order.parcels.length === 0
+          ? 'no parcels'
+          : `${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}: ${order.parcels.map((p) => `${p.shop} (shipping €${(p.shippingCents / 100).toFixed(2)}, ${p.days === null ? 'days unknown' : `${p.days} days`})`).join(', ')}`}
+        {order.days !== null && order.parcels.length > 0
+          ? `; all there on ${arrivesOn(build.orderedOn ?? today, order.days)}`
+          : ''}
+        .
       </Box>
       <table>
         <thead>
@@ -64,16 +91,31 @@ function Basket({ board, climb }: Chosen) {
             const home = build.atHome[l.key] ?? 0;
             return (
               <tr key={l.key}>
-                <td style={{ whiteSpace: 'normal', textDecoration: home >= l.quantity ? 'line-through' : 'none' }}>{l.what}</td>
-                <td className="n">
-                  {amount(l)}
+                <td style={{ whiteSpace: 'normal', textDecoration: home >= l.quantity ? 'line-through' : 'none' }}>
+                  {l.what}
                 </td>
+                <td className="n">{amount(l)}</td>
                 <td className="n">
-                  <TextField value={home} onChange={(e) => atHome(l, Number(e.target.value.replace(',', '.')) || 0)} slotProps={{ htmlInput: { 'aria-label': `At home: ${l.what}`, inputMode: 'decimal', style: { textAlign: 'right' } } }} sx={{ width: 46 }} />
+                  <TextField
+                    value={home}
+                    onChange={(e) => atHome(l, Number(e.target.value.replace(',', '.')) || 0)}
+                    slotProps={{
+                      htmlInput: {
+                        'aria-label': `At home: ${l.what}`,
+                        inputMode: 'decimal',
+                        style: { textAlign: 'right' },
+                      },
+                    }}
+                    sx={{ width: 46 }}
+                  />
                 </td>
                 <td className="n">{eurosOf({ ...l, cents: from.get(l.key)?.cents ?? l.cents })}</td>
                 <td className="n">{l.grams === null ? 'unknown' : l.grams.toFixed(1)}</td>
-                <td>{home >= l.quantity ? 'at home' : (from.get(l.key)?.shop ?? (l.unpriced ? 'nobody offers it' : 'anywhere, usual price'))}</td>
+                <td>
+                  {home >= l.quantity
+                    ? 'at home'
+                    : (from.get(l.key)?.shop ?? (l.unpriced ? 'nobody offers it' : 'anywhere, usual price'))}
+                </td>
                 <td style={{ whiteSpace: 'normal' }}>{l.why}</td>
               </tr>
             );

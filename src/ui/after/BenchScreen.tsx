@@ -13,7 +13,13 @@ import { useRoom } from '../room/BuildRoom';
 import { WithBoard, type Chosen } from './use-chosen';
 
 const scenes = ['power-up', 'desk', 'sag', 'faults', 'practice'] as const;
-const names: Record<(typeof scenes)[number], string> = { 'power-up': 'First power', desk: 'USB on the desk', sag: 'Throttle', faults: 'What if', practice: 'Practice' };
+const names: Record<(typeof scenes)[number], string> = {
+  'power-up': 'First power',
+  desk: 'USB on the desk',
+  sag: 'Throttle',
+  faults: 'What if',
+  practice: 'Practice',
+};
 const strokes = ['var(--ink)', 'var(--copper)', 'var(--holds)', 'var(--unknown)', 'var(--strained)', 'var(--breaks)'];
 
 /** A prediction of what the bench will show, to be held against what it does show. */
@@ -25,12 +31,19 @@ export function BenchScreen() {
         <>
           <Box sx={{ display: 'flex', gap: 1, mb: 1, flexWrap: 'wrap' }} role="group" aria-label="Scene">
             {scenes.map((s) => (
-              <Button key={s} aria-pressed={s === scene} variant={s === scene ? 'contained' : 'outlined'} onClick={() => void setScene(s)}>
+              <Button
+                key={s}
+                aria-pressed={s === scene}
+                variant={s === scene ? 'contained' : 'outlined'}
+                onClick={() => void setScene(s)}
+              >
                 {names[s]}
               </Button>
             ))}
           </Box>
-          <Box sx={{ fontSize: 12.5, color: 'text.secondary', mb: 1 }}>This is a prediction from the figures, not a measurement. Propellers off, aerials on, limiter first.</Box>
+          <Box sx={{ fontSize: 12.5, color: 'text.secondary', mb: 1 }}>
+            This is a prediction from the figures, not a measurement. Propellers off, aerials on, limiter first.
+          </Box>
           {scene === 'power-up' && <FirstPower {...chosen} />}
           {scene === 'desk' && <Desk {...chosen} />}
           {scene === 'sag' && <Throttle {...chosen} />}
@@ -47,17 +60,31 @@ function FirstPower({ board, climb }: Chosen) {
   const [limit, setLimit] = useState<1 | 2 | null>(1);
   const run = useMemo(() => powerUp(build, board, climb, limit), [build, board, climb, limit]);
   const used = run.order.slice(0, 5);
-  const data = run.moments.filter((m) => m.ms <= 60).map((m) => ({ ms: m.ms, 'pack V': m.packVolts, A: m.amps, ...Object.fromEntries(used.filter((o) => o.rail !== 'pack').map((o) => [o.label, m.rails[o.rail]])) }));
+  const data = run.moments
+    .filter((m) => m.ms <= 60)
+    .map((m) => ({
+      ms: m.ms,
+      'pack V': m.packVolts,
+      A: m.amps,
+      ...Object.fromEntries(used.filter((o) => o.rail !== 'pack').map((o) => [o.label, m.rails[o.rail]])),
+    }));
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1 }}>
         {([1, 2, null] as const).map((l) => (
-          <Button key={String(l)} aria-pressed={l === limit} variant={l === limit ? 'contained' : 'outlined'} onClick={() => setLimit(l)}>
+          <Button
+            key={String(l)}
+            aria-pressed={l === limit}
+            variant={l === limit ? 'contained' : 'outlined'}
+            onClick={() => setLimit(l)}
+          >
             {l === null ? 'no limiter' : `limiter ${l} A`}
           </Button>
         ))}
       </Box>
-      <Box sx={{ my: 1, fontSize: 14, fontWeight: 600, color: run.trips ? 'error.main' : 'text.primary' }}>{run.why}</Box>
+      <Box sx={{ my: 1, fontSize: 14, fontWeight: 600, color: run.trips ? 'error.main' : 'text.primary' }}>
+        {run.why}
+      </Box>
       <Chart data={data} x="ms" xName="ms" lines={Object.keys(data[0] ?? {}).filter((k) => k !== 'ms')} />
       <table>
         <thead>
@@ -87,8 +114,11 @@ function Desk({ climb }: Chosen) {
   return (
     <>
       <Box sx={{ fontSize: 14, fontWeight: 600, mb: 1 }}>
-        What must live on USB draws {desk.unsaid.length > 0 && 'at least '}{desk.amps.toFixed(2)} A of {desk.limitAmps.toFixed(2)} A{desk.enough ? '' : ': too much'}.
-        {desk.enough && !desk.allEnough && ` All that is alive on it draws ${(desk.amps + desk.restAmps).toFixed(2)} A: keep the rest dark or unplugged.`}
+        What must live on USB draws {desk.unsaid.length > 0 && 'at least '}
+        {desk.amps.toFixed(2)} A of {desk.limitAmps.toFixed(2)} A{desk.enough ? '' : ': too much'}.
+        {desk.enough &&
+          !desk.allEnough &&
+          ` All that is alive on it draws ${(desk.amps + desk.restAmps).toFixed(2)} A: keep the rest dark or unplugged.`}
         {desk.unsaid.length > 0 && ` Nobody says what is drawn by ${desk.unsaid.join(', ')}.`}
       </Box>
       <table>
@@ -111,39 +141,82 @@ function Throttle({ board, climb }: Chosen) {
   const [charge, setCharge] = useState<'full' | 'nominal' | 'land'>('land');
   const points = useMemo(() => sagOver(build, board, climb, charge), [build, board, climb, charge]);
   const assumed = assumedCell(build);
-  const used = board.rails.filter((r) => r.source.kind === 'regulator' && points[0]?.rails[r.id] !== undefined).slice(0, 4);
-  const data = points.map((p) => ({ throttle: p.throttlePercent, 'pack V': p.packVolts, ...Object.fromEntries(used.map((r) => [r.label, p.rails[r.id]])) }));
+  const used = board.rails
+    .filter((r) => r.source.kind === 'regulator' && points[0]?.rails[r.id] !== undefined)
+    .slice(0, 4);
+  const data = points.map((p) => ({
+    throttle: p.throttlePercent,
+    'pack V': p.packVolts,
+    ...Object.fromEntries(used.map((r) => [r.label, p.rails[r.id]])),
+  }));
   const first = points.find((p) => p.out.length > 0);
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1 }}>
         {(['full', 'nominal', 'land'] as const).map((c) => (
-          <Button key={c} aria-pressed={c === charge} variant={c === charge ? 'contained' : 'outlined'} onClick={() => setCharge(c)}>
+          <Button
+            key={c}
+            aria-pressed={c === charge}
+            variant={c === charge ? 'contained' : 'outlined'}
+            onClick={() => setCharge(c)}
+          >
             {{ full: 'full pack', nominal: 'half way', land: 'at landing charge' }[c]}
           </Button>
         ))}
       </Box>
       {assumed && <Box sx={{ mt: 1 }}>{assumed}</Box>}
       <Box sx={{ my: 1, fontSize: 14, fontWeight: 600, color: first ? 'error.main' : 'text.primary' }}>
-        {first ? `From ${first.throttlePercent} % throttle (${first.amps.toFixed(0)} A, ${first.packVolts.toFixed(1)} V) these drop out: ${first.out.join(', ')}.` : `Nothing drops out: at full throttle (${points.at(-1)!.amps.toFixed(0)} A) the pack stands at ${points.at(-1)!.packVolts.toFixed(1)} V.`}
+        {first
+          ? `From ${first.throttlePercent} % throttle (${first.amps.toFixed(0)} A, ${first.packVolts.toFixed(1)} V) these drop out: ${first.out.join(', ')}.`
+          : `Nothing drops out: at full throttle (${points.at(-1)!.amps.toFixed(0)} A) the pack stands at ${points.at(-1)!.packVolts.toFixed(1)} V.`}
       </Box>
-      <Chart data={data} x="throttle" xName="throttle, %" lines={Object.keys(data[0] ?? {}).filter((k) => k !== 'throttle')} />
+      <Chart
+        data={data}
+        x="throttle"
+        xName="throttle, %"
+        lines={Object.keys(data[0] ?? {}).filter((k) => k !== 'throttle')}
+      />
     </>
   );
 }
 
-function Chart({ data, x, xName, lines }: { data: Record<string, number | undefined>[]; x: string; xName: string; lines: string[] }) {
+function Chart({
+  data,
+  x,
+  xName,
+  lines,
+}: {
+  data: Record<string, number | undefined>[];
+  x: string;
+  xName: string;
+  lines: string[];
+}) {
   return (
     <Box sx={{ height: 280, my: 1 }} aria-hidden>
       <ResponsiveContainer>
         <LineChart accessibilityLayer={false} data={data} margin={{ top: 8, right: 16, bottom: 18, left: 0 }}>
           <CartesianGrid stroke="var(--hair)" />
-          <XAxis dataKey={x} type="number" domain={['dataMin', 'dataMax']} tick={{ fontSize: 11, fill: 'var(--faded)' }} label={{ value: xName, position: 'insideBottom', offset: -10, fontSize: 11, fill: 'var(--faded)' }} />
+          <XAxis
+            dataKey={x}
+            type="number"
+            domain={['dataMin', 'dataMax']}
+            tick={{ fontSize: 11, fill: 'var(--faded)' }}
+            label={{ value: xName, position: 'insideBottom', offset: -10, fontSize: 11, fill: 'var(--faded)' }}
+          />
           <YAxis tick={{ fontSize: 11, fill: 'var(--faded)' }} />
           <Tooltip formatter={(v) => (typeof v === 'number' ? v.toFixed(2) : v)} />
           <Legend verticalAlign="top" height={24} wrapperStyle={{ fontSize: 12 }} />
           {lines.map((l, i) => (
-            <Line key={l} type="linear" dataKey={l} stroke={strokes[i % strokes.length]!} strokeWidth={l === 'A' ? 1 : 2} strokeDasharray={['', '6 3', '2 3', '8 2 2 2', '4 4', '1 2'][i % 6]!} dot={false} isAnimationActive={false} />
+            <Line
+              key={l}
+              type="linear"
+              dataKey={l}
+              stroke={strokes[i % strokes.length]!}
+              strokeWidth={l === 'A' ? 1 : 2}
+              strokeDasharray={['', '6 3', '2 3', '8 2 2 2', '4 4', '1 2'][i % 6]!}
+              dot={false}
+              isAnimationActive={false}
+            />
           ))}
         </LineChart>
       </ResponsiveContainer>
@@ -159,7 +232,11 @@ function WhatIf({ board, climb }: Chosen) {
   const chosen = faults.find((f) => f.id === fault) ?? faults[0]!;
   return (
     <>
-      <Select value={chosen.id} onChange={(e) => setFault(e.target.value)} inputProps={{ 'aria-label': 'What is wrong' }}>
+      <Select
+        value={chosen.id}
+        onChange={(e) => setFault(e.target.value)}
+        inputProps={{ 'aria-label': 'What is wrong' }}
+      >
         {faults.map((f) => (
           <MenuItem key={f.id} value={f.id}>
             {f.name}
@@ -209,7 +286,12 @@ function Practice({ board, climb }: Chosen) {
     if (said) return;
     const right = id === hidden.id;
     const points = right ? Math.max(1, 10 - read.length) : 0;
-    setSaid({ right, words: right ? `Right, with ${counted(read.length, 'reading')}: ${counted(points, 'point')}. ${hidden.says}` : `No: it was "${hidden.name}". ${hidden.says}` });
+    setSaid({
+      right,
+      words: right
+        ? `Right, with ${counted(read.length, 'reading')}: ${counted(points, 'point')}. ${hidden.says}`
+        : `No: it was "${hidden.name}". ${hidden.says}`,
+    });
     setScore((s) => ({ points: s.points + points, rounds: s.rounds + 1 }));
   };
   const next = () => {
@@ -237,16 +319,25 @@ function Practice({ board, climb }: Chosen) {
       <Box>
         <Typography variant="h2">Name it</Typography>
         <Box sx={{ fontSize: 12.5, color: 'text.secondary' }} role="status">
-          {read.length} readings; {left.length} of {faults.length} still agree with them. Score: {score.points} points in {score.rounds} rounds.
+          {read.length} readings; {left.length} of {faults.length} still agree with them. Score: {score.points} points
+          in {score.rounds} rounds.
         </Box>
         {faults.map((f) => (
-          <Button key={f.id} sx={{ display: 'block', textAlign: 'left' }} disabled={said !== null} onClick={() => name(f.id)}>
+          <Button
+            key={f.id}
+            sx={{ display: 'block', textAlign: 'left' }}
+            disabled={said !== null}
+            onClick={() => name(f.id)}
+          >
             {f.name}
           </Button>
         ))}
         {said && (
           <Box role="status" sx={{ mt: 1, fontWeight: 600, color: said.right ? 'success.main' : 'error.main' }}>
-            {said.words} <Button variant="contained" onClick={next}>Next round</Button>
+            {said.words}{' '}
+            <Button variant="contained" onClick={next}>
+              Next round
+            </Button>
           </Box>
         )}
       </Box>

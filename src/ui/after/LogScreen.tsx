@@ -8,7 +8,19 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useState } from 'react';
-import { currentScale, evaluate, logCsv, logMarkdown, measurable, rankClimbs, voltageScale, whatMoved, withReading, type Entry, type Moved } from '@/core';
+import {
+  currentScale,
+  evaluate,
+  logCsv,
+  logMarkdown,
+  measurable,
+  rankClimbs,
+  voltageScale,
+  whatMoved,
+  withReading,
+  type Entry,
+  type Moved,
+} from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { Photos } from '../shelf/Photos';
 import { saveAs } from '../shelf/save-as';
@@ -27,25 +39,54 @@ function Log({ board }: Chosen) {
   const { build, edit } = useRoom();
   const [q, setQ] = useQueryState('q', parseAsString.withDefault(''));
   const word = q.trim().toLowerCase();
-  const shown = [...build.log].reverse().filter((e) => !word || `${e.about} ${e.kind} ${e.note} ${e.reading?.unit ?? ''} ${e.reading?.instrument ?? ''}`.toLowerCase().includes(word));
+  const shown = [...build.log]
+    .reverse()
+    .filter(
+      (e) =>
+        !word ||
+        `${e.about} ${e.kind} ${e.note} ${e.reading?.unit ?? ''} ${e.reading?.instrument ?? ''}`
+          .toLowerCase()
+          .includes(word),
+    );
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.4fr) minmax(0, 1fr)' }, gap: 3 }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.4fr) minmax(0, 1fr)' },
+        gap: 3,
+      }}
+    >
       <Box>
         <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', mb: 1 }} role="group" aria-label="How far the build is">
           {stages.map((s) => (
-            <Button key={s} aria-pressed={build.stage === s} variant={build.stage === s ? 'contained' : 'outlined'} onClick={() => edit('stage', (b) => ({ ...b, stage: s }))}>
+            <Button
+              key={s}
+              aria-pressed={build.stage === s}
+              variant={build.stage === s ? 'contained' : 'outlined'}
+              onClick={() => edit('stage', (b) => ({ ...b, stage: s }))}
+            >
               {s}
             </Button>
           ))}
         </Box>
         <NewEntry board={board} />
         <Box sx={{ display: 'flex', gap: 1, mt: 1.5, alignItems: 'center' }}>
-          <TextField placeholder="Search the logbook" value={q} onChange={(e) => void setQ(e.target.value || null)} slotProps={{ htmlInput: { 'aria-label': 'Search the logbook' } }} />
+          <TextField
+            placeholder="Search the logbook"
+            value={q}
+            onChange={(e) => void setQ(e.target.value || null)}
+            slotProps={{ htmlInput: { 'aria-label': 'Search the logbook' } }}
+          />
           <Box sx={{ flex: 1 }} />
           <Button onClick={() => saveAs('logbook.csv', 'text/csv', logCsv(build.log))}>CSV</Button>
           <Button onClick={() => saveAs('logbook.md', 'text/markdown', logMarkdown(build.log))}>Markdown</Button>
         </Box>
-        {build.log.length === 0 && <Box sx={{ mt: 1, color: 'text.secondary' }}>Nothing entered yet. Start with what you can read without power: the grams on a scale, the ohms between pack plus and minus.</Box>}
+        {build.log.length === 0 && (
+          <Box sx={{ mt: 1, color: 'text.secondary' }}>
+            Nothing entered yet. Start with what you can read without power: the grams on a scale, the ohms between pack
+            plus and minus.
+          </Box>
+        )}
         {shown.map((e) => (
           <OneEntry key={e.id} entry={e} board={board} />
         ))}
@@ -70,8 +111,21 @@ function NewEntry({ board }: Pick<Chosen, 'board'>) {
   const add = () => {
     const chosen = fields.find((f) => f.field === field);
     const entry: Entry = {
-      id: `e${Date.now()}`, when: today(), about: about.trim(), kind, note: note.trim(),
-      ...(value.trim() !== '' && Number.isFinite(number) ? { reading: { value: number, unit: chosen?.unit ?? (unit.trim() || 'V'), ...(instrument.trim() ? { instrument: instrument.trim() } : {}), ...(chosen ? { field: chosen.field.slice(0, 40) } : {}) } } : {}),
+      id: `e${Date.now()}`,
+      when: today(),
+      about: about.trim(),
+      kind,
+      note: note.trim(),
+      ...(value.trim() !== '' && Number.isFinite(number)
+        ? {
+            reading: {
+              value: number,
+              unit: chosen?.unit ?? (unit.trim() || 'V'),
+              ...(instrument.trim() ? { instrument: instrument.trim() } : {}),
+              ...(chosen ? { field: chosen.field.slice(0, 40) } : {}),
+            },
+          }
+        : {}),
     };
     edit(`log ${entry.id}`, (b) => ({ ...b, log: [...b.log, entry].slice(-2000) }));
     setAbout('');
@@ -79,7 +133,19 @@ function NewEntry({ board }: Pick<Chosen, 'board'>) {
     setValue('');
   };
   return (
-    <Box component="form" onSubmit={(e) => (e.preventDefault(), sound && add())} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'flex-end', borderTop: '1px solid var(--hair)', pt: 1 }} aria-label="New entry">
+    <Box
+      component="form"
+      onSubmit={(e) => (e.preventDefault(), sound && add())}
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        gap: 1,
+        alignItems: 'flex-end',
+        borderTop: '1px solid var(--hair)',
+        pt: 1,
+      }}
+      aria-label="New entry"
+    >
       <Select value={kind} onChange={(e) => setKind(e.target.value)} inputProps={{ 'aria-label': 'Kind of entry' }}>
         {kinds.map((k) => (
           <MenuItem key={k} value={k}>
@@ -87,8 +153,24 @@ function NewEntry({ board }: Pick<Chosen, 'board'>) {
           </MenuItem>
         ))}
       </Select>
-      <TextField label="Board, pad or step" value={about} onChange={(e) => setAbout(e.target.value)} slotProps={{ htmlInput: { maxLength: 80 } }} sx={{ width: 150 }} />
-      <Select displayEmpty value={field} onChange={(e) => (setField(e.target.value), !about && setAbout(fields.find((f) => f.field === e.target.value)?.says ?? ''))} inputProps={{ 'aria-label': 'Figure of the board' }} renderValue={(v) => fields.find((f) => f.field === v)?.says ?? 'no figure of the board'} sx={{ width: 170 }}>
+      <TextField
+        label="Board, pad or step"
+        value={about}
+        onChange={(e) => setAbout(e.target.value)}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+        sx={{ width: 150 }}
+      />
+      <Select
+        displayEmpty
+        value={field}
+        onChange={(e) => (
+          setField(e.target.value),
+          !about && setAbout(fields.find((f) => f.field === e.target.value)?.says ?? '')
+        )}
+        inputProps={{ 'aria-label': 'Figure of the board' }}
+        renderValue={(v) => fields.find((f) => f.field === v)?.says ?? 'no figure of the board'}
+        sx={{ width: 170 }}
+      >
         <MenuItem value="">no figure of the board</MenuItem>
         {fields.map((f) => (
           <MenuItem key={f.field} value={f.field}>
@@ -96,10 +178,33 @@ function NewEntry({ board }: Pick<Chosen, 'board'>) {
           </MenuItem>
         ))}
       </Select>
-      <TextField label="Reading" value={value} onChange={(e) => setValue(e.target.value)} slotProps={{ htmlInput: { inputMode: 'decimal' } }} sx={{ width: 70 }} />
-      <TextField label="Unit" value={fields.find((f) => f.field === field)?.unit ?? unit} onChange={(e) => setUnit(e.target.value)} sx={{ width: 50 }} />
-      <TextField label="Instrument" value={instrument} onChange={(e) => setInstrument(e.target.value)} slotProps={{ htmlInput: { maxLength: 80 } }} sx={{ width: 110 }} />
-      <TextField label="Note" value={note} onChange={(e) => setNote(e.target.value)} slotProps={{ htmlInput: { maxLength: 600 } }} sx={{ flex: 1, minWidth: 160 }} />
+      <TextField
+        label="Reading"
+        value={value}
+        onChange={(e) => setValue(e.target.value)}
+        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+        sx={{ width: 70 }}
+      />
+      <TextField
+        label="Unit"
+        value={fields.find((f) => f.field === field)?.unit ?? unit}
+        onChange={(e) => setUnit(e.target.value)}
+        sx={{ width: 50 }}
+      />
+      <TextField
+        label="Instrument"
+        value={instrument}
+        onChange={(e) => setInstrument(e.target.value)}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+        sx={{ width: 110 }}
+      />
+      <TextField
+        label="Note"
+        value={note}
+        onChange={(e) => setNote(e.target.value)}
+        slotProps={{ htmlInput: { maxLength: 600 } }}
+        sx={{ flex: 1, minWidth: 160 }}
+      />
       <Button type="submit" variant="contained" disabled={!sound}>
         Enter
       </Button>
@@ -133,13 +238,29 @@ function OneEntry({ entry, board }: { entry: Entry; board: Chosen['board'] }) {
         </Box>
         {measured && <Button onClick={look}>To the shelf ...</Button>}
         <Button onClick={() => setPictures(!pictures)}>Pictures</Button>
-        <Button onClick={() => edit(`unlog ${entry.id}`, (b) => ({ ...b, log: b.log.filter((e) => e.id !== entry.id) }))}>Remove</Button>
+        <Button
+          onClick={() => edit(`unlog ${entry.id}`, (b) => ({ ...b, log: b.log.filter((e) => e.id !== entry.id) }))}
+        >
+          Remove
+        </Button>
       </Box>
       {pictures && <Photos about={`log:${build.id}:${entry.id}`} />}
       {preview && measured && (
         <Box role="status" sx={{ pl: 1, borderLeft: '3px solid var(--copper)', my: 0.5 }}>
-          {preview.length === 0 ? `As measured, nothing on the ladder moves.` : preview.slice(0, 3).map((m) => <Box key={m.boardId}>{m.name}: {m.before === m.after ? m.after : `${m.before} becomes ${m.after}`}, place {m.from} to {m.to}. {m.because}</Box>)}
-          <Button variant="contained" onClick={() => void putBoard(measured).then((f) => (setSaid(f ?? 'The shelf has it as measured.'), setPreview(null)))}>
+          {preview.length === 0
+            ? `As measured, nothing on the ladder moves.`
+            : preview.slice(0, 3).map((m) => (
+                <Box key={m.boardId}>
+                  {m.name}: {m.before === m.after ? m.after : `${m.before} becomes ${m.after}`}, place {m.from} to{' '}
+                  {m.to}. {m.because}
+                </Box>
+              ))}
+          <Button
+            variant="contained"
+            onClick={() =>
+              void putBoard(measured).then((f) => (setSaid(f ?? 'The shelf has it as measured.'), setPreview(null)))
+            }
+          >
             Apply to {board.name}
           </Button>
           <Button onClick={() => setPreview(null)}>Leave it</Button>
@@ -155,7 +276,15 @@ function Scales() {
   const [v, setV] = useState({ stated: '', truth: '', shown: '' });
   const [a, setA] = useState({ stated: '', truth: '', shown: '' });
   const n = (s: string) => Number(s.replace(',', '.'));
-  const box = (label: string, value: string, onChange: (s: string) => void) => <TextField label={label} value={value} onChange={(e) => onChange(e.target.value)} slotProps={{ htmlInput: { inputMode: 'decimal' } }} sx={{ width: 104 }} />;
+  const box = (label: string, value: string, onChange: (s: string) => void) => (
+    <TextField
+      label={label}
+      value={value}
+      onChange={(e) => onChange(e.target.value)}
+      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+      sx={{ width: 104 }}
+    />
+  );
   const volts = voltageScale(n(v.stated), n(v.truth), n(v.shown));
   const amps = currentScale(n(a.stated), n(a.truth), n(a.shown));
   return (
@@ -167,7 +296,8 @@ function Scales() {
         {box('shown, V', v.shown, (shown) => setV({ ...v, shown }))}
       </Box>
       <Box sx={{ fontSize: 12.5 }}>
-        scale now x meter / shown = <strong>{v.stated && v.truth && v.shown && Number.isFinite(volts) ? volts.toPrecision(4) : '?'}</strong>
+        scale now x meter / shown ={' '}
+        <strong>{v.stated && v.truth && v.shown && Number.isFinite(volts) ? volts.toPrecision(4) : '?'}</strong>
       </Box>
       <Typography variant="h2" sx={{ mt: 2 }}>
         Current scale
@@ -178,7 +308,8 @@ function Scales() {
         {box('shown, A', a.shown, (shown) => setA({ ...a, shown }))}
       </Box>
       <Box sx={{ fontSize: 12.5 }}>
-        scale now x shown / known draw = <strong>{a.stated && a.truth && a.shown && Number.isFinite(amps) ? amps.toPrecision(4) : '?'}</strong>
+        scale now x shown / known draw ={' '}
+        <strong>{a.stated && a.truth && a.shown && Number.isFinite(amps) ? amps.toPrecision(4) : '?'}</strong>
       </Box>
     </Box>
   );

@@ -18,13 +18,25 @@ export function Repin({ board, esc, meets }: NonNullable<BuildSheet['repin']>) {
       <Box component="h3" sx={{ fontSize: 14, mt: 1.5, mb: 0.25 }}>
         Re-pin the ESC plug: the two ends have different orders
       </Box>
-      <svg width={width} height={150} role="img" aria-label="Which pin of the board goes to which pin of the ESC; the table says the same">
+      <svg
+        width={width}
+        height={150}
+        role="img"
+        aria-label="Which pin of the board goes to which pin of the ESC; the table says the same"
+      >
         {[
           { y: 20, labels: board, name: 'board' },
           { y: 116, labels: esc, name: 'ESC' },
         ].map((p) => (
           <g key={p.name}>
-            <rect x={8} y={p.y - 12} width={p.labels.length * pitch + 4} height={26} fill="var(--sheet)" stroke="var(--ink)" />
+            <rect
+              x={8}
+              y={p.y - 12}
+              width={p.labels.length * pitch + 4}
+              height={26}
+              fill="var(--sheet)"
+              stroke="var(--ink)"
+            />
             {p.labels.map((l, i) => (
               <text key={i} x={x(i)} y={p.y + 5} fontSize={9} textAnchor="middle" fill="var(--ink)">
                 {l}
@@ -32,7 +44,17 @@ export function Repin({ board, esc, meets }: NonNullable<BuildSheet['repin']>) {
             ))}
           </g>
         ))}
-        {target.map((j, i) => (j < 0 ? null : <path key={i} d={`M ${x(i)} 34 C ${x(i)} 70, ${x(j)} 70, ${x(j)} 104`} fill="none" stroke={i === j ? 'var(--ink)' : 'var(--copper)'} strokeWidth={1.6} />))}
+        {target.map((j, i) =>
+          j < 0 ? null : (
+            <path
+              key={i}
+              d={`M ${x(i)} 34 C ${x(i)} 70, ${x(j)} 70, ${x(j)} 104`}
+              fill="none"
+              stroke={i === j ? 'var(--ink)' : 'var(--copper)'}
+              strokeWidth={1.6}
+            />
+          ),
+        )}
         <text x={10} y={146} fontSize={10} fill="var(--faded)">
           what has no wire stays empty
         </text>

@@ -18,7 +18,15 @@ export function SheetScreen() {
 function Sheet({ board, climb }: Chosen) {
   const { build } = useRoom();
   const sheet = buildSheet(build, board, climb);
-  const total = [sheet.before, sheet.bridges, sheet.solder, sheet.mounting, sheet.checks, sheet.powerUp, sheet.calibrate].flat();
+  const total = [
+    sheet.before,
+    sheet.bridges,
+    sheet.solder,
+    sheet.mounting,
+    sheet.checks,
+    sheet.powerUp,
+    sheet.calibrate,
+  ].flat();
   const done = total.filter((s) => build.done[doneKey(board.id, s)]).length;
   return (
     <Box className="sheet" sx={{ maxWidth: 900 }}>
@@ -28,7 +36,9 @@ function Sheet({ board, climb }: Chosen) {
         </span>
         <Box sx={{ flex: 1 }} />
         <Button onClick={() => saveAs('build-sheet.md', 'text/markdown', sheetMarkdown(sheet))}>Markdown</Button>
-        <Button onClick={() => saveAs('build-sheet.json', 'application/json', JSON.stringify(sheet, null, 1))}>JSON</Button>
+        <Button onClick={() => saveAs('build-sheet.json', 'application/json', JSON.stringify(sheet, null, 1))}>
+          JSON
+        </Button>
         <Button variant="contained" onClick={() => window.print()}>
           Print
         </Button>
@@ -72,10 +82,26 @@ function Steps({ title, steps, board }: { title: string; steps: Step[]; board: s
         {title}
       </Box>
       {steps.map((s) => (
-        <Box key={s.key} sx={{ display: 'flex', gap: 0.5, alignItems: 'flex-start', borderBottom: '1px solid var(--hair)', breakInside: 'avoid' }}>
-          <Checkbox checked={build.done[doneKey(board, s)] === true} onChange={() => tick(s)} slotProps={{ input: { 'aria-label': s.does } }} />
+        <Box
+          key={s.key}
+          sx={{
+            display: 'flex',
+            gap: 0.5,
+            alignItems: 'flex-start',
+            borderBottom: '1px solid var(--hair)',
+            breakInside: 'avoid',
+          }}
+        >
+          <Checkbox
+            checked={build.done[doneKey(board, s)] === true}
+            onChange={() => tick(s)}
+            slotProps={{ input: { 'aria-label': s.does } }}
+          />
           <Box sx={{ fontSize: 12.5, pt: 0.25 }}>
-            {s.does} <Box component="span" sx={{ color: 'text.secondary' }}>{s.why}</Box>
+            {s.does}{' '}
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {s.why}
+            </Box>
           </Box>
         </Box>
       ))}
@@ -87,7 +113,8 @@ function Wires({ sheet }: { sheet: BuildSheet }) {
   return (
     <section>
       <Box component="h3" sx={{ fontSize: 14, mt: 1.5, mb: 0.25 }}>
-        Wires: {sheet.wires.length}, {(sheet.wires.reduce((s, w) => s + w.lengthMm, 0) / 1000).toFixed(2)} m, {sheet.wires.reduce((s, w) => s + w.grams, 0).toFixed(1)} g
+        Wires: {sheet.wires.length}, {(sheet.wires.reduce((s, w) => s + w.lengthMm, 0) / 1000).toFixed(2)} m,{' '}
+        {sheet.wires.reduce((s, w) => s + w.grams, 0).toFixed(1)} g
       </Box>
       <table>
         <thead>
@@ -160,7 +187,9 @@ function Code() {
   const [image, setImage] = useState<string | null>(null);
   useEffect(() => {
     let gone = false;
-    void import('qrcode').then((qr) => qr.toDataURL(window.location.href, { margin: 1, width: 96 })).then((data) => !gone && setImage(data));
+    void import('qrcode')
+      .then((qr) => qr.toDataURL(window.location.href, { margin: 1, width: 96 }))
+      .then((data) => !gone && setImage(data));
     return () => {
       gone = true;
     };

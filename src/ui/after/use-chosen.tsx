@@ -29,19 +29,32 @@ export function WithBoard({ title, children }: { title: string; children: (chose
   const { ranking } = useRoom();
   const chosen = useChosen();
   const [, setAsked] = useQueryState('board', parseAsString);
-  if (!chosen) return <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>{ranking.ranked?.length === 0 ? 'The shelf is empty, so there is no board to go on with.' : 'The boards are climbing ...'}</Box>;
+  if (!chosen)
+    return (
+      <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
+        {ranking.ranked?.length === 0
+          ? 'The shelf is empty, so there is no board to go on with.'
+          : 'The boards are climbing ...'}
+      </Box>
+    );
   return (
     <Box sx={{ p: 2 }}>
       <Box className="no-print" sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', mb: 1 }}>
         <Box component="h1" sx={{ m: 0, fontSize: 20, fontWeight: 620, fontStretch: '88%' }}>
           {title}
         </Box>
-        <Select value={chosen.board.id} onChange={(e) => void setAsked(e.target.value)} inputProps={{ 'aria-label': 'Board' }}>
-          {ranking.ranked!.filter((r, i) => i < mostListed || r.climb.boardId === chosen.board.id).map((r) => (
-            <MenuItem key={r.climb.boardId} value={r.climb.boardId}>
-              {r.climb.boardName}, {r.climb.verdict}
-            </MenuItem>
-          ))}
+        <Select
+          value={chosen.board.id}
+          onChange={(e) => void setAsked(e.target.value)}
+          inputProps={{ 'aria-label': 'Board' }}
+        >
+          {ranking
+            .ranked!.filter((r, i) => i < mostListed || r.climb.boardId === chosen.board.id)
+            .map((r) => (
+              <MenuItem key={r.climb.boardId} value={r.climb.boardId}>
+                {r.climb.boardName}, {r.climb.verdict}
+              </MenuItem>
+            ))}
         </Select>
       </Box>
       <Warning climb={chosen.climb} />

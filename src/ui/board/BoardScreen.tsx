@@ -15,7 +15,12 @@ import { WireTable } from './WireTable';
 
 export function BoardScreen({ boardId }: { boardId: string }) {
   const { build, ranking, shelf } = useRoom();
-  if (!ranking.ranked) return <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>The board is climbing ...</Box>;
+  if (!ranking.ranked)
+    return (
+      <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
+        The board is climbing ...
+      </Box>
+    );
   const ranked = ranking.ranked.find((r) => r.climb.boardId === boardId);
   const board = shelf?.boards.find((b) => b.id === boardId);
   if (!ranked || !board) return <NoBoard />;
@@ -47,7 +52,14 @@ export function BoardScreen({ boardId }: { boardId: string }) {
           ))}
         </Box>
       </Box>
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.1fr) minmax(0, 1fr)' }, gap: 4, mt: 2 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.1fr) minmax(0, 1fr)' },
+          gap: 4,
+          mt: 2,
+        }}
+      >
         <Findings climb={climb} />
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 3 }}>
           <PortLedger hookup={climb.hookup} board={board} />
@@ -63,7 +75,17 @@ function Findings({ climb }: { climb: Climb }) {
   return (
     <section aria-label="Findings">
       {climb.rungs.map((r) => (
-        <Box key={r.rung} id={`rung-${r.rung}`} sx={{ borderTop: '1px solid var(--hair)', py: 0.75, display: 'flex', gap: 1.5, opacity: climb.stopsAt !== null && r.rung > climb.stopsAt ? 0.8 : 1 }}>
+        <Box
+          key={r.rung}
+          id={`rung-${r.rung}`}
+          sx={{
+            borderTop: '1px solid var(--hair)',
+            py: 0.75,
+            display: 'flex',
+            gap: 1.5,
+            opacity: climb.stopsAt !== null && r.rung > climb.stopsAt ? 0.8 : 1,
+          }}
+        >
           <Box sx={{ width: 84, flexShrink: 0 }}>
             <Typography variant="h3" component="h2">
               {r.rung} {r.name}

@@ -23,7 +23,11 @@ export function FindingLine({ finding }: { finding: Finding }) {
         </Box>
       )}
       {finding.grounds.length > 0 && (
-        <Button aria-expanded={open} onClick={() => setOpen(!open)} sx={{ fontSize: 12, py: 0, px: 0.5, ml: 0.5, textDecoration: 'underline' }}>
+        <Button
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+          sx={{ fontSize: 12, py: 0, px: 0.5, ml: 0.5, textDecoration: 'underline' }}
+        >
           says who?
         </Button>
       )}

@@ -4,7 +4,12 @@ import { portSums, type Board, type Hookup } from '@/core';
 
 export function PortLedger({ hookup, board }: { hookup: Hookup; board: Board }) {
   const claims = board.claimedPorts;
-  const claimed = 'value' in claims ? `Claims ${claims.value}` : 'low' in claims ? `Claims ${claims.low} to ${claims.high}` : 'Claims nothing';
+  const claimed =
+    'value' in claims
+      ? `Claims ${claims.value}`
+      : 'low' in claims
+        ? `Claims ${claims.low} to ${claims.high}`
+        : 'Claims nothing';
   const { asDelivered, used } = portSums(hookup.ports);
   return (
     <section aria-label="Ports">
@@ -25,7 +30,15 @@ export function PortLedger({ hookup, board }: { hookup: Hookup; board: Board }) 
           {hookup.ports.map((p) => (
             <tr key={p.port}>
               <td>{p.label}</td>
-              <td style={{ whiteSpace: 'nowrap' }}>{p.hears && p.talks ? 'hear and talk' : p.hears ? 'hear, not talk' : p.talks ? 'talk, not hear' : 'nothing'}</td>
+              <td style={{ whiteSpace: 'nowrap' }}>
+                {p.hears && p.talks
+                  ? 'hear and talk'
+                  : p.hears
+                    ? 'hear, not talk'
+                    : p.talks
+                      ? 'talk, not hear'
+                      : 'nothing'}
+              </td>
               <td>{p.usedBy.join(', ') || (p.takenBy && !p.released ? '' : 'free')}</td>
               <td>{p.takenBy ? `${p.takenBy}${p.released ? ' (released)' : ''}` : ''}</td>
             </tr>

@@ -18,19 +18,37 @@ export function RailLedger({ hookup }: { hookup: Hookup }) {
         const width = (ma: number) => `${Math.min(100, (100 * ma) / full)}%`;
         return (
           <Box key={r.rail} sx={{ mb: 1.25 }}>
-            <Box sx={{ display: 'flex', justifyContent: 'space-between', columnGap: 1, flexWrap: 'wrap', fontSize: 12.5 }}>
+            <Box
+              sx={{ display: 'flex', justifyContent: 'space-between', columnGap: 1, flexWrap: 'wrap', fontSize: 12.5 }}
+            >
               <span>
-                <strong>{r.label}</strong>: {r.atLeast && 'at least '}{amps(r.typicalMa)} steady, {amps(r.peakMa)} at peak
+                <strong>{r.label}</strong>: {r.atLeast && 'at least '}
+                {amps(r.typicalMa)} steady, {amps(r.peakMa)} at peak
               </span>
-              <span>{r.usableMa === null ? 'rating unknown' : `may carry ${amps(r.usableMa)}${r.share < 1 ? ` (${Math.round(r.share * 100)} % of the rating)` : ''}`}</span>
+              <span>
+                {r.usableMa === null
+                  ? 'rating unknown'
+                  : `may carry ${amps(r.usableMa)}${r.share < 1 ? ` (${Math.round(r.share * 100)} % of the rating)` : ''}`}
+              </span>
             </Box>
             <Box aria-hidden sx={{ position: 'relative', height: 12, border: '1px solid var(--ink)', my: 0.25 }}>
               <Box sx={{ position: 'absolute', inset: 0, width: width(r.peakMa), background: colour, opacity: 0.45 }} />
               <Box sx={{ position: 'absolute', inset: 0, width: width(r.typicalMa), background: colour }} />
-              {r.usableMa !== null && <Box sx={{ position: 'absolute', top: -3, bottom: -3, left: width(r.usableMa), borderLeft: '2px solid var(--copper)' }} />}
+              {r.usableMa !== null && (
+                <Box
+                  sx={{
+                    position: 'absolute',
+                    top: -3,
+                    bottom: -3,
+                    left: width(r.usableMa),
+                    borderLeft: '2px solid var(--copper)',
+                  }}
+                />
+              )}
             </Box>
             <Box sx={{ fontSize: 11.5, color: 'text.secondary' }}>
-              {r.parts.map((p) => `${p.name} ${p.unsaid ? 'unknown' : amps(p.peakMa)}`).join(' + ') || 'nothing hangs here'}
+              {r.parts.map((p) => `${p.name} ${p.unsaid ? 'unknown' : amps(p.peakMa)}`).join(' + ') ||
+                'nothing hangs here'}
               {r.ownMa > 0 ? `; the board itself takes ${amps(r.ownMa)} first` : ''}
             </Box>
           </Box>

@@ -7,7 +7,7 @@ const words: Record<Ground['origin'], string> = {
   print: 'read off the board',
   report: 'other buyers',
   measured: 'measured by you',
-  assumed: 'a rule of Rung\'s',
+  assumed: "a rule of Rung's",
   unknown: 'nobody',
 };
 

@@ -28,7 +28,8 @@ export function WireTable({ hookup, board }: { hookup: Hookup; board: Board }) {
                   {p.links.map((l) => (
                     <div key={l.id}>
                       {l.on}
-                      {l.pads.length > 0 && `: ${l.pads.map((x) => `${pad(x.pad)}${x.does.startsWith('board') ? ` (${x.does})` : ''}`).join(', ')}`}
+                      {l.pads.length > 0 &&
+                        `: ${l.pads.map((x) => `${pad(x.pad)}${x.does.startsWith('board') ? ` (${x.does})` : ''}`).join(', ')}`}
                     </div>
                   ))}
                 </td>
@@ -49,10 +50,24 @@ export function WireTable({ hookup, board }: { hookup: Hookup; board: Board }) {
       )}
       {holders.length > 0 && (
         <Box sx={{ mt: 0.75, fontSize: 12.5, color: 'text.secondary' }}>
-          Held by the board itself: {holders.map((by) => `${hookup.held.filter((h) => h.by === by).map((h) => pad(h.pad)).join(', ')} (${by})`).join('; ')}.
+          Held by the board itself:{' '}
+          {holders
+            .map(
+              (by) =>
+                `${hookup.held
+                  .filter((h) => h.by === by)
+                  .map((h) => pad(h.pad))
+                  .join(', ')} (${by})`,
+            )
+            .join('; ')}
+          .
         </Box>
       )}
-      {left.length > 0 && <Box sx={{ mt: 0.75, fontSize: 12.5, color: 'error.main' }}>Left out: {left.map((p) => `${p.name} (${p.priority})`).join(', ')}.</Box>}
+      {left.length > 0 && (
+        <Box sx={{ mt: 0.75, fontSize: 12.5, color: 'error.main' }}>
+          Left out: {left.map((p) => `${p.name} (${p.priority})`).join(', ')}.
+        </Box>
+      )}
     </section>
   );
 }

@@ -22,7 +22,13 @@ export function AddPart({ onAdded }: { onAdded: (id: string) => void }) {
       getOptionKey={(p) => p.id}
       filterOptions={(all, { inputValue }) => {
         const words = inputValue.toLowerCase().split(/\s+/).filter(Boolean);
-        return all.filter((p) => words.every((w) => `${p.name} ${p.kind} ${p.modes.map((m) => m.label).join(' ')}`.toLowerCase().includes(w) || kindMeant(w)?.kinds.includes(p.kind)));
+        return all.filter((p) =>
+          words.every(
+            (w) =>
+              `${p.name} ${p.kind} ${p.modes.map((m) => m.label).join(' ')}`.toLowerCase().includes(w) ||
+              kindMeant(w)?.kinds.includes(p.kind),
+          ),
+        );
       }}
       value={null}
       inputValue={typed}

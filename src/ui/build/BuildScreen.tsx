@@ -33,12 +33,25 @@ export function BuildScreen() {
         </Box>
         <PartList selected={selected} onSelect={setSelected} />
       </Box>
-      <Box component="aside" aria-label="Sums and details" sx={{ width: 312, flexShrink: 0, overflow: 'auto', borderLeft: '1px solid var(--hair)', px: 2, py: 1.5, background: 'var(--sheet)' }}>
+      <Box
+        component="aside"
+        aria-label="Sums and details"
+        sx={{
+          width: 312,
+          flexShrink: 0,
+          overflow: 'auto',
+          borderLeft: '1px solid var(--hair)',
+          px: 2,
+          py: 1.5,
+          background: 'var(--sheet)',
+        }}
+      >
         <TallyBox />
         {first && build.parts.length > 0 && (
           <Box sx={{ mt: 1, fontSize: 12.5 }}>
-            {leadWords(first.climb)} <Link href={`/b/${build.id}/board/${first.climb.boardId}`}>{first.climb.boardName}</Link>, {outcomeWords(first.climb)}.{' '}
-            <Link href={`/b/${build.id}/ladder`}>See the ladder</Link>
+            {leadWords(first.climb)}{' '}
+            <Link href={`/b/${build.id}/board/${first.climb.boardId}`}>{first.climb.boardName}</Link>,{' '}
+            {outcomeWords(first.climb)}. <Link href={`/b/${build.id}/ladder`}>See the ladder</Link>
           </Box>
         )}
         <Variants />

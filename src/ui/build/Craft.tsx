@@ -15,7 +15,19 @@ export function Craft() {
   return (
     <Box component="section" aria-label="Craft and limits">
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
-        <Box component="dl" sx={{ m: 0, flex: 1, display: 'grid', gridTemplateColumns: '64px 1fr', columnGap: 1.5, rowGap: 0.25, '& dt': { color: 'text.secondary' }, '& dd': { m: 0 } }}>
+        <Box
+          component="dl"
+          sx={{
+            m: 0,
+            flex: 1,
+            display: 'grid',
+            gridTemplateColumns: '64px 1fr',
+            columnGap: 1.5,
+            rowGap: 0.25,
+            '& dt': { color: 'text.secondary' },
+            '& dd': { m: 0 },
+          }}
+        >
           {sentences(build).map(([what, words]) => [<dt key={what}>{what}</dt>, <dd key={`${what}-is`}>{words}</dd>])}
         </Box>
         <Button variant="outlined" aria-expanded={open} onClick={() => setOpen(!open)}>
@@ -31,9 +43,17 @@ export function Craft() {
 function sentences(b: Build): [string, string][] {
   const mass = (f: Build['bareMassG']) => ('value' in f ? `${f.value} g` : 'unknown mass');
   return [
-    ['Frame', `${b.frame.mounts.map((m) => `${m.patternMm} mm ${m.screw}`).join(' or ')}; bay ${b.frame.bayLengthMm} x ${b.frame.bayWidthMm} x ${b.frame.bayHeightMm} mm; USB reached from ${b.frame.openSides.join(', ') || 'nowhere'}; bare craft ${mass(b.bareMassG)}`],
+    [
+      'Frame',
+      `${b.frame.mounts.map((m) => `${m.patternMm} mm ${m.screw}`).join(' or ')}; bay ${b.frame.bayLengthMm} x ${b.frame.bayWidthMm} x ${b.frame.bayHeightMm} mm; USB reached from ${b.frame.openSides.join(', ') || 'nowhere'}; bare craft ${mass(b.bareMassG)}`,
+    ],
     ['Pack', `${b.pack.cells} cells, ${b.pack.chemistry}, ${mass(b.pack.massG)}`],
-    ['Motors', b.motors.count === 0 ? 'none on the board' : `${b.motors.count}, each ${b.motors.cruiseAmps} A at cruise, ${b.motors.peakAmps} A for up to ${b.motors.peakSeconds} s; ESCs ${b.motors.esc}`],
+    [
+      'Motors',
+      b.motors.count === 0
+        ? 'none on the board'
+        : `${b.motors.count}, each ${b.motors.cruiseAmps} A at cruise, ${b.motors.peakAmps} A for up to ${b.motors.peakSeconds} s; ESCs ${b.motors.esc}`,
+    ],
     ['Limits', `${b.limits.takeOffMassG} g at take-off, €${(b.limits.budgetCents / 100).toFixed(2)}`],
   ];
 }

@@ -18,15 +18,30 @@ const screws = ['M2', 'M3'] as const;
 
 export function CraftFields() {
   const { build, edit } = useRoom();
-  const set = <K extends keyof Build>(key: K, next: Partial<Build[K]>) => edit(String(key), (b) => ({ ...b, [key]: { ...(b[key] as object), ...(next as object) } as Build[K] }));
-  const hasMount = (patternMm: number, screw: 'M2' | 'M3') => build.frame.mounts.some((m) => m.patternMm === patternMm && m.screw === screw);
+  const set = <K extends keyof Build>(key: K, next: Partial<Build[K]>) =>
+    edit(String(key), (b) => ({ ...b, [key]: { ...(b[key] as object), ...(next as object) } as Build[K] }));
+  const hasMount = (patternMm: number, screw: 'M2' | 'M3') =>
+    build.frame.mounts.some((m) => m.patternMm === patternMm && m.screw === screw);
   const toggleMount = (patternMm: number, screw: 'M2' | 'M3') => {
     const rest = build.frame.mounts.filter((m) => m.patternMm !== patternMm || m.screw !== screw);
     const mounts = hasMount(patternMm, screw) ? rest : [...rest, { patternMm, screw }];
     if (mounts.length > 0) set('frame', { mounts });
   };
   const group = (title: string, fields: ReactNode) => (
-    <Box component="fieldset" sx={{ border: 0, borderTop: '1px solid var(--hair)', m: 0, p: 0, pt: 0.5, display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-end' }}>
+    <Box
+      component="fieldset"
+      sx={{
+        border: 0,
+        borderTop: '1px solid var(--hair)',
+        m: 0,
+        p: 0,
+        pt: 0.5,
+        display: 'flex',
+        flexWrap: 'wrap',
+        gap: 1.5,
+        alignItems: 'flex-end',
+      }}
+    >
       <Box component="legend" sx={{ fontSize: 12, fontWeight: 600, p: 0, pr: 1 }}>
         {title}
       </Box>
@@ -38,8 +53,20 @@ export function CraftFields() {
       {group(
         'Build',
         <>
-          <TextField label="Name" value={build.name} onChange={(e) => e.target.value.trim() !== '' && edit('name', (b) => ({ ...b, name: e.target.value }))} slotProps={{ htmlInput: { maxLength: 80 } }} sx={{ width: 180 }} />
-          <TextField label="What it is for" value={build.craft} onChange={(e) => edit('craft', (b) => ({ ...b, craft: e.target.value }))} slotProps={{ htmlInput: { maxLength: 600 } }} sx={{ flex: 1, minWidth: 260 }} />
+          <TextField
+            label="Name"
+            value={build.name}
+            onChange={(e) => e.target.value.trim() !== '' && edit('name', (b) => ({ ...b, name: e.target.value }))}
+            slotProps={{ htmlInput: { maxLength: 80 } }}
+            sx={{ width: 180 }}
+          />
+          <TextField
+            label="What it is for"
+            value={build.craft}
+            onChange={(e) => edit('craft', (b) => ({ ...b, craft: e.target.value }))}
+            slotProps={{ htmlInput: { maxLength: 600 } }}
+            sx={{ flex: 1, minWidth: 260 }}
+          />
         </>,
       )}
       {group(
@@ -49,40 +76,156 @@ export function CraftFields() {
             {patterns.flatMap((p) =>
               screws
                 .filter((s) => !(p === 16 && s === 'M3') && !(p === 30.5 && s === 'M2'))
-                .map((s) => <FormControlLabel key={`${p}${s}`} sx={{ mr: 1.5 }} control={<Checkbox checked={hasMount(p, s)} onChange={() => toggleMount(p, s)} />} label={`${p} mm ${s}`} />),
+                .map((s) => (
+                  <FormControlLabel
+                    key={`${p}${s}`}
+                    sx={{ mr: 1.5 }}
+                    control={<Checkbox checked={hasMount(p, s)} onChange={() => toggleMount(p, s)} />}
+                    label={`${p} mm ${s}`}
+                  />
+                )),
             )}
           </Box>
-          <NumberBox label="Bay length" unit="mm" value={build.frame.bayLengthMm} min={1} max={1000} onChange={(v) => v && set('frame', { bayLengthMm: v })} />
-          <NumberBox label="Bay width" unit="mm" value={build.frame.bayWidthMm} min={1} max={1000} onChange={(v) => v && set('frame', { bayWidthMm: v })} />
-          <NumberBox label="Bay height" unit="mm" value={build.frame.bayHeightMm} min={1} max={500} onChange={(v) => v && set('frame', { bayHeightMm: v })} />
+          <NumberBox
+            label="Bay length"
+            unit="mm"
+            value={build.frame.bayLengthMm}
+            min={1}
+            max={1000}
+            onChange={(v) => v && set('frame', { bayLengthMm: v })}
+          />
+          <NumberBox
+            label="Bay width"
+            unit="mm"
+            value={build.frame.bayWidthMm}
+            min={1}
+            max={1000}
+            onChange={(v) => v && set('frame', { bayWidthMm: v })}
+          />
+          <NumberBox
+            label="Bay height"
+            unit="mm"
+            value={build.frame.bayHeightMm}
+            min={1}
+            max={500}
+            onChange={(v) => v && set('frame', { bayHeightMm: v })}
+          />
           <Box role="group" aria-label="Sides from which a USB plug can be reached">
             {sides.map((s) => (
               <FormControlLabel
                 key={s}
                 sx={{ mr: 1.5 }}
-                control={<Checkbox checked={build.frame.openSides.includes(s)} onChange={(e) => set('frame', { openSides: e.target.checked ? [...build.frame.openSides, s] : build.frame.openSides.filter((x) => x !== s) })} />}
+                control={
+                  <Checkbox
+                    checked={build.frame.openSides.includes(s)}
+                    onChange={(e) =>
+                      set('frame', {
+                        openSides: e.target.checked
+                          ? [...build.frame.openSides, s]
+                          : build.frame.openSides.filter((x) => x !== s),
+                      })
+                    }
+                  />
+                }
                 label={`USB ${s}`}
               />
             ))}
           </Box>
-          <NumberBox label="Standoffs" unit="mm" max={50} value={build.frame.standoffMm} onChange={(v) => set('frame', { standoffMm: v ?? 0 })} />
-          <NumberBox label="Hangs in from above" unit="mm" max={100} width={130} value={build.frame.overhangMm} onChange={(v) => set('frame', { overhangMm: v ?? 0 })} />
-          <FigureBox label="Bare craft" unit="g" figure={build.bareMassG} onChange={(bareMassG) => edit('bare mass', (b) => ({ ...b, bareMassG }))} />
+          <NumberBox
+            label="Standoffs"
+            unit="mm"
+            max={50}
+            value={build.frame.standoffMm}
+            onChange={(v) => set('frame', { standoffMm: v ?? 0 })}
+          />
+          <NumberBox
+            label="Hangs in from above"
+            unit="mm"
+            max={100}
+            width={130}
+            value={build.frame.overhangMm}
+            onChange={(v) => set('frame', { overhangMm: v ?? 0 })}
+          />
+          <FigureBox
+            label="Bare craft"
+            unit="g"
+            figure={build.bareMassG}
+            onChange={(bareMassG) => edit('bare mass', (b) => ({ ...b, bareMassG }))}
+          />
         </>,
       )}
       {group(
         'Pack and motors',
         <>
-          <NumberBox label="Cells" whole min={1} max={14} width={56} value={build.pack.cells} onChange={(v) => v && set('pack', { cells: v })} />
-          <Choice label="Chemistry" value={build.pack.chemistry} words={['lipo', 'high-voltage lipo', 'li-ion']} onChange={(chemistry) => set('pack', { chemistry })} />
+          <NumberBox
+            label="Cells"
+            whole
+            min={1}
+            max={14}
+            width={56}
+            value={build.pack.cells}
+            onChange={(v) => v && set('pack', { cells: v })}
+          />
+          <Choice
+            label="Chemistry"
+            value={build.pack.chemistry}
+            words={['lipo', 'high-voltage lipo', 'li-ion']}
+            onChange={(chemistry) => set('pack', { chemistry })}
+          />
           <FigureBox label="Pack" unit="g" figure={build.pack.massG} onChange={(massG) => set('pack', { massG })} />
-          <FigureBox label="One cell's resistance" unit="mΩ" figure={build.pack.cellMilliohm ?? { unknown: true }} onChange={(cellMilliohm) => set('pack', { cellMilliohm })} />
-          <NumberBox label="Pack leads" unit="AWG" whole min={6} max={30} width={96} value={build.pack.leadGauge ?? null} mayBeUnknown onChange={(v) => set('pack', { leadGauge: v ?? undefined })} />
-          <NumberBox label="Motors" whole max={12} width={60} value={build.motors.count} onChange={(v) => set('motors', { count: v ?? 0 })} />
-          <NumberBox label="Cruise, each" unit="A" max={300} value={build.motors.cruiseAmps} onChange={(v) => set('motors', { cruiseAmps: v ?? 0 })} />
-          <NumberBox label="Full throttle, each" unit="A" max={300} width={118} value={build.motors.peakAmps} onChange={(v) => set('motors', { peakAmps: v ?? 0 })} />
-          <NumberBox label="for up to" unit="s" max={600} value={build.motors.peakSeconds} onChange={(v) => set('motors', { peakSeconds: v ?? 0 })} />
-          <Choice label="ESCs" value={build.motors.esc} words={['on the board', 'separate']} onChange={(esc) => set('motors', { esc })} />
+          <FigureBox
+            label="One cell's resistance"
+            unit="mΩ"
+            figure={build.pack.cellMilliohm ?? { unknown: true }}
+            onChange={(cellMilliohm) => set('pack', { cellMilliohm })}
+          />
+          <NumberBox
+            label="Pack leads"
+            unit="AWG"
+            whole
+            min={6}
+            max={30}
+            width={96}
+            value={build.pack.leadGauge ?? null}
+            mayBeUnknown
+            onChange={(v) => set('pack', { leadGauge: v ?? undefined })}
+          />
+          <NumberBox
+            label="Motors"
+            whole
+            max={12}
+            width={60}
+            value={build.motors.count}
+            onChange={(v) => set('motors', { count: v ?? 0 })}
+          />
+          <NumberBox
+            label="Cruise, each"
+            unit="A"
+            max={300}
+            value={build.motors.cruiseAmps}
+            onChange={(v) => set('motors', { cruiseAmps: v ?? 0 })}
+          />
+          <NumberBox
+            label="Full throttle, each"
+            unit="A"
+            max={300}
+            width={118}
+            value={build.motors.peakAmps}
+            onChange={(v) => set('motors', { peakAmps: v ?? 0 })}
+          />
+          <NumberBox
+            label="for up to"
+            unit="s"
+            max={600}
+            value={build.motors.peakSeconds}
+            onChange={(v) => set('motors', { peakSeconds: v ?? 0 })}
+          />
+          <Choice
+            label="ESCs"
+            value={build.motors.esc}
+            words={['on the board', 'separate']}
+            onChange={(esc) => set('motors', { esc })}
+          />
           <OwnCapacitor />
         </>,
       )}
@@ -90,15 +233,74 @@ export function CraftFields() {
       {group(
         'Limits and comforts',
         <>
-          <NumberBox label="Take-off mass" unit="g" min={1} value={build.limits.takeOffMassG} onChange={(v) => v && set('limits', { takeOffMassG: v })} />
-          <NumberBox label="Budget" unit="€" value={build.limits.budgetCents / 100} onChange={(v) => set('limits', { budgetCents: Math.round((v ?? 0) * 100) })} />
-          <NumberBox label="Spare ports" whole max={8} value={build.comforts.sparePorts} onChange={(v) => set('comforts', { sparePorts: v ?? 0 })} />
-          <NumberBox label="Storage" unit="MB" value={build.comforts.storageMb} onChange={(v) => set('comforts', { storageMb: v ?? 0 })} />
-          <FormControlLabel control={<Checkbox checked={build.comforts.barometer} onChange={(e) => set('comforts', { barometer: e.target.checked })} />} label="barometer" />
-          <FormControlLabel control={<Checkbox checked={build.comforts.quietGyro} onChange={(e) => set('comforts', { quietGyro: e.target.checked })} />} label="quiet gyro" />
-          <FormControlLabel control={<Checkbox checked={build.comforts.plugs} onChange={(e) => set('comforts', { plugs: e.target.checked })} />} label="plugs" />
-          <FormControlLabel control={<Checkbox checked={build.comforts.topSide} onChange={(e) => set('comforts', { topSide: e.target.checked })} />} label="nothing underneath" />
-          <FormControlLabel control={<Checkbox checked={build.comforts.buttonReach} onChange={(e) => set('comforts', { buttonReach: e.target.checked })} />} label="button in reach" />
+          <NumberBox
+            label="Take-off mass"
+            unit="g"
+            min={1}
+            value={build.limits.takeOffMassG}
+            onChange={(v) => v && set('limits', { takeOffMassG: v })}
+          />
+          <NumberBox
+            label="Budget"
+            unit="€"
+            value={build.limits.budgetCents / 100}
+            onChange={(v) => set('limits', { budgetCents: Math.round((v ?? 0) * 100) })}
+          />
+          <NumberBox
+            label="Spare ports"
+            whole
+            max={8}
+            value={build.comforts.sparePorts}
+            onChange={(v) => set('comforts', { sparePorts: v ?? 0 })}
+          />
+          <NumberBox
+            label="Storage"
+            unit="MB"
+            value={build.comforts.storageMb}
+            onChange={(v) => set('comforts', { storageMb: v ?? 0 })}
+          />
+          <FormControlLabel
+            control={
+              <Checkbox
+                checked={build.comforts.barometer}
+                onChange={(e) => set('comforts', { barometer: e.target.checked })}
+              />
+            }
+            label="barometer"
+          />
+          <FormControlLabel
+            control={
+              <Checkbox
+                checked={build.comforts.quietGyro}
+                onChange={(e) => set('comforts', { quietGyro: e.target.checked })}
+              />
+            }
+            label="quiet gyro"
+          />
+          <FormControlLabel
+            control={
+              <Checkbox checked={build.comforts.plugs} onChange={(e) => set('comforts', { plugs: e.target.checked })} />
+            }
+            label="plugs"
+          />
+          <FormControlLabel
+            control={
+              <Checkbox
+                checked={build.comforts.topSide}
+                onChange={(e) => set('comforts', { topSide: e.target.checked })}
+              />
+            }
+            label="nothing underneath"
+          />
+          <FormControlLabel
+            control={
+              <Checkbox
+                checked={build.comforts.buttonReach}
+                onChange={(e) => set('comforts', { buttonReach: e.target.checked })}
+              />
+            }
+            label="button in reach"
+          />
           <Wishes />
         </>,
       )}
@@ -123,10 +325,28 @@ function Wishes() {
   const set = wishes.filter(([, is]) => is(build.comforts));
   if (set.length < 2) return null;
   return (
-    <Box role="group" aria-label="How much each wish counts, 0 to 5" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-end', width: '100%' }}>
-      <Box sx={{ fontSize: 12, color: 'text.secondary', pb: 0.5 }}>A missed wish never breaks a board. It counts, 0 to 5:</Box>
+    <Box
+      role="group"
+      aria-label="How much each wish counts, 0 to 5"
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-end', width: '100%' }}
+    >
+      <Box sx={{ fontSize: 12, color: 'text.secondary', pb: 0.5 }}>
+        A missed wish never breaks a board. It counts, 0 to 5:
+      </Box>
       {set.map(([wish]) => (
-        <NumberBox key={wish} label={wish} max={5} width={84} value={weights[wish] ?? 0} onChange={(v) => edit(`weight ${wish}`, (b) => ({ ...b, comforts: { ...b.comforts, weights: { ...b.comforts.weights, [wish]: v ?? 0 } } }))} />
+        <NumberBox
+          key={wish}
+          label={wish}
+          max={5}
+          width={84}
+          value={weights[wish] ?? 0}
+          onChange={(v) =>
+            edit(`weight ${wish}`, (b) => ({
+              ...b,
+              comforts: { ...b.comforts, weights: { ...b.comforts.weights, [wish]: v ?? 0 } },
+            }))
+          }
+        />
       ))}
     </Box>
   );

@@ -21,7 +21,17 @@ export function FigureBox({ label, unit, figure, onChange, max }: Props) {
       value={value}
       mayBeUnknown
       {...(max === undefined ? {} : { max })}
-      onChange={(v) => onChange(v === null ? { unknown: true } : { value: v, origin: 'origin' in figure ? figure.origin : 'manual', ...('source' in figure && figure.source ? { source: figure.source } : {}) })}
+      onChange={(v) =>
+        onChange(
+          v === null
+            ? { unknown: true }
+            : {
+                value: v,
+                origin: 'origin' in figure ? figure.origin : 'manual',
+                ...('source' in figure && figure.source ? { source: figure.source } : {}),
+              },
+        )
+      }
     />
   );
 }

@@ -10,7 +10,11 @@ export function KeepPart({ peripheral }: { peripheral: Peripheral }) {
   const { reloadShelf } = useRoom();
   const [said, setSaid] = useState<string | null>(null);
   const keep = async () => {
-    const reply = await askServer('/api/import', { method: 'POST', body: JSON.stringify(forLibrary(peripheral)) }, 'The server does not answer. The part stays in this build.');
+    const reply = await askServer(
+      '/api/import',
+      { method: 'POST', body: JSON.stringify(forLibrary(peripheral)) },
+      'The server does not answer. The part stays in this build.',
+    );
     setSaid(reply.ok ? 'In the library, for every build.' : reply.said.sentence);
     if (reply.ok) reloadShelf();
   };

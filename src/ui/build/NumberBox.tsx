@@ -20,7 +20,18 @@ interface Props {
 }
 
 /** A number with its unit. What is typed stays until it is a number in range; the decimal comma is understood. */
-export function NumberBox({ label, unit, value, min = 0, max = 1e6, whole, mayBeUnknown, empty = 'unknown', onChange, width = 96 }: Props) {
+export function NumberBox({
+  label,
+  unit,
+  value,
+  min = 0,
+  max = 1e6,
+  whole,
+  mayBeUnknown,
+  empty = 'unknown',
+  onChange,
+  width = 96,
+}: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const text = typed ?? (value === null ? '' : String(value));
   const fault = faultOf(text, min, max, whole, mayBeUnknown);
@@ -37,7 +48,11 @@ export function NumberBox({ label, unit, value, min = 0, max = 1e6, whole, mayBe
       }}
       onBlur={() => fault === null && setTyped(null)}
       sx={{ width }}
-      slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: 'decimal' }, input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {} }}
+      slotProps={{
+        inputLabel: { shrink: true },
+        htmlInput: { inputMode: 'decimal' },
+        input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {},
+      }}
     />
   );
 }

@@ -18,13 +18,57 @@ export function OwnEsc() {
   const set = (next: Partial<Esc>) => put({ ...esc, ...next });
   return (
     <>
-      <TextField label="Name" value={esc.name} onChange={(e) => e.target.value.trim() !== '' && set({ name: e.target.value })} slotProps={{ htmlInput: { maxLength: 80 } }} sx={{ width: 150 }} />
-      <NumberBox label="Channels" whole min={1} max={12} width={70} value={esc.channels} onChange={(v) => v && set({ channels: v })} />
-      <FigureBox label="Continuous, each" unit="A" max={300} figure={esc.continuousAmps} onChange={(continuousAmps) => set({ continuousAmps })} />
-      <FigureBox label="Burst, each" unit="A" max={300} figure={esc.burstAmps} onChange={(burstAmps) => set({ burstAmps })} />
-      <FigureBox label="for" unit="s" max={600} figure={esc.burstSeconds} onChange={(burstSeconds) => set({ burstSeconds })} />
-      <FigureBox label="Most cells" unit="S" max={14} figure={esc.maxCells} onChange={(maxCells) => set({ maxCells })} />
-      <NumberBox label="Under the board" unit="mm" max={50} value={esc.heightMm} onChange={(v) => set({ heightMm: v ?? 0 })} />
+      <TextField
+        label="Name"
+        value={esc.name}
+        onChange={(e) => e.target.value.trim() !== '' && set({ name: e.target.value })}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+        sx={{ width: 150 }}
+      />
+      <NumberBox
+        label="Channels"
+        whole
+        min={1}
+        max={12}
+        width={70}
+        value={esc.channels}
+        onChange={(v) => v && set({ channels: v })}
+      />
+      <FigureBox
+        label="Continuous, each"
+        unit="A"
+        max={300}
+        figure={esc.continuousAmps}
+        onChange={(continuousAmps) => set({ continuousAmps })}
+      />
+      <FigureBox
+        label="Burst, each"
+        unit="A"
+        max={300}
+        figure={esc.burstAmps}
+        onChange={(burstAmps) => set({ burstAmps })}
+      />
+      <FigureBox
+        label="for"
+        unit="s"
+        max={600}
+        figure={esc.burstSeconds}
+        onChange={(burstSeconds) => set({ burstSeconds })}
+      />
+      <FigureBox
+        label="Most cells"
+        unit="S"
+        max={14}
+        figure={esc.maxCells}
+        onChange={(maxCells) => set({ maxCells })}
+      />
+      <NumberBox
+        label="Under the board"
+        unit="mm"
+        max={50}
+        value={esc.heightMm}
+        onChange={(v) => set({ heightMm: v ?? 0 })}
+      />
       <PinOrder pins={esc.pins} onChange={(pins) => set({ pins })} />
       <Button onClick={() => put(undefined)}>Take it out</Button>
     </>
@@ -38,7 +82,15 @@ function PinOrder({ pins, onChange }: { pins: string[]; onChange: (pins: string[
       key={pins.join(' ')}
       defaultValue={pins.join(' ')}
       placeholder="GND BAT CUR TLM 1 2 3 4"
-      onBlur={(e) => onChange(e.target.value.split(/[\s,;]+/).filter((p) => p !== '').map((p) => p.slice(0, 40)).slice(0, 20))}
+      onBlur={(e) =>
+        onChange(
+          e.target.value
+            .split(/[\s,;]+/)
+            .filter((p) => p !== '')
+            .map((p) => p.slice(0, 40))
+            .slice(0, 20),
+        )
+      }
       sx={{ minWidth: 240 }}
     />
   );

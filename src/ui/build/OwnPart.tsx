@@ -14,10 +14,29 @@ export function OwnPart({ name: said, onMake }: { name: string; onMake: (part: P
   const [price, setPrice] = useState<number | null>(null);
   const made = price === null ? null : ownPart(name, kind, Math.round(price * 100));
   return (
-    <Box component="form" aria-label="A part of your own" onSubmit={(e) => (e.preventDefault(), e.stopPropagation(), made && onMake(made))} sx={{ display: 'flex', gap: 1, alignItems: 'flex-end' }}>
-      <TextField label="Name of the part" value={name} onChange={(e) => setName(e.target.value)} slotProps={{ htmlInput: { maxLength: 80 } }} sx={{ flex: 1 }} />
+    <Box
+      component="form"
+      aria-label="A part of your own"
+      onSubmit={(e) => (e.preventDefault(), e.stopPropagation(), made && onMake(made))}
+      sx={{ display: 'flex', gap: 1, alignItems: 'flex-end' }}
+    >
+      <TextField
+        label="Name of the part"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+        sx={{ flex: 1 }}
+      />
       <Choice label="Kind" value={kind} words={peripheralKinds} onChange={setKind} />
-      <NumberBox label="Price, 0 if at home" unit="€" mayBeUnknown empty="" value={price} onChange={setPrice} width={110} />
+      <NumberBox
+        label="Price, 0 if at home"
+        unit="€"
+        mayBeUnknown
+        empty=""
+        value={price}
+        onChange={setPrice}
+        width={110}
+      />
       <Button type="submit" disabled={!made}>
         Make it one of my own
       </Button>

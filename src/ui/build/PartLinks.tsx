@@ -11,24 +11,53 @@ import { NumberBox } from './NumberBox';
 export function PartLinks({ links, onChange }: { links: readonly Link[]; onChange: (links: Link[]) => void }) {
   const put = (at: number, link: Link) => onChange(links.map((l, i) => (i === at ? link : l)));
   return (
-    <Box role="group" aria-label="What it asks of the board" sx={{ display: 'flex', flexDirection: 'column', gap: 0.25 }}>
+    <Box
+      role="group"
+      aria-label="What it asks of the board"
+      sx={{ display: 'flex', flexDirection: 'column', gap: 0.25 }}
+    >
       {links.map((link, at) => (
         <Box key={link.id} sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
-          <PickLink label="Asks for" value={choiceOf(link)} onPick={(choice) => put(at, { ...withLink([], choice)[0]!, id: link.id })} />
-          {link.kind === 'output' && <NumberBox label="How many" whole min={1} max={16} width={56} value={link.count} onChange={(count) => count && put(at, { ...link, count })} />}
-          {link.kind === 'i2c' && <Address value={link.address} onChange={(address) => put(at, { ...link, address })} />}
+          <PickLink
+            label="Asks for"
+            value={choiceOf(link)}
+            onPick={(choice) => put(at, { ...withLink([], choice)[0]!, id: link.id })}
+          />
+          {link.kind === 'output' && (
+            <NumberBox
+              label="How many"
+              whole
+              min={1}
+              max={16}
+              width={56}
+              value={link.count}
+              onChange={(count) => count && put(at, { ...link, count })}
+            />
+          )}
+          {link.kind === 'i2c' && (
+            <Address value={link.address} onChange={(address) => put(at, { ...link, address })} />
+          )}
           <Button onClick={() => onChange(links.filter((l) => l !== link))}>Remove</Button>
         </Box>
       ))}
       {links.length === 0 && <Box sx={{ fontSize: 12 }}>No wire to the board.</Box>}
-      {links.length < 8 && <PickLink label="One more" value="" onPick={(choice) => onChange(withLink(links, choice))} />}
+      {links.length < 8 && (
+        <PickLink label="One more" value="" onPick={(choice) => onChange(withLink(links, choice))} />
+      )}
     </Box>
   );
 }
 
 function PickLink({ label, value, onPick }: { label: string; value: string; onPick: (choice: string) => void }) {
   return (
-    <Select displayEmpty value={value} onChange={(e) => onPick(e.target.value)} inputProps={{ 'aria-label': label }} renderValue={(v) => (v === '' ? 'one more wire ...' : linkChoices.find((c) => c.id === v)!.says)} sx={{ flex: 1, minWidth: 0, fontSize: 12 }}>
+    <Select
+      displayEmpty
+      value={value}
+      onChange={(e) => onPick(e.target.value)}
+      inputProps={{ 'aria-label': label }}
+      renderValue={(v) => (v === '' ? 'one more wire ...' : linkChoices.find((c) => c.id === v)!.says)}
+      sx={{ flex: 1, minWidth: 0, fontSize: 12 }}
+    >
       {linkChoices.map((c) => (
         <MenuItem key={c.id} value={c.id}>
           {c.says}
@@ -48,5 +77,16 @@ function Address({ value, onChange }: { value: number | undefined; onChange: (ad
     setTyped(sound ? null : text);
     if (sound) onChange(empty ? undefined : n);
   };
-  return <TextField label="Address" placeholder="unknown" value={typed ?? (value === undefined ? '' : `0x${value.toString(16)}`)} error={typed !== null} helperText={typed === null ? undefined : '0x08 to 0x77'} onChange={(e) => setTyped(e.target.value)} onBlur={(e) => take(e.target.value)} sx={{ width: 62 }} />;
+  return (
+    <TextField
+      label="Address"
+      placeholder="unknown"
+      value={typed ?? (value === undefined ? '' : `0x${value.toString(16)}`)}
+      error={typed !== null}
+      helperText={typed === null ? undefined : '0x08 to 0x77'}
+      onChange={(e) => setTyped(e.target.value)}
+      onBlur={(e) => take(e.target.value)}
+      sx={{ width: 62 }}
+    />
+  );
 }

@@ -11,7 +11,19 @@ import { changedPart, movedPart, withoutPart } from './change';
 const priorities: Priority[] = ['must', 'should', 'nice'];
 
 /** One line of the list: what it is, what it needs, how important it is. */
-export function PartRow({ part, name, index, selected, onSelect }: { part: Part; name: string; index: number; selected: boolean; onSelect: () => void }) {
+export function PartRow({
+  part,
+  name,
+  index,
+  selected,
+  onSelect,
+}: {
+  part: Part;
+  name: string;
+  index: number;
+  selected: boolean;
+  onSelect: () => void;
+}) {
   const { edit } = useRoom();
   const { attributes, listeners, setNodeRef, transform, isDragging } = useSortable({ id: part.id });
   const { peripheral } = part;
@@ -29,13 +41,44 @@ export function PartRow({ part, name, index, selected, onSelect }: { part: Part;
         e.preventDefault();
         edit(`move ${part.id}`, (b) => movedPart(b, part.id, index + (e.key === 'ArrowUp' ? -1 : 1)));
       }}
-      sx={{ display: 'flex', alignItems: 'center', gap: 1, borderBottom: '1px solid var(--hair)', py: 0.5, px: 0.5, background: selected ? 'var(--copperSoft)' : 'transparent', opacity: isDragging ? 0.5 : 1 }}
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1,
+        borderBottom: '1px solid var(--hair)',
+        py: 0.5,
+        px: 0.5,
+        background: selected ? 'var(--copperSoft)' : 'transparent',
+        opacity: isDragging ? 0.5 : 1,
+      }}
       style={{ transform: transform ? `translateY(${transform.y}px)` : undefined }}
     >
-      <Box component="span" {...attributes} {...listeners} aria-label={`${index + 1}, move ${name}`} sx={{ cursor: 'grab', color: 'text.secondary', px: 0.5, width: 24, textAlign: 'right', fontSize: 12 }}>
+      <Box
+        component="span"
+        {...attributes}
+        {...listeners}
+        aria-label={`${index + 1}, move ${name}`}
+        sx={{ cursor: 'grab', color: 'text.secondary', px: 0.5, width: 24, textAlign: 'right', fontSize: 12 }}
+      >
         {index + 1}
       </Box>
-      <Box component="button" type="button" onClick={onSelect} aria-expanded={selected} sx={{ flex: 1, minWidth: 0, textAlign: 'left', background: 'none', border: 0, font: 'inherit', color: 'inherit', cursor: 'pointer', p: 0 }}>
+      <Box
+        component="button"
+        type="button"
+        onClick={onSelect}
+        aria-expanded={selected}
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          textAlign: 'left',
+          background: 'none',
+          border: 0,
+          font: 'inherit',
+          color: 'inherit',
+          cursor: 'pointer',
+          p: 0,
+        }}
+      >
         <Box component="span" sx={{ fontWeight: 600 }}>
           {name}
         </Box>
@@ -43,7 +86,17 @@ export function PartRow({ part, name, index, selected, onSelect }: { part: Part;
           {' '}
           {peripheral.kind}
         </Box>
-        <Box component="span" sx={{ display: 'block', fontSize: 12, color: 'text.secondary', whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}>
+        <Box
+          component="span"
+          sx={{
+            display: 'block',
+            fontSize: 12,
+            color: 'text.secondary',
+            whiteSpace: 'nowrap',
+            overflow: 'hidden',
+            textOverflow: 'ellipsis',
+          }}
+        >
           {needs}; {volts}
           {peripheral.modes.length > 1 ? `; ${peripheral.modes.length} ways to wire it` : ''}
           {part.onUsb ? '; works on USB' : ''}
@@ -53,7 +106,10 @@ export function PartRow({ part, name, index, selected, onSelect }: { part: Part;
       <Box component="span" sx={{ width: 50, textAlign: 'right', fontSize: 12 }}>
         {mass}
       </Box>
-      <Box component="span" sx={{ width: 64, textAlign: 'right', fontSize: 12, color: part.owned ? 'text.secondary' : undefined }}>
+      <Box
+        component="span"
+        sx={{ width: 64, textAlign: 'right', fontSize: 12, color: part.owned ? 'text.secondary' : undefined }}
+      >
         {part.owned ? 'owned' : `€${(peripheral.cents / 100).toFixed(2)}`}
       </Box>
       <Box role="radiogroup" aria-label={`How important is ${name}`} sx={{ display: 'flex' }}>
@@ -63,13 +119,24 @@ export function PartRow({ part, name, index, selected, onSelect }: { part: Part;
             role="radio"
             aria-checked={part.priority === p}
             onClick={() => edit(`priority ${part.id}`, (b) => changedPart(b, part.id, { priority: p }))}
-            sx={{ px: 0.75, py: 0, borderRadius: 0, color: part.priority === p ? 'text.primary' : 'text.secondary', borderBottom: part.priority === p ? '3px solid var(--copper)' : '3px solid transparent', fontWeight: part.priority === p ? 640 : 450 }}
+            sx={{
+              px: 0.75,
+              py: 0,
+              borderRadius: 0,
+              color: part.priority === p ? 'text.primary' : 'text.secondary',
+              borderBottom: part.priority === p ? '3px solid var(--copper)' : '3px solid transparent',
+              fontWeight: part.priority === p ? 640 : 450,
+            }}
           >
             {p}
           </Button>
         ))}
       </Box>
-      <Button aria-label={`Remove ${name}`} onClick={() => edit(`remove ${part.id}`, (b) => withoutPart(b, part.id))} sx={{ px: 0.75 }}>
+      <Button
+        aria-label={`Remove ${name}`}
+        onClick={() => edit(`remove ${part.id}`, (b) => withoutPart(b, part.id))}
+        sx={{ px: 0.75 }}
+      >
         Remove
       </Button>
     </Box>

@@ -22,11 +22,20 @@ type Supply = NonNullable<Mode['supply']>;
 export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }) {
   const { edit } = useRoom();
   const { peripheral } = part;
-  const change = (what: string, next: Partial<Peripheral>) => edit(`${what} ${part.id}`, (b) => changedPart(b, part.id, { peripheral: { ...b.parts.find((p) => p.id === part.id)!.peripheral, ...next } }));
-  const mode = (id: string, what: string, next: Partial<Mode>) => change(`${what} ${id}`, { modes: peripheral.modes.map((m) => (m.id === id ? { ...m, ...next } : m)) });
-  const supply = (id: string, what: string, next: Partial<Supply>) => mode(id, what, { supply: { ...peripheral.modes.find((m) => m.id === id)!.supply!, ...next } });
+  const change = (what: string, next: Partial<Peripheral>) =>
+    edit(`${what} ${part.id}`, (b) =>
+      changedPart(b, part.id, { peripheral: { ...b.parts.find((p) => p.id === part.id)!.peripheral, ...next } }),
+    );
+  const mode = (id: string, what: string, next: Partial<Mode>) =>
+    change(`${what} ${id}`, { modes: peripheral.modes.map((m) => (m.id === id ? { ...m, ...next } : m)) });
+  const supply = (id: string, what: string, next: Partial<Supply>) =>
+    mode(id, what, { supply: { ...peripheral.modes.find((m) => m.id === id)!.supply!, ...next } });
   return (
-    <Box component="section" aria-label={`Details of ${peripheral.name}`} sx={{ mt: 2, borderTop: '2px solid var(--copper)', pt: 1, display: 'flex', flexDirection: 'column', gap: 1.25 }}>
+    <Box
+      component="section"
+      aria-label={`Details of ${peripheral.name}`}
+      sx={{ mt: 2, borderTop: '2px solid var(--copper)', pt: 1, display: 'flex', flexDirection: 'column', gap: 1.25 }}
+    >
       <Box sx={{ display: 'flex', alignItems: 'baseline' }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
           {peripheral.name}
@@ -34,19 +43,62 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
         <Button onClick={onClose}>Close</Button>
       </Box>
       {peripheral.summary && <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{peripheral.summary}</Box>}
-      <TextField label="Name" value={peripheral.name} onChange={(e) => e.target.value.trim() !== '' && change('name', { name: e.target.value })} slotProps={{ htmlInput: { maxLength: 80 } }} />
+      <TextField
+        label="Name"
+        value={peripheral.name}
+        onChange={(e) => e.target.value.trim() !== '' && change('name', { name: e.target.value })}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+      />
       <Box sx={{ display: 'flex', gap: 1.5 }}>
         <FigureBox label="Mass" unit="g" figure={peripheral.massG} onChange={(massG) => change('mass', { massG })} />
-        <NumberBox label="Price" unit="€" value={peripheral.cents / 100} onChange={(v) => change('price', { cents: Math.round((v ?? 0) * 100) })} />
+        <NumberBox
+          label="Price"
+          unit="€"
+          value={peripheral.cents / 100}
+          onChange={(v) => change('price', { cents: Math.round((v ?? 0) * 100) })}
+        />
       </Box>
       <Box sx={{ display: 'flex', flexDirection: 'column' }}>
-        <FormControlLabel control={<Checkbox checked={part.onUsb} onChange={(e) => edit(`usb ${part.id}`, (b) => changedPart(b, part.id, { onUsb: e.target.checked }))} />} label="Must work from USB alone on the desk" />
-        <FormControlLabel control={<Checkbox checked={part.owned} onChange={(e) => edit(`owned ${part.id}`, (b) => changedPart(b, part.id, { owned: e.target.checked }))} />} label="At home already" />
+        <FormControlLabel
+          control={
+            <Checkbox
+              checked={part.onUsb}
+              onChange={(e) => edit(`usb ${part.id}`, (b) => changedPart(b, part.id, { onUsb: e.target.checked }))}
+            />
+          }
+          label="Must work from USB alone on the desk"
+        />
+        <FormControlLabel
+          control={
+            <Checkbox
+              checked={part.owned}
+              onChange={(e) => edit(`owned ${part.id}`, (b) => changedPart(b, part.id, { owned: e.target.checked }))}
+            />
+          }
+          label="At home already"
+        />
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, rowGap: 0.5, alignItems: 'flex-end' }}>
-        <Choice label="Sits, seen from the board" value={part.sits ?? usualPlace[peripheral.kind]} words={places} onChange={(sits) => edit(`place ${part.id}`, (b) => changedPart(b, part.id, { sits }))} />
-        <NumberBox label="Its wires" empty="routed" unit="mm" min={10} max={3000} width={120} mayBeUnknown value={part.wireMm ?? null} onChange={(v) => edit(`wire ${part.id}`, (b) => changedPart(b, part.id, { wireMm: v ?? undefined }))} />
-        <Box sx={{ fontSize: 12, color: 'text.secondary', width: '100%' }}>{part.wireMm === undefined ? 'Routed over the bay until you have measured them.' : 'As measured.'}</Box>
+        <Choice
+          label="Sits, seen from the board"
+          value={part.sits ?? usualPlace[peripheral.kind]}
+          words={places}
+          onChange={(sits) => edit(`place ${part.id}`, (b) => changedPart(b, part.id, { sits }))}
+        />
+        <NumberBox
+          label="Its wires"
+          empty="routed"
+          unit="mm"
+          min={10}
+          max={3000}
+          width={120}
+          mayBeUnknown
+          value={part.wireMm ?? null}
+          onChange={(v) => edit(`wire ${part.id}`, (b) => changedPart(b, part.id, { wireMm: v ?? undefined }))}
+        />
+        <Box sx={{ fontSize: 12, color: 'text.secondary', width: '100%' }}>
+          {part.wireMm === undefined ? 'Routed over the bay until you have measured them.' : 'As measured.'}
+        </Box>
       </Box>
       {peripheral.modes.map((m, i) => (
         <Box key={m.id} sx={{ borderTop: '1px solid var(--hair)', pt: 0.75 }}>
@@ -60,14 +112,54 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
               Lost: {l}
             </Box>
           ))}
-          <FormControlLabel control={<Checkbox checked={m.supply !== null} onChange={(_, yes) => mode(m.id, 'power', { supply: yes ? unsaidSupply : null })} />} label="Takes power from the board" />
+          <FormControlLabel
+            control={
+              <Checkbox
+                checked={m.supply !== null}
+                onChange={(_, yes) => mode(m.id, 'power', { supply: yes ? unsaidSupply : null })}
+              />
+            }
+            label="Takes power from the board"
+          />
           {m.supply && (
             <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, rowGap: 0.75, mt: 0.5 }}>
-              <FigureBox label="Least" unit="V" max={100} figure={m.supply.minVolts} onChange={(minVolts) => supply(m.id, 'min', { minVolts })} />
-              <FigureBox label="Most" unit="V" max={100} figure={m.supply.maxVolts} onChange={(maxVolts) => supply(m.id, 'max', { maxVolts })} />
-              <FigureBox label={`Steady at ${m.supply.atVolts} V`} unit="A" max={100} figure={m.supply.typicalAmps} onChange={(typicalAmps) => supply(m.id, 'typical', { typicalAmps })} />
-              <FigureBox label={`Peak at ${m.supply.atVolts} V`} unit="A" max={100} figure={m.supply.peakAmps} onChange={(peakAmps) => supply(m.id, 'peak', { peakAmps })} />
-              <NumberBox label="Amps said at" unit="V" min={1} max={60} width={86} value={m.supply.atVolts} onChange={(atVolts) => atVolts && supply(m.id, 'stated at', { atVolts })} />
+              <FigureBox
+                label="Least"
+                unit="V"
+                max={100}
+                figure={m.supply.minVolts}
+                onChange={(minVolts) => supply(m.id, 'min', { minVolts })}
+              />
+              <FigureBox
+                label="Most"
+                unit="V"
+                max={100}
+                figure={m.supply.maxVolts}
+                onChange={(maxVolts) => supply(m.id, 'max', { maxVolts })}
+              />
+              <FigureBox
+                label={`Steady at ${m.supply.atVolts} V`}
+                unit="A"
+                max={100}
+                figure={m.supply.typicalAmps}
+                onChange={(typicalAmps) => supply(m.id, 'typical', { typicalAmps })}
+              />
+              <FigureBox
+                label={`Peak at ${m.supply.atVolts} V`}
+                unit="A"
+                max={100}
+                figure={m.supply.peakAmps}
+                onChange={(peakAmps) => supply(m.id, 'peak', { peakAmps })}
+              />
+              <NumberBox
+                label="Amps said at"
+                unit="V"
+                min={1}
+                max={60}
+                width={86}
+                value={m.supply.atVolts}
+                onChange={(atVolts) => atVolts && supply(m.id, 'stated at', { atVolts })}
+              />
             </Box>
           )}
         </Box>

@@ -17,11 +17,19 @@ export function PasteParts() {
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState<Record<string, string>>({});
   const [own, setOwn] = useState<Record<string, Peripheral>>({});
-  const lines = readPartsList(text, shelf?.peripherals ?? []).map((l) => ({ ...l, part: l.part ?? own[l.line] ?? l.others.find((o) => o.id === chosen[l.line]) ?? null }));
+  const lines = readPartsList(text, shelf?.peripherals ?? []).map((l) => ({
+    ...l,
+    part: l.part ?? own[l.line] ?? l.others.find((o) => o.id === chosen[l.line]) ?? null,
+  }));
   const found = lines.filter((l) => l.part);
   const count = found.reduce((n, l) => n + l.count, 0);
   const add = () => {
-    edit('paste parts', (b) => found.reduce((build, l) => Array.from({ length: l.count }).reduce<typeof build>((x) => withPart(x, l.part!), build), b));
+    edit('paste parts', (b) =>
+      found.reduce(
+        (build, l) => Array.from({ length: l.count }).reduce<typeof build>((x) => withPart(x, l.part!), build),
+        b,
+      ),
+    );
     setOpen(false);
     setText('');
   };
@@ -33,7 +41,17 @@ export function PasteParts() {
           <Typography id="paste-parts" variant="h2">
             Paste a parts list
           </Typography>
-          <TextField multiline minRows={5} maxRows={10} fullWidth autoFocus value={text} onChange={(e) => setText(e.target.value)} placeholder="One part a line, or CSV: name; kind; count" slotProps={{ htmlInput: { 'aria-label': 'Parts list' } }} />
+          <TextField
+            multiline
+            minRows={5}
+            maxRows={10}
+            fullWidth
+            autoFocus
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            placeholder="One part a line, or CSV: name; kind; count"
+            slotProps={{ htmlInput: { 'aria-label': 'Parts list' } }}
+          />
           {lines.map((l, i) => (
             <Box key={i} sx={{ display: 'flex', gap: 1, borderBottom: '1px solid var(--hair)', py: 0.5 }}>
               <Box sx={{ width: 220, flexShrink: 0, overflowWrap: 'anywhere' }}>{l.line}</Box>
@@ -41,20 +59,47 @@ export function PasteParts() {
                 <Box sx={{ flex: 1 }}>
                   {l.count} x <Described part={l.part} />
                   {(chosen[l.line] ?? own[l.line]) && (
-                    <Button onClick={() => (setChosen(without(chosen, l.line)), setOwn(without(own, l.line)))} sx={{ ml: 1, py: 0 }}>
+                    <Button
+                      onClick={() => (setChosen(without(chosen, l.line)), setOwn(without(own, l.line)))}
+                      sx={{ ml: 1, py: 0 }}
+                    >
                       Another
                     </Button>
                   )}
                 </Box>
               ) : (
                 <Box sx={{ flex: 1 }}>
-                  <Box sx={{ color: 'error.main' }}>{l.others.length === 0 ? 'Nothing like it is in the library.' : 'Which one?'}</Box>
+                  <Box sx={{ color: 'error.main' }}>
+                    {l.others.length === 0 ? 'Nothing like it is in the library.' : 'Which one?'}
+                  </Box>
                   {l.others.map((o) => (
-                    <Box key={o.id} component="button" type="button" onClick={() => setChosen({ ...chosen, [l.line]: o.id })} sx={{ display: 'block', width: '100%', textAlign: 'left', background: 'none', border: 0, font: 'inherit', color: 'primary.main', cursor: 'pointer', px: 0, py: 0.25, '&:hover': { background: 'var(--copperSoft)' } }}>
+                    <Box
+                      key={o.id}
+                      component="button"
+                      type="button"
+                      onClick={() => setChosen({ ...chosen, [l.line]: o.id })}
+                      sx={{
+                        display: 'block',
+                        width: '100%',
+                        textAlign: 'left',
+                        background: 'none',
+                        border: 0,
+                        font: 'inherit',
+                        color: 'primary.main',
+                        cursor: 'pointer',
+                        px: 0,
+                        py: 0.25,
+                        '&:hover': { background: 'var(--copperSoft)' },
+                      }}
+                    >
                       <Described part={o} />
                     </Box>
                   ))}
-                  <OwnPart key={l.line} name={l.line} onMake={(part) => setOwn((made) => ({ ...made, [l.line]: part }))} />
+                  <OwnPart
+                    key={l.line}
+                    name={l.line}
+                    onMake={(part) => setOwn((made) => ({ ...made, [l.line]: part }))}
+                  />
                 </Box>
               )}
             </Box>
@@ -78,7 +123,8 @@ function Described({ part }: { part: Peripheral }) {
       <b>{part.name}</b>
       <Box component="span" sx={{ color: 'text.secondary' }}>
         {' '}
-        {part.kind}: {part.modes[0]!.links.map(linkWords).join(', ') || 'no wire to the board'}; €{(part.cents / 100).toFixed(2)}
+        {part.kind}: {part.modes[0]!.links.map(linkWords).join(', ') || 'no wire to the board'}; €
+        {(part.cents / 100).toFixed(2)}
       </Box>
     </>
   );

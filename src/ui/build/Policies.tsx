@@ -15,7 +15,11 @@ export function Policies() {
         <Box component="h2" sx={{ m: 0, fontSize: 13, fontWeight: 620 }}>
           Policies
         </Box>
-        <Box sx={{ flex: 1, fontSize: 12.5, color: 'text.secondary' }}>{moved.length === 0 ? 'all at their defaults' : moved.map((s) => `${s.asks.replace(/[?]$/, '')}: ${wordsOf(s, build.policies[s.policy])}`).join('; ')}</Box>
+        <Box sx={{ flex: 1, fontSize: 12.5, color: 'text.secondary' }}>
+          {moved.length === 0
+            ? 'all at their defaults'
+            : moved.map((s) => `${s.asks.replace(/[?]$/, '')}: ${wordsOf(s, build.policies[s.policy])}`).join('; ')}
+        </Box>
         <Button variant="outlined" aria-expanded={open} onClick={() => setOpen(!open)}>
           {open ? 'Close' : 'Change'}
         </Button>
@@ -36,14 +40,26 @@ function Question({ school }: { school: School }) {
   const withPolicy = (value: string): PolicySet => ({ ...build.policies, [school.policy]: value }) as PolicySet;
   const look = (value: string) => {
     setPreview({ value, moved: null });
-    void ranking.ask({ ...build, policies: withPolicy(value) }).then((after) => setPreview({ value, moved: whatMoved(ranking.ranked ?? [], after) }));
+    void ranking
+      .ask({ ...build, policies: withPolicy(value) })
+      .then((after) => setPreview({ value, moved: whatMoved(ranking.ranked ?? [], after) }));
   };
   return (
-    <Box role="group" aria-label={school.asks} sx={{ borderTop: '1px solid var(--hair)', py: 0.75, mt: 0.75, fontSize: 12.5 }}>
+    <Box
+      role="group"
+      aria-label={school.asks}
+      sx={{ borderTop: '1px solid var(--hair)', py: 0.75, mt: 0.75, fontSize: 12.5 }}
+    >
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'center' }}>
         <Box sx={{ fontWeight: 600, mr: 0.5 }}>{school.asks}</Box>
         {school.ways.map((w) => (
-          <Button key={w.value} aria-pressed={w.value === now} variant={w.value === now ? 'contained' : 'outlined'} onClick={() => (w.value === now ? setPreview(null) : look(w.value))} sx={{ py: 0 }}>
+          <Button
+            key={w.value}
+            aria-pressed={w.value === now}
+            variant={w.value === now ? 'contained' : 'outlined'}
+            onClick={() => (w.value === now ? setPreview(null) : look(w.value))}
+            sx={{ py: 0 }}
+          >
             {w.means}
           </Button>
         ))}
@@ -83,7 +99,8 @@ function Effect({ moved }: { moved: Moved[] }) {
       <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
         {telling.slice(0, 5).map((m) => (
           <li key={m.boardId}>
-            {m.name}: {m.before === m.after ? m.after : `${m.before} becomes ${m.after}`}, {m.from === m.to ? `still place ${m.to}` : `from ${m.from} to ${m.to}`}. {m.because}
+            {m.name}: {m.before === m.after ? m.after : `${m.before} becomes ${m.after}`},{' '}
+            {m.from === m.to ? `still place ${m.to}` : `from ${m.from} to ${m.to}`}. {m.because}
           </li>
         ))}
       </Box>

@@ -32,9 +32,17 @@ export function Variants() {
       gone = true;
     };
   }, []);
-  const kin = list.filter((b) => b.id !== build.id && (b.forkOf === build.id || b.id === build.forkOf || (build.forkOf !== undefined && b.forkOf === build.forkOf)));
+  const kin = list.filter(
+    (b) =>
+      b.id !== build.id &&
+      (b.forkOf === build.id || b.id === build.forkOf || (build.forkOf !== undefined && b.forkOf === build.forkOf)),
+  );
   const fork = async () => {
-    const { said: answer } = await askServer<{ id: string }>('/api/builds', { method: 'POST', body: JSON.stringify({ name: name.trim(), from: build.id }) }, 'The server does not answer. Nothing was forked.');
+    const { said: answer } = await askServer<{ id: string }>(
+      '/api/builds',
+      { method: 'POST', body: JSON.stringify({ name: name.trim(), from: build.id }) },
+      'The server does not answer. Nothing was forked.',
+    );
     if (answer.id) router.push(`/b/${answer.id}`);
     else setSaid(answer.sentence);
   };
@@ -44,15 +52,26 @@ export function Variants() {
     if (!read.ok) return setSaid('That build cannot be read just now.');
     setCompared({ id, other: read.value, ranked: await ranking.ask(read.value) });
   };
-  const whole = (ranked: Ranked[] | null) => new Map((ranked ?? []).filter((r) => carries(r.climb)).map((r) => [r.climb.boardId, r.climb.boardName]));
+  const whole = (ranked: Ranked[] | null) =>
+    new Map((ranked ?? []).filter((r) => carries(r.climb)).map((r) => [r.climb.boardId, r.climb.boardName]));
   const here = whole(ranking.ranked);
   const there = whole(compared?.ranked ?? null);
-  const only = (a: Map<string, string>, b: Map<string, string>) => [...a].filter(([id]) => !b.has(id)).map(([, n]) => n).join(', ') || 'none';
+  const only = (a: Map<string, string>, b: Map<string, string>) =>
+    [...a]
+      .filter(([id]) => !b.has(id))
+      .map(([, n]) => n)
+      .join(', ') || 'none';
   return (
     <Box component="section" aria-label="Variants" sx={{ mt: 2, fontSize: 12.5 }}>
       <Typography variant="h2">What if</Typography>
       <Box component="form" onSubmit={(e) => (e.preventDefault(), void fork())} sx={{ display: 'flex', gap: 1 }}>
-        <TextField value={name} onChange={(e) => setName(e.target.value)} placeholder="Name of a variant" slotProps={{ htmlInput: { 'aria-label': 'Name of a variant', maxLength: 80 } }} sx={{ flex: 1 }} />
+        <TextField
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          placeholder="Name of a variant"
+          slotProps={{ htmlInput: { 'aria-label': 'Name of a variant', maxLength: 80 } }}
+          sx={{ flex: 1 }}
+        />
         <Button type="submit" variant="outlined" disabled={!name.trim()}>
           Fork
         </Button>
@@ -68,13 +87,27 @@ export function Variants() {
       ))}
       {compared && (
         <Box role="status" sx={{ borderLeft: '3px solid var(--copper)', pl: 1 }}>
-          Carry both: {[...here].filter(([id]) => there.has(id)).map(([, n]) => n).join(', ') || 'none'}. Only this build: {only(here, there)}. Only {compared.other.name}: {only(there, here)}.
+          Carry both:{' '}
+          {[...here]
+            .filter(([id]) => there.has(id))
+            .map(([, n]) => n)
+            .join(', ') || 'none'}
+          . Only this build: {only(here, there)}. Only {compared.other.name}: {only(there, here)}.
           <br />
           <Button
             variant="outlined"
             onClick={() => {
               const { id, name: own, forkOf, picks, log, done, stage } = build;
-              edit(`take over ${compared.id}`, () => ({ ...compared.other, id, name: own, picks, log, done, stage, ...(forkOf === undefined ? { forkOf: undefined } : { forkOf }) }));
+              edit(`take over ${compared.id}`, () => ({
+                ...compared.other,
+                id,
+                name: own,
+                picks,
+                log,
+                done,
+                stage,
+                ...(forkOf === undefined ? { forkOf: undefined } : { forkOf }),
+              }));
               setCompared(null);
             }}
           >

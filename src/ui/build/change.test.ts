@@ -3,14 +3,21 @@ import { describe, expect, test } from 'vitest';
 import { makeBuild, makePart } from '@/core/tests/make';
 import { changedPart, movedPart, withoutPart, withPart } from './change';
 
-const three = makeBuild({}, ['a', 'b', 'c'].map((id) => makePart(id, {})));
+const three = makeBuild(
+  {},
+  ['a', 'b', 'c'].map((id) => makePart(id, {})),
+);
 const ids = (build: typeof three) => build.parts.map((p) => p.id).join('');
 
 describe('edits of the parts list', () => {
   test('the same part twice gets a number of its own, and a receiver is expected to live on USB', () => {
     const camera = makePart('cam', {}, { kind: 'camera' }).peripheral;
     const twice = withPart(withPart(withPart(makeBuild(), camera), camera), camera);
-    expect(twice.parts.map((p) => [p.id, p.onUsb])).toEqual([['cam', false], ['cam-2', false], ['cam-3', false]]);
+    expect(twice.parts.map((p) => [p.id, p.onUsb])).toEqual([
+      ['cam', false],
+      ['cam-2', false],
+      ['cam-3', false],
+    ]);
     expect(withPart(makeBuild(), makePart('rx', {}, { kind: 'receiver' }).peripheral).parts[0]!.onUsb).toBe(true);
   });
   test('what is added is a copy: a later change of the shelf does not reach into the build', () => {
@@ -33,9 +40,11 @@ describe('edits of the parts list', () => {
     expect(ids(withoutPart(three, 'b'))).toBe('ac');
   });
   test('any order of moves keeps every part, once', () => {
-    fc.assert(fc.property(fc.array(fc.tuple(fc.constantFrom('a', 'b', 'c', 'x'), fc.integer({ min: -3, max: 5 }))), (moves) => {
-      const end = moves.reduce((build, [id, to]) => movedPart(build, id, to), three);
-      expect([...end.parts.map((p) => p.id)].sort()).toEqual(['a', 'b', 'c']);
-    }));
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.constantFrom('a', 'b', 'c', 'x'), fc.integer({ min: -3, max: 5 }))), (moves) => {
+        const end = moves.reduce((build, [id, to]) => movedPart(build, id, to), three);
+        expect([...end.parts.map((p) => p.id)].sort()).toEqual(['a', 'b', 'c']);
+      }),
+    );
   });
 });

@@ -5,7 +5,13 @@ export function withPart(build: Build, peripheral: Peripheral, priority: Priorit
   const taken = new Set(build.parts.map((p) => p.id));
   let id = peripheral.id;
   for (let n = 2; taken.has(id); n++) id = `${peripheral.id}-${n}`;
-  const part: Part = { id, priority, onUsb: peripheral.kind === 'receiver', owned: false, peripheral: structuredClone(peripheral) };
+  const part: Part = {
+    id,
+    priority,
+    onUsb: peripheral.kind === 'receiver',
+    owned: false,
+    peripheral: structuredClone(peripheral),
+  };
   return { ...build, parts: [...build.parts, part] };
 }
 

@@ -22,10 +22,17 @@ const most = 5;
 export function CompareScreen() {
   const { build, ranking } = useRoom();
   const [view, setView] = useQueryStates(address, { history: 'replace' });
-  if (!ranking.ranked) return <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>The boards are climbing ...</Box>;
+  if (!ranking.ranked)
+    return (
+      <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
+        The boards are climbing ...
+      </Box>
+    );
   const byId = new Map(ranking.ranked.map((r) => [r.climb.boardId, r]));
   const ids = view.boards.filter((id) => byId.has(id));
-  const chosen = (ids.length > 0 ? ids : ranking.ranked.slice(0, 3).map((r) => r.climb.boardId)).slice(0, most).map((id) => byId.get(id)!);
+  const chosen = (ids.length > 0 ? ids : ranking.ranked.slice(0, 3).map((r) => r.climb.boardId))
+    .slice(0, most)
+    .map((id) => byId.get(id)!);
   const rows = sideBySide(chosen.map((r) => r.climb)).filter((r) => r.group !== 'rungs' && (view.all || r.differs));
   const setIds = (next: string[]) => void setView({ boards: next });
   const shownIds = chosen.map((r) => r.climb.boardId);
@@ -34,7 +41,13 @@ export function CompareScreen() {
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mb: 1 }}>
         <Typography variant="h1">Side by side</Typography>
         {chosen.length < most && (
-          <Select displayEmpty value="" onChange={(e) => setIds([...shownIds, e.target.value])} inputProps={{ 'aria-label': 'Add a board' }} renderValue={() => 'Add a board'}>
+          <Select
+            displayEmpty
+            value=""
+            onChange={(e) => setIds([...shownIds, e.target.value])}
+            inputProps={{ 'aria-label': 'Add a board' }}
+            renderValue={() => 'Add a board'}
+          >
             {ranking.ranked
               .filter((r) => !shownIds.includes(r.climb.boardId))
               .slice(0, 60)
@@ -45,9 +58,25 @@ export function CompareScreen() {
               ))}
           </Select>
         )}
-        <FormControlLabel control={<Checkbox checked={!view.all} onChange={(e) => void setView({ all: e.target.checked ? null : true })} />} label="only what differs" />
+        <FormControlLabel
+          control={
+            <Checkbox checked={!view.all} onChange={(e) => void setView({ all: e.target.checked ? null : true })} />
+          }
+          label="only what differs"
+        />
         <Box sx={{ flex: 1 }} />
-        <Button onClick={() => void navigator.clipboard.writeText(asText(rows, chosen.map((r) => r.climb)))}>Copy as text</Button>
+        <Button
+          onClick={() =>
+            void navigator.clipboard.writeText(
+              asText(
+                rows,
+                chosen.map((r) => r.climb),
+              ),
+            )
+          }
+        >
+          Copy as text
+        </Button>
       </Box>
       <table>
         <thead>
@@ -58,7 +87,9 @@ export function CompareScreen() {
                 <Link href={`/b/${build.id}/board/${r.climb.boardId}`}>{r.climb.boardName}</Link>
                 <Box sx={{ color: verdictColour[r.climb.verdict] }}>{r.climb.verdict}</Box>
                 place {r.rank}
-                {chosen.length > 2 && <Button onClick={() => setIds(shownIds.filter((id) => id !== r.climb.boardId))}>Remove</Button>}
+                {chosen.length > 2 && (
+                  <Button onClick={() => setIds(shownIds.filter((id) => id !== r.climb.boardId))}>Remove</Button>
+                )}
               </th>
             ))}
           </tr>
@@ -100,7 +131,11 @@ const pitch = 24;
 
 function RungNames({ climb }: { climb: Climb }) {
   return (
-    <Box component="ol" reversed sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: 'column-reverse' }}>
+    <Box
+      component="ol"
+      reversed
+      sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: 'column-reverse' }}
+    >
       {climb.rungs.map((r) => (
         <Box component="li" key={r.rung} sx={{ height: pitch, lineHeight: `${pitch}px`, fontSize: 12 }}>
           {r.rung} {r.name}
@@ -118,8 +153,25 @@ function Upright({ climb }: { climb: Climb }) {
     <svg width={230} height={height} role="img" aria-label={climb.rungs.map((r) => `${r.name} ${r.state}`).join(', ')}>
       {[11, 29].map((x) => (
         <g key={x}>
-          <line x1={x} x2={x} y1={height} y2={reached + (climb.stopsAt === null ? 0 : 7)} stroke="var(--ink)" strokeWidth={1.8} />
-          {climb.stopsAt !== null && <line x1={x} x2={x} y1={reached - 7} y2={0} stroke="var(--pencil)" strokeWidth={0.8} strokeDasharray="5 3" />}
+          <line
+            x1={x}
+            x2={x}
+            y1={height}
+            y2={reached + (climb.stopsAt === null ? 0 : 7)}
+            stroke="var(--ink)"
+            strokeWidth={1.8}
+          />
+          {climb.stopsAt !== null && (
+            <line
+              x1={x}
+              x2={x}
+              y1={reached - 7}
+              y2={0}
+              stroke="var(--pencil)"
+              strokeWidth={0.8}
+              strokeDasharray="5 3"
+            />
+          )}
         </g>
       ))}
       {climb.rungs.map((r, i) => {
@@ -129,9 +181,16 @@ function Upright({ climb }: { climb: Climb }) {
             <g transform={`translate(20 ${height - (i + 0.5) * pitch}) rotate(90)`}>
               <RungMark state={r.state} reach={(r.margin ?? 0) / 0.5} pencil={pencil} />
             </g>
-            <text x={46} y={height - (i + 0.5) * pitch + 4} fontSize={11} fill={pencil ? 'var(--faded)' : stateColour[r.state]}>
+            <text
+              x={46}
+              y={height - (i + 0.5) * pitch + 4}
+              fontSize={11}
+              fill={pencil ? 'var(--faded)' : stateColour[r.state]}
+            >
               {r.state}
-              {r.margin !== null && !pencil ? `, ${Math.round(Math.abs(r.margin) * 100)} % ${r.margin < 0 ? 'short' : 'to spare'}` : ''}
+              {r.margin !== null && !pencil
+                ? `, ${Math.round(Math.abs(r.margin) * 100)} % ${r.margin < 0 ? 'short' : 'to spare'}`
+                : ''}
             </text>
           </g>
         );
@@ -141,5 +200,7 @@ function Upright({ climb }: { climb: Climb }) {
 }
 
 function asText(rows: { what: string; cells: string[] }[], climbs: Climb[]): string {
-  return [['', ...climbs.map((c) => `${c.boardName} (${c.verdict})`)], ...rows.map((r) => [r.what, ...r.cells])].map((r) => r.join('\t')).join('\n');
+  return [['', ...climbs.map((c) => `${c.boardName} (${c.verdict})`)], ...rows.map((r) => [r.what, ...r.cells])]
+    .map((r) => r.join('\t'))
+    .join('\n');
 }

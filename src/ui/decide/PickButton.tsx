@@ -13,7 +13,11 @@ export function PickButton({ ranked, firstShare }: { ranked: Ranked; firstShare:
     <Button
       variant="outlined"
       onClick={() =>
-        edit(`pick ${board.id}`, (b) => ({ ...b, stage: 'picked', picks: [...b.picks, pickOf(b, board, ranked, firstShare, new Date().toISOString().slice(0, 10))].slice(-20) }))
+        edit(`pick ${board.id}`, (b) => ({
+          ...b,
+          stage: 'picked',
+          picks: [...b.picks, pickOf(b, board, ranked, firstShare, new Date().toISOString().slice(0, 10))].slice(-20),
+        }))
       }
     >
       Pick {board.name}

@@ -23,12 +23,17 @@ export function QuestionsScreen() {
   return (
     <Box sx={{ p: 2, maxWidth: 980 }}>
       <Typography variant="h1">Questions</Typography>
-      {!questions && <Box role="status" sx={{ color: 'text.secondary' }}>Every unknown is being tried at all it could be ...</Box>}
+      {!questions && (
+        <Box role="status" sx={{ color: 'text.secondary' }}>
+          Every unknown is being tried at all it could be ...
+        </Box>
+      )}
       {asked === 0 && (
         <Box sx={{ mt: 1 }}>
           {first && carries(first.climb) ? (
             <>
-              <strong>You know enough.</strong> No figure that is unknown or in doubt, whatever it turns out to be, changes the pick: {first.climb.boardName}, {outcomeWords(first.climb)}.
+              <strong>You know enough.</strong> No figure that is unknown or in doubt, whatever it turns out to be,
+              changes the pick: {first.climb.boardName}, {outcomeWords(first.climb)}.
             </>
           ) : (
             `No figure that is unknown or in doubt makes a board carry the build, whatever it turns out to be.${first ? ` Nearest: ${first.climb.boardName}, ${outcomeWords(first.climb)}.` : ''}`
@@ -37,7 +42,10 @@ export function QuestionsScreen() {
       )}
       {asked !== null && asked > 0 && (
         <Box sx={{ color: 'text.secondary', mb: 1 }}>
-          {asked === 1 ? 'One figure that is unknown or cannot be true' : `${asked} figures that are unknown or cannot be true`} could still change the pick. All others do not matter for this build.
+          {asked === 1
+            ? 'One figure that is unknown or cannot be true'
+            : `${asked} figures that are unknown or cannot be true`}{' '}
+          could still change the pick. All others do not matter for this build.
         </Box>
       )}
       {questions?.build.map((q) => (
@@ -54,7 +62,9 @@ export function QuestionsScreen() {
 function OfBuild({ question: q }: { question: BuildQuestion }) {
   const { build, edit } = useRoom();
   const [value, setValue] = useState<number | null>(null);
-  const answer = () => value !== null && edit('answer', (b) => withBuildFigure(b, q.path, value, q.origin, new Date().toISOString().slice(0, 10)));
+  const answer = () =>
+    value !== null &&
+    edit('answer', (b) => withBuildFigure(b, q.path, value, q.origin, new Date().toISOString().slice(0, 10)));
   return (
     <Box sx={{ borderTop: '1px solid var(--hair)', py: 1 }}>
       <strong>
@@ -62,7 +72,11 @@ function OfBuild({ question: q }: { question: BuildQuestion }) {
       </strong>
       <Box sx={{ fontSize: 12.5 }}>Picked then: {q.wouldPick}.</Box>
       <Box sx={{ fontSize: 12.5 }}>{q.measure}</Box>
-      <Box component="form" onSubmit={(e) => (e.preventDefault(), answer())} sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}>
+      <Box
+        component="form"
+        onSubmit={(e) => (e.preventDefault(), answer())}
+        sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}
+      >
         <NumberBox label={`Answer, ${q.unit}`} value={value} mayBeUnknown empty="" onChange={setValue} width={120} />
         <Button type="submit" variant="outlined" disabled={value === null}>
           Answer
@@ -80,8 +94,17 @@ function One({ question: q }: { question: Question }) {
   const board = shelf?.boards.find((b) => b.id === q.boardId);
   const answer = async () => {
     if (!board) return;
-    const made = withTyped(board, q.field, value, { origin, seen: new Date().toISOString().slice(0, 10), source: 'answer to a question', who: `${origin}, answered` });
-    setSaid(made ? ((await putBoard(made)) ?? null) : 'That is not a value of this figure. A number, yes or no, or the word as printed.');
+    const made = withTyped(board, q.field, value, {
+      origin,
+      seen: new Date().toISOString().slice(0, 10),
+      source: 'answer to a question',
+      who: `${origin}, answered`,
+    });
+    setSaid(
+      made
+        ? ((await putBoard(made)) ?? null)
+        : 'That is not a value of this figure. A number, yes or no, or the word as printed.',
+    );
   };
   return (
     <Box sx={{ borderTop: '1px solid var(--hair)', py: 1 }}>
@@ -101,8 +124,18 @@ function One({ question: q }: { question: Question }) {
         <Button onClick={() => void navigator.clipboard.writeText(q.ask)}>Copy</Button>
       </Box>
       {q.measure && <Box sx={{ fontSize: 12.5 }}>Or find out: {q.measure}</Box>}
-      <Box component="form" onSubmit={(e) => (e.preventDefault(), void answer())} sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5 }}>
-        <TextField value={value} onChange={(e) => setValue(e.target.value)} placeholder={`answer${q.unit ? `, ${q.unit}` : ''}`} slotProps={{ htmlInput: { 'aria-label': `Answer: ${q.boardName}, ${q.says}` } }} sx={{ width: 120 }} />
+      <Box
+        component="form"
+        onSubmit={(e) => (e.preventDefault(), void answer())}
+        sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5 }}
+      >
+        <TextField
+          value={value}
+          onChange={(e) => setValue(e.target.value)}
+          placeholder={`answer${q.unit ? `, ${q.unit}` : ''}`}
+          slotProps={{ htmlInput: { 'aria-label': `Answer: ${q.boardName}, ${q.says}` } }}
+          sx={{ width: 120 }}
+        />
         <Select value={origin} onChange={(e) => setOrigin(e.target.value)} inputProps={{ 'aria-label': 'Whose word' }}>
           {(['manual', 'report', 'print', 'measured', 'claim'] as const).map((o) => (
             <MenuItem key={o} value={o}>

@@ -19,20 +19,43 @@ export function TradeScreen() {
   const whole = ranking.ranked?.filter((r) => carries(r.climb)) ?? [];
   const first = whole[0] ?? null;
   const tipping = useDecide(first ? { about: 'tipping', board: first.climb.boardId } : null);
-  if (!ranking.ranked) return <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>The boards are climbing ...</Box>;
+  if (!ranking.ranked)
+    return (
+      <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
+        The boards are climbing ...
+      </Box>
+    );
   const standings = frontierOf(whole.map((r) => r.climb));
   const share = (id: string) => robustness?.boards.find((b) => b.boardId === id)?.byRank[0] ?? null;
   return (
-    <Box sx={{ p: 2, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.1fr) minmax(0, 1fr)' }, gap: 3 }}>
+    <Box
+      sx={{
+        p: 2,
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.1fr) minmax(0, 1fr)' },
+        gap: 3,
+      }}
+    >
       <Box sx={{ minWidth: 0 }}>
         <Typography variant="h1">Trade-off</Typography>
-        {whole.length === 0 && <p>No board carries this build yet, so there is nothing to weigh. The ladder says where each stops, and the fixes what would help.</p>}
+        {whole.length === 0 && (
+          <p>
+            No board carries this build yet, so there is nothing to weigh. The ladder says where each stops, and the
+            fixes what would help.
+          </p>
+        )}
         {whole.length > 0 && <Frontier standings={standings} />}
         <Typography variant="h2" sx={{ mt: 2 }}>
           How far can a figure go before the pick changes?
         </Typography>
-        {!tipping && first && <Box role="status" sx={{ color: 'text.secondary' }}>Each figure of {first.climb.boardName} is being turned ...</Box>}
-        {tipping?.length === 0 && <Box>No single figure of {first?.climb.boardName}, moved alone, changes the pick.</Box>}
+        {!tipping && first && (
+          <Box role="status" sx={{ color: 'text.secondary' }}>
+            Each figure of {first.climb.boardName} is being turned ...
+          </Box>
+        )}
+        {tipping?.length === 0 && (
+          <Box>No single figure of {first?.climb.boardName}, moved alone, changes the pick.</Box>
+        )}
         <Box component="ul" sx={{ m: 0, pl: 2.5, fontSize: 12.5 }}>
           {tipping?.slice(0, 8).map((t) => (
             <li key={t.field + t.direction}>
@@ -48,8 +71,16 @@ export function TradeScreen() {
         <Typography variant="h2" sx={{ mt: 2 }}>
           Who wins, over all weightings that agree with that?
         </Typography>
-        {!robustness && <Box role="status" sx={{ color: 'text.secondary' }}>Weightings are being tried ...</Box>}
-        {robustness && robustness.samples === 0 && <Box role="alert">What you say rules itself out: no weighting agrees with all of it. Take one statement back.</Box>}
+        {!robustness && (
+          <Box role="status" sx={{ color: 'text.secondary' }}>
+            Weightings are being tried ...
+          </Box>
+        )}
+        {robustness && robustness.samples === 0 && (
+          <Box role="alert">
+            What you say rules itself out: no weighting agrees with all of it. Take one statement back.
+          </Box>
+        )}
         {robustness?.boards
           .filter((b) => b.byRank[0]! > 0.004)
           .sort((a, b) => b.byRank[0]! - a.byRank[0]!)
@@ -63,20 +94,32 @@ export function TradeScreen() {
                   <Box sx={{ flex: 1 }}>wins for {Math.round(b.byRank[0]! * 100)} % of reasonable weightings</Box>
                   <PickButton ranked={ranked} firstShare={share(b.boardId)} />
                 </Box>
-                <Box sx={{ display: 'flex', height: 14, border: '1px solid var(--ink)', mt: 0.25 }} role="img" aria-label={b.byRank.slice(0, 4).map((s, i) => `place ${i + 1}: ${Math.round(s * 100)} %`).join(', ')}>
+                <Box
+                  sx={{ display: 'flex', height: 14, border: '1px solid var(--ink)', mt: 0.25 }}
+                  role="img"
+                  aria-label={b.byRank
+                    .slice(0, 4)
+                    .map((s, i) => `place ${i + 1}: ${Math.round(s * 100)} %`)
+                    .join(', ')}
+                >
                   {b.byRank.slice(0, 4).map((s, i) => (
-                    <Box key={i} sx={{ width: `${s * 100}%`, background: 'var(--ink)', opacity: [1, 0.55, 0.3, 0.15][i] }} />
+                    <Box
+                      key={i}
+                      sx={{ width: `${s * 100}%`, background: 'var(--ink)', opacity: [1, 0.55, 0.3, 0.15][i] }}
+                    />
                   ))}
                 </Box>
                 <Box sx={{ fontSize: 12, color: 'text.secondary' }}>
-                  {b.says}. Second {Math.round(b.byRank[1]! * 100 || 0)} %, third {Math.round(b.byRank[2]! * 100 || 0)} %.
+                  {b.says}. Second {Math.round(b.byRank[1]! * 100 || 0)} %, third {Math.round(b.byRank[2]! * 100 || 0)}{' '}
+                  %.
                 </Box>
               </Box>
             );
           })}
         {robustness && robustness.samples > 0 && (
           <Box sx={{ fontSize: 12, color: 'text.secondary', mt: 0.5 }}>
-            {robustness.samples} weightings, spread evenly; shares are right to within {(robustness.error * 100).toFixed(1)} %. Unknown figures count at their worst. Build: {build.name}.
+            {robustness.samples} weightings, spread evenly; shares are right to within{' '}
+            {(robustness.error * 100).toFixed(1)} %. Unknown figures count at their worst. Build: {build.name}.
           </Box>
         )}
       </Box>
@@ -94,12 +137,48 @@ function Frontier({ standings }: { standings: Standing[] }) {
         <ResponsiveContainer>
           <ScatterChart accessibilityLayer={false} margin={{ top: 8, right: 16, bottom: 18, left: 8 }}>
             <CartesianGrid stroke="var(--hair)" />
-            <XAxis type="number" dataKey="euro" name="to pay" unit=" €" domain={['auto', 'auto']} tick={{ fontSize: 11, fill: 'var(--faded)' }} label={{ value: 'to pay, €', position: 'insideBottom', offset: -10, fontSize: 11, fill: 'var(--faded)' }} />
-            <YAxis type="number" dataKey="grams" name="grams" unit=" g" domain={['auto', 'auto']} tick={{ fontSize: 11, fill: 'var(--faded)' }} />
-            <Tooltip cursor={false} content={({ payload }) => (payload?.[0] ? <Box sx={{ background: 'var(--ink)', color: 'var(--paper)', p: 0.75, fontSize: 12 }}>{words(payload[0].payload as ReturnType<typeof point>)}</Box> : null)} />
+            <XAxis
+              type="number"
+              dataKey="euro"
+              name="to pay"
+              unit=" €"
+              domain={['auto', 'auto']}
+              tick={{ fontSize: 11, fill: 'var(--faded)' }}
+              label={{ value: 'to pay, €', position: 'insideBottom', offset: -10, fontSize: 11, fill: 'var(--faded)' }}
+            />
+            <YAxis
+              type="number"
+              dataKey="grams"
+              name="grams"
+              unit=" g"
+              domain={['auto', 'auto']}
+              tick={{ fontSize: 11, fill: 'var(--faded)' }}
+            />
+            <Tooltip
+              cursor={false}
+              content={({ payload }) =>
+                payload?.[0] ? (
+                  <Box sx={{ background: 'var(--ink)', color: 'var(--paper)', p: 0.75, fontSize: 12 }}>
+                    {words(payload[0].payload as ReturnType<typeof point>)}
+                  </Box>
+                ) : null
+              }
+            />
             <Legend verticalAlign="top" height={22} wrapperStyle={{ fontSize: 12 }} />
-            <Scatter name="beaten on nothing" data={open} fill="var(--copper)" shape="square" isAnimationActive={false} />
-            <Scatter name="beaten by another" data={beaten} fill="var(--pencil)" shape="circle" isAnimationActive={false} />
+            <Scatter
+              name="beaten on nothing"
+              data={open}
+              fill="var(--copper)"
+              shape="square"
+              isAnimationActive={false}
+            />
+            <Scatter
+              name="beaten by another"
+              data={beaten}
+              fill="var(--pencil)"
+              shape="circle"
+              isAnimationActive={false}
+            />
           </ScatterChart>
         </ResponsiveContainer>
       </Box>
@@ -139,7 +218,8 @@ function Weighing() {
   const [more, setMore] = useState<RungName>('Weight');
   const [than, setThan] = useState<RungName>('Cost');
   const { statements } = build.weighing;
-  const set = (next: typeof statements) => edit('weighing', (b) => ({ ...b, weighing: { ...b.weighing, statements: next } }));
+  const set = (next: typeof statements) =>
+    edit('weighing', (b) => ({ ...b, weighing: { ...b.weighing, statements: next } }));
   const choose = (value: RungName, onChange: (r: RungName) => void, label: string) => (
     <Select value={value} onChange={(e) => onChange(e.target.value)} inputProps={{ 'aria-label': label }}>
       {rungNames.map((r) => (
@@ -151,7 +231,11 @@ function Weighing() {
   );
   return (
     <Box sx={{ fontSize: 12.5 }}>
-      {statements.length === 0 && <Box sx={{ color: 'text.secondary' }}>Nothing said yet: every weighting of the ten rungs counts as reasonable.</Box>}
+      {statements.length === 0 && (
+        <Box sx={{ color: 'text.secondary' }}>
+          Nothing said yet: every weighting of the ten rungs counts as reasonable.
+        </Box>
+      )}
       {statements.map((s, i) => (
         <Box key={i} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
           <Box sx={{ flex: 1 }}>
@@ -162,7 +246,11 @@ function Weighing() {
       ))}
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.5 }}>
         {choose(more, setMore, 'Matters more')} matters more than {choose(than, setThan, 'Matters less')}
-        <Button variant="outlined" disabled={more === than || statements.some((s) => s.more === more && s.than === than)} onClick={() => set([...statements, { more, than }])}>
+        <Button
+          variant="outlined"
+          disabled={more === than || statements.some((s) => s.more === more && s.than === than)}
+          onClick={() => set([...statements, { more, than }])}
+        >
           Say so
         </Button>
       </Box>
@@ -198,7 +286,9 @@ function Picks() {
                 ))}
               </ul>
             </details>
-            <Button onClick={() => edit('drop pick', (b) => ({ ...b, picks: b.picks.filter((x) => x.id !== p.id) }))}>Remove from the list</Button>
+            <Button onClick={() => edit('drop pick', (b) => ({ ...b, picks: b.picks.filter((x) => x.id !== p.id) }))}>
+              Remove from the list
+            </Button>
           </Box>
         );
       })}

@@ -12,9 +12,29 @@ export function BuildLine() {
   const { build, undo, redo, canUndo, canRedo } = useRoom();
   const { mode, setMode } = useColorScheme();
   const mounts = build.frame.mounts.map((m) => `${m.patternMm} mm`).join(' or ');
-  const facts = [`${build.pack.cells}S`, mounts, counted(build.parts.length, 'part'), `limit ${build.limits.takeOffMassG} g`, `budget €${(build.limits.budgetCents / 100).toFixed(0)}`, `pick: ${build.picks.at(-1)?.board.name ?? 'none'}`];
+  const facts = [
+    `${build.pack.cells}S`,
+    mounts,
+    counted(build.parts.length, 'part'),
+    `limit ${build.limits.takeOffMassG} g`,
+    `budget €${(build.limits.budgetCents / 100).toFixed(0)}`,
+    `pick: ${build.picks.at(-1)?.board.name ?? 'none'}`,
+  ];
   return (
-    <Box component="header" className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, height: 40, borderBottom: '1px solid var(--hair)', whiteSpace: 'nowrap', overflow: 'hidden' }}>
+    <Box
+      component="header"
+      className="no-print"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1,
+        px: 2,
+        height: 40,
+        borderBottom: '1px solid var(--hair)',
+        whiteSpace: 'nowrap',
+        overflow: 'hidden',
+      }}
+    >
       <Box sx={{ flex: 1, overflow: 'hidden', textOverflow: 'ellipsis' }}>
         <Box component="strong" sx={{ fontWeight: 640, fontSize: 15 }}>
           {build.name}
@@ -31,7 +51,9 @@ export function BuildLine() {
       <Button onClick={redo} disabled={!canRedo} title="Ctrl+Shift+Z">
         Redo
       </Button>
-      <Button onClick={() => setMode(mode === 'dark' ? 'light' : 'dark')}>{mode === 'dark' ? 'Day' : 'Night'} bench</Button>
+      <Button onClick={() => setMode(mode === 'dark' ? 'light' : 'dark')}>
+        {mode === 'dark' ? 'Day' : 'Night'} bench
+      </Button>
     </Box>
   );
 }

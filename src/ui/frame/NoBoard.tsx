@@ -7,7 +7,8 @@ export function NoBoard() {
   const { build } = useRoom();
   return (
     <Box role="status" sx={{ p: 3 }}>
-      No board of this name is on the shelf. <Link href={`/b/${build.id}/ladder`}>Back to the ladder</Link> or <Link href={`/b/${build.id}/shelf`}>to the shelf</Link>.
+      No board of this name is on the shelf. <Link href={`/b/${build.id}/ladder`}>Back to the ladder</Link> or{' '}
+      <Link href={`/b/${build.id}/shelf`}>to the shelf</Link>.
     </Box>
   );
 }

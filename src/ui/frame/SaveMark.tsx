@@ -7,10 +7,21 @@ import { useRoom } from '../room/BuildRoom';
 /** Where the last change is: on the server, on its way, or kept in this browser. */
 export function SaveMark() {
   const { save } = useRoom();
-  const words = { saved: 'Saved', saving: 'Saving ...', 'kept here': 'Kept in this browser', refused: 'Not saved', conflict: 'Two versions' }[save.kind];
+  const words = {
+    saved: 'Saved',
+    saving: 'Saving ...',
+    'kept here': 'Kept in this browser',
+    refused: 'Not saved',
+    conflict: 'Two versions',
+  }[save.kind];
   const calm = save.kind === 'saved' || save.kind === 'saving';
   return (
-    <Box component="span" role="status" data-save={save.kind} sx={{ fontSize: 12, color: calm ? 'text.secondary' : 'error.main' }}>
+    <Box
+      component="span"
+      role="status"
+      data-save={save.kind}
+      sx={{ fontSize: 12, color: calm ? 'text.secondary' : 'error.main' }}
+    >
       {words}
     </Box>
   );
@@ -20,12 +31,31 @@ export function SaveMark() {
 export function SaveTrouble() {
   const { save, keepMine, takeTheirs } = useRoom();
   if (save.kind === 'saved' || save.kind === 'saving') return null;
-  const time = save.kind === 'conflict' ? new Date(save.theirs.savedAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) : '';
+  const time =
+    save.kind === 'conflict'
+      ? new Date(save.theirs.savedAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
+      : '';
   return (
-    <Box role="alert" className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 1.5, px: 2, py: 0.75, borderBottom: '1px solid var(--breaks)', background: 'var(--copperSoft)', fontSize: 13 }}>
+    <Box
+      role="alert"
+      className="no-print"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1.5,
+        px: 2,
+        py: 0.75,
+        borderBottom: '1px solid var(--breaks)',
+        background: 'var(--copperSoft)',
+        fontSize: 13,
+      }}
+    >
       {save.kind === 'conflict' ? (
         <>
-          <span>Another tab or person saved this build at {time}. Your version is still here; nothing is lost until you choose.</span>
+          <span>
+            Another tab or person saved this build at {time}. Your version is still here; nothing is lost until you
+            choose.
+          </span>
           <Button variant="outlined" onClick={keepMine}>
             Keep mine
           </Button>

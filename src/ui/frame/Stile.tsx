@@ -24,50 +24,170 @@ export function Stile() {
   const kept = named && board ? `?board=${board.climb.boardId}` : '';
   const stages: Stage[] = [
     { name: 'Build', href: base, says: counted(build.parts.length, 'part'), here: path === base },
-    { name: 'Shelf', href: `${base}/shelf`, says: shelf ? counted(shelf.boards.length, 'board') : '...', here: path.startsWith(`${base}/shelf`) },
-    { name: 'Ladder', href: `${base}/ladder`, says: fits === undefined ? 'working ...' : `${fits} of ${ranking.ranked!.length} fit`, here: path === `${base}/ladder` },
+    {
+      name: 'Shelf',
+      href: `${base}/shelf`,
+      says: shelf ? counted(shelf.boards.length, 'board') : '...',
+      here: path.startsWith(`${base}/shelf`),
+    },
+    {
+      name: 'Ladder',
+      href: `${base}/ladder`,
+      says: fits === undefined ? 'working ...' : `${fits} of ${ranking.ranked!.length} fit`,
+      here: path === `${base}/ladder`,
+    },
     ...(board
       ? [
-          { name: 'Findings', href: `${base}/board/${board.climb.boardId}`, says: board.climb.boardName, here: path.startsWith(`${base}/board/`) },
-          { name: 'Hookup', href: `${base}/hookup/${board.climb.boardId}`, says: `${board.climb.hookup.freePorts} port${board.climb.hookup.freePorts === 1 ? '' : 's'} free`, here: path.startsWith(`${base}/hookup/`) },
+          {
+            name: 'Findings',
+            href: `${base}/board/${board.climb.boardId}`,
+            says: board.climb.boardName,
+            here: path.startsWith(`${base}/board/`),
+          },
+          {
+            name: 'Hookup',
+            href: `${base}/hookup/${board.climb.boardId}`,
+            says: `${board.climb.hookup.freePorts} port${board.climb.hookup.freePorts === 1 ? '' : 's'} free`,
+            here: path.startsWith(`${base}/hookup/`),
+          },
         ]
       : []),
     { name: 'Side by side', href: `${base}/compare`, says: '', here: path === `${base}/compare` },
-    { name: 'Trade-off', href: `${base}/trade`, says: build.picks.length > 0 ? `picked: ${build.picks.at(-1)!.board.name}` : 'no pick yet', here: path === `${base}/trade` },
-    { name: 'Questions', href: `${base}/questions`, says: undecidedWords(ranking.ranked), here: path === `${base}/questions` },
-    { name: 'Basket', href: `${base}/basket${kept}`, says: build.stage === 'planned' ? '' : build.stage, here: path === `${base}/basket` },
-    { name: 'Build sheet', href: `${base}/sheet${kept}`, says: `${Object.keys(build.done).length} steps done`, here: path === `${base}/sheet` },
+    {
+      name: 'Trade-off',
+      href: `${base}/trade`,
+      says: build.picks.length > 0 ? `picked: ${build.picks.at(-1)!.board.name}` : 'no pick yet',
+      here: path === `${base}/trade`,
+    },
+    {
+      name: 'Questions',
+      href: `${base}/questions`,
+      says: undecidedWords(ranking.ranked),
+      here: path === `${base}/questions`,
+    },
+    {
+      name: 'Basket',
+      href: `${base}/basket${kept}`,
+      says: build.stage === 'planned' ? '' : build.stage,
+      here: path === `${base}/basket`,
+    },
+    {
+      name: 'Build sheet',
+      href: `${base}/sheet${kept}`,
+      says: `${Object.keys(build.done).length} steps done`,
+      here: path === `${base}/sheet`,
+    },
     { name: 'Bench', href: `${base}/bench${kept}`, says: '', here: path === `${base}/bench` },
-    { name: 'Logbook', href: `${base}/log${kept}`, says: build.log.length > 0 ? counted(build.log.length, 'entry') : '', here: path === `${base}/log` },
+    {
+      name: 'Logbook',
+      href: `${base}/log${kept}`,
+      says: build.log.length > 0 ? counted(build.log.length, 'entry') : '',
+      here: path === `${base}/log`,
+    },
   ];
   return (
-    <Box component="nav" aria-label="Stages" aria-busy={ranking.busy} className="no-print" sx={{ width: { xs: 'auto', sm: 124 }, flexShrink: 0, borderRight: { sm: '1px solid var(--hair)' }, borderBottom: { xs: '1px solid var(--hair)', sm: 0 }, display: 'flex', flexDirection: { xs: 'row', sm: 'column' }, alignItems: { xs: 'center', sm: 'stretch' }, gap: { xs: 2, sm: 0 }, px: 1.5, py: { xs: 0.5, sm: 2 }, overflowX: { xs: 'auto', sm: 'visible' }, whiteSpace: { xs: 'nowrap', sm: 'normal' } }}>
-      <Box component={Link} href="/" sx={{ fontWeight: 680, fontSize: 19, fontStretch: '80%', color: 'text.primary', textDecoration: 'none', mb: { xs: 0, sm: 2 } }}>
+    <Box
+      component="nav"
+      aria-label="Stages"
+      aria-busy={ranking.busy}
+      className="no-print"
+      sx={{
+        width: { xs: 'auto', sm: 124 },
+        flexShrink: 0,
+        borderRight: { sm: '1px solid var(--hair)' },
+        borderBottom: { xs: '1px solid var(--hair)', sm: 0 },
+        display: 'flex',
+        flexDirection: { xs: 'row', sm: 'column' },
+        alignItems: { xs: 'center', sm: 'stretch' },
+        gap: { xs: 2, sm: 0 },
+        px: 1.5,
+        py: { xs: 0.5, sm: 2 },
+        overflowX: { xs: 'auto', sm: 'visible' },
+        whiteSpace: { xs: 'nowrap', sm: 'normal' },
+      }}
+    >
+      <Box
+        component={Link}
+        href="/"
+        sx={{
+          fontWeight: 680,
+          fontSize: 19,
+          fontStretch: '80%',
+          color: 'text.primary',
+          textDecoration: 'none',
+          mb: { xs: 0, sm: 2 },
+        }}
+      >
         Rung
       </Box>
-      <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: { xs: 'row', sm: 'column-reverse' }, gap: { xs: 2, sm: 0 }, mt: { sm: 'auto' }, position: 'relative', borderLeft: { sm: '2px solid var(--ink)' }, borderRight: { sm: '2px solid var(--ink)' }, pt: { sm: 3 } }}>
+      <Box
+        component="ol"
+        sx={{
+          m: 0,
+          p: 0,
+          listStyle: 'none',
+          display: 'flex',
+          flexDirection: { xs: 'row', sm: 'column-reverse' },
+          gap: { xs: 2, sm: 0 },
+          mt: { sm: 'auto' },
+          position: 'relative',
+          borderLeft: { sm: '2px solid var(--ink)' },
+          borderRight: { sm: '2px solid var(--ink)' },
+          pt: { sm: 3 },
+        }}
+      >
         {stages.map((s) => (
-          <Box component="li" key={s.name} sx={{ position: 'relative', height: { sm: 46 }, display: 'flex', flexDirection: 'column', justifyContent: 'flex-end' }}>
+          <Box
+            component="li"
+            key={s.name}
+            sx={{
+              position: 'relative',
+              height: { sm: 46 },
+              display: 'flex',
+              flexDirection: 'column',
+              justifyContent: 'flex-end',
+            }}
+          >
             <Box
               component={Link}
               href={s.href}
               // Addresses that follow the cursor of the ladder change with every key.
               prefetch={named ? false : null}
               aria-current={s.here ? 'page' : undefined}
-              sx={{ textDecoration: 'none', color: s.here ? 'primary.main' : 'text.primary', textAlign: 'center', pb: 0.5, lineHeight: 1.25 }}
+              sx={{
+                textDecoration: 'none',
+                color: s.here ? 'primary.main' : 'text.primary',
+                textAlign: 'center',
+                pb: 0.5,
+                lineHeight: 1.25,
+              }}
             >
               <Box component="span" sx={{ display: 'block', fontWeight: s.here ? 660 : 520, fontSize: 13 }}>
                 {s.name}
               </Box>
-              <Box component="span" sx={{ display: { xs: 'none', sm: 'block' }, fontSize: 11, color: 'text.secondary' }}>
+              <Box
+                component="span"
+                sx={{ display: { xs: 'none', sm: 'block' }, fontSize: 11, color: 'text.secondary' }}
+              >
                 {s.says}
               </Box>
             </Box>
-            <Box aria-hidden sx={{ height: s.here ? 5 : 2, mx: '-6px', background: s.here ? 'var(--copper)' : 'var(--ink)' }} />
+            <Box
+              aria-hidden
+              sx={{ height: s.here ? 5 : 2, mx: '-6px', background: s.here ? 'var(--copper)' : 'var(--ink)' }}
+            />
           </Box>
         ))}
       </Box>
-      <Box aria-hidden sx={{ display: { xs: 'none', sm: 'block' }, height: 18, borderLeft: '2px solid var(--ink)', borderRight: '2px solid var(--ink)' }} />
+      <Box
+        aria-hidden
+        sx={{
+          display: { xs: 'none', sm: 'block' },
+          height: 18,
+          borderLeft: '2px solid var(--ink)',
+          borderRight: '2px solid var(--ink)',
+        }}
+      />
     </Box>
   );
 }

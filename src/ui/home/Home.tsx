@@ -28,7 +28,11 @@ export function Home({ builds }: { builds: BuildCard[] }) {
   const [fault, setFault] = useState<string | null>(null);
   const create = async (event: FormEvent) => {
     event.preventDefault();
-    const { said } = await askServer<{ id: string }>('/api/builds', { method: 'POST', body: JSON.stringify({ name }) }, 'The server does not answer. The name is still here; try again in a moment.');
+    const { said } = await askServer<{ id: string }>(
+      '/api/builds',
+      { method: 'POST', body: JSON.stringify({ name }) },
+      'The server does not answer. The name is still here; try again in a moment.',
+    );
     if (said.id) router.push(`/b/${said.id}`);
     else setFault(said.sentence);
   };
@@ -38,10 +42,17 @@ export function Home({ builds }: { builds: BuildCard[] }) {
         Rung
       </Typography>
       <Typography sx={{ maxWidth: 640, color: 'text.secondary', mt: 0.5 }}>
-        Write down what must hang off the flight controller. Every board on the shelf then climbs ten rungs, and you see which one carries your build, where the others stop, and how to wire the one you pick.
+        Write down what must hang off the flight controller. Every board on the shelf then climbs ten rungs, and you see
+        which one carries your build, where the others stop, and how to wire the one you pick.
       </Typography>
       <Box component="form" onSubmit={create} sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end', mt: 3 }}>
-        <TextField label="Name of a new build" value={name} onChange={(e) => setName(e.target.value)} slotProps={{ htmlInput: { maxLength: 80 } }} sx={{ width: 260 }} />
+        <TextField
+          label="Name of a new build"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          slotProps={{ htmlInput: { maxLength: 80 } }}
+          sx={{ width: 260 }}
+        />
         <Button type="submit" variant="contained" disabled={name.trim() === ''}>
           Start a build
         </Button>
@@ -96,7 +107,9 @@ export function Home({ builds }: { builds: BuildCard[] }) {
 
 /** Which builds wait for parts, by the week in which the last parcel is due. */
 function Waiting({ builds }: { builds: BuildCard[] }) {
-  const waiting = builds.filter((b) => b.stage === 'ordered' && b.arrivesOn).sort((a, b) => a.arrivesOn!.localeCompare(b.arrivesOn!));
+  const waiting = builds
+    .filter((b) => b.stage === 'ordered' && b.arrivesOn)
+    .sort((a, b) => a.arrivesOn!.localeCompare(b.arrivesOn!));
   if (waiting.length === 0) return null;
   const weeks = [...new Set(waiting.map((b) => mondayOf(b.arrivesOn!)))];
   return (

@@ -26,7 +26,11 @@ export function ImportFile() {
   const send = async (file: File) => {
     if (file.size > mostBytes) return setSaid({ sentence: `${file.name} is larger than 50 MB. Nothing was changed.` });
     setSaid({ sentence: `Reading ${file.name} ...` });
-    const answer = await askServer<Said>('/api/import', { method: 'POST', body: file }, 'The server does not answer. Nothing was changed.');
+    const answer = await askServer<Said>(
+      '/api/import',
+      { method: 'POST', body: file },
+      'The server does not answer. Nothing was changed.',
+    );
     setSaid(answer.said);
     if (answer.ok) router.refresh();
   };
@@ -49,7 +53,9 @@ export function ImportFile() {
       />
       {said && (
         <Box role="status" sx={{ mt: 1, maxWidth: 560, fontSize: 12 }}>
-          {said.ok ? `Came in: ${said.boards} boards, ${said.peripherals} parts, ${said.builds?.length ?? 0} builds.` : said.sentence}
+          {said.ok
+            ? `Came in: ${said.boards} boards, ${said.peripherals} parts, ${said.builds?.length ?? 0} builds.`
+            : said.sentence}
           {said.faults && (
             <ul>
               {said.faults.slice(0, 8).map((f, i) => (

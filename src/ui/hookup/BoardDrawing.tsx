@@ -23,7 +23,14 @@ export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props
   const outline = outlineOf(board, area, 292);
   const hasUnderside = board.pads.some((p) => p.face === 'bottom');
   const top = placePads(board, outline, 'top', padInset);
-  const under = hasUnderside ? placePads(board, { ...outline, x: outline.x + 26, y: outline.y + 26, width: outline.width - 52, height: outline.height - 52 }, 'bottom', padInset) : [];
+  const under = hasUnderside
+    ? placePads(
+        board,
+        { ...outline, x: outline.x + 26, y: outline.y + 26, width: outline.width - 52, height: outline.height - 52 },
+        'bottom',
+        padInset,
+      )
+    : [];
   const pads = [...top, ...under];
   const rows = new Map([...labelRows(top), ...labelRows(under)]);
   const at = new Map(pads.map((p) => [p.id, p]));
@@ -31,31 +38,71 @@ export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props
     ...p,
     ends: [
       ...p.links.flatMap((l) => l.pads.map((x) => ({ pad: at.get(x.pad), supply: false, gauge: 28 }))),
-      ...(p.supply?.pads ?? []).map((x) => ({ pad: at.get(x), supply: true, gauge: supplyGauge(climb.hookup, p.supply!) })),
+      ...(p.supply?.pads ?? []).map((x) => ({
+        pad: at.get(x),
+        supply: true,
+        gauge: supplyGauge(climb.hookup, p.supply!),
+      })),
     ].filter((e): e is { pad: PlacedPad; supply: boolean; gauge: number } => e.pad !== undefined),
   }));
-  const mean = (p: (typeof parts)[number], key: 'x' | 'y') => (p.ends.length > 0 ? p.ends.reduce((s, e) => s + e.pad[key], 0) / p.ends.length : area[key === 'x' ? 'width' : 'height'] / 2);
+  const mean = (p: (typeof parts)[number], key: 'x' | 'y') =>
+    p.ends.length > 0
+      ? p.ends.reduce((s, e) => s + e.pad[key], 0) / p.ends.length
+      : area[key === 'x' ? 'width' : 'height'] / 2;
   const byX = [...parts].sort((a, b) => mean(a, 'x') - mean(b, 'x'));
   const half = Math.ceil(byX.length / 2);
   const side = (list: typeof parts, x: number) =>
     [...list]
       .sort((a, b) => mean(a, 'y') - mean(b, 'y'))
-      .map((p, i) => ({ ...p, x, y: ((i + 0.5) * area.height) / list.length - boxHeight / 2, left: x < area.width / 2 }));
+      .map((p, i) => ({
+        ...p,
+        x,
+        y: ((i + 0.5) * area.height) / list.length - boxHeight / 2,
+        left: x < area.width / 2,
+      }));
   const boxes = [...side(byX.slice(0, half), 4), ...side(byX.slice(half), area.width - boxWidth - 4)];
   const used = new Set(parts.flatMap((p) => p.ends.map((e) => e.pad.id)));
   const held = new Map(climb.hookup.held.map((h) => [h.pad, h.by]));
 
   return (
-    <svg viewBox={`0 0 ${area.width} ${area.height}`} style={{ width: '100%', maxHeight: 470 }} role="group" aria-label="The board with its pads and the wires of this hookup; the table below says the same in words">
+    <svg
+      viewBox={`0 0 ${area.width} ${area.height}`}
+      style={{ width: '100%', maxHeight: 470 }}
+      role="group"
+      aria-label="The board with its pads and the wires of this hookup; the table below says the same in words"
+    >
       <rect {...rectOf(outline)} rx={6} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.8} />
-      {[[0.06, 0.06], [0.94, 0.06], [0.06, 0.94], [0.94, 0.94]].map(([fx, fy]) => (
-        <circle key={`${fx}${fy}`} cx={outline.x + fx! * outline.width} cy={outline.y + fy! * outline.height} r={1.2 * outline.mmPx} fill="none" stroke="var(--pencil)" />
+      {[
+        [0.06, 0.06],
+        [0.94, 0.06],
+        [0.06, 0.94],
+        [0.94, 0.94],
+      ].map(([fx, fy]) => (
+        <circle
+          key={`${fx}${fy}`}
+          cx={outline.x + fx! * outline.width}
+          cy={outline.y + fy! * outline.height}
+          r={1.2 * outline.mmPx}
+          fill="none"
+          stroke="var(--pencil)"
+        />
       ))}
-      <path d={`M ${outline.x + outline.width / 2} ${outline.y + 40} l -8 14 h 16 z`} fill="none" stroke="var(--pencil)" />
+      <path
+        d={`M ${outline.x + outline.width / 2} ${outline.y + 40} l -8 14 h 16 z`}
+        fill="none"
+        stroke="var(--pencil)"
+      />
       <text x={outline.x + outline.width / 2} y={outline.y + 68} textAnchor="middle" fontSize={10} fill="var(--faded)">
         nose
       </text>
-      <text x={outline.x + outline.width / 2} y={outline.y + outline.height / 2 + 26} textAnchor="middle" fontSize={13} fontWeight={600} fill="var(--ink)">
+      <text
+        x={outline.x + outline.width / 2}
+        y={outline.y + outline.height / 2 + 26}
+        textAnchor="middle"
+        fontSize={13}
+        fontWeight={600}
+        fill="var(--ink)"
+      >
         {board.name}
       </text>
       {board.usb.side !== 'unknown' && <UsbMark outline={outline} side={board.usb.side} />}
@@ -80,13 +127,29 @@ export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props
       )}
       {pads.map((p) => (
         <g key={p.id}>
-          <rect x={p.x - 5} y={p.y - 5} width={10} height={10} rx={2} fill={used.has(p.id) ? 'var(--ink)' : 'var(--paper)'} stroke="var(--ink)" strokeWidth={1} />
+          <rect
+            x={p.x - 5}
+            y={p.y - 5}
+            width={10}
+            height={10}
+            rx={2}
+            fill={used.has(p.id) ? 'var(--ink)' : 'var(--paper)'}
+            stroke="var(--ink)"
+            strokeWidth={1}
+          />
           {held.has(p.id) && !used.has(p.id) && (
             <path d={`M ${p.x - 5} ${p.y + 5} l 10 -10`} stroke="var(--ink)" strokeWidth={1}>
               <title>{`${p.label}: held by ${held.get(p.id)}`}</title>
             </path>
           )}
-          <text {...labelAt(p, rows.get(p.id) ?? 0)} fontSize={8.5} fill="var(--ink)" stroke="var(--sheet)" strokeWidth={2.5} paintOrder="stroke">
+          <text
+            {...labelAt(p, rows.get(p.id) ?? 0)}
+            fontSize={8.5}
+            fill="var(--ink)"
+            stroke="var(--sheet)"
+            strokeWidth={2.5}
+            paintOrder="stroke"
+          >
             {p.label}
           </text>
         </g>
@@ -106,12 +169,27 @@ export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props
           }}
           style={{ cursor: 'pointer' }}
         >
-          <rect x={b.x} y={b.y} width={boxWidth} height={boxHeight} rx={2} fill={b.id === selected ? 'var(--copperSoft)' : 'var(--paper)'} stroke={b.mode ? 'var(--ink)' : 'var(--breaks)'} strokeDasharray={b.mode ? undefined : '4 3'} strokeWidth={b.id === selected ? 2 : 1} />
+          <rect
+            x={b.x}
+            y={b.y}
+            width={boxWidth}
+            height={boxHeight}
+            rx={2}
+            fill={b.id === selected ? 'var(--copperSoft)' : 'var(--paper)'}
+            stroke={b.mode ? 'var(--ink)' : 'var(--breaks)'}
+            strokeDasharray={b.mode ? undefined : '4 3'}
+            strokeWidth={b.id === selected ? 2 : 1}
+          />
           <text x={b.x + 7} y={b.y + 16} fontSize={11.5} fontWeight={600} fill="var(--ink)">
             {clip(b.name, 27)}
           </text>
           <text x={b.x + 7} y={b.y + 31} fontSize={10} fill={b.mode ? 'var(--faded)' : 'var(--breaks)'}>
-            {b.mode ? clip(`${b.links.map((l) => l.on).join(', ') || 'no signal'}${b.supply ? `; ${b.supply.on}${gaugeWords(b.ends)}` : ''}${locked.has(b.id) ? '; locked' : ''}`, 36) : `left out (${b.priority})`}
+            {b.mode
+              ? clip(
+                  `${b.links.map((l) => l.on).join(', ') || 'no signal'}${b.supply ? `; ${b.supply.on}${gaugeWords(b.ends)}` : ''}${locked.has(b.id) ? '; locked' : ''}`,
+                  36,
+                )
+              : `left out (${b.priority})`}
           </text>
         </g>
       ))}
@@ -161,8 +239,22 @@ function UsbMark({ outline, side }: { outline: { x: number; y: number; width: nu
   const cy = side === 'front' ? y : side === 'rear' ? y + height : y + height / 2;
   return (
     <g aria-hidden>
-      <rect x={cx - (flat ? 14 : 4)} y={cy - (flat ? 4 : 14)} width={flat ? 28 : 8} height={flat ? 8 : 28} fill="var(--hair)" stroke="var(--ink)" />
-      <text x={cx} y={cy + 3} fontSize={7} textAnchor="middle" fill="var(--ink)" transform={flat ? undefined : `rotate(-90 ${cx} ${cy})`}>
+      <rect
+        x={cx - (flat ? 14 : 4)}
+        y={cy - (flat ? 4 : 14)}
+        width={flat ? 28 : 8}
+        height={flat ? 8 : 28}
+        fill="var(--hair)"
+        stroke="var(--ink)"
+      />
+      <text
+        x={cx}
+        y={cy + 3}
+        fontSize={7}
+        textAnchor="middle"
+        fill="var(--ink)"
+        transform={flat ? undefined : `rotate(-90 ${cx} ${cy})`}
+      >
         USB
       </text>
     </g>

@@ -11,25 +11,48 @@ export function Bridges({ board }: { board: Board }) {
   const answers = useExplain(build, board, board.bridges.length > 0 ? { about: 'bridges' } : null);
   if (board.bridges.length === 0) return null;
   const locks = build.locks[board.id] ?? [];
-  const setLocks = (next: Lock[]) => edit(`lock bridge ${board.id}`, (b) => ({ ...b, locks: { ...b.locks, [board.id]: next } }));
+  const setLocks = (next: Lock[]) =>
+    edit(`lock bridge ${board.id}`, (b) => ({ ...b, locks: { ...b.locks, [board.id]: next } }));
   return (
     <section aria-label="Bridges">
       <Typography variant="h2">Bridges</Typography>
-      {!answers && <Box role="status" sx={{ color: 'text.secondary', fontSize: 12.5 }}>Every position is being solved ...</Box>}
+      {!answers && (
+        <Box role="status" sx={{ color: 'text.secondary', fontSize: 12.5 }}>
+          Every position is being solved ...
+        </Box>
+      )}
       {answers?.map(({ bridge, label, alternatives }) => (
         <Box key={bridge} sx={{ mt: 0.5 }}>
           <Box sx={{ fontSize: 12, color: 'text.secondary' }}>
-            {label}, delivered at {board.bridges.find((b) => b.id === bridge)?.positions.find((p) => p.id === board.bridges.find((b) => b.id === bridge)?.factory)?.label}
+            {label}, delivered at{' '}
+            {
+              board.bridges
+                .find((b) => b.id === bridge)
+                ?.positions.find((p) => p.id === board.bridges.find((b) => b.id === bridge)?.factory)?.label
+            }
           </Box>
           {alternatives.map((a) => {
             const lock: Lock = { kind: 'bridge', bridge, position: a.to };
             const locked = locks.some((l) => l.kind === 'bridge' && l.bridge === bridge && l.position === a.to);
             const others = locks.filter((l) => !sameNeed(l, lock));
             return (
-              <Box key={a.to} sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: 12.5, borderBottom: '1px solid var(--hair)' }}>
+              <Box
+                key={a.to}
+                sx={{
+                  display: 'flex',
+                  alignItems: 'center',
+                  gap: 1,
+                  fontSize: 12.5,
+                  borderBottom: '1px solid var(--hair)',
+                }}
+              >
                 <Box sx={{ width: 92, fontWeight: a.chosen ? 640 : 400 }}>{a.label}</Box>
                 <Box sx={{ flex: 1 }}>{a.chosen ? 'in use' : a.price ? priceWords(a.price) : 'cannot be had'}</Box>
-                <Button aria-pressed={locked} onClick={() => setLocks(locked ? others : [...others, lock])} sx={{ px: 0.75, py: 0, minHeight: 24 }}>
+                <Button
+                  aria-pressed={locked}
+                  onClick={() => setLocks(locked ? others : [...others, lock])}
+                  sx={{ px: 0.75, py: 0, minHeight: 24 }}
+                >
                   {locked ? 'Unlock' : a.chosen ? 'Lock' : 'Use'}
                 </Button>
               </Box>

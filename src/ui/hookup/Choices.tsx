@@ -17,20 +17,55 @@ export function Choices({ board, part }: { board: Board; part: string }) {
   return (
     <section aria-label={`Choices for ${name}`}>
       <Typography variant="h2">{name}: other pads</Typography>
-      {!answers && <Box role="status" sx={{ color: 'text.secondary', fontSize: 12.5 }}>Every choice is being solved ...</Box>}
+      {!answers && (
+        <Box role="status" sx={{ color: 'text.secondary', fontSize: 12.5 }}>
+          Every choice is being solved ...
+        </Box>
+      )}
       {answers?.length === 0 && <Box sx={{ fontSize: 12.5 }}>This part has no choice of pads here.</Box>}
       {answers?.map(({ need, alternatives }) => (
         <Box key={need} sx={{ mt: 0.5 }}>
-          <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{need === 'supply' ? 'Supply' : need === 'mode' ? 'Way to wire it' : 'Signal'}</Box>
+          <Box sx={{ fontSize: 12, color: 'text.secondary' }}>
+            {need === 'supply' ? 'Supply' : need === 'mode' ? 'Way to wire it' : 'Signal'}
+          </Box>
           {alternatives.map((a) => {
-            const lock: Lock = need === 'supply' ? { kind: 'supply', part, to: a.to } : need === 'mode' ? { kind: 'mode', part, mode: a.to } : { kind: 'link', part, link: need, to: a.to };
-            const locked = locks.some((l) => sameNeed(l, lock) && (('to' in l && l.to === a.to) || ('mode' in l && l.mode === a.to)));
+            const lock: Lock =
+              need === 'supply'
+                ? { kind: 'supply', part, to: a.to }
+                : need === 'mode'
+                  ? { kind: 'mode', part, mode: a.to }
+                  : { kind: 'link', part, link: need, to: a.to };
+            const locked = locks.some(
+              (l) => sameNeed(l, lock) && (('to' in l && l.to === a.to) || ('mode' in l && l.mode === a.to)),
+            );
             return (
-              <Box key={a.to} sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: 12.5, borderBottom: '1px solid var(--hair)' }}>
+              <Box
+                key={a.to}
+                sx={{
+                  display: 'flex',
+                  alignItems: 'center',
+                  gap: 1,
+                  fontSize: 12.5,
+                  borderBottom: '1px solid var(--hair)',
+                }}
+              >
                 <Box sx={{ width: 92, fontWeight: a.chosen ? 640 : 400 }}>{a.label}</Box>
-                <Box sx={{ flex: 1, color: a.price ? 'text.primary' : 'text.secondary' }}>{a.chosen ? 'in use' : a.price ? priceWords(a.price) : 'cannot be had'}</Box>
+                <Box sx={{ flex: 1, color: a.price ? 'text.primary' : 'text.secondary' }}>
+                  {a.chosen ? 'in use' : a.price ? priceWords(a.price) : 'cannot be had'}
+                </Box>
                 {(a.price || locked) && (
-                  <Button aria-pressed={locked} data-choice={`${need}:${a.to}`} onClick={() => setLocks(locked ? locks.filter((l) => !sameNeed(l, lock)) : [...locks.filter((l) => !sameNeed(l, lock)), lock])} sx={{ px: 0.75, py: 0, minHeight: 24 }}>
+                  <Button
+                    aria-pressed={locked}
+                    data-choice={`${need}:${a.to}`}
+                    onClick={() =>
+                      setLocks(
+                        locked
+                          ? locks.filter((l) => !sameNeed(l, lock))
+                          : [...locks.filter((l) => !sameNeed(l, lock)), lock],
+                      )
+                    }
+                    sx={{ px: 0.75, py: 0, minHeight: 24 }}
+                  >
                     {locked ? 'Unlock' : a.chosen ? 'Lock' : 'Use'}
                   </Button>
                 )}

@@ -14,7 +14,8 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
   const sets = useExplain(build, board, stopped ? { about: 'fixes' } : null);
   const accepted = build.fixes[board.id] ?? [];
   const nameOf = (id: string) => numbered(build).parts.find((p) => p.id === id)?.peripheral.name ?? id;
-  const setFixes = (fixes: Fix[]) => edit(`fix ${board.id} ${fixes.length}`, (b) => ({ ...b, fixes: { ...b.fixes, [board.id]: fixes } }));
+  const setFixes = (fixes: Fix[]) =>
+    edit(`fix ${board.id} ${fixes.length}`, (b) => ({ ...b, fixes: { ...b.fixes, [board.id]: fixes } }));
   if (!stopped && accepted.length === 0) return null;
   const reason = climb.rungs.find((r) => r.rung === climb.stopsAt);
   return (
@@ -28,14 +29,35 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
           <Typography variant="h3" sx={{ mt: 1 }}>
             What would carry it on
           </Typography>
-          {!sets && <Box role="status" sx={{ fontSize: 12.5, color: 'text.secondary' }}>Fixes are being tried, one by one and in pairs ...</Box>}
+          {!sets && (
+            <Box role="status" sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+              Fixes are being tried, one by one and in pairs ...
+            </Box>
+          )}
           {sets?.every((s) => s.stopsAt !== null) && (
-            <Box sx={{ fontSize: 12.5 }}>No single fix and no pair of fixes is enough. {sets.length > 0 ? 'These lead further:' : 'Another board is cheaper than three fixes.'}</Box>
+            <Box sx={{ fontSize: 12.5 }}>
+              No single fix and no pair of fixes is enough.{' '}
+              {sets.length > 0 ? 'These lead further:' : 'Another board is cheaper than three fixes.'}
+            </Box>
           )}
           {sets?.map((s, i) => (
-            <Box key={s.words.join()} sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', borderBottom: '1px solid var(--hair)', py: 0.5, fontSize: 12.5 }}>
+            <Box
+              key={s.words.join()}
+              sx={{
+                display: 'flex',
+                gap: 1,
+                alignItems: 'flex-start',
+                borderBottom: '1px solid var(--hair)',
+                py: 0.5,
+                fontSize: 12.5,
+              }}
+            >
               <Box sx={{ flex: 1 }}>
-                {s.words.join(', and ')}: {s.cents > 0 ? `€${(s.cents / 100).toFixed(2)}, ${s.grams} g, ${s.effort} points of effort` : 'costs no money'}; then it {outcomeWords(s)}.
+                {s.words.join(', and ')}:{' '}
+                {s.cents > 0
+                  ? `€${(s.cents / 100).toFixed(2)}, ${s.grams} g, ${s.effort} points of effort`
+                  : 'costs no money'}
+                ; then it {outcomeWords(s)}.
               </Box>
               <Button variant="outlined" data-fix={i} onClick={() => setFixes([...accepted, ...s.fixes])}>
                 Accept

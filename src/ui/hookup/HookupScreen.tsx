@@ -39,10 +39,17 @@ export function HookupScreen({ boardId }: { boardId: string }) {
   useHotkeys('escape', () => void setPart(null));
   useHotkeys('a', () => document.querySelector<HTMLElement>('[data-fix="0"]')?.click());
   useHotkeys('f', () => document.querySelector<HTMLElement>('[data-fix]')?.focus());
-  useHotkeys('l', () => document.querySelector<HTMLElement>('[data-choice][aria-pressed="true"], [data-choice]')?.focus());
+  useHotkeys('l', () =>
+    document.querySelector<HTMLElement>('[data-choice][aria-pressed="true"], [data-choice]')?.focus(),
+  );
 
   if (shelf && ranking.ranked && (!climb || !board)) return <NoBoard />;
-  if (!climb || !board) return <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>The board is climbing ...</Box>;
+  if (!climb || !board)
+    return (
+      <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
+        The board is climbing ...
+      </Box>
+    );
   const locked = new Set(locks.flatMap((l) => ('part' in l ? [l.part] : [])));
   return (
     <Box sx={{ display: 'flex', height: { md: '100%' }, flexDirection: { xs: 'column', md: 'row' } }}>
@@ -57,18 +64,48 @@ export function HookupScreen({ boardId }: { boardId: string }) {
           <Box sx={{ flex: 1 }} />
           <DrawingKey />
         </Box>
-        <BoardDrawing board={board} climb={climb} selected={part} locked={locked} onSelect={(p) => void setPart(p === part ? null : p)} />
+        <BoardDrawing
+          board={board}
+          climb={climb}
+          selected={part}
+          locked={locked}
+          onSelect={(p) => void setPart(p === part ? null : p)}
+        />
         <WireTable hookup={climb.hookup} board={board} />
       </Box>
-      <Box component="aside" aria-label="Choices and ledgers" sx={{ width: { xs: 'auto', md: 330 }, flexShrink: 0, overflow: 'auto', borderLeft: { md: '1px solid var(--hair)' }, px: 2, py: 1, background: 'var(--sheet)', display: 'flex', flexDirection: 'column', gap: 2 }}>
+      <Box
+        component="aside"
+        aria-label="Choices and ledgers"
+        sx={{
+          width: { xs: 'auto', md: 330 },
+          flexShrink: 0,
+          overflow: 'auto',
+          borderLeft: { md: '1px solid var(--hair)' },
+          px: 2,
+          py: 1,
+          background: 'var(--sheet)',
+          display: 'flex',
+          flexDirection: 'column',
+          gap: 2,
+        }}
+      >
         <Fixes board={board} climb={climb} />
         {locks.length > 0 && (
           <Box sx={{ fontSize: 12.5 }}>
-            {locks.length} {locks.length === 1 ? 'choice is' : 'choices are'} locked; against the free best that {price ? priceWords(price).replace(/^(?!costs)/, 'costs ') : 'costs ...'}.{' '}
-            <Button onClick={() => edit(`unlock ${boardId}`, (b) => ({ ...b, locks: { ...b.locks, [boardId]: [] } }))}>Unlock all</Button>
+            {locks.length} {locks.length === 1 ? 'choice is' : 'choices are'} locked; against the free best that{' '}
+            {price ? priceWords(price).replace(/^(?!costs)/, 'costs ') : 'costs ...'}.{' '}
+            <Button onClick={() => edit(`unlock ${boardId}`, (b) => ({ ...b, locks: { ...b.locks, [boardId]: [] } }))}>
+              Unlock all
+            </Button>
           </Box>
         )}
-        {part ? <Choices board={board} part={part} /> : <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>Pick a part, in the drawing or with the arrow keys, to see where else it could go and at what price.</Box>}
+        {part ? (
+          <Choices board={board} part={part} />
+        ) : (
+          <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+            Pick a part, in the drawing or with the arrow keys, to see where else it could go and at what price.
+          </Box>
+        )}
         <Bridges board={board} />
         <PortLedger hookup={climb.hookup} board={board} />
         <RailLedger hookup={climb.hookup} />

@@ -3,7 +3,11 @@ import type { Board, Build } from '@/core';
 import type { Answers, Question } from '@/workers/explain.worker';
 
 /** Asks the explaining worker; null while it thinks. A newer question stops the older one. */
-export function useExplain<K extends Question['about']>(build: Build, board: Board | null, question: (Question & { about: K }) | null): Answers[K] | null {
+export function useExplain<K extends Question['about']>(
+  build: Build,
+  board: Board | null,
+  question: (Question & { about: K }) | null,
+): Answers[K] | null {
   const [answer, setAnswer] = useState<{ key: string; value: Answers[K] } | null>(null);
   const key = board && question ? JSON.stringify([board.id, question]) : '';
   useEffect(() => {

@@ -9,17 +9,57 @@ import { rungNames } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { asCsv, fixFilters, type sortKeys } from './stop';
 
-export type View = { q: string; sort: (typeof sortKeys)[number]; hide: readonly string[]; stops: number | null; most: number | null; light: number | null; fix: (typeof fixFilters)[number] | null };
+export type View = {
+  q: string;
+  sort: (typeof sortKeys)[number];
+  hide: readonly string[];
+  stops: number | null;
+  most: number | null;
+  light: number | null;
+  fix: (typeof fixFilters)[number] | null;
+};
 
 /** Bounds and the rung a board stops at; all in the address, so that a view can be kept as a link. */
-export function Filters({ view, looking, onChange }: { view: View; looking: boolean; onChange: (change: Partial<Pick<View, 'stops' | 'most' | 'light' | 'fix'>>) => void }) {
+export function Filters({
+  view,
+  looking,
+  onChange,
+}: {
+  view: View;
+  looking: boolean;
+  onChange: (change: Partial<Pick<View, 'stops' | 'most' | 'light' | 'fix'>>) => void;
+}) {
   const { ranking } = useRoom();
   const box = (label: string, key: 'most' | 'light', unit: string) => (
-    <TextField placeholder={label} value={view[key] ?? ''} onChange={(e) => onChange({ [key]: Number(e.target.value) || null })} slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': `${label} ${unit}` } }} sx={{ width: 84 }} />
+    <TextField
+      placeholder={label}
+      value={view[key] ?? ''}
+      onChange={(e) => onChange({ [key]: Number(e.target.value) || null })}
+      slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': `${label} ${unit}` } }}
+      sx={{ width: 84 }}
+    />
   );
   return (
-    <Box className="no-print" sx={{ display: 'flex', gap: 2, px: 2, height: 27, alignItems: 'center', fontSize: 12, borderBottom: '1px solid var(--hair)' }}>
-      <Select displayEmpty value={view.stops ?? ''} onChange={(e) => onChange({ stops: Number(e.target.value) || null })} inputProps={{ 'aria-label': 'Stops at' }} renderValue={(v) => (v ? `stops at ${rungNames[Number(v) - 1]}` : 'stops anywhere')} sx={{ width: 130 }}>
+    <Box
+      className="no-print"
+      sx={{
+        display: 'flex',
+        gap: 2,
+        px: 2,
+        height: 27,
+        alignItems: 'center',
+        fontSize: 12,
+        borderBottom: '1px solid var(--hair)',
+      }}
+    >
+      <Select
+        displayEmpty
+        value={view.stops ?? ''}
+        onChange={(e) => onChange({ stops: Number(e.target.value) || null })}
+        inputProps={{ 'aria-label': 'Stops at' }}
+        renderValue={(v) => (v ? `stops at ${rungNames[Number(v) - 1]}` : 'stops anywhere')}
+        sx={{ width: 130 }}
+      >
         <MenuItem value="">stops anywhere</MenuItem>
         {rungNames.map((n, i) => (
           <MenuItem key={n} value={i + 1}>
@@ -27,7 +67,14 @@ export function Filters({ view, looking, onChange }: { view: View; looking: bool
           </MenuItem>
         ))}
       </Select>
-      <Select displayEmpty value={view.fix ?? ''} onChange={(e) => onChange({ fix: (e.target.value || null) as View['fix'] })} inputProps={{ 'aria-label': 'Mended by' }} renderValue={(v) => (v ? `mended by ${v}` : 'mended or not')} sx={{ width: 168 }}>
+      <Select
+        displayEmpty
+        value={view.fix ?? ''}
+        onChange={(e) => onChange({ fix: (e.target.value || null) as View['fix'] })}
+        inputProps={{ 'aria-label': 'Mended by' }}
+        renderValue={(v) => (v ? `mended by ${v}` : 'mended or not')}
+        sx={{ width: 168 }}
+      >
         <MenuItem value="">mended or not</MenuItem>
         {fixFilters.map((f) => (
           <MenuItem key={f} value={f}>
@@ -41,11 +88,14 @@ export function Filters({ view, looking, onChange }: { view: View; looking: bool
       <Box sx={{ flex: 1 }} />
       {ranking.progress && (
         <>
-          <progress value={ranking.progress.done} max={ranking.progress.total} aria-label="Boards that have climbed" /> {ranking.progress.done} of {ranking.progress.total}
+          <progress value={ranking.progress.done} max={ranking.progress.total} aria-label="Boards that have climbed" />{' '}
+          {ranking.progress.done} of {ranking.progress.total}
           <Button onClick={ranking.stop}>Stop</Button>
         </>
       )}
-      <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], '\t'))}>Copy as text</Button>
+      <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], '\t'))}>
+        Copy as text
+      </Button>
       <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], ','))}>Copy as CSV</Button>
     </Box>
   );

@@ -18,15 +18,25 @@ export function InTheWay() {
 }
 
 function unweighed({ bareMassG, pack }: Build): string | null {
-  const open = [...('unknown' in bareMassG ? ['the bare craft'] : []), ...('unknown' in pack.massG ? ['the pack'] : [])];
-  return open.length === 0 ? null : `No board can pass Weight before you say what ${open.join(' and ')} ${open.length === 1 ? 'weighs' : 'weigh'}.`;
+  const open = [
+    ...('unknown' in bareMassG ? ['the bare craft'] : []),
+    ...('unknown' in pack.massG ? ['the pack'] : []),
+  ];
+  return open.length === 0
+    ? null
+    : `No board can pass Weight before you say what ${open.join(' and ')} ${open.length === 1 ? 'weighs' : 'weigh'}.`;
 }
 
 function sharedBreak(build: Build, ranked: readonly Ranked[]): string[] {
   const over = overBudget(ranked);
-  if (over !== null) return [`Every board is over the budget of ${money(build.limits.budgetCents)}: with all else still to buy the cheapest comes to ${money(over)}.`];
+  if (over !== null)
+    return [
+      `Every board is over the budget of ${money(build.limits.budgetCents)}: with all else still to buy the cheapest comes to ${money(over)}.`,
+    ];
   const common = commonBreak(ranked);
   if (!common) return [];
   const { rung, about, board, finding } = common;
-  return [`No board passes ${rung}${about.length === 0 ? '' : ` (${about.join(', ')})`}. The first, ${board}: ${finding.sentence}${finding.fix ? ` ${finding.fix}` : ''}`];
+  return [
+    `No board passes ${rung}${about.length === 0 ? '' : ` (${about.join(', ')})`}. The first, ${board}: ${finding.sentence}${finding.fix ? ` ${finding.fix}` : ''}`,
+  ];
 }

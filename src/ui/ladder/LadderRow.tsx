@@ -20,7 +20,8 @@ interface Props {
 export function LadderRow({ ranked, mended, before, current, rung, grams, href, onPick }: Props) {
   const { climb, rank } = ranked;
   const told = tellingRung(climb);
-  const moved = before === undefined || before === rank ? '' : before > rank ? `up ${before - rank}` : `down ${rank - before}`;
+  const moved =
+    before === undefined || before === rank ? '' : before > rank ? `up ${before - rank}` : `down ${rank - before}`;
   return (
     <Box
       role="row"
@@ -29,17 +30,43 @@ export function LadderRow({ ranked, mended, before, current, rung, grams, href, 
       data-current={current}
       tabIndex={current ? 0 : -1}
       onClick={() => onPick(null)}
-      sx={{ display: 'flex', alignItems: 'center', height: 37, px: 2, borderBottom: '1px solid var(--hair)', background: current ? 'var(--copperSoft)' : 'transparent', cursor: 'default' }}
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        height: 37,
+        px: 2,
+        borderBottom: '1px solid var(--hair)',
+        background: current ? 'var(--copperSoft)' : 'transparent',
+        cursor: 'default',
+      }}
     >
       <Box role="gridcell" sx={{ width: 182, flexShrink: 0, display: 'flex', gap: 1, lineHeight: 1.15 }}>
         <Box sx={{ width: 20, textAlign: 'right', color: 'text.secondary', fontSize: 12 }}>{rank}</Box>
         <Box sx={{ minWidth: 0 }}>
-          <Box component={Link} href={href} sx={{ display: 'block', color: 'text.primary', fontWeight: 600, textDecoration: 'none', whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis', '&:hover': { color: 'primary.main' } }}>
+          <Box
+            component={Link}
+            href={href}
+            sx={{
+              display: 'block',
+              color: 'text.primary',
+              fontWeight: 600,
+              textDecoration: 'none',
+              whiteSpace: 'nowrap',
+              overflow: 'hidden',
+              textOverflow: 'ellipsis',
+              '&:hover': { color: 'primary.main' },
+            }}
+          >
             {climb.boardName}
           </Box>
           <Box sx={{ fontSize: 11, color: 'text.secondary', whiteSpace: 'nowrap' }}>
             {climb.maker}
-            {moved && <Box component="span" sx={{ color: 'primary.main' }}> · {moved}</Box>}
+            {moved && (
+              <Box component="span" sx={{ color: 'primary.main' }}>
+                {' '}
+                · {moved}
+              </Box>
+            )}
           </Box>
         </Box>
       </Box>
@@ -54,7 +81,21 @@ export function LadderRow({ ranked, mended, before, current, rung, grams, href, 
       >
         <LadderStrip climb={climb} at={rung} />
       </Box>
-      <Box role="gridcell" sx={{ flex: 1, minWidth: 0, pl: 1.5, fontSize: 11.5, lineHeight: 1.2, maxHeight: 30, overflow: 'hidden', display: '-webkit-box', WebkitLineClamp: 2, WebkitBoxOrient: 'vertical' }}>
+      <Box
+        role="gridcell"
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          pl: 1.5,
+          fontSize: 11.5,
+          lineHeight: 1.2,
+          maxHeight: 30,
+          overflow: 'hidden',
+          display: '-webkit-box',
+          WebkitLineClamp: 2,
+          WebkitBoxOrient: 'vertical',
+        }}
+      >
         <Box component="span" sx={{ color: verdictColour[climb.verdict], fontWeight: 620 }}>
           {climb.verdict}
         </Box>
@@ -64,13 +105,7 @@ export function LadderRow({ ranked, mended, before, current, rung, grams, href, 
             <Box component="span" sx={{ color: stateColour[told.state], fontWeight: 560 }}>
               {told.name}:{' '}
             </Box>
-            {mended ? (
-              <strong>
-                {mendingWords(mended)}
-              </strong>
-            ) : (
-              told.findings[0]?.sentence
-            )}
+            {mended ? <strong>{mendingWords(mended)}</strong> : told.findings[0]?.sentence}
             {mended === null && ' No fix was found.'}
           </>
         )}

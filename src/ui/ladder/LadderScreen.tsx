@@ -43,31 +43,76 @@ export function LadderScreen() {
   const filter = useRef<HTMLInputElement>(null);
   // Looked for only when asked: each fix is proved by climbing again.
   const mended = useDecide(view.fix ? { about: 'mending' } : null);
-  const ranked = useMemo(() => (mended ? rankClimbs((ranking.ranked ?? []).map((r) => r.climb), mended) : ranking.ranked), [ranking.ranked, mended]);
+  const ranked = useMemo(
+    () =>
+      mended
+        ? rankClimbs(
+            (ranking.ranked ?? []).map((r) => r.climb),
+            mended,
+          )
+        : ranking.ranked,
+    [ranking.ranked, mended],
+  );
   const aside = useMemo(() => (ranked ?? []).filter((r) => r.climb.setAside), [ranked]);
-  const rows = useMemo(() => arrange((ranked ?? []).filter((r) => !r.climb.setAside), view, mended), [ranked, view, mended]);
+  const rows = useMemo(
+    () =>
+      arrange(
+        (ranked ?? []).filter((r) => !r.climb.setAside),
+        view,
+        mended,
+      ),
+    [ranked, view, mended],
+  );
   // The cursor moves at once; the address follows.
-  const [cursor, setCursor] = useState<{ board: string | null; rung: number | null }>({ board: view.board, rung: view.rung });
+  const [cursor, setCursor] = useState<{ board: string | null; rung: number | null }>({
+    board: view.board,
+    rung: view.rung,
+  });
   useEffect(() => void setView(cursor), [cursor, setView]);
-  const at = Math.max(0, rows.findIndex((r) => r.climb.boardId === cursor.board));
+  const at = Math.max(
+    0,
+    rows.findIndex((r) => r.climb.boardId === cursor.board),
+  );
   const current = rows[at] ?? null;
   const rung = cursor.rung ?? (current ? (tellingRung(current.climb)?.rung ?? 1) : 1);
 
   const scroller = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => 37, overscan: 10 });
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => 37,
+    overscan: 10,
+  });
   const step = (by: number) =>
     setCursor((c) => {
-      const from = Math.max(0, rows.findIndex((r) => r.climb.boardId === c.board));
+      const from = Math.max(
+        0,
+        rows.findIndex((r) => r.climb.boardId === c.board),
+      );
       return { ...c, board: rows[Math.max(0, Math.min(rows.length - 1, from + by))]?.climb.boardId ?? null };
     });
-  const toRung = (to: number) => setCursor((c) => ({ board: c.board ?? current?.climb.boardId ?? null, rung: Math.max(1, Math.min(10, to)) }));
+  const toRung = (to: number) =>
+    setCursor((c) => ({ board: c.board ?? current?.climb.boardId ?? null, rung: Math.max(1, Math.min(10, to)) }));
   useHotkeys('down', () => step(1), { preventDefault: true });
   useHotkeys('up', () => step(-1), { preventDefault: true });
   useHotkeys('right', () => toRung(rung + 1), { preventDefault: true });
   useHotkeys('left', () => toRung(rung - 1), { preventDefault: true });
   useHotkeys('0,1,2,3,4,5,6,7,8,9', (e) => toRung(e.key === '0' ? 10 : Number(e.key)));
   useHotkeys('enter', () => current && router.push(`/b/${build.id}/board/${current.climb.boardId}`));
-  useHotkeys('s', () => current && router.push(`/b/${build.id}/compare?boards=${[current.climb.boardId, ...rows.filter((r) => r !== current).slice(0, 2).map((r) => r.climb.boardId)].join(',')}`));
+  useHotkeys(
+    's',
+    () =>
+      current &&
+      router.push(
+        `/b/${build.id}/compare?boards=${[
+          current.climb.boardId,
+          ...rows
+            .filter((r) => r !== current)
+            .slice(0, 2)
+            .map((r) => r.climb.boardId),
+        ].join(',')}`,
+      ),
+  );
   useHotkeys('f', () => current && router.push(`/b/${build.id}/hookup/${current.climb.boardId}`));
   useHotkeys('/', () => filter.current?.focus(), { preventDefault: true, useKey: true });
   useEffect(() => {
@@ -86,17 +131,32 @@ export function LadderScreen() {
   if (!ranking.ranked) {
     return (
       <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
-        {shelf ? `${shelf.boards.length} boards are climbing ...` : 'The shelf is on its way ...'} {ranking.progress && <progress value={ranking.progress.done} max={ranking.progress.total} aria-label="Boards that have climbed" />}
+        {shelf ? `${shelf.boards.length} boards are climbing ...` : 'The shelf is on its way ...'}{' '}
+        {ranking.progress && (
+          <progress value={ranking.progress.done} max={ranking.progress.total} aria-label="Boards that have climbed" />
+        )}
       </Box>
     );
   }
-  const count = (v: (typeof verdicts)[number]) => ranking.ranked!.filter((r) => r.climb.verdict === v && !r.climb.setAside).length;
+  const count = (v: (typeof verdicts)[number]) =>
+    ranking.ranked!.filter((r) => r.climb.verdict === v && !r.climb.setAside).length;
   const best = ranking.ranked[0];
 
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
       <h1 className="sr">Ladder</h1>
-      <Box className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 2, py: 0.25, borderBottom: '1px solid var(--hair)', flexWrap: 'wrap' }}>
+      <Box
+        className="no-print"
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 2,
+          px: 2,
+          py: 0.25,
+          borderBottom: '1px solid var(--hair)',
+          flexWrap: 'wrap',
+        }}
+      >
         <TextField
           inputRef={filter}
           placeholder="Filter by name, maker or reason"
@@ -106,7 +166,12 @@ export function LadderScreen() {
           slotProps={{ htmlInput: { 'aria-label': 'Filter boards' } }}
           sx={{ width: 210 }}
         />
-        <Select value={view.sort} onChange={(e) => void setView({ sort: e.target.value })} inputProps={{ 'aria-label': 'Order' }} sx={{ width: 110 }}>
+        <Select
+          value={view.sort}
+          onChange={(e) => void setView({ sort: e.target.value })}
+          inputProps={{ 'aria-label': 'Order' }}
+          sx={{ width: 110 }}
+        >
           {sortKeys.map((k) => (
             <MenuItem key={k} value={k}>
               by {k}
@@ -121,7 +186,11 @@ export function LadderScreen() {
                 key={v}
                 aria-pressed={shown}
                 onClick={() => void setView({ hide: shown ? [...view.hide, v] : view.hide.filter((h) => h !== v) })}
-                sx={{ color: shown ? verdictColour[v] : 'text.secondary', textDecoration: shown ? 'none' : 'line-through', px: 0.75 }}
+                sx={{
+                  color: shown ? verdictColour[v] : 'text.secondary',
+                  textDecoration: shown ? 'none' : 'line-through',
+                  px: 0.75,
+                }}
               >
                 {count(v)} {v}
               </Button>
@@ -140,12 +209,36 @@ export function LadderScreen() {
       </Box>
       <Box ref={scroller} sx={{ flex: 1, minHeight: 0, overflow: 'auto', opacity: ranking.busy ? 0.75 : 1 }}>
         <Box role="grid" aria-label="Boards and the rungs they reach" aria-rowcount={rows.length}>
-          <Box role="row" sx={{ display: 'flex', alignItems: 'flex-end', px: 2, position: 'sticky', top: 0, background: 'var(--paper)', zIndex: 1, borderBottom: '1px solid var(--ink)', fontSize: 11.5, color: 'text.secondary' }}>
+          <Box
+            role="row"
+            sx={{
+              display: 'flex',
+              alignItems: 'flex-end',
+              px: 2,
+              position: 'sticky',
+              top: 0,
+              background: 'var(--paper)',
+              zIndex: 1,
+              borderBottom: '1px solid var(--ink)',
+              fontSize: 11.5,
+              color: 'text.secondary',
+            }}
+          >
             <Box role="columnheader" sx={{ width: 182, flexShrink: 0 }}>
               Board
             </Box>
             {rungNames.map((name, i) => (
-              <Box role="columnheader" key={name} sx={{ width: rungPitch, flexShrink: 0, textAlign: 'center', fontStretch: '76%', color: rung === i + 1 ? 'primary.main' : undefined }}>
+              <Box
+                role="columnheader"
+                key={name}
+                sx={{
+                  width: rungPitch,
+                  flexShrink: 0,
+                  textAlign: 'center',
+                  fontStretch: '76%',
+                  color: rung === i + 1 ? 'primary.main' : undefined,
+                }}
+              >
                 <Box component="span" sx={{ display: 'block', fontSize: 10 }}>
                   {i + 1}
                 </Box>
@@ -158,7 +251,11 @@ export function LadderScreen() {
             <Box role="columnheader" sx={{ width: 54, textAlign: 'right' }} title="Take-off mass with everything">
               g
             </Box>
-            <Box role="columnheader" sx={{ width: 66, textAlign: 'right' }} title="Board and parts still to buy, landed">
+            <Box
+              role="columnheader"
+              sx={{ width: 66, textAlign: 'right' }}
+              title="Board and parts still to buy, landed"
+            >
               to pay €
             </Box>
           </Box>
@@ -167,7 +264,16 @@ export function LadderScreen() {
               const r = rows[v.index]!;
               return (
                 <Box key={r.climb.boardId} sx={{ position: 'absolute', top: v.start, left: 0, right: 0 }}>
-                  <LadderRow ranked={r} mended={mended?.[r.climb.boardId]} before={ranking.before.get(r.climb.boardId)} current={v.index === at} rung={v.index === at ? rung : null} grams={grams(r.climb)} onPick={(n) => setCursor({ board: r.climb.boardId, rung: n })} href={`/b/${build.id}/board/${r.climb.boardId}`} />
+                  <LadderRow
+                    ranked={r}
+                    mended={mended?.[r.climb.boardId]}
+                    before={ranking.before.get(r.climb.boardId)}
+                    current={v.index === at}
+                    rung={v.index === at ? rung : null}
+                    grams={grams(r.climb)}
+                    onPick={(n) => setCursor({ board: r.climb.boardId, rung: n })}
+                    href={`/b/${build.id}/board/${r.climb.boardId}`}
+                  />
                 </Box>
               );
             })}
@@ -175,7 +281,9 @@ export function LadderScreen() {
         </Box>
         {rows.length === 0 && (
           <Box sx={{ p: 3, color: 'text.secondary' }}>
-            {ranking.ranked.length === 0 ? 'The shelf is empty. Open a Rung file with boards on the first page.' : 'No board is left by this filter.'}
+            {ranking.ranked.length === 0
+              ? 'The shelf is empty. Open a Rung file with boards on the first page.'
+              : 'No board is left by this filter.'}
           </Box>
         )}
       </Box>
@@ -191,8 +299,21 @@ function Moves() {
   if (told.length === 0) return null;
   const m = told[0]!;
   return (
-    <Box role="status" sx={{ px: 2, py: 0.25, fontSize: 12, borderBottom: '1px solid var(--hair)', overflow: 'hidden', whiteSpace: 'nowrap', textOverflow: 'ellipsis', color: 'primary.main' }}>
-      {m.name} {m.from === m.to ? `stays at ${m.to}` : `moved from ${m.from} to ${m.to}`} because {m.because ?? `it is now judged ${m.after}`}
+    <Box
+      role="status"
+      sx={{
+        px: 2,
+        py: 0.25,
+        fontSize: 12,
+        borderBottom: '1px solid var(--hair)',
+        overflow: 'hidden',
+        whiteSpace: 'nowrap',
+        textOverflow: 'ellipsis',
+        color: 'primary.main',
+      }}
+    >
+      {m.name} {m.from === m.to ? `stays at ${m.to}` : `moved from ${m.from} to ${m.to}`} because{' '}
+      {m.because ?? `it is now judged ${m.after}`}
       {told.length > 1 ? ` (and ${told.length - 1} more changed)` : ''}
     </Box>
   );

@@ -7,7 +7,18 @@ import { stateColour } from '../marks/words';
 export function RungReader({ climb, rung }: { climb: Climb; rung: number }) {
   const r = climb.rungs[rung - 1]!;
   return (
-    <Box component="section" aria-label="The rung in words" sx={{ borderTop: '2px solid var(--ink)', px: 2, py: 1, height: 112, overflow: 'auto', background: 'var(--sheet)' }}>
+    <Box
+      component="section"
+      aria-label="The rung in words"
+      sx={{
+        borderTop: '2px solid var(--ink)',
+        px: 2,
+        py: 1,
+        height: 112,
+        overflow: 'auto',
+        background: 'var(--sheet)',
+      }}
+    >
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', mb: 0.5 }}>
         <strong>{climb.boardName}</strong>
         <span>

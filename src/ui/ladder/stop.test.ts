@@ -35,7 +35,12 @@ describe('the ladder as a file', () => {
     expect(asCsv(ranked, ',')).not.toMatch(/(^|,)"?=/m);
   });
   test('tabs part the plain text, one line a board', () => {
-    expect(asCsv(ranked, '\t').trim().split('\n').map((line) => line.split('\t').length)).toEqual([8, 8, 8]);
+    expect(
+      asCsv(ranked, '\t')
+        .trim()
+        .split('\n')
+        .map((line) => line.split('\t').length),
+    ).toEqual([8, 8, 8]);
   });
   test('a board without an offer has an empty price, never nought', () => {
     const free = rankClimbs([evaluate(makeBuild(), makeBoard({ offers: [], massG: says(20) }))]);

@@ -9,7 +9,16 @@ export function tellingRung(climb: Climb): Rung | null {
 export type SortKey = 'rank' | 'price' | 'grams' | 'name';
 export const sortKeys: SortKey[] = ['rank', 'price', 'grams', 'name'];
 
-export const fixFilters = ['anything', 'external regulator', 'signal inverter', 'level shifter', 'adapter plate', 'separate ESC', 'leave out', 'nothing found'] as const;
+export const fixFilters = [
+  'anything',
+  'external regulator',
+  'signal inverter',
+  'level shifter',
+  'adapter plate',
+  'separate ESC',
+  'leave out',
+  'nothing found',
+] as const;
 
 export const verdicts = ['fits', 'fits with work', 'cannot say yet', 'does not fit'] as const;
 
@@ -19,7 +28,16 @@ export function grams(climb: Climb): string {
 
 /** The ladder as lines: CSV (RFC 4180) with a comma, plain text with a tab. */
 export function asCsv(ranked: readonly Ranked[], separator: ',' | '\t'): string {
-  const rows = ranked.map(({ rank, climb }) => [String(rank), climb.boardName, climb.maker, climb.verdict, tellingRung(climb)?.name ?? '', tellingRung(climb)?.findings[0]?.sentence ?? '', climb.totalCents === null ? '' : (climb.totalCents / 100).toFixed(2), grams(climb)]);
+  const rows = ranked.map(({ rank, climb }) => [
+    String(rank),
+    climb.boardName,
+    climb.maker,
+    climb.verdict,
+    tellingRung(climb)?.name ?? '',
+    tellingRung(climb)?.findings[0]?.sentence ?? '',
+    climb.totalCents === null ? '' : (climb.totalCents / 100).toFixed(2),
+    grams(climb),
+  ]);
   const heading = ['place', 'board', 'maker', 'verdict', 'rung', 'reason', 'to pay EUR', 'g'];
   return csvLines(heading, rows, separator);
 }

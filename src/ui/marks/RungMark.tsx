@@ -19,7 +19,18 @@ export function RungMark({ state, reach = 0, pencil = false }: Props) {
     case 'strained':
       return <path d="M -3 -12 Q 11 0 -3 12" fill="none" stroke={colour} strokeWidth={pencil ? 1.3 : 3.2} />;
     case 'unknown':
-      return <rect x={-3.5} y={-12} width={7} height={24} fill="none" stroke={colour} strokeWidth={pencil ? 0.9 : 1.6} strokeDasharray="1.6 2.2" />;
+      return (
+        <rect
+          x={-3.5}
+          y={-12}
+          width={7}
+          height={24}
+          fill="none"
+          stroke={colour}
+          strokeWidth={pencil ? 0.9 : 1.6}
+          strokeDasharray="1.6 2.2"
+        />
+      );
     case 'breaks':
       return (
         <g stroke={colour} strokeWidth={pencil ? 1.6 : 4.4}>

@@ -1,6 +1,16 @@
 'use client';
 
-import { createContext, useCallback, useContext, useEffect, useMemo, useReducer, useRef, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useReducer,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Board, Build, Shelf } from '@/core';
 import { dropDraft, findDraft } from './draft';
@@ -9,7 +19,11 @@ import { askServer } from './ask-server';
 import { useAutosave, type SaveState, type Stored } from './use-autosave';
 import { useRanking, type Ranking } from './use-ranking';
 
-type Move = { kind: 'edit'; change: (b: Build) => Build; label: string; at: number } | { kind: 'undo' } | { kind: 'redo' } | { kind: 'replace'; build: Build };
+type Move =
+  | { kind: 'edit'; change: (b: Build) => Build; label: string; at: number }
+  | { kind: 'undo' }
+  | { kind: 'redo' }
+  | { kind: 'replace'; build: Build };
 
 interface Room {
   build: Build;
@@ -69,7 +83,10 @@ export function BuildRoom({ stored, children }: { stored: Stored; children: Reac
     let gone = false;
     fetch('/api/shelf')
       .then(async (r) => {
-        const { versions: counted, ...said } = (await r.json()) as Shelf & { sentence?: string; versions?: Record<string, number> };
+        const { versions: counted, ...said } = (await r.json()) as Shelf & {
+          sentence?: string;
+          versions?: Record<string, number>;
+        };
         if (counted) versions.current = counted;
         if (gone) return;
         if (r.ok) setShelf(said);
@@ -91,15 +108,30 @@ export function BuildRoom({ stored, children }: { stored: Stored; children: Reac
     }
   }, [stored, resumeFrom]);
 
-  const edit = useCallback((label: string, change: (b: Build) => Build) => move({ kind: 'edit', change, label, at: Date.now() }), []);
+  const edit = useCallback(
+    (label: string, change: (b: Build) => Build) => move({ kind: 'edit', change, label, at: Date.now() }),
+    [],
+  );
   const takeBoard = useCallback((board: Board, version: number) => {
     versions.current[board.id] = version;
-    setShelf((s) => s && { ...s, boards: s.boards.some((b) => b.id === board.id) ? s.boards.map((b) => (b.id === board.id ? board : b)) : [...s.boards, board] });
+    setShelf(
+      (s) =>
+        s && {
+          ...s,
+          boards: s.boards.some((b) => b.id === board.id)
+            ? s.boards.map((b) => (b.id === board.id ? board : b))
+            : [...s.boards, board],
+        },
+    );
   }, []);
   const putBoard = useCallback(
     async (board: Board) => {
       const base = versions.current[board.id] ?? 0;
-      const { ok, status, said } = await askServer<{ version: number; faults: { field: string; sentence: string }[]; current: { board: Board; version: number } }>(
+      const { ok, status, said } = await askServer<{
+        version: number;
+        faults: { field: string; sentence: string }[];
+        current: { board: Board; version: number };
+      }>(
         `/api/boards/${board.id}`,
         { method: 'PUT', headers: { 'if-match': String(base) }, body: JSON.stringify(board) },
         'The server does not answer; the board is not saved yet. Nothing you typed is lost: save again.',

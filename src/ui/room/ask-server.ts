@@ -6,8 +6,16 @@ export interface Reply<T> {
 }
 
 /** Asks the server and never throws: where it does not answer, or not in its own words, `otherwise` is what is said. */
-export async function askServer<T extends object>(path: string, init: RequestInit, otherwise: string): Promise<Reply<T>> {
+export async function askServer<T extends object>(
+  path: string,
+  init: RequestInit,
+  otherwise: string,
+): Promise<Reply<T>> {
   const reply = await fetch(path, init).catch(() => null);
   const said = (await reply?.json().catch(() => null)) as (Partial<T> & { sentence?: string }) | null | undefined;
-  return { ok: reply?.ok ?? false, status: reply?.status ?? 0, said: { ...(said ?? {}), sentence: said?.sentence ?? otherwise } as Reply<T>['said'] };
+  return {
+    ok: reply?.ok ?? false,
+    status: reply?.status ?? 0,
+    said: { ...(said ?? {}), sentence: said?.sentence ?? otherwise } as Reply<T>['said'],
+  };
 }

@@ -29,7 +29,8 @@ function crew(cores: number, boards: number) {
 }
 const boardsOf = (k: number) => made[k]!.told.flatMap((t) => (t.kind === 'boards' ? t.boards.map((b) => b.id) : []));
 const runsOf = (k: number, kind: 'build' | 'stop') => made[k]!.told.flatMap((t) => (t.kind === kind ? [t.run] : []));
-const answer = (k: number, run: number, ids: string[]) => made[k]!.onmessage!({ data: { run, climbs: ids.map((boardId) => ({ boardId }) as Climb) } });
+const answer = (k: number, run: number, ids: string[]) =>
+  made[k]!.onmessage!({ data: { run, climbs: ids.map((boardId) => ({ boardId }) as Climb) } });
 
 afterEach(() => {
   made.length = 0;

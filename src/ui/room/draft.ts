@@ -18,7 +18,10 @@ export function keepDraft(draft: Draft): void {
 
 export function findDraft(id: string): Draft | null {
   try {
-    const kept = JSON.parse(localStorage.getItem(keyOf(id)) ?? 'null') as { build?: unknown; baseVersion?: unknown } | null;
+    const kept = JSON.parse(localStorage.getItem(keyOf(id)) ?? 'null') as {
+      build?: unknown;
+      baseVersion?: unknown;
+    } | null;
     if (!kept || typeof kept.baseVersion !== 'number') return null;
     const read = readData(kept.build, 'rung-build');
     return read.ok ? { build: read.value, baseVersion: kept.baseVersion } : null;

@@ -22,7 +22,9 @@ export function edited<T>(h: History<T>, next: T, label: string, at: number): Hi
 
 export function undone<T>(h: History<T>): History<T> {
   const before = h.past.at(-1);
-  return before === undefined ? h : { past: h.past.slice(0, -1), now: before, future: [h.now, ...h.future], label: '', at: 0 };
+  return before === undefined
+    ? h
+    : { past: h.past.slice(0, -1), now: before, future: [h.now, ...h.future], label: '', at: 0 };
 }
 
 export function redone<T>(h: History<T>): History<T> {

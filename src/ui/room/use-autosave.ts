@@ -22,7 +22,10 @@ const retryMs = 4000;
  * Saves the build a moment after the last change, one save at a time; what cannot be saved stays in the browser
  * and is tried again. A newer version on the server stops the saving until the buyer has chosen.
  */
-export function useAutosave(build: Build, stored: Stored): { state: SaveState; keepMine: () => void; takeTheirs: () => void; resumeFrom: (version: number) => void } {
+export function useAutosave(
+  build: Build,
+  stored: Stored,
+): { state: SaveState; keepMine: () => void; takeTheirs: () => void; resumeFrom: (version: number) => void } {
   const [state, setState] = useState<SaveState>({ kind: 'saved', at: stored.savedAt });
   const version = useRef(stored.version);
   const clean = useRef<Build>(stored.build);
@@ -47,10 +50,19 @@ export function useAutosave(build: Build, stored: Stored): { state: SaveState; k
     }).catch(() => null);
     held.current = 'no';
     if (!answer) {
-      setState({ kind: 'kept here', why: 'The server does not answer. The change is kept in this browser and is saved as soon as it is back.' });
+      setState({
+        kind: 'kept here',
+        why: 'The server does not answer. The change is kept in this browser and is saved as soon as it is back.',
+      });
       return again(retryMs);
     }
-    const said = (await answer.json().catch(() => ({}))) as { version?: number; savedAt?: string; sentence?: string; current?: Stored; faults?: { field: string; sentence: string }[] };
+    const said = (await answer.json().catch(() => ({}))) as {
+      version?: number;
+      savedAt?: string;
+      sentence?: string;
+      current?: Stored;
+      faults?: { field: string; sentence: string }[];
+    };
     if (answer.ok && said.version) {
       version.current = said.version;
       clean.current = wanted;
@@ -65,7 +77,10 @@ export function useAutosave(build: Build, stored: Stored): { state: SaveState; k
       again(retryMs);
     } else {
       const fault = said.faults?.[0];
-      setState({ kind: 'refused', why: fault ? `${fault.field}: ${fault.sentence}` : (said.sentence ?? 'The change was not saved.') });
+      setState({
+        kind: 'refused',
+        why: fault ? `${fault.field}: ${fault.sentence}` : (said.sentence ?? 'The change was not saved.'),
+      });
     }
   }, []);
 

@@ -76,6 +76,18 @@ export function useRanking(build: Build, boards: Board[] | null): Ranking {
   }, [build, boards]);
 
   const stop = useCallback(() => giveUp.current?.(), []);
-  const ask = useCallback((other: Build) => new Promise<Ranked[]>((resolve) => climbers.current!.climb(other, (climbs) => resolve(rankClimbs(climbs)))), []);
-  return { ranked: order.ranked, before: order.before, moved: order.moved, busy: order.of?.build !== build || order.of.boards !== boards, progress, stop, ask };
+  const ask = useCallback(
+    (other: Build) =>
+      new Promise<Ranked[]>((resolve) => climbers.current!.climb(other, (climbs) => resolve(rankClimbs(climbs)))),
+    [],
+  );
+  return {
+    ranked: order.ranked,
+    before: order.before,
+    moved: order.moved,
+    busy: order.of?.build !== build || order.of.boards !== boards,
+    progress,
+    stop,
+    ask,
+  };
 }

@@ -25,7 +25,15 @@ export function BoardFigures({ board, onChange }: { board: Board; onChange: (b: 
   );
 }
 
-export function Figure({ figure, board, onChange }: { figure: BoardFigure; board: Board; onChange: (b: Board) => void }) {
+export function Figure({
+  figure,
+  board,
+  onChange,
+}: {
+  figure: BoardFigure;
+  board: Board;
+  onChange: (b: Board) => void;
+}) {
   const [refused, setRefused] = useState(false);
   const now = figure.get(board);
   const known = now && !('unknown' in now) ? now : null;
@@ -40,9 +48,30 @@ export function Figure({ figure, board, onChange }: { figure: BoardFigure; board
   return (
     <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, borderBottom: '1px solid var(--hair)', py: 0.25 }}>
       <Box sx={{ flex: 1, fontSize: 12 }}>{figure.says}</Box>
-      <TextField key={text} defaultValue={text} placeholder="unknown" error={refused} helperText={refused ? (figure.words?.join(', ') ?? 'a number, 7..9, yes or no') : undefined} onBlur={(e) => e.target.value.trim() !== text && put(e.target.value.trim(), origin as (typeof origins)[number])} onKeyDown={(e) => e.key === 'Enter' && (e.target as HTMLElement).blur()} slotProps={{ htmlInput: { 'aria-label': `${figure.says}${figure.unit ? ` in ${figure.unit}` : ''}`, style: { textAlign: 'right' } } }} sx={{ width: 70 }} />
+      <TextField
+        key={text}
+        defaultValue={text}
+        placeholder="unknown"
+        error={refused}
+        helperText={refused ? (figure.words?.join(', ') ?? 'a number, 7..9, yes or no') : undefined}
+        onBlur={(e) => e.target.value.trim() !== text && put(e.target.value.trim(), origin as (typeof origins)[number])}
+        onKeyDown={(e) => e.key === 'Enter' && (e.target as HTMLElement).blur()}
+        slotProps={{
+          htmlInput: {
+            'aria-label': `${figure.says}${figure.unit ? ` in ${figure.unit}` : ''}`,
+            style: { textAlign: 'right' },
+          },
+        }}
+        sx={{ width: 70 }}
+      />
       <Box sx={{ width: 28, fontSize: 11, color: 'text.secondary' }}>{figure.unit}</Box>
-      <Select value={origin} disabled={!known} onChange={(e) => put(text, e.target.value as (typeof origins)[number])} inputProps={{ 'aria-label': `Whose word: ${figure.says}` }} sx={{ width: 84, fontSize: 11 }}>
+      <Select
+        value={origin}
+        disabled={!known}
+        onChange={(e) => put(text, e.target.value as (typeof origins)[number])}
+        inputProps={{ 'aria-label': `Whose word: ${figure.says}` }}
+        sx={{ width: 84, fontSize: 11 }}
+      >
         {(origins as readonly string[]).concat(origins.includes(origin as never) ? [] : [origin]).map((o) => (
           <MenuItem key={o} value={o}>
             {o}

@@ -35,16 +35,45 @@ function Taken({ port, onTake }: { port: Port; onTake: (taken: Port['taken'] | n
       <Said label="Taken by" value={taken.by} most={600} onSay={(by) => onTake({ ...taken, by })} />
       {taken.release ? (
         <>
-          <Said label="Freed by" value={taken.release.what} most={600} width={190} onSay={(what) => put({ ...taken.release!, what })} />
-          <Said label="Then lost" value={taken.release.lost} most={600} width={170} onSay={(lost) => put({ ...taken.release!, lost })} />
-          <NumberBox label="Effort" whole max={50} width={56} value={taken.release.effort} onChange={(effort) => put({ ...taken.release!, effort: effort ?? 0 })} />
+          <Said
+            label="Freed by"
+            value={taken.release.what}
+            most={600}
+            width={190}
+            onSay={(what) => put({ ...taken.release!, what })}
+          />
+          <Said
+            label="Then lost"
+            value={taken.release.lost}
+            most={600}
+            width={170}
+            onSay={(lost) => put({ ...taken.release!, lost })}
+          />
+          <NumberBox
+            label="Effort"
+            whole
+            max={50}
+            width={56}
+            value={taken.release.effort}
+            onChange={(effort) => put({ ...taken.release!, effort: effort ?? 0 })}
+          />
           <Button onClick={() => put(undefined)}>Cannot be freed</Button>
         </>
       ) : (
-        <Button onClick={() => put({ what: 'Turn it off', lost: 'what it does', cents: 0, grams: 0, effort: 1 })}>Can be freed</Button>
+        <Button onClick={() => put({ what: 'Turn it off', lost: 'what it does', cents: 0, grams: 0, effort: 1 })}>
+          Can be freed
+        </Button>
       )}
       <Button onClick={() => onTake(null)}>It is free</Button>
-      <FormControlLabel label="brings ESC telemetry" control={<Checkbox checked={taken.carries !== undefined} onChange={(_, yes) => onTake({ ...taken, carries: yes ? 'esc-telemetry' : undefined })} />} />
+      <FormControlLabel
+        label="brings ESC telemetry"
+        control={
+          <Checkbox
+            checked={taken.carries !== undefined}
+            onChange={(_, yes) => onTake({ ...taken, carries: yes ? 'esc-telemetry' : undefined })}
+          />
+        }
+      />
     </>
   );
 }

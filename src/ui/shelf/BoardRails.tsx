@@ -1,7 +1,16 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { addSupplyPad, mayFeed, feedRail, railFigures, railSourceOf, railSources, removeRail, type Board } from '@/core';
+import {
+  addSupplyPad,
+  mayFeed,
+  feedRail,
+  railFigures,
+  railSourceOf,
+  railSources,
+  removeRail,
+  type Board,
+} from '@/core';
 import { Choice } from '../build/Choice';
 import { Figure } from './BoardFigures';
 import { CircuitPart, CircuitRow } from './CircuitRow';
@@ -12,7 +21,8 @@ type Rail = Board['rails'][number];
 /** What each rail is fed from, and the figures of its regulator. */
 export function BoardRails({ board, onChange }: { board: Board; onChange: (b: Board) => void }) {
   const [fault, setFault] = useState<string | null>(null);
-  const put = (id: string, change: Partial<Rail>) => onChange({ ...board, rails: board.rails.map((r) => (r.id === id ? { ...r, ...change } : r)) });
+  const put = (id: string, change: Partial<Rail>) =>
+    onChange({ ...board, rails: board.rails.map((r) => (r.id === id ? { ...r, ...change } : r)) });
   const takeOut = (r: Rail) => {
     const left = removeRail(board, r.id);
     setFault(left ? null : `Another rail is fed from ${r.label}: feed that one from elsewhere first.`);
@@ -23,14 +33,27 @@ export function BoardRails({ board, onChange }: { board: Board; onChange: (b: Bo
       {board.rails.map((r) => (
         <CircuitRow key={r.id} name={r.label}>
           <Said label="Rail" value={r.label} width={104} onSay={(label) => put(r.id, { label })} />
-          <Choice label="Fed from" value={railSourceOf(r)} words={railSources} onChange={(from) => onChange(feedRail(board, r.id, from))} />
+          <Choice
+            label="Fed from"
+            value={railSourceOf(r)}
+            words={railSources}
+            onChange={(from) => onChange(feedRail(board, r.id, from))}
+          />
           <Feeders rail={r} board={board} onChange={(source) => put(r.id, { source })} />
-          <Box sx={{ flex: 1, minWidth: 80, color: 'text.secondary', pb: 0.5 }}>{r.pads.length === 0 ? 'no pads' : r.pads.map((id) => board.pads.find((p) => p.id === id)?.label ?? id).join(', ')}</Box>
+          <Box sx={{ flex: 1, minWidth: 80, color: 'text.secondary', pb: 0.5 }}>
+            {r.pads.length === 0
+              ? 'no pads'
+              : r.pads.map((id) => board.pads.find((p) => p.id === id)?.label ?? id).join(', ')}
+          </Box>
           <Button onClick={() => onChange(addSupplyPad(board, r.id, r.label.slice(0, 8)))}>Add a pad</Button>
           {board.rails.length > 1 && <Button onClick={() => takeOut(r)}>Remove</Button>}
         </CircuitRow>
       ))}
-      {fault && <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>{fault}</Box>}
+      {fault && (
+        <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
+          {fault}
+        </Box>
+      )}
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(270px, 1fr))', columnGap: 3 }}>
         {railFigures(board).map((f) => (
           <Figure key={f.field} figure={f} board={board} onChange={onChange} />
@@ -45,7 +68,14 @@ function Feeders({ rail, board, onChange }: { rail: Rail; board: Board; onChange
   const { source } = rail;
   const others = mayFeed(board, rail.id);
   const named = (label: string, value: string, put: (id: string) => void) => (
-    <Choice key={label} label={label} value={value} words={others.map((r) => r.id)} says={(id) => others.find((r) => r.id === id)!.label} onChange={put} />
+    <Choice
+      key={label}
+      label={label}
+      value={value}
+      words={others.map((r) => r.id)}
+      says={(id) => others.find((r) => r.id === id)!.label}
+      onChange={put}
+    />
   );
   switch (source.kind) {
     case 'regulator':
@@ -53,13 +83,35 @@ function Feeders({ rail, board, onChange }: { rail: Rail; board: Board; onChange
     case 'either':
       return (
         <>
-          {source.of.map((of, i) => named(i === 0 ? 'this' : `or this${i > 1 ? ` (${i})` : ''}`, of, (id) => onChange({ ...source, of: source.of.map((x, n) => (n === i ? id : x)) })))}
-          <Choice label="Kept apart" value={apartWord(source.isolated)} words={source.isolated ? apartWords : [takenAsApart, ...apartWords]} onChange={(said) => onChange({ ...source, isolated: said === 'nobody says' ? { unknown: true } : { value: said === 'yes', origin: 'claim' } })} />
+          {source.of.map((of, i) =>
+            named(i === 0 ? 'this' : `or this${i > 1 ? ` (${i})` : ''}`, of, (id) =>
+              onChange({ ...source, of: source.of.map((x, n) => (n === i ? id : x)) }),
+            ),
+          )}
+          <Choice
+            label="Kept apart"
+            value={apartWord(source.isolated)}
+            words={source.isolated ? apartWords : [takenAsApart, ...apartWords]}
+            onChange={(said) =>
+              onChange({
+                ...source,
+                isolated: said === 'nobody says' ? { unknown: true } : { value: said === 'yes', origin: 'claim' },
+              })
+            }
+          />
         </>
       );
     case 'bridge': {
       const bridge = board.bridges.find((b) => b.id === source.bridge);
-      return <>{bridge?.positions.map((p) => named(`${bridge.label}: ${p.label}`, source.byPosition[p.id] ?? '', (id) => onChange({ ...source, byPosition: { ...source.byPosition, [p.id]: id } })))}</>;
+      return (
+        <>
+          {bridge?.positions.map((p) =>
+            named(`${bridge.label}: ${p.label}`, source.byPosition[p.id] ?? '', (id) =>
+              onChange({ ...source, byPosition: { ...source.byPosition, [p.id]: id } }),
+            ),
+          )}
+        </>
+      );
     }
     default:
       return null;
@@ -71,7 +123,9 @@ const apartWords = ['nobody says', 'yes', 'no'] as const;
 const takenAsApart = 'taken as yes';
 
 /** Do diodes keep USB and regulator apart? */
-function apartWord(isolated: Extract<Rail['source'], { kind: 'either' }>['isolated']): (typeof apartWords)[number] | typeof takenAsApart {
+function apartWord(
+  isolated: Extract<Rail['source'], { kind: 'either' }>['isolated'],
+): (typeof apartWords)[number] | typeof takenAsApart {
   if (!isolated) return takenAsApart;
   return 'unknown' in isolated ? 'nobody says' : isolated.value ? 'yes' : 'no';
 }

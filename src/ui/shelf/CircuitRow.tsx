@@ -5,7 +5,20 @@ import type { ReactNode } from 'react';
 /** One thing of the board's circuit with what may be changed about it. */
 export function CircuitRow({ name, children }: { name: string; children: ReactNode }) {
   return (
-    <Box role="group" aria-label={name} sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'flex-end', columnGap: 1.5, rowGap: 0.5, borderBottom: '1px solid var(--hair)', py: 0.5, fontSize: 12.5 }}>
+    <Box
+      role="group"
+      aria-label={name}
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        alignItems: 'flex-end',
+        columnGap: 1.5,
+        rowGap: 0.5,
+        borderBottom: '1px solid var(--hair)',
+        py: 0.5,
+        fontSize: 12.5,
+      }}
+    >
       {children}
     </Box>
   );

@@ -29,7 +29,14 @@ const draftKey = (id: string) => `rung:board:${id}`;
 export function EditorScreen({ boardId }: { boardId: string }) {
   const { shelf } = useRoom();
   const stored = shelf?.boards.find((b) => b.id === boardId);
-  if (!stored) return shelf ? <NoBoard /> : <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>The shelf is on its way ...</Box>;
+  if (!stored)
+    return shelf ? (
+      <NoBoard />
+    ) : (
+      <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
+        The shelf is on its way ...
+      </Box>
+    );
   return <Editor stored={stored} />;
 }
 
@@ -60,7 +67,8 @@ function Editor({ stored }: { stored: Board }) {
     if (fault) setSaid(fault);
     else router.push(`/b/${build.id}/shelf/${id}`);
   };
-  const older = shelf?.boards.filter((b) => b.id !== board.id && b.maker === board.maker && b.name === board.name) ?? [];
+  const older =
+    shelf?.boards.filter((b) => b.id !== board.id && b.maker === board.maker && b.name === board.name) ?? [];
   const stop = climb.rungs.find((r) => r.rung === climb.stopsAt) ?? climb.rungs.find((r) => r.state === 'unknown');
   return (
     <Box sx={{ display: 'flex', height: '100%' }}>
@@ -79,10 +87,29 @@ function Editor({ stored }: { stored: Board }) {
             Put back
           </Button>
           <Button onClick={() => void revise()}>New revision</Button>
-          <RemoveBoard id={board.id} name={board.name} onDone={(f) => (f ? setSaid(f) : router.push(`/b/${build.id}/shelf`))} />
+          <RemoveBoard
+            id={board.id}
+            name={board.name}
+            onDone={(f) => (f ? setSaid(f) : router.push(`/b/${build.id}/shelf`))}
+          />
         </Box>
-        {said && <Box role="status" sx={{ fontSize: 12.5 }}>{said}</Box>}
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, borderTop: '1px solid var(--hair)', borderBottom: '1px solid var(--hair)', my: 0.75, py: 0.5 }} aria-label="How it climbs for this build">
+        {said && (
+          <Box role="status" sx={{ fontSize: 12.5 }}>
+            {said}
+          </Box>
+        )}
+        <Box
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 1.5,
+            borderTop: '1px solid var(--hair)',
+            borderBottom: '1px solid var(--hair)',
+            my: 0.75,
+            py: 0.5,
+          }}
+          aria-label="How it climbs for this build"
+        >
           <LadderStrip climb={climb} />
           <Box sx={{ fontSize: 12.5 }} role="status">
             <Box component="strong" sx={{ color: verdictColour[climb.verdict] }}>
@@ -157,7 +184,22 @@ function Editor({ stored }: { stored: Board }) {
           </details>
         )}
       </Box>
-      <Box component="aside" aria-label="Spec sheet, offers and pictures" sx={{ width: 380, flexShrink: 0, overflow: 'auto', borderLeft: '1px solid var(--hair)', px: 2, py: 1, background: 'var(--sheet)', display: 'flex', flexDirection: 'column', gap: 2 }}>
+      <Box
+        component="aside"
+        aria-label="Spec sheet, offers and pictures"
+        sx={{
+          width: 380,
+          flexShrink: 0,
+          overflow: 'auto',
+          borderLeft: '1px solid var(--hair)',
+          px: 2,
+          py: 1,
+          background: 'var(--sheet)',
+          display: 'flex',
+          flexDirection: 'column',
+          gap: 2,
+        }}
+      >
         <SheetReader board={board} onChange={setBoard} />
         <Offers board={board} changed={changed} onFresh={setBoard} onChange={setBoard} />
         <Photos about={`board:${board.id}`} />

@@ -9,13 +9,27 @@ import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/BuildRoom';
 
 /** What shops ask for the board, when that was seen, and a way to ask again. */
-export function Offers({ board, changed, onFresh, onChange }: { board: Board; changed: boolean; onFresh: (b: Board) => void; onChange: (b: Board) => void }) {
+export function Offers({
+  board,
+  changed,
+  onFresh,
+  onChange,
+}: {
+  board: Board;
+  changed: boolean;
+  onFresh: (b: Board) => void;
+  onChange: (b: Board) => void;
+}) {
   const { takeBoard } = useRoom();
   const today = new Date().toISOString().slice(0, 10);
   const [said, setSaid] = useState<string | null>(null);
   const refresh = async () => {
     setSaid('The shops are being asked ...');
-    const { said: answer } = await askServer<{ board: Board; version: number }>(`/api/offers/${board.id}`, { method: 'POST' }, 'The server does not answer. The offers stay as they are.');
+    const { said: answer } = await askServer<{ board: Board; version: number }>(
+      `/api/offers/${board.id}`,
+      { method: 'POST' },
+      'The server does not answer. The offers stay as they are.',
+    );
     setSaid(answer.sentence);
     if (answer.board) {
       takeBoard(answer.board, answer.version!);
@@ -28,12 +42,23 @@ export function Offers({ board, changed, onFresh, onChange }: { board: Board; ch
         <Typography variant="h2" sx={{ flex: 1 }}>
           Offers
         </Typography>
-        <Button variant="outlined" disabled={changed} title={changed ? 'Save the board first' : undefined} onClick={() => void refresh()}>
+        <Button
+          variant="outlined"
+          disabled={changed}
+          title={changed ? 'Save the board first' : undefined}
+          onClick={() => void refresh()}
+        >
           Ask the shops
         </Button>
       </Box>
-      {said && <Box role="status" sx={{ fontSize: 12.5 }}>{said}</Box>}
-      {board.offers.length === 0 && <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>Nobody offers it, as far as Rung knows.</Box>}
+      {said && (
+        <Box role="status" sx={{ fontSize: 12.5 }}>
+          {said}
+        </Box>
+      )}
+      {board.offers.length === 0 && (
+        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>Nobody offers it, as far as Rung knows.</Box>
+      )}
       <table>
         <tbody>
           {board.offers.map((o, i) => (
@@ -46,7 +71,13 @@ export function Offers({ board, changed, onFresh, onChange }: { board: Board; ch
                 seen {o.seen}
                 {isStale(o, today) ? ', stale' : ''}
               </td>
-              <td>{o.typed && <Button sx={{ px: 0.5 }} onClick={() => onChange(withoutOffer(board, o))}>Take out</Button>}</td>
+              <td>
+                {o.typed && (
+                  <Button sx={{ px: 0.5 }} onClick={() => onChange(withoutOffer(board, o))}>
+                    Take out
+                  </Button>
+                )}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -57,23 +88,61 @@ export function Offers({ board, changed, onFresh, onChange }: { board: Board; ch
 }
 
 /** An offer that the buyer has seen somewhere. */
-function TypeOffer({ onType }: { onType: (offer: { shop: string; cents: number; shippingCents: number; deliveryDays?: number }) => void }) {
+function TypeOffer({
+  onType,
+}: {
+  onType: (offer: { shop: string; cents: number; shippingCents: number; deliveryDays?: number }) => void;
+}) {
   const [shop, setShop] = useState('');
   const [price, setPrice] = useState<number | null>(null);
   const [shipping, setShipping] = useState<number | null>(null);
   const [days, setDays] = useState<number | null>(null);
   const add = () => {
-    onType({ shop: shop.trim(), cents: Math.round(price! * 100), shippingCents: Math.round((shipping ?? 0) * 100), ...(days === null ? {} : { deliveryDays: days }) });
+    onType({
+      shop: shop.trim(),
+      cents: Math.round(price! * 100),
+      shippingCents: Math.round((shipping ?? 0) * 100),
+      ...(days === null ? {} : { deliveryDays: days }),
+    });
     setShop('');
     setPrice(null);
     setShipping(null);
     setDays(null);
   };
   return (
-    <Box component="form" aria-label="An offer you have seen" onSubmit={(e) => (e.preventDefault(), add())} sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}>
-      <TextField label="Shop" value={shop} onChange={(e) => setShop(e.target.value)} slotProps={{ htmlInput: { maxLength: 80 } }} sx={{ flex: 1 }} />
-      <NumberBox label="Price" unit="€" max={10_000} mayBeUnknown empty="" value={price} onChange={setPrice} width={70} />
-      <NumberBox label="Shipping" unit="€" max={1000} mayBeUnknown empty="" value={shipping} onChange={setShipping} width={62} />
+    <Box
+      component="form"
+      aria-label="An offer you have seen"
+      onSubmit={(e) => (e.preventDefault(), add())}
+      sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}
+    >
+      <TextField
+        label="Shop"
+        value={shop}
+        onChange={(e) => setShop(e.target.value)}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+        sx={{ flex: 1 }}
+      />
+      <NumberBox
+        label="Price"
+        unit="€"
+        max={10_000}
+        mayBeUnknown
+        empty=""
+        value={price}
+        onChange={setPrice}
+        width={70}
+      />
+      <NumberBox
+        label="Shipping"
+        unit="€"
+        max={1000}
+        mayBeUnknown
+        empty=""
+        value={shipping}
+        onChange={setShipping}
+        width={62}
+      />
       <NumberBox label="Days" whole max={365} mayBeUnknown empty="" value={days} onChange={setDays} width={44} />
       <Button type="submit" disabled={!shop.trim() || price === null}>
         Add

@@ -20,7 +20,11 @@ export function Photos({ about }: { about: string }) {
     };
   }, [about, tries]);
   const send = async (file: File) => {
-    const { ok, said: answer } = await askServer(`/api/photos?about=${encodeURIComponent(about)}`, { method: 'POST', body: file }, 'The server does not answer. Nothing was kept.');
+    const { ok, said: answer } = await askServer(
+      `/api/photos?about=${encodeURIComponent(about)}`,
+      { method: 'POST', body: file },
+      'The server does not answer. Nothing was kept.',
+    );
     setSaid(ok ? null : answer.sentence);
     setTries((n) => n + 1);
   };
@@ -34,12 +38,27 @@ export function Photos({ about }: { about: string }) {
           Attach
         </Button>
       </Box>
-      <input ref={input} type="file" accept="image/png,image/jpeg" hidden aria-label="Picture" onChange={(e) => (e.target.files?.[0] && void send(e.target.files[0]), (e.target.value = ''))} />
-      {said && <Box role="alert" sx={{ fontSize: 12.5 }}>{said}</Box>}
+      <input
+        ref={input}
+        type="file"
+        accept="image/png,image/jpeg"
+        hidden
+        aria-label="Picture"
+        onChange={(e) => (e.target.files?.[0] && void send(e.target.files[0]), (e.target.value = ''))}
+      />
+      {said && (
+        <Box role="alert" sx={{ fontSize: 12.5 }}>
+          {said}
+        </Box>
+      )}
       {photos.map((id, i) => (
         <Box key={id} sx={{ mt: 0.5 }}>
           <img src={`/api/photos/${id}`} alt={`Picture ${i + 1}`} style={{ maxWidth: '100%' }} />
-          <Button onClick={() => void fetch(`/api/photos/${id}`, { method: 'DELETE' }).then(() => setTries((n) => n + 1))}>Remove</Button>
+          <Button
+            onClick={() => void fetch(`/api/photos/${id}`, { method: 'DELETE' }).then(() => setTries((n) => n + 1))}
+          >
+            Remove
+          </Button>
         </Box>
       ))}
     </section>

@@ -3,7 +3,15 @@ import { useState } from 'react';
 import { useRoom } from '../room/BuildRoom';
 
 /** Takes a board off the shelf, also one that nobody can open: the first press asks, the second removes, leaving the button changes nothing. */
-export function RemoveBoard({ id, name, onDone }: { id: string; name: string; onDone: (fault: string | null) => void }) {
+export function RemoveBoard({
+  id,
+  name,
+  onDone,
+}: {
+  id: string;
+  name: string;
+  onDone: (fault: string | null) => void;
+}) {
   const { removeBoard } = useRoom();
   const [asking, setAsking] = useState(false);
   return (

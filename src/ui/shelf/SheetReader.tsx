@@ -11,7 +11,27 @@ type Choice = 'open' | 'taken' | 'left';
 const mostChars = 1_000_000;
 /** The page of one board holds fewer than 60 figures. */
 const mostReadings = 300;
-const words: Record<string, string> = { claimedPorts: 'serial ports', takenPort: 'port taken', cellsMin: 'fewest cells', cellsMax: 'most cells', packMaxVolts: 'most volts', continuousAmps: 'continuous', burstAmps: 'burst', burstSeconds: 'burst time', sensorAmps: 'sensor', patternMm: 'hole pattern', lengthMm: 'length', widthMm: 'width', heightMm: 'height', massG: 'mass', massIncludes: 'mass includes', regulators: 'regulator, V@A', overlayChip: 'overlay chip', storageMb: 'storage', usbPlug: 'USB plug' };
+const words: Record<string, string> = {
+  claimedPorts: 'serial ports',
+  takenPort: 'port taken',
+  cellsMin: 'fewest cells',
+  cellsMax: 'most cells',
+  packMaxVolts: 'most volts',
+  continuousAmps: 'continuous',
+  burstAmps: 'burst',
+  burstSeconds: 'burst time',
+  sensorAmps: 'sensor',
+  patternMm: 'hole pattern',
+  lengthMm: 'length',
+  widthMm: 'width',
+  heightMm: 'height',
+  massG: 'mass',
+  massIncludes: 'mass includes',
+  regulators: 'regulator, V@A',
+  overlayChip: 'overlay chip',
+  storageMb: 'storage',
+  usbPlug: 'USB plug',
+};
 
 /** Paste a shop page or a manual; every figure understood is marked where it stands. Only what is confirmed lands on the board. */
 export function SheetReader({ board, onChange }: { board: Board; onChange: (b: Board) => void }) {
@@ -20,7 +40,10 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
   // The box keeps up with the typing; what is understood may follow a moment later.
   const pasted = useDeferredValue(text);
   const understood = useMemo(() => readSpec(pasted.slice(0, mostChars)), [pasted]);
-  const readings = useMemo(() => (pasted === text ? understood.slice(0, mostReadings) : []), [understood, pasted, text]);
+  const readings = useMemo(
+    () => (pasted === text ? understood.slice(0, mostReadings) : []),
+    [understood, pasted, text],
+  );
   const [choices, setChoices] = useState<Record<number, Choice>>({});
   const [at, setAt] = useState(0);
   const choice = (i: number): Choice => choices[i] ?? 'open';
@@ -32,7 +55,8 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
     // What is typed instead and is no value of the field stays in its box.
     if (c === 'taken' && !reading) return;
     setChoices((old) => ({ ...old, [i]: c }));
-    if (c === 'taken') onChange(applyReadings(board, [reading!], { origin, seen: new Date().toISOString().slice(0, 10) }));
+    if (c === 'taken')
+      onChange(applyReadings(board, [reading!], { origin, seen: new Date().toISOString().slice(0, 10) }));
     const next = readings.findIndex((_, j) => j > i && choice(j) === 'open');
     if (next >= 0) setAt(next);
   };
@@ -48,12 +72,25 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
   return (
     <section aria-label="Read a spec sheet">
       <Typography variant="h2">Read a spec sheet</Typography>
-      <TextField multiline minRows={3} maxRows={8} fullWidth value={text} onChange={(e) => (setText(e.target.value), setChoices({}), setTyped({}), setAt(0))} placeholder="Paste a shop page, a manual, or what is printed on the board" slotProps={{ htmlInput: { 'aria-label': 'Text of the spec sheet' } }} />
+      <TextField
+        multiline
+        minRows={3}
+        maxRows={8}
+        fullWidth
+        value={text}
+        onChange={(e) => (setText(e.target.value), setChoices({}), setTyped({}), setAt(0))}
+        placeholder="Paste a shop page, a manual, or what is printed on the board"
+        slotProps={{ htmlInput: { 'aria-label': 'Text of the spec sheet' } }}
+      />
       {readings.length > 0 && (
         <>
           <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', fontSize: 12, mt: 0.5 }}>
             {readings.length} figures understood, {open} open. Whose word:
-            <Select value={origin} onChange={(e) => setOrigin(e.target.value)} inputProps={{ 'aria-label': 'Whose word this text is' }}>
+            <Select
+              value={origin}
+              onChange={(e) => setOrigin(e.target.value)}
+              inputProps={{ 'aria-label': 'Whose word this text is' }}
+            >
               {(['claim', 'manual', 'print', 'report'] as const).map((o) => (
                 <MenuItem key={o} value={o}>
                   {o}
@@ -61,17 +98,61 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
               ))}
             </Select>
           </Box>
-          <Box sx={{ whiteSpace: 'pre-wrap', fontSize: 12, border: '1px solid var(--hair)', p: 1, my: 0.5, maxHeight: 150, overflow: 'auto', background: 'var(--paper)' }} aria-label="The text with its marks">
+          <Box
+            sx={{
+              whiteSpace: 'pre-wrap',
+              fontSize: 12,
+              border: '1px solid var(--hair)',
+              p: 1,
+              my: 0.5,
+              maxHeight: 150,
+              overflow: 'auto',
+              background: 'var(--paper)',
+            }}
+            aria-label="The text with its marks"
+          >
             {marked(text.slice(0, 20_000), readings, at, choice)}
           </Box>
-          <Box role="listbox" aria-label="Figures understood" tabIndex={0} onKeyDown={keys} sx={{ maxHeight: 'max(260px, 44vh)', overflow: 'auto', fontSize: 12.5 }}>
+          <Box
+            role="listbox"
+            aria-label="Figures understood"
+            tabIndex={0}
+            onKeyDown={keys}
+            sx={{ maxHeight: 'max(260px, 44vh)', overflow: 'auto', fontSize: 12.5 }}
+          >
             {readings.map((r, i) => (
-              <Box key={i} role="option" aria-selected={i === at} onClick={() => setAt(i)} sx={{ display: 'flex', gap: 1, alignItems: 'center', borderBottom: '1px solid var(--hair)', background: i === at ? 'var(--copperSoft)' : undefined, px: 0.5 }}>
-                <Box sx={{ width: 92, textDecoration: choice(i) === 'left' ? 'line-through' : 'none' }}>{words[r.field] ?? r.field}</Box>
-                <TextField value={typed[i] ?? readingText(r)} error={choice(i) === 'open' && !corrected(r, i)} onChange={(e) => setTyped((t) => ({ ...t, [i]: e.target.value }))} slotProps={{ htmlInput: { 'aria-label': `Value: ${words[r.field] ?? r.field}` } }} sx={{ width: 62 }} />
+              <Box
+                key={i}
+                role="option"
+                aria-selected={i === at}
+                onClick={() => setAt(i)}
+                sx={{
+                  display: 'flex',
+                  gap: 1,
+                  alignItems: 'center',
+                  borderBottom: '1px solid var(--hair)',
+                  background: i === at ? 'var(--copperSoft)' : undefined,
+                  px: 0.5,
+                }}
+              >
+                <Box sx={{ width: 92, textDecoration: choice(i) === 'left' ? 'line-through' : 'none' }}>
+                  {words[r.field] ?? r.field}
+                </Box>
+                <TextField
+                  value={typed[i] ?? readingText(r)}
+                  error={choice(i) === 'open' && !corrected(r, i)}
+                  onChange={(e) => setTyped((t) => ({ ...t, [i]: e.target.value }))}
+                  slotProps={{ htmlInput: { 'aria-label': `Value: ${words[r.field] ?? r.field}` } }}
+                  sx={{ width: 62 }}
+                />
                 <Box sx={{ width: 28, color: 'text.secondary' }}>{specUnits[r.field] ?? ''}</Box>
-                <Box sx={{ flex: 1, color: r.doubt === 'sure' ? 'text.secondary' : 'warning.main', fontSize: 11 }} title={r.why}>
-                  {choice(i) === 'open' && !corrected(r, i) ? 'not a value of this field' : `${r.doubt}${r.why ? `: ${r.why}` : ''}`}
+                <Box
+                  sx={{ flex: 1, color: r.doubt === 'sure' ? 'text.secondary' : 'warning.main', fontSize: 11 }}
+                  title={r.why}
+                >
+                  {choice(i) === 'open' && !corrected(r, i)
+                    ? 'not a value of this field'
+                    : `${r.doubt}${r.why ? `: ${r.why}` : ''}`}
                 </Box>
                 {choice(i) === 'open' ? (
                   <>
@@ -88,11 +169,22 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
               </Box>
             ))}
           </Box>
-          {understood.length > mostReadings && <Box sx={{ fontSize: 12, color: 'warning.main' }}>The first {mostReadings} of {understood.length} figures are listed. This is more than one board: paste the part that is about it.</Box>}
-          <Box sx={{ fontSize: 11, color: 'text.secondary' }}>In the list: arrows walk, Enter takes, x leaves. What is not marked in the text was not used.</Box>
+          {understood.length > mostReadings && (
+            <Box sx={{ fontSize: 12, color: 'warning.main' }}>
+              The first {mostReadings} of {understood.length} figures are listed. This is more than one board: paste the
+              part that is about it.
+            </Box>
+          )}
+          <Box sx={{ fontSize: 11, color: 'text.secondary' }}>
+            In the list: arrows walk, Enter takes, x leaves. What is not marked in the text was not used.
+          </Box>
         </>
       )}
-      {text.trim() !== '' && pasted === text && readings.length === 0 && <Box sx={{ fontSize: 12.5 }}>No figure in this text was understood. Type what you read into the boxes on the left.</Box>}
+      {text.trim() !== '' && pasted === text && readings.length === 0 && (
+        <Box sx={{ fontSize: 12.5 }}>
+          No figure in this text was understood. Type what you read into the boxes on the left.
+        </Box>
+      )}
     </section>
   );
 }
@@ -104,7 +196,15 @@ function marked(text: string, readings: Reading[], at: number, choice: (i: numbe
     if (r.start < from || r.end > text.length) return;
     out.push(text.slice(from, r.start));
     out.push(
-      <Box component="mark" key={i} sx={{ background: i === at ? 'var(--copper)' : 'var(--copperSoft)', color: i === at ? 'var(--paper)' : 'inherit', textDecoration: choice(i) === 'left' ? 'line-through' : r.doubt === 'sure' ? 'none' : 'underline dotted' }}>
+      <Box
+        component="mark"
+        key={i}
+        sx={{
+          background: i === at ? 'var(--copper)' : 'var(--copperSoft)',
+          color: i === at ? 'var(--paper)' : 'inherit',
+          textDecoration: choice(i) === 'left' ? 'line-through' : r.doubt === 'sure' ? 'none' : 'underline dotted',
+        }}
+      >
         {text.slice(r.start, r.end)}
       </Box>,
     );

@@ -35,19 +35,27 @@ export function ShelfFiles() {
 
   const look = async (file: File) => {
     setSaid(null);
-    if (file.size > mostMb * 1024 * 1024) return setSaid(`${file.name} is larger than ${mostMb} MB. Split it. Nothing was changed.`);
-    const { file: reading, stop } = readAside(await file.text(), (done, total) => setReading({ name: file.name, done, total, stop }));
+    if (file.size > mostMb * 1024 * 1024)
+      return setSaid(`${file.name} is larger than ${mostMb} MB. Split it. Nothing was changed.`);
+    const { file: reading, stop } = readAside(await file.text(), (done, total) =>
+      setReading({ name: file.name, done, total, stop }),
+    );
     setReading({ name: file.name, done: 0, total: 1, stop });
     const read = await reading;
     setReading(null);
     if (!read) return setSaid(`${file.name} was not read to its end. Nothing was changed.`);
-    setPreview({ name: file.name, ...matched(read, { boards, peripherals: shelf?.peripherals ?? [] }), faults: read.faults });
+    setPreview({
+      name: file.name,
+      ...matched(read, { boards, peripherals: shelf?.peripherals ?? [] }),
+      faults: read.faults,
+    });
   };
   const bring = async (lists: Lists) => {
     stopped.current = false;
     const total = sizeOf(lists);
     const steps: Lists[] = [];
-    for (let i = 0; i < lists.boards.length; i += batch) steps.push({ boards: lists.boards.slice(i, i + batch), peripherals: [] });
+    for (let i = 0; i < lists.boards.length; i += batch)
+      steps.push({ boards: lists.boards.slice(i, i + batch), peripherals: [] });
     if (lists.peripherals.length > 0) steps.push({ boards: [], peripherals: lists.peripherals });
     let done = 0;
     for (const step of steps) {
@@ -73,16 +81,51 @@ export function ShelfFiles() {
   return (
     <>
       <Button onClick={() => saveAs('rung-boards.csv', 'text/csv', boardsToCsv(boards))}>Boards CSV</Button>
-      <Button onClick={() => saveAs('rung-peripherals.csv', 'text/csv', peripheralsToCsv(shelf?.peripherals ?? []))}>Parts CSV</Button>
-      <Button onClick={() => saveAs('rung-shelf.json', 'application/json', JSON.stringify({ format: 'rung-shelf', version: 1, name: 'Shelf', boards, peripherals: shelf?.peripherals ?? [] }, null, 1))}>JSON</Button>
-      <Button onClick={() => saveAs('rung-shelf.schema.json', 'application/json', JSON.stringify({ boards: tableSchema('boards'), peripherals: tableSchema('peripherals') }, null, 1))}>Table Schema</Button>
+      <Button onClick={() => saveAs('rung-peripherals.csv', 'text/csv', peripheralsToCsv(shelf?.peripherals ?? []))}>
+        Parts CSV
+      </Button>
+      <Button
+        onClick={() =>
+          saveAs(
+            'rung-shelf.json',
+            'application/json',
+            JSON.stringify(
+              { format: 'rung-shelf', version: 1, name: 'Shelf', boards, peripherals: shelf?.peripherals ?? [] },
+              null,
+              1,
+            ),
+          )
+        }
+      >
+        JSON
+      </Button>
+      <Button
+        onClick={() =>
+          saveAs(
+            'rung-shelf.schema.json',
+            'application/json',
+            JSON.stringify({ boards: tableSchema('boards'), peripherals: tableSchema('peripherals') }, null, 1),
+          )
+        }
+      >
+        Table Schema
+      </Button>
       <Button variant="outlined" onClick={() => input.current?.click()}>
         Bring in
       </Button>
-      <input ref={input} type="file" accept=".csv,.json,text/csv,application/json" hidden aria-label="Boards as CSV or JSON" onChange={(e) => (e.target.files?.[0] && void look(e.target.files[0]), (e.target.value = ''))} />
+      <input
+        ref={input}
+        type="file"
+        accept=".csv,.json,text/csv,application/json"
+        hidden
+        aria-label="Boards as CSV or JSON"
+        onChange={(e) => (e.target.files?.[0] && void look(e.target.files[0]), (e.target.value = ''))}
+      />
       {reading && (
         <Box role="status" sx={{ fontSize: 12 }}>
-          {reading.name} is being read: <progress value={reading.done} max={reading.total} aria-label="Rows that have been read" /> <Button onClick={reading.stop}>Stop</Button>
+          {reading.name} is being read:{' '}
+          <progress value={reading.done} max={reading.total} aria-label="Rows that have been read" />{' '}
+          <Button onClick={reading.stop}>Stop</Button>
         </Box>
       )}
       {said && (
@@ -90,11 +133,19 @@ export function ShelfFiles() {
           {said}
         </Box>
       )}
-      <Dialog open={preview !== null} onClose={() => !progress && setPreview(null)} maxWidth="md" fullWidth aria-label="What the file holds">
+      <Dialog
+        open={preview !== null}
+        onClose={() => !progress && setPreview(null)}
+        maxWidth="md"
+        fullWidth
+        aria-label="What the file holds"
+      >
         {preview && (
           <Box sx={{ p: 2 }}>
             <Box component="h2" sx={{ m: 0, fontSize: 15 }}>
-              {preview.name}: {sizeOf(preview.fresh)} new ({preview.fresh.boards.length} boards, {preview.fresh.peripherals.length} parts), {sizeOf(preview.replaced)} that take the place of one on the shelf, {rowsWords(preview.faults)} with problems
+              {preview.name}: {sizeOf(preview.fresh)} new ({preview.fresh.boards.length} boards,{' '}
+              {preview.fresh.peripherals.length} parts), {sizeOf(preview.replaced)} that take the place of one on the
+              shelf, {rowsWords(preview.faults)} with problems
             </Box>
             {preview.faults.length > 0 && (
               <Box sx={{ maxHeight: 260, overflow: 'auto', mt: 1 }}>
@@ -129,7 +180,11 @@ export function ShelfFiles() {
               </Box>
             ) : (
               <Box sx={{ mt: 2, display: 'flex', gap: 1 }}>
-                <Button variant="contained" disabled={sizeOf(preview.fresh) + sizeOf(preview.replaced) === 0} onClick={() => void bring(both(preview.fresh, preview.replaced))}>
+                <Button
+                  variant="contained"
+                  disabled={sizeOf(preview.fresh) + sizeOf(preview.replaced) === 0}
+                  onClick={() => void bring(both(preview.fresh, preview.replaced))}
+                >
                   Bring in all {sizeOf(preview.fresh) + sizeOf(preview.replaced)} sound ones
                 </Button>
                 {sizeOf(preview.replaced) > 0 && (
@@ -159,22 +214,41 @@ function both(a: Lists, b: Lists): Lists {
 function matched(read: Lists, there: Lists): { fresh: Lists; replaced: Lists } {
   const boards = parted(read.boards, there.boards, (b) => `${b.maker} ${b.name} ${b.revision}`.toLowerCase());
   const peripherals = parted(read.peripherals, there.peripherals, (p) => `${p.maker} ${p.name}`.toLowerCase());
-  return { fresh: { boards: boards.fresh, peripherals: peripherals.fresh }, replaced: { boards: boards.replaced, peripherals: peripherals.replaced } };
+  return {
+    fresh: { boards: boards.fresh, peripherals: peripherals.fresh },
+    replaced: { boards: boards.replaced, peripherals: peripherals.replaced },
+  };
 }
 
 /** What is new, and what takes the place, and the id, of one that is there. */
-function parted<T extends { id: string }>(list: readonly T[], there: readonly T[], key: (t: T) => string): { fresh: T[]; replaced: T[] } {
+function parted<T extends { id: string }>(
+  list: readonly T[],
+  there: readonly T[],
+  key: (t: T) => string,
+): { fresh: T[]; replaced: T[] } {
   const known = new Map(there.map((t) => [key(t), t.id]));
-  return { fresh: list.filter((t) => !known.has(key(t))), replaced: list.flatMap((t) => (known.has(key(t)) ? [{ ...t, id: known.get(key(t))! }] : [])) };
+  return {
+    fresh: list.filter((t) => !known.has(key(t))),
+    replaced: list.flatMap((t) => (known.has(key(t)) ? [{ ...t, id: known.get(key(t))! }] : [])),
+  };
 }
 
 /** Reads a file in a worker; `stop` ends it, and then there is nothing to show. */
-function readAside(text: string, tell: (done: number, total: number) => void): { file: Promise<ShelfFile | null>; stop: () => void } {
+function readAside(
+  text: string,
+  tell: (done: number, total: number) => void,
+): { file: Promise<ShelfFile | null>; stop: () => void } {
   const worker = new Worker(new URL('../../workers/read-shelf.worker.ts', import.meta.url), { type: 'module' });
   let end: (file: ShelfFile | null) => void;
   const file = new Promise<ShelfFile | null>((done) => (end = done)).finally(() => worker.terminate());
-  worker.onmessage = ({ data }: MessageEvent<FromReader>) => (data.kind === 'progress' ? tell(data.done, data.total) : end(data.file));
-  worker.onerror = () => end({ boards: [], peripherals: [], faults: [{ row: 0, column: 'file', found: 'more than this browser can hold', expected: 'a smaller file' }] });
+  worker.onmessage = ({ data }: MessageEvent<FromReader>) =>
+    data.kind === 'progress' ? tell(data.done, data.total) : end(data.file);
+  worker.onerror = () =>
+    end({
+      boards: [],
+      peripherals: [],
+      faults: [{ row: 0, column: 'file', found: 'more than this browser can hold', expected: 'a smaller file' }],
+    });
   worker.postMessage(text);
   return { file, stop: () => end(null) };
 }

@@ -28,15 +28,29 @@ interface Line {
 /** All boards with how much is known of each and whose word it is. */
 export function ShelfScreen() {
   const { build, shelf, shelfFault, reloadShelf } = useRoom();
-  const [view, setView] = useQueryStates({ q: parseAsString.withDefault(''), sort: parseAsStringLiteral(orders).withDefault('name') }, { history: 'replace' });
+  const [view, setView] = useQueryStates(
+    { q: parseAsString.withDefault(''), sort: parseAsStringLiteral(orders).withDefault('name') },
+    { history: 'replace' },
+  );
   const lines = useMemo(
-    () => (shelf?.boards ?? []).map((board): Line => ({ board, complete: completenessOf(board), doubts: doubtsAbout(board).length, cents: board.offers.length > 0 ? Math.min(...board.offers.map((o) => o.cents + o.shippingCents)) : null })),
+    () =>
+      (shelf?.boards ?? []).map((board): Line => ({
+        board,
+        complete: completenessOf(board),
+        doubts: doubtsAbout(board).length,
+        cents: board.offers.length > 0 ? Math.min(...board.offers.map((o) => o.cents + o.shippingCents)) : null,
+      })),
     [shelf],
   );
   const shown = useMemo(() => arrange(lines, view.q, view.sort), [lines, view.q, view.sort]);
   const [fault, setFault] = useState<string | null>(null);
   const scroller = useRef<HTMLDivElement>(null);
-  const rows = useVirtualizer({ count: shown.length, getScrollElement: () => scroller.current, estimateSize: () => rowHeight, overscan: 12 });
+  const rows = useVirtualizer({
+    count: shown.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => rowHeight,
+    overscan: 12,
+  });
 
   if (shelfFault) {
     return (
@@ -48,9 +62,30 @@ export function ShelfScreen() {
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
       <h1 className="sr">Shelf</h1>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 2, py: 0.75, borderBottom: '1px solid var(--hair)', flexWrap: 'wrap' }}>
-        <TextField placeholder="Filter by name, maker or processor" value={view.q} onChange={(e) => void setView({ q: e.target.value || null })} slotProps={{ htmlInput: { 'aria-label': 'Filter boards' } }} sx={{ width: 230 }} />
-        <Select value={view.sort} onChange={(e) => void setView({ sort: e.target.value })} inputProps={{ 'aria-label': 'Order' }} sx={{ width: 140 }}>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 2,
+          px: 2,
+          py: 0.75,
+          borderBottom: '1px solid var(--hair)',
+          flexWrap: 'wrap',
+        }}
+      >
+        <TextField
+          placeholder="Filter by name, maker or processor"
+          value={view.q}
+          onChange={(e) => void setView({ q: e.target.value || null })}
+          slotProps={{ htmlInput: { 'aria-label': 'Filter boards' } }}
+          sx={{ width: 230 }}
+        />
+        <Select
+          value={view.sort}
+          onChange={(e) => void setView({ sort: e.target.value })}
+          inputProps={{ 'aria-label': 'Order' }}
+          sx={{ width: 140 }}
+        >
           {orders.map((o) => (
             <MenuItem key={o} value={o}>
               by {o}
@@ -69,7 +104,16 @@ export function ShelfScreen() {
           {fault}
         </Box>
       )}
-      <Box sx={{ display: 'flex', px: 2, py: 0.5, fontSize: 11.5, color: 'text.secondary', borderBottom: '1px solid var(--ink)' }}>
+      <Box
+        sx={{
+          display: 'flex',
+          px: 2,
+          py: 0.5,
+          fontSize: 11.5,
+          color: 'text.secondary',
+          borderBottom: '1px solid var(--ink)',
+        }}
+      >
         <Box sx={{ width: 210 }}>Board</Box>
         <Box sx={{ width: 150 }}>Kind</Box>
         <Box sx={{ width: 60 }}>Family</Box>
@@ -81,10 +125,20 @@ export function ShelfScreen() {
         <Box sx={{ width: 96 }} />
       </Box>
       <Box ref={scroller} sx={{ flex: 1, minHeight: 0, overflow: 'auto' }}>
-        {lines.length === 0 && shelf && <Box sx={{ p: 3, color: 'text.secondary' }}>The shelf is empty. Add a board by its name and paste its shop page, or open a file.</Box>}
+        {lines.length === 0 && shelf && (
+          <Box sx={{ p: 3, color: 'text.secondary' }}>
+            The shelf is empty. Add a board by its name and paste its shop page, or open a file.
+          </Box>
+        )}
         <Box sx={{ position: 'relative', height: rows.getTotalSize() }} role="list" aria-label="Boards on the shelf">
           {rows.getVirtualItems().map((v) => (
-            <Row key={v.key} line={shown[v.index]!} top={v.start} href={`/b/${build.id}/shelf/${shown[v.index]!.board.id}`} onRemoved={setFault} />
+            <Row
+              key={v.key}
+              line={shown[v.index]!}
+              top={v.start}
+              href={`/b/${build.id}/shelf/${shown[v.index]!.board.id}`}
+              onRemoved={setFault}
+            />
           ))}
         </Box>
       </Box>
@@ -92,28 +146,68 @@ export function ShelfScreen() {
   );
 }
 
-function Row({ line: { board, complete, doubts, cents }, top, href, onRemoved }: { line: Line; top: number; href: string; onRemoved: (fault: string | null) => void }) {
+function Row({
+  line: { board, complete, doubts, cents },
+  top,
+  href,
+  onRemoved,
+}: {
+  line: Line;
+  top: number;
+  href: string;
+  onRemoved: (fault: string | null) => void;
+}) {
   return (
-    <Box role="listitem" sx={{ position: 'absolute', top, left: 0, right: 0, height: rowHeight, display: 'flex', alignItems: 'center', px: 2, borderBottom: '1px solid var(--hair)', fontSize: 12.5 }}>
+    <Box
+      role="listitem"
+      sx={{
+        position: 'absolute',
+        top,
+        left: 0,
+        right: 0,
+        height: rowHeight,
+        display: 'flex',
+        alignItems: 'center',
+        px: 2,
+        borderBottom: '1px solid var(--hair)',
+        fontSize: 12.5,
+      }}
+    >
       <Box sx={{ width: 210, overflow: 'hidden', whiteSpace: 'nowrap', textOverflow: 'ellipsis' }}>
-        <Link href={href}>{board.name}</Link> <Box component="span" sx={{ color: 'text.secondary' }}>{board.maker}</Box>
+        <Link href={href}>{board.name}</Link>{' '}
+        <Box component="span" sx={{ color: 'text.secondary' }}>
+          {board.maker}
+        </Box>
       </Box>
-      <Box sx={{ width: 150 }}>{board.kind}{board.revision !== '1' ? `, rev ${board.revision}` : ''}</Box>
+      <Box sx={{ width: 150 }}>
+        {board.kind}
+        {board.revision !== '1' ? `, rev ${board.revision}` : ''}
+      </Box>
       <Box sx={{ width: 60 }}>{'value' in board.processor ? board.processor.value : '?'}</Box>
       <Box sx={{ width: 60, textAlign: 'right', pr: 2 }}>{board.ports.length}</Box>
       <Box sx={{ width: 190, display: 'flex', alignItems: 'center', gap: 1 }}>
         <Box sx={{ width: 80, height: 7, border: '1px solid var(--ink)' }} aria-hidden>
-          <Box sx={{ width: `${(100 * complete.known) / Math.max(1, complete.total)}%`, height: '100%', background: 'var(--ink)' }} />
+          <Box
+            sx={{
+              width: `${(100 * complete.known) / Math.max(1, complete.total)}%`,
+              height: '100%',
+              background: 'var(--ink)',
+            }}
+          />
         </Box>
         {complete.known} of {complete.total}
       </Box>
-      <Box sx={{ flex: 1, color: 'text.secondary', overflow: 'hidden', whiteSpace: 'nowrap', textOverflow: 'ellipsis' }}>
+      <Box
+        sx={{ flex: 1, color: 'text.secondary', overflow: 'hidden', whiteSpace: 'nowrap', textOverflow: 'ellipsis' }}
+      >
         {Object.entries(complete.origins)
           .sort((a, b) => b[1] - a[1])
           .map(([o, n]) => `${n} ${o}`)
           .join(', ')}
       </Box>
-      <Box sx={{ width: 120, color: doubts > 0 ? 'error.main' : 'text.secondary' }}>{doubts > 0 ? `${doubts} in doubt` : ''}</Box>
+      <Box sx={{ width: 120, color: doubts > 0 ? 'error.main' : 'text.secondary' }}>
+        {doubts > 0 ? `${doubts} in doubt` : ''}
+      </Box>
       <Box sx={{ width: 80, textAlign: 'right' }}>{cents === null ? 'no offer' : (cents / 100).toFixed(2)}</Box>
       <Box sx={{ width: 96, textAlign: 'right' }}>
         <RemoveBoard id={board.id} name={board.name} onDone={onRemoved} />
@@ -139,10 +233,31 @@ function AddBoard() {
     if (!said) router.push(`/b/${build.id}/shelf/${id}`);
   };
   return (
-    <Box component="form" sx={{ display: 'flex', gap: 1, alignItems: 'center' }} onSubmit={(e) => (e.preventDefault(), void add())}>
-      <TextField placeholder="New board" value={name} onChange={(e) => setName(e.target.value)} slotProps={{ htmlInput: { 'aria-label': 'Name of a new board', maxLength: 80 } }} sx={{ width: 110 }} />
-      <TextField placeholder="its maker" value={maker} onChange={(e) => setMaker(e.target.value)} slotProps={{ htmlInput: { 'aria-label': 'Maker of a new board', maxLength: 80 } }} sx={{ width: 90 }} />
-      <Select value={kind} onChange={(e) => setKind(e.target.value)} inputProps={{ 'aria-label': 'Kind of a new board' }} sx={{ width: 130 }}>
+    <Box
+      component="form"
+      sx={{ display: 'flex', gap: 1, alignItems: 'center' }}
+      onSubmit={(e) => (e.preventDefault(), void add())}
+    >
+      <TextField
+        placeholder="New board"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        slotProps={{ htmlInput: { 'aria-label': 'Name of a new board', maxLength: 80 } }}
+        sx={{ width: 110 }}
+      />
+      <TextField
+        placeholder="its maker"
+        value={maker}
+        onChange={(e) => setMaker(e.target.value)}
+        slotProps={{ htmlInput: { 'aria-label': 'Maker of a new board', maxLength: 80 } }}
+        sx={{ width: 90 }}
+      />
+      <Select
+        value={kind}
+        onChange={(e) => setKind(e.target.value)}
+        inputProps={{ 'aria-label': 'Kind of a new board' }}
+        sx={{ width: 130 }}
+      >
         {boardKinds.map((k) => (
           <MenuItem key={k} value={k}>
             {k}
@@ -159,7 +274,13 @@ function AddBoard() {
 
 function arrange(lines: Line[], q: string, sort: (typeof orders)[number]): Line[] {
   const word = q.trim().toLowerCase();
-  const shown = word ? lines.filter(({ board: b }) => `${b.name} ${b.maker} ${b.kind} ${'value' in b.processor ? b.processor.value : ''}`.toLowerCase().includes(word)) : [...lines];
+  const shown = word
+    ? lines.filter(({ board: b }) =>
+        `${b.name} ${b.maker} ${b.kind} ${'value' in b.processor ? b.processor.value : ''}`
+          .toLowerCase()
+          .includes(word),
+      )
+    : [...lines];
   const share = (l: Line) => l.complete.known / Math.max(1, l.complete.total);
   const by = {
     name: (a: Line, b: Line) => a.board.maker.localeCompare(b.board.maker) || a.board.name.localeCompare(b.board.name),

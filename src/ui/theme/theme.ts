@@ -3,12 +3,32 @@ import { createTheme } from '@mui/material/styles';
 /** Paper, ink and metal; the four state colours come second to shape and word. */
 export const schemes = {
   light: {
-    paper: '#f6f2e8', sheet: '#fbf8f1', ink: '#1b2838', faded: '#566274', hair: '#cfc7b4', copper: '#9a4a1c', copperSoft: '#f0dfcf',
-    holds: '#43622f', strained: '#7a5000', unknown: '#51637a', breaks: '#9c2f20', pencil: '#a39c8c',
+    paper: '#f6f2e8',
+    sheet: '#fbf8f1',
+    ink: '#1b2838',
+    faded: '#566274',
+    hair: '#cfc7b4',
+    copper: '#9a4a1c',
+    copperSoft: '#f0dfcf',
+    holds: '#43622f',
+    strained: '#7a5000',
+    unknown: '#51637a',
+    breaks: '#9c2f20',
+    pencil: '#a39c8c',
   },
   dark: {
-    paper: '#151b22', sheet: '#1b232c', ink: '#e9e3d5', faded: '#a5adb8', hair: '#3a4552', copper: '#e39a66', copperSoft: '#3b2a20',
-    holds: '#9cc07c', strained: '#dfae4a', unknown: '#a3b6cc', breaks: '#ee8a78', pencil: '#66707c',
+    paper: '#151b22',
+    sheet: '#1b232c',
+    ink: '#e9e3d5',
+    faded: '#a5adb8',
+    hair: '#3a4552',
+    copper: '#e39a66',
+    copperSoft: '#3b2a20',
+    holds: '#9cc07c',
+    strained: '#dfae4a',
+    unknown: '#a3b6cc',
+    breaks: '#ee8a78',
+    pencil: '#66707c',
   },
 } as const;
 
@@ -24,7 +44,8 @@ const palette = (s: (typeof schemes)['light' | 'dark']) => ({
   divider: s.hair,
 });
 
-const variables = (s: object) => Object.fromEntries(Object.entries(s).map(([name, value]) => [`--${name}`, value as string]));
+const variables = (s: object) =>
+  Object.fromEntries(Object.entries(s).map(([name, value]) => [`--${name}`, value as string]));
 
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data-scheme' },
@@ -54,32 +75,65 @@ export const theme = createTheme({
         ':focus-visible': { outline: '2px solid var(--copper)', outlineOffset: 1 },
         a: { color: 'var(--copper)' },
         'td > a:only-child': { display: 'inline-block', minHeight: 24, minWidth: 24 },
-        '.sr': { position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)', whiteSpace: 'nowrap' },
+        '.sr': {
+          position: 'absolute',
+          width: 1,
+          height: 1,
+          overflow: 'hidden',
+          clipPath: 'inset(50%)',
+          whiteSpace: 'nowrap',
+        },
         table: { borderCollapse: 'collapse', width: '100%' },
-        'th, td': { textAlign: 'left', padding: '3px 8px 3px 0', borderBottom: '1px solid var(--hair)', fontSize: 12, verticalAlign: 'top' },
+        'th, td': {
+          textAlign: 'left',
+          padding: '3px 8px 3px 0',
+          borderBottom: '1px solid var(--hair)',
+          fontSize: 12,
+          verticalAlign: 'top',
+        },
         th: { fontWeight: 560, color: 'var(--faded)' },
         'td:first-of-type': { whiteSpace: 'nowrap' },
         'td.n, th.n': { textAlign: 'right', paddingRight: 10 },
-        '@media print': { '.no-print': { display: 'none !important' }, body: { background: '#fff', fontSize: '10pt' }, main: { overflow: 'visible !important' }, '@page': { margin: '14mm' } },
+        '@media print': {
+          '.no-print': { display: 'none !important' },
+          body: { background: '#fff', fontSize: '10pt' },
+          main: { overflow: 'visible !important' },
+          '@page': { margin: '14mm' },
+        },
       },
     },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: {
       defaultProps: { disableElevation: true, size: 'small' },
-      styleOverrides: { root: { borderRadius: 3, padding: '2px 10px', minWidth: 0 }, outlined: { borderColor: 'var(--copper)' } },
+      styleOverrides: {
+        root: { borderRadius: 3, padding: '2px 10px', minWidth: 0 },
+        outlined: { borderColor: 'var(--copper)' },
+      },
     },
-    MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none', border: '1px solid var(--hair)' } } },
+    MuiPaper: {
+      defaultProps: { elevation: 0 },
+      styleOverrides: { root: { backgroundImage: 'none', border: '1px solid var(--hair)' } },
+    },
     MuiTextField: { defaultProps: { size: 'small', variant: 'standard' } },
     MuiInput: {
       styleOverrides: {
-        root: { fontSize: 13, '&::before': { borderBottom: '1px solid var(--hair)' }, '&::after': { borderBottomColor: 'var(--copper)', transition: 'none' } },
+        root: {
+          fontSize: 13,
+          '&::before': { borderBottom: '1px solid var(--hair)' },
+          '&::after': { borderBottomColor: 'var(--copper)', transition: 'none' },
+        },
         input: { padding: '2px 0', height: '1.5em' },
       },
     },
     MuiInputLabel: { styleOverrides: { root: { fontSize: 12, color: 'var(--faded)', transition: 'none' } } },
-    MuiSelect: { defaultProps: { size: 'small', variant: 'standard' }, styleOverrides: { select: { padding: '2px 0', fontSize: 13 } } },
+    MuiSelect: {
+      defaultProps: { size: 'small', variant: 'standard' },
+      styleOverrides: { select: { padding: '2px 0', fontSize: 13 } },
+    },
     MuiMenuItem: { styleOverrides: { root: { fontSize: 13, minHeight: 0, padding: '3px 12px' } } },
     MuiCheckbox: { defaultProps: { size: 'small' }, styleOverrides: { root: { padding: 3 } } },
-    MuiTooltip: { styleOverrides: { tooltip: { fontSize: 12, background: 'var(--ink)', color: 'var(--paper)', borderRadius: 2 } } },
+    MuiTooltip: {
+      styleOverrides: { tooltip: { fontSize: 12, background: 'var(--ink)', color: 'var(--paper)', borderRadius: 2 } },
+    },
   },
 });

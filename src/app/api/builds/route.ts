@@ -11,7 +11,15 @@ export const dynamic = 'force-dynamic';
 
 /** The builds by name, with what each was forked from. */
 export function GET(request: Request) {
-  return answer(request, async () => NextResponse.json({ builds: (await allBuilds(database())).map((b) => ({ id: b.build.id, name: b.build.name, forkOf: b.build.forkOf ?? null })) }));
+  return answer(request, async () =>
+    NextResponse.json({
+      builds: (await allBuilds(database())).map((b) => ({
+        id: b.build.id,
+        name: b.build.name,
+        forkOf: b.build.forkOf ?? null,
+      })),
+    }),
+  );
 }
 
 export function POST(request: Request) {

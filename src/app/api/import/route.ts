@@ -7,7 +7,8 @@ const limitMb = 50;
 export function POST(request: Request) {
   return answer(request, async () => {
     const bytes = await bodyBytes(request, limitMb);
-    if (bytes === null) return say(413, `The file is larger than ${limitMb} MB. Split it, or use the command line. Nothing was changed.`);
+    if (bytes === null)
+      return say(413, `The file is larger than ${limitMb} MB. Split it, or use the command line. Nothing was changed.`);
     const result = await importAside(bytes);
     if (!result.ok) return say(422, 'Nothing was imported. The file needs mending first:', { faults: result.faults });
     return NextResponse.json(result);

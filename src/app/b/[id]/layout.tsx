@@ -22,7 +22,14 @@ export default async function Layout({ children, params }: { children: ReactNode
   if (!stored) notFound();
   return (
     <BuildRoom key={stored.build.id} stored={stored}>
-      <Box sx={{ display: 'flex', flexDirection: { xs: 'column', sm: 'row' }, height: '100vh', '@media print': { height: 'auto', display: 'block' } }}>
+      <Box
+        sx={{
+          display: 'flex',
+          flexDirection: { xs: 'column', sm: 'row' },
+          height: '100vh',
+          '@media print': { height: 'auto', display: 'block' },
+        }}
+      >
         <Stile />
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           <BuildLine />

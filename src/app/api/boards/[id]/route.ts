@@ -14,13 +14,21 @@ export function PUT(request: Request, { params }: Context) {
     const base = Number(header);
     const bytes = await bodyBytes(request, 2);
     if (bytes === null) return say(413, 'The board is larger than 2 MB.');
-    if (header === null || !Number.isInteger(base) || base < 0) return say(428, 'Expected the version that the change builds on, in If-Match.');
+    if (header === null || !Number.isInteger(base) || base < 0)
+      return say(428, 'Expected the version that the change builds on, in If-Match.');
     const read = await readAside(bytes, 'rung-board');
     if (!read.ok) return say(422, 'The board was not saved:', { faults: read.faults });
     if (read.value.id !== (await params).id) return say(422, 'The id inside the board is not the one in the address.');
     const result = await saveBoard(database(), read.value, base);
     if (result.kind === 'saved') return NextResponse.json(result);
-    if (result.kind === 'conflict') return say(409, base === 0 ? 'A board with this id is already on the shelf.' : 'Somebody else saved this board in the meantime.', { current: { board: result.board, version: result.version } });
+    if (result.kind === 'conflict')
+      return say(
+        409,
+        base === 0
+          ? 'A board with this id is already on the shelf.'
+          : 'Somebody else saved this board in the meantime.',
+        { current: { board: result.board, version: result.version } },
+      );
     return say(404, 'This board was taken off the shelf in the meantime.');
   });
 }

@@ -10,7 +10,9 @@ type Context = { params: Promise<{ id: string }> };
 export function GET(request: Request, { params }: Context) {
   return answer(request, async () => {
     const found = await findBuild(database(), (await params).id);
-    return found ? NextResponse.json(found) : say(404, 'There is no such build. It may have been removed in another tab.');
+    return found
+      ? NextResponse.json(found)
+      : say(404, 'There is no such build. It may have been removed in another tab.');
   });
 }
 
@@ -20,13 +22,15 @@ export function PUT(request: Request, { params }: Context) {
     const base = Number(request.headers.get('if-match'));
     const bytes = await bodyBytes(request, 4);
     if (bytes === null) return say(413, 'The build is larger than 4 MB.');
-    if (!Number.isInteger(base) || base < 1) return say(428, 'Expected the version that the change builds on, in If-Match.');
+    if (!Number.isInteger(base) || base < 1)
+      return say(428, 'Expected the version that the change builds on, in If-Match.');
     const read = await readAside(bytes, 'rung-build');
     if (!read.ok) return say(422, 'The build was not saved:', { faults: read.faults });
     if (read.value.id !== (await params).id) return say(422, 'The id inside the build is not the one in the address.');
     const result = await saveBuild(database(), read.value, base);
     if (result.kind === 'saved') return NextResponse.json(result);
-    if (result.kind === 'conflict') return say(409, 'Another tab or person saved this build in the meantime.', { current: result.current });
+    if (result.kind === 'conflict')
+      return say(409, 'Another tab or person saved this build in the meantime.', { current: result.current });
     return say(404, 'This build was removed in the meantime.');
   });
 }

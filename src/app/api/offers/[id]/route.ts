@@ -15,6 +15,8 @@ export function POST(request: Request, { params }: Context) {
     if (!result.ok) return say(502, result.sentence);
     const board = { ...found.board, offers: result.offers };
     const saved = await saveBoard(db, board, found.version);
-    return saved.kind === 'saved' ? say(200, result.sentence, { board, version: saved.version }) : say(409, 'The board was changed while the shops were asked. Ask again.');
+    return saved.kind === 'saved'
+      ? say(200, result.sentence, { board, version: saved.version })
+      : say(409, 'The board was changed while the shops were asked. Ask again.');
   });
 }

@@ -9,7 +9,13 @@ export function GET(request: Request, { params }: Context) {
   return answer(request, async () => {
     const photo = await findPhoto(database(), (await params).id);
     if (!photo) return say(404, 'There is no such picture.');
-    return new NextResponse(new Uint8Array(photo.body), { headers: { 'content-type': photo.mime, 'cache-control': 'private, max-age=86400', 'content-security-policy': "default-src 'none'" } });
+    return new NextResponse(new Uint8Array(photo.body), {
+      headers: {
+        'content-type': photo.mime,
+        'cache-control': 'private, max-age=86400',
+        'content-security-policy': "default-src 'none'",
+      },
+    });
   });
 }
 
