@@ -55,6 +55,8 @@ mkdirSync(path.join(root, '.rung'), { recursive: true });
 const node = process.execPath;
 check('types', node, [bin('typescript/bin/tsc'), '--noEmit', '-p', '.']);
 check('lint', node, [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']);
+check('layout', node, [bin('prettier/bin/prettier.cjs'), '--check', '.']);
+check('nothing unused', node, [bin('knip/bin/knip.js')]);
 check('dependency rules', node, [
   bin('dependency-cruiser/bin/dependency-cruise.mjs'),
   'src',

@@ -169,9 +169,11 @@ describe('monotone, as a buyer expects', () => {
     }
   });
   test('whole boards rank before undecided, undecided before broken ones', () => {
-    const order = rankShelf(build('belfry-six'), shelf.boards).map((r) =>
-      ['fits', 'fits with work'].includes(r.climb.verdict) ? 0 : r.climb.verdict === 'cannot say yet' ? 1 : 2,
-    );
+    const order = rankShelf(build('belfry-six'), shelf.boards).map((r) => {
+      if (['fits', 'fits with work'].includes(r.climb.verdict)) return 0;
+      if (r.climb.verdict === 'cannot say yet') return 1;
+      return 2;
+    });
     expect(order).toEqual([...order].sort());
   });
 });

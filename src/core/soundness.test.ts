@@ -99,12 +99,10 @@ function checkBuild(build: Build, board: Board): void {
     const open = evaluate(asked, board);
     // A cell that nobody has measured is taken to be a tired one, about twice a fresh one; no worse.
     const times = [0.5, 0.9, 1.1, 2, ...(path.at(-1) === 'cellMilliohm' ? [] : [4])];
-    const values =
-      typeof now.value === 'number'
-        ? times.map((n) => (now.value as number) * n)
-        : typeof now.value === 'boolean'
-          ? [true, false]
-          : [];
+    let values: number[] | boolean[];
+    if (typeof now.value === 'number') values = times.map((n) => (now.value as number) * n);
+    else if (typeof now.value === 'boolean') values = [true, false];
+    else values = [];
     for (const value of values) {
       const said = withFigure(build, path, { ...now, value, origin: 'manual' });
       if (!said) continue;

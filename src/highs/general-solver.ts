@@ -15,7 +15,10 @@ export function generalSolver(): Promise<GeneralSolver> {
       mip_abs_gap: 0.5,
       time_limit: mostSeconds,
     });
-    const status = Status === 'Optimal' ? 'optimal' : Status === 'Infeasible' ? 'infeasible' : 'unknown';
+    let status: 'unknown' | 'optimal' | 'infeasible';
+    if (Status === 'Optimal') status = 'optimal';
+    else if (Status === 'Infeasible') status = 'infeasible';
+    else status = 'unknown';
     const columns = Columns as Record<string, { Primal?: number }>;
     return { status, objective: ObjectiveValue, valueOf: (variable) => columns[variable]?.Primal ?? 0 };
   });

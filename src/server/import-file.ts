@@ -1,4 +1,4 @@
-import { readFile, type Fault } from '../core';
+import { readFile, type Board, type Fault, type Peripheral } from '../core';
 import { putBuilds } from '../db/builds';
 import type { Database } from '../db/connection';
 import { putBoards, putPeripherals } from '../db/library';
@@ -11,8 +11,11 @@ export async function importFile(db: Database, text: string): Promise<Imported> 
   const read = readFile(text);
   if (!read.ok) return read;
   const file = read.value;
-  const boards = file.format === 'rung-shelf' ? file.boards : file.format === 'rung-board' ? [file] : [];
-  const peripherals = file.format === 'rung-shelf' ? file.peripherals : file.format === 'rung-peripheral' ? [file] : [];
+  let boards: Board[] = [];
+  let peripherals: Peripheral[] = [];
+  if (file.format === 'rung-shelf') ({ boards, peripherals } = file);
+  if (file.format === 'rung-board') boards = [file];
+  if (file.format === 'rung-peripheral') peripherals = [file];
   const builds = file.format === 'rung-build' ? [file] : [];
   await db.transaction(async (tx) => {
     if (boards.length > 0) await putBoards(tx, boards);

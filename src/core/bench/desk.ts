@@ -32,7 +32,11 @@ export function deskState(build: Build, climb: Climb): Desk {
   const parts = climb.hookup.parts.map((p): DeskPart => {
     const asked = p.supply?.conditions.find((c) => c.why.includes('on USB'));
     const alive = draws.has(p.id) ? 'alive on USB, though it need not be' : 'not asked to live on USB';
-    const says = !p.mode ? 'left out' : !p.supply ? 'takes no power' : asked ? asked.why : alive;
+    let says: string;
+    if (!p.mode) says = 'left out';
+    else if (!p.supply) says = 'takes no power';
+    else if (asked) says = asked.why;
+    else says = alive;
     return { id: p.id, name: p.name, says, amps: draws.get(p.id)?.amps ?? (draws.has(p.id) ? null : 0) };
   });
   const all = [...draws.values()];

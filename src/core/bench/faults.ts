@@ -92,12 +92,16 @@ export function probesWith(build: Build, board: Board, climb: Climb, fault: stri
   const dead = kind === 'short' || kind === 'plug straight';
   const pack = dead ? 0.1 : build.pack.cells * cellVolts[build.pack.chemistry].nominal;
   const steady = steadyPackAmps(board, climb, pack || 1);
+  let value: number;
+  if (kind === 'short') value = 0.2;
+  else if (kind === 'plug straight') value = 1.5;
+  else value = 14_000;
   const probes: Probe[] = [
     {
       id: 'ohm',
       where: 'pack plus to pack minus, before power',
       unit: 'ohm',
-      value: kind === 'short' ? 0.2 : kind === 'plug straight' ? 1.5 : 14_000,
+      value,
     },
     { id: 'pack', where: 'pack pads', unit: 'V', value: pack },
     { id: 'amps', where: 'in the pack lead', unit: 'A', value: dead ? 2 : steady * (kind === 'overload' ? 1.5 : 1) },
@@ -132,11 +136,15 @@ export function probesWith(build: Build, board: Board, climb: Climb, fault: stri
       const swapped = kind === 'swap' && which === p.id;
       const label =
         board.pads.find((x) => x.id === link.pads.find((y) => y.does === 'board hears')!.pad)?.label ?? link.on;
+      let value: number;
+      if (dead) value = 0;
+      else if (swapped) value = 0.3;
+      else value = level.supplyVolts;
       probes.push({
         id: `idle ${p.id}`,
         where: `${label}, idle, ${p.name} powered`,
         unit: 'V',
-        value: dead ? 0 : swapped ? 0.3 : level.supplyVolts,
+        value,
       });
       probes.push({
         id: `frames ${p.id}`,
@@ -156,7 +164,7 @@ export function probesWith(build: Build, board: Board, climb: Climb, fault: stri
           id: `heat ${p.id}`,
           where: `${p.name}, case, after one minute`,
           unit: 'C',
-          value: dead ? 20 : kind === 'aerial' && which === p.id ? 88 : 46,
+          value: caseCelsius(dead, kind === 'aerial' && which === p.id),
         });
     }
   }
@@ -199,4 +207,10 @@ export function stillPossible(
     const probes = new Map(probesWith(build, board, climb, f.id).map((p) => [p.id, p.value]));
     return readings.every((r) => probes.get(r.id) === r.value);
   });
+}
+
+/** A transmitter after a minute: cold when dead, hot without an aerial. Common practice, no source. */
+function caseCelsius(dead: boolean, withoutAerial: boolean): number {
+  if (dead) return 20;
+  return withoutAerial ? 88 : 46;
 }

@@ -91,7 +91,12 @@ export function powerUp(
         upAt.set(s.rail.id, ms + softStartMs * (1 + s.regulators.length));
       if (!enough) upAt.delete(s.rail.id);
       const stands = (upAt.get(s.rail.id) ?? Infinity) <= ms;
-      rails[s.rail.id] = stands ? (Number.isFinite(out) ? out : v) : 0;
+      let said: number;
+      if (stands) {
+        if (Number.isFinite(out)) said = out;
+        else said = v;
+      } else said = 0;
+      rails[s.rail.id] = said;
       if (stands && !order.some((o) => o.rail === s.rail.id))
         order.push({ rail: s.rail.id, label: s.rail.label, ms: Math.round(ms * 10) / 10, volts: rails[s.rail.id]! });
     }
@@ -106,12 +111,13 @@ export function powerUp(
   }
   const trips = limitAmps !== null && limitedMs >= tripMs * 0.95;
   const chargeMs = limitAmps === null ? 3000 * sourceOhm * farad : (1000 * farad * volts) / limitAmps;
-  const why =
-    limitAmps === null
-      ? `Straight from the pack the capacitor draws ${inrushAmps.toFixed(0)} A for an instant: that is the spark. It is over in ${chargeMs.toFixed(1)} ms.`
-      : trips
-        ? `It trips: the healthy build draws ${full.toFixed(2)} A, more than ${limitAmps} A. That is a known reason for the next larger limit.`
-        : `It does not trip: ${Math.round(farad * 1e6)} uF charge in ${chargeMs.toFixed(1)} ms at ${limitAmps} A, then the build draws ${full.toFixed(2)} A.`;
+  let why: string;
+  if (limitAmps === null)
+    why = `Straight from the pack the capacitor draws ${inrushAmps.toFixed(0)} A for an instant: that is the spark. It is over in ${chargeMs.toFixed(1)} ms.`;
+  else if (trips)
+    why = `It trips: the healthy build draws ${full.toFixed(2)} A, more than ${limitAmps} A. That is a known reason for the next larger limit.`;
+  else
+    why = `It does not trip: ${Math.round(farad * 1e6)} uF charge in ${chargeMs.toFixed(1)} ms at ${limitAmps} A, then the build draws ${full.toFixed(2)} A.`;
   const unsaid = climb.hookup.parts.filter((p) => p.supply?.unsaid).map((p) => p.name);
   const more = unsaid.length > 0 ? ` Nobody says what ${list(unsaid)} draws: it may be more.` : '';
   return { moments, order: order.sort((a, b) => a.ms - b.ms), inrushAmps, steadyAmps: full, trips, why: why + more };

@@ -16,14 +16,20 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
     truth: Truth,
     sentence: string,
     grounds: Finding['grounds'],
-  ): Finding => ({
-    rung: 10,
-    state: truth === 'yes' ? 'holds' : truth === 'no' ? 'strained' : 'unknown',
-    about,
-    sentence,
-    grounds,
-    counts: weight,
-  });
+  ): Finding => {
+    let state: 'unknown' | 'holds' | 'strained';
+    if (truth === 'yes') state = 'holds';
+    else if (truth === 'no') state = 'strained';
+    else state = 'unknown';
+    return {
+      rung: 10,
+      state,
+      about,
+      sentence,
+      grounds,
+      counts: weight,
+    };
+  };
   const yesNo = (truth: Truth, yes: string, no: string, unknown: string) => ({ yes, no, unknown })[truth];
   const found: Finding[] = [];
   if (want.barometer) {
@@ -59,7 +65,10 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
   if (want.quietGyro) {
     // The other school takes a newer, noisier part and mounts it soft.
     const soft = build.policies.gyro === 'newer part' ? flag(board.mounting.softIsolators) : 'no';
-    const t: Truth = isUnknown(board.gyroNoise) ? 'unknown' : board.gyroNoise.value === 'high' ? soft : 'yes';
+    let t: Truth;
+    if (isUnknown(board.gyroNoise)) t = 'unknown';
+    else if (board.gyroNoise.value === 'high') t = soft;
+    else t = 'yes';
     found.push(
       finding(
         'Gyro',
@@ -128,7 +137,10 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
     );
   }
   if (want.buttonReach) {
-    const t: Truth = !board.buttonSide ? 'unknown' : build.frame.openSides.includes(board.buttonSide) ? 'yes' : 'no';
+    let t: Truth;
+    if (!board.buttonSide) t = 'unknown';
+    else if (build.frame.openSides.includes(board.buttonSide)) t = 'yes';
+    else t = 'no';
     found.push(
       finding(
         'Button',
@@ -169,5 +181,11 @@ function leadsFirst(board: Board): Truth {
   const pads = board.rails
     .filter((r) => r.source.kind === 'pack')
     .flatMap((r) => r.pads.flatMap((id) => board.pads.filter((p) => p.id === id)));
-  return all(pads.map((p): Truth => (p.relief === undefined ? 'unknown' : p.relief ? 'yes' : 'no')));
+  return all(
+    pads.map((p): Truth => {
+      if (p.relief === undefined) return 'unknown';
+      if (p.relief) return 'yes';
+      return 'no';
+    }),
+  );
 }

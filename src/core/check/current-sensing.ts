@@ -49,9 +49,13 @@ function shunt(build: Build, sensor: Sensor): Finding {
     through && isKnown(through)
       ? `trace and pads carry ${num(interval(through).low, 0)} A`
       : 'nobody says what trace and pads carry';
+  let state: 'unknown' | 'holds' | 'strained';
+  if (truth === 'yes') state = 'holds';
+  else if (truth === 'no') state = 'strained';
+  else state = 'unknown';
   return {
     rung: 3,
-    state: truth === 'yes' ? 'holds' : truth === 'no' ? 'strained' : 'unknown',
+    state,
     about: 'Current sensing',
     sentence: `To be sensed, ${num(total, 0)} A must run through the board's shunt and back on an equal ground wire; ${says}${truth === 'no' ? ', so go straight to the ESC and lose sensing' : ''}${heat === null ? '' : `; the shunt burns ${num(heat)} W at that`}.`,
     needed: `${num(total, 0)} A`,

@@ -61,8 +61,10 @@ function peak(build: Build, { continuousAmps, burstAmps, burstSeconds }: EscFigu
     build.policies.burst === 'ignored'
       ? 'no'
       : all([atLeast(interval(burstAmps), exactly(peakAmps)), atLeast(interval(burstSeconds), exactly(peakSeconds))]);
-  const truth: Truth =
-    byContinuous === 'yes' || byBurst === 'yes' ? 'yes' : byContinuous === 'no' && byBurst === 'no' ? 'no' : 'unknown';
+  let truth: Truth;
+  if (byContinuous === 'yes' || byBurst === 'yes') truth = 'yes';
+  else if (byContinuous === 'no' && byBurst === 'no') truth = 'no';
+  else truth = 'unknown';
   const useBurst = byContinuous !== 'yes' && build.policies.burst !== 'ignored';
   const given = interval(useBurst ? burstAmps : continuousAmps).low;
   const margin = marginOf(given, peakAmps);

@@ -34,7 +34,9 @@ export function worst(states: Iterable<RungState>): RungState {
 
 /** The state of a check that either holds or breaks. */
 export function stateOf(truth: Truth): RungState {
-  return truth === 'yes' ? 'holds' : truth === 'no' ? 'breaks' : 'unknown';
+  if (truth === 'yes') return 'holds';
+  if (truth === 'no') return 'breaks';
+  return 'unknown';
 }
 
 /** The state of a check with a margin: below the comfort share it holds, but strained. */

@@ -36,7 +36,11 @@ function mounting(build: Build, board: Board): Finding {
     // How far off the pattern may be: not at all, where the frame's lies within what is said.
     const least = Math.max(0, pattern.low - mount.patternMm, mount.patternMm - pattern.high);
     const most = Math.max(pattern.high - mount.patternMm, mount.patternMm - pattern.low);
-    const within = (mm: number): Truth => (most <= mm ? 'yes' : least > mm ? 'no' : 'unknown');
+    const within = (mm: number): Truth => {
+      if (most <= mm) return 'yes';
+      if (least > mm) return 'no';
+      return 'unknown';
+    };
     const goesOn = screwGoes(isUnknown(screw) ? null : screw.value, mount.screw);
     if (within(samePatternMm) === 'yes') return { state: worst([goesOn.state]), why: goesOn.why };
     const soft = all([within(isolatorsBridgeMm), flag(softIsolators)]);
@@ -181,16 +185,18 @@ function plugs(build: Build, board: Board): Finding[] {
   const turnedWords =
     offset === 0 ? '' : ` The board lies with its arrow at ${offset} degrees: set a yaw offset of ${offset}.`;
   const usb = usbSide !== null && reached(usbSide, best);
+  let sentence: string;
+  if (usb) sentence = `The USB plug comes to the ${turned(usbSide, best)}, where the frame is open.${turnedWords}`;
+  else if (usbSide)
+    sentence = `The USB plug is on the ${usbSide}, the frame is open at: ${openings}. The board comes out to be plugged in.`;
+  else
+    sentence = `Nobody says on which side the USB plug is, the frame is open at: ${openings}. The board may have to come out to be plugged in.`;
   const findings: Finding[] = [
     {
       rung: 1,
       state: usb && offset === 0 ? 'holds' : 'strained',
       about: 'USB reach',
-      sentence: usb
-        ? `The USB plug comes to the ${turned(usbSide, best)}, where the frame is open.${turnedWords}`
-        : usbSide
-          ? `The USB plug is on the ${usbSide}, the frame is open at: ${openings}. The board comes out to be plugged in.`
-          : `Nobody says on which side the USB plug is, the frame is open at: ${openings}. The board may have to come out to be plugged in.`,
+      sentence,
       needed: `one of: ${openings}`,
       given: usbSide ? turned(usbSide, best) : 'unknown',
       grounds: [],

@@ -82,7 +82,10 @@ describe('amps of a channel', () => {
         [34, 50, 12],
       ] as const) {
         const answers = new Set(fillings(esc).map((f) => flies(f, cruise, peak, seconds, share, burst !== 'ignored')));
-        const expected = answers.size > 1 ? 'unknown' : answers.has(true) ? 'flies' : 'breaks';
+        let expected: 'unknown' | 'breaks' | 'flies';
+        if (answers.size > 1) expected = 'unknown';
+        else if (answers.has(true)) expected = 'flies';
+        else expected = 'breaks';
         const { state } = evaluate(
           makeBuild({
             motors: { count: 4, cruiseAmps: cruise, peakAmps: peak, peakSeconds: seconds, esc: 'on the board' },

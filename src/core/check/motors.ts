@@ -73,9 +73,13 @@ function leads(build: Build, board: Board): Finding[] {
   const findings: Finding[] = [];
   const wanted = capacitorVolts(full);
   if (capacitor) {
+    let state: 'holds' | 'strained' | 'breaks';
+    if (capacitor.volts >= wanted) state = 'holds';
+    else if (capacitor.volts > full) state = 'strained';
+    else state = 'breaks';
     findings.push({
       rung: 3,
-      state: capacitor.volts >= wanted ? 'holds' : capacitor.volts > full ? 'strained' : 'breaks',
+      state,
       about: 'Capacitor',
       sentence: `The pack reaches ${num(full, 1)} V; the capacitor of ${num(capacitor.microfarads, 0)} uF is rated ${num(capacitor.volts, 0)} V${capacitor.volts >= wanted ? '' : `, ${wanted} V is usual on this pack`}.`,
       needed: `${wanted} V`,
@@ -89,9 +93,13 @@ function leads(build: Build, board: Board): Finding[] {
     const steady = build.motors.count * build.motors.cruiseAmps;
     const peakTotal = build.motors.count * build.motors.peakAmps;
     const lost = dropVolts(gauge, build.pack.leadMm, peakTotal);
+    let state: 'breaks' | 'strained' | 'holds';
+    if (carries < steady) state = 'breaks';
+    else if (3 * carries < peakTotal) state = 'strained';
+    else state = 'holds';
     findings.push({
       rung: 3,
-      state: carries < steady ? 'breaks' : 3 * carries < peakTotal ? 'strained' : 'holds',
+      state,
       about: 'Pack leads',
       sentence: `The leads are ${gauge} AWG: good for ${num(carries, 0)} A steady by the usual table; the motors cruise at ${num(steady, 0)} A and peak at ${num(peakTotal, 0)} A, when ${num(build.pack.leadMm, 0)} mm out and back lose ${num(lost, 2)} V.`,
       needed: `${num(steady, 0)} A`,

@@ -92,16 +92,15 @@ function clash(shop: Workshop, core: LaidPart[], rung: SolvedRung, state: RungSt
       ),
     ),
   );
+  let sentence: string;
+  if (alone && (rung < 7 || noWay(core[0]!, shop.world))) sentence = aloneWords(core[0]!, rung, shop.world);
+  else if (rung === 7) sentence = loadWords(shop, core);
+  else sentence = clashWords(shop, core, rung);
   return {
     rung,
     state,
     about: list(core.map((l) => l.part.peripheral.name)),
-    sentence:
-      alone && (rung < 7 || noWay(core[0]!, shop.world))
-        ? aloneWords(core[0]!, rung, shop.world)
-        : rung === 7
-          ? loadWords(shop, core)
-          : clashWords(shop, core, rung),
+    sentence,
     grounds: grounds
       .filter((g, i) => grounds.findIndex((h) => h.what === g.what && h.figure === g.figure) === i)
       .slice(0, 6),

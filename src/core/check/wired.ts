@@ -124,14 +124,16 @@ function loadFinding(r: Hookup['rails'][number]): Finding[] {
   if (r.parts.length === 0 || r.usableMa === null || r.printedMa === null) return [];
   const margin = marginOf(r.usableMa, Math.max(1, r.peakMa));
   const free = (r.usableMa - r.peakMa) / r.usableMa;
-  const state = r.atLeast ? 'unknown' : r.over || free < comfort.load ? 'strained' : 'holds';
+  let state: 'unknown' | 'holds' | 'strained';
+  if (r.atLeast) state = 'unknown';
+  else if (r.over || free < comfort.load) state = 'strained';
+  else state = 'holds';
   const unsaid = r.parts.filter((p) => p.unsaid).map((p) => p.name);
   const own = r.ownMa > 0 ? `, less ${num(r.ownMa / 1000, 2)} A for the board itself` : '';
-  const derate = r.byHeat
-    ? ` (a linear regulator: more would burn too many watts on the full pack${own})`
-    : r.share < 1
-      ? ` (${num((r.printedMa + r.ownMa) / 1000, 2)} A x ${num(r.share * 100, 0)} %${own})`
-      : '';
+  let derate: string;
+  if (r.byHeat) derate = ` (a linear regulator: more would burn too many watts on the full pack${own})`;
+  else if (r.share < 1) derate = ` (${num((r.printedMa + r.ownMa) / 1000, 2)} A x ${num(r.share * 100, 0)} %${own})`;
+  else derate = '';
   return [
     {
       rung: 7,

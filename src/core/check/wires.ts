@@ -32,10 +32,14 @@ function pins(board: Board, part: WiredPart): Finding[] {
   if (!pin) return [];
   const { peakAmps: peak, unsaid } = part.supply!;
   const { amps, sharing, plug, family } = pin;
+  let state: 'unknown' | 'holds' | 'strained';
+  if (unsaid) state = 'unknown';
+  else if (peak > 0.9 * amps) state = 'strained';
+  else state = 'holds';
   return [
     {
       rung: 7,
-      state: unsaid ? 'unknown' : peak > 0.9 * amps ? 'strained' : 'holds',
+      state,
       about: part.name,
       sentence: `${part.name} draws ${unsaid ? 'nobody says how much' : `up to ${num(peak, 2)} A`} through ${sharing} pin${sharing === 1 ? '' : 's'} of the ${plug.label} plug, and back through as many for ground; ${family.family} pins carry ${num(family.ampsPerPin, 1)} A each.`,
       needed: unsaid ? 'unknown' : `${num(peak, 2)} A`,

@@ -10,7 +10,9 @@ export function mayHaveMore(board: Board): boolean {
 
 /** What a count comes to where pads may be missing: too few of them is not yet no. */
 export function enoughDrawn(board: Board, there: number, needed: number): Truth {
-  return there >= needed ? 'yes' : mayHaveMore(board) ? 'unknown' : 'no';
+  if (there >= needed) return 'yes';
+  if (mayHaveMore(board)) return 'unknown';
+  return 'no';
 }
 
 /** Nobody has said yet where USB comes in: then a rail of its volts may be alive on it. */

@@ -91,13 +91,10 @@ export function alternativesOf(
     if (!found) return [];
     const served = found.hookup.parts.find((p) => p.id === part);
     // A mode without this link satisfies the lock idly; then the choice was not had.
-    const had =
-      served?.mode &&
-      (lock.kind === 'supply'
-        ? served.supply?.rail === to
-        : lock.kind === 'mode'
-          ? served.mode.id === to
-          : served.links.some((l) => l.to.includes(to)));
+    let had = false;
+    if (lock.kind === 'supply') had = served?.supply?.rail === to;
+    else if (lock.kind === 'mode') had = served?.mode?.id === to;
+    else had = served?.links.some((l) => l.to.includes(to)) ?? false;
     return [{ to, label, chosen, price: had ? minus(found.solution, free.solution) : null }];
   }
 }

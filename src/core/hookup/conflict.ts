@@ -27,7 +27,9 @@ export function juryOf(shop: Workshop, all: LaidPart[], locks: Lock[] = []): Jur
     const lists = seats.lists.flatMap((list, s) => {
       const laid = all[seats.part[s]!]!;
       // Only a part that others can ride on or feed from matters when it is not wanted.
-      return wanted.includes(laid) ? [list.filter((o) => o.pick !== null)] : laid.unmetTags ? [list] : [];
+      if (wanted.includes(laid)) return [list.filter((o) => o.pick !== null)];
+      if (laid.unmetTags) return [list];
+      return [];
     });
     const works = worksAtAll({ ...seats, lists }, shop.budget);
     known.set(key, works);

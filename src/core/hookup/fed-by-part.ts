@@ -107,7 +107,10 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
     },
   ];
   if (guest.part.onUsb) {
-    const rail: Truth = from.onUsb === null ? 'no' : Number.isFinite(from.onUsb.low) ? 'yes' : 'unknown';
+    let rail: Truth;
+    if (from.onUsb === null) rail = 'no';
+    else if (Number.isFinite(from.onUsb.low)) rail = 'yes';
+    else rail = 'unknown';
     const alive = all([host.part.onUsb ? 'yes' : 'no', rail]);
     const why = {
       yes: `${hostName} is alive on USB and feeds it`,

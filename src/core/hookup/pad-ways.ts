@@ -85,7 +85,10 @@ export function analogueWays(shop: Workshop, kind: AnalogueKind): Way[] {
 export function videoWays(shop: Workshop, link: Extract<Link, { kind: 'video' }>): Way[] {
   const video = shop.board.video;
   if (!video) return none('the board has no analogue video pads');
-  const pads = link.role === 'camera' ? video.cameraIns : video.out ? [video.out] : [];
+  let pads: string[];
+  if (link.role === 'camera') pads = video.cameraIns;
+  else if (video.out) pads = [video.out];
+  else pads = [];
   if (pads.length === 0)
     return none(link.role === 'camera' ? 'the board has no camera input' : 'the board has no video output');
   const id = row(shop, { id: `video:${link.role}`, limit: pads.length, pool: link.role });
@@ -122,28 +125,13 @@ export function singlePadWays(shop: Workshop, pad: string | undefined, what: str
 export function motorLineWays(shop: Workshop, carries: 'revolutions' | 'current'): Way[] {
   const line = shop.board.motorLine;
   const known = line && !isUnknown(line) ? line.value : null;
-  const digital: Condition =
+  const [does, doesNot] =
     carries === 'revolutions'
-      ? {
-          rung: 5,
-          truth: known === null ? 'unknown' : known === 'digital both ways' ? 'yes' : 'no',
-          why:
-            known === null
-              ? 'nobody says what runs on the motor wires'
-              : known === 'digital both ways'
-                ? 'the motor wires report back'
-                : 'the motor wires report nothing back',
-        }
-      : {
-          rung: 5,
-          truth: known === null ? 'unknown' : known === 'analogue' ? 'no' : 'yes',
-          why:
-            known === null
-              ? 'nobody says what runs on the motor wires'
-              : known === 'analogue'
-                ? 'the motor wires are not digital'
-                : 'the motor wires are digital',
-        };
+      ? ['the motor wires report back', 'the motor wires report nothing back']
+      : ['the motor wires are digital', 'the motor wires are not digital'];
+  const able = carries === 'revolutions' ? known === 'digital both ways' : known !== 'analogue';
+  let digital: Condition = { rung: 5, truth: 'unknown', why: 'nobody says what runs on the motor wires' };
+  if (known !== null) digital = { rung: 5, truth: able ? 'yes' : 'no', why: able ? does : doesNot };
   if (carries === 'revolutions')
     return [way({ conditions: [digital], link: { kind: 'pad', pads: [], what: 'motor wires' } })];
   const current = shop.board.digitalCurrent;

@@ -21,7 +21,11 @@ export function outlineOf(
   area: { width: number; height: number },
   room: number,
 ): Outline & { mmPx: number } {
-  const mm = (f: Board['lengthMm']) => ('value' in f ? f.value : 'high' in f ? f.high : 36);
+  const mm = (f: Board['lengthMm']) => {
+    if ('value' in f) return f.value;
+    if ('high' in f) return f.high;
+    return 36;
+  };
   const mmPx = Math.min(room / mm(board.widthMm), room / mm(board.lengthMm));
   const width = mm(board.widthMm) * mmPx;
   const height = mm(board.lengthMm) * mmPx;

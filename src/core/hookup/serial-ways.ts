@@ -63,7 +63,9 @@ function groupPorts(shop: Workshop): PortGroup[] {
 /** Whether the processor can turn a signal round inside the port (RXINV/TXINV, see trade/processor). */
 export function invertsInside(shop: Workshop): Truth {
   const p = shop.board.processor;
-  return isUnknown(p) ? 'unknown' : processors[p.value].invertsInside ? 'yes' : 'no';
+  if (isUnknown(p)) return 'unknown';
+  if (processors[p.value].invertsInside) return 'yes';
+  return 'no';
 }
 
 export function serialWays(shop: Workshop, link: Extract<Link, { kind: 'serial' }>): Way[] {
@@ -159,7 +161,11 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
           lost: [...w.lost, `${name} can hear, not talk: ${protocol.hearOnlyLoses}`],
         }));
       }
-      return [missing(hear.length ? 'can hear, not talk' : talk.length ? 'can talk, not hear' : 'has no pads')];
+      let said: string;
+      if (hear.length) said = 'can hear, not talk';
+      else if (talk.length) said = 'can talk, not hear';
+      else said = 'has no pads';
+      return [missing(said)];
     }
   }
 }
@@ -178,12 +184,11 @@ function levelled(
   if (hears && sendsVolts !== undefined && sendsVolts > level.inputMaxVolts) {
     const stands = pad?.toleratesVolts;
     const truth: Truth = stands ? atLeast(interval(stands), { low: sendsVolts, high: sendsVolts }) : 'unknown';
-    const why =
-      truth === 'yes'
-        ? `${pad!.label} stands the ${sendsVolts} V signal`
-        : truth === 'no'
-          ? `the part sends ${sendsVolts} V, more than ${pad!.label} stands: a level shifter is needed`
-          : `nobody says whether ${pad?.label ?? 'the pad'} stands a ${sendsVolts} V signal`;
+    let why: string;
+    if (truth === 'yes') why = `${pad!.label} stands the ${sendsVolts} V signal`;
+    else if (truth === 'no')
+      why = `the part sends ${sendsVolts} V, more than ${pad!.label} stands: a level shifter is needed`;
+    else why = `nobody says whether ${pad?.label ?? 'the pad'} stands a ${sendsVolts} V signal`;
     conditions.push({ rung: 5, truth, why, grounds: stands ? [ground(`${pad!.label} stands`, stands, 'V')] : [] });
   }
   if (!talks || hearsFromVolts === undefined || hearsFromVolts <= level.highLoadedVolts) return { ...w, conditions };
@@ -300,12 +305,11 @@ function oneWireEnd(shop: Workshop, end: End, protocol: Spoken, name: string): W
     ];
   }
   if (end.twoWayInverter) return [at({ rung: 5, truth: 'yes', why: `${name} has an inverter that works both ways` })];
-  const why =
-    native === 'yes'
-      ? `the processor turns the one wire round inside ${name}`
-      : native === 'no'
-        ? `${name} has no inverter that works both ways and this processor cannot turn a signal round`
-        : 'nobody says which processor family the board has';
+  let why: string;
+  if (native === 'yes') why = `the processor turns the one wire round inside ${name}`;
+  else if (native === 'no')
+    why = `${name} has no inverter that works both ways and this processor cannot turn a signal round`;
+  else why = 'nobody says which processor family the board has';
   return [at({ rung: 5, truth: native, why, grounds })];
 }
 
@@ -315,11 +319,10 @@ function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
     return groups.map(({ group: g, conditions }) => way({ conditions, ...softOn(shop, g.id, g.limit, g.timer, 1) }));
   }
   if (!softSerialCarries(protocol)) {
-    const why = protocol.control
-      ? 'soft serial never carries the control link'
-      : protocol.sense === 'inverted'
-        ? 'soft serial does not carry an inverted wire both ways'
-        : `soft serial ends at ${softSerialMaxBaud} baud`;
+    let why: string;
+    if (protocol.control) why = 'soft serial never carries the control link';
+    else if (protocol.sense === 'inverted') why = 'soft serial does not carry an inverted wire both ways';
+    else why = `soft serial ends at ${softSerialMaxBaud} baud`;
     return groups.slice(0, 1).map(() => way({ conditions: [{ rung: 4, truth: 'no', why }] }));
   }
   const pads = protocol.wires === 'both' ? 2 : 1;

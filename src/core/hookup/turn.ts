@@ -6,5 +6,7 @@ import { interval } from '../model/figure';
 export function turnOf(build: Build, board: Board): 0 | 90 {
   const { bayLengthMm, bayWidthMm } = build.frame;
   const [length, width] = [interval(board.lengthMm).high, interval(board.widthMm).high];
-  return length <= bayLengthMm && width <= bayWidthMm ? 0 : width <= bayLengthMm && length <= bayWidthMm ? 90 : 0;
+  if (length <= bayLengthMm && width <= bayWidthMm) return 0;
+  if (width <= bayLengthMm && length <= bayWidthMm) return 90;
+  return 0;
 }

@@ -96,11 +96,11 @@ describe('whatever is wired stands when it is checked by hand', () => {
             ...port.rx.filter((e) => hears.some((h) => h.pad === e.pad)),
             ...port.tx.filter((e) => talks.some((t) => t.pad === e.pad)),
           ]) {
-            const sense = end.switch
-              ? at.get(end.switch.bridge) === end.switch.plainAt
-                ? 'plain'
-                : 'inverted'
-              : end.sense;
+            let sense: 'unknown' | 'plain' | 'inverted';
+            if (end.switch) {
+              if (at.get(end.switch.bridge) === end.switch.plainAt) sense = 'plain';
+              else sense = 'inverted';
+            } else sense = end.sense;
             const twoWay =
               'twoWayInverter' in end &&
               end.twoWayInverter &&

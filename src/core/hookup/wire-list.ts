@@ -30,7 +30,11 @@ export function supplyGauge(hookup: Hookup, supply: WiredSupply): number {
   const most = [...hookup.rails, ...hookup.outputs].find(
     (r) => r.rail === supply.rail || r.rail.startsWith(`${supply.rail}:`),
   )?.printedMa;
-  const amps = supply.unsaid ? (most ? most / 1000 : assumedAmps) : supply.peakAmps;
+  let amps: number;
+  if (supply.unsaid) {
+    if (most) amps = most / 1000;
+    else amps = assumedAmps;
+  } else amps = supply.peakAmps;
   return gaugeFor(amps) ?? 10;
 }
 
@@ -41,24 +45,17 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
     const wires: Wire[] = p.links.flatMap((l) =>
       l.pads.map(({ pad, does }) => {
         const hears = does === 'board hears';
-        const role =
-          l.pads.length > 1 || l.link.kind === 'serial'
-            ? hears
-              ? 'TX'
-              : does === 'board talks'
-                ? 'RX'
-                : 'signal'
-            : 'signal';
-        return wire(
-          p.id,
-          p.name,
-          pad,
-          `${p.name}, ${pinName(part, role)}`,
-          28,
-          hears ? wireColours.hears : does === 'board talks' ? wireColours.talks : wireColours.other,
-          'signal',
-          part,
-        );
+        let role: 'TX' | 'RX' | 'signal';
+        if (l.pads.length > 1 || l.link.kind === 'serial') {
+          if (hears) role = 'TX';
+          else if (does === 'board talks') role = 'RX';
+          else role = 'signal';
+        } else role = 'signal';
+        let said: string;
+        if (hears) said = wireColours.hears;
+        else if (does === 'board talks') said = wireColours.talks;
+        else said = wireColours.other;
+        return wire(p.id, p.name, pad, `${p.name}, ${pinName(part, role)}`, 28, said, 'signal', part);
       }),
     );
     if (p.supply) {

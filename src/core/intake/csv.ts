@@ -193,7 +193,10 @@ function toCsv<T>({ plain, figures, restOf }: Table<T>, list: readonly T[]): str
 
 function cellOf(f: ReturnType<BoardFigure['get']>): string {
   if (!f) return '';
-  const value = isUnknown(f) ? '?' : 'low' in f ? `${f.low}..${f.high}` : String(f.value);
+  let value: string;
+  if (isUnknown(f)) value = '?';
+  else if ('low' in f) value = `${f.low}..${f.high}`;
+  else value = String(f.value);
   const said = [
     isUnknown(f) ? '' : [f.origin, 'seen' in f ? f.seen : undefined].filter(Boolean).join(' '),
     f.source ?? '',

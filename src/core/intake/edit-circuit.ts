@@ -112,9 +112,13 @@ export function removeBridge(board: Board, id: string): Board {
   ): E => {
     if (end.switch?.bridge !== id) return end;
     const { switch: by, ...rest } = end;
+    let sense: 'unknown' | 'plain' | 'inverted';
+    if (by.plainAt === factory) sense = 'plain';
+    else if (by.invertedAt === factory) sense = 'inverted';
+    else sense = 'unknown';
     return {
       ...rest,
-      sense: by.plainAt === factory ? 'plain' : by.invertedAt === factory ? 'inverted' : 'unknown',
+      sense,
     } as E;
   };
   const became = new Map<string, string>();

@@ -63,7 +63,9 @@ export function choiceOf(link: Link): string {
     case 'analogue':
       return `analogue ${link.input}`;
     case 'video':
-      return link.role === 'camera' ? 'video camera' : link.overlay ? 'video transmitter overlay' : 'video transmitter';
+      if (link.role === 'camera') return 'video camera';
+      if (link.overlay) return 'video transmitter overlay';
+      return 'video transmitter';
     case 'motor line':
       return `motor line ${link.carries}`;
     default:

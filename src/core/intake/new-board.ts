@@ -206,7 +206,10 @@ export function addGroup(board: Board, group: PadGroup, edge: Pad['edge'], face:
     case 'light output':
     case 'motor outputs':
     case 'servo output': {
-      const use = group === 'light output' ? 'light' : group === 'motor outputs' ? 'motor' : 'servo';
+      let use: 'motor' | 'servo' | 'light';
+      if (group === 'light output') use = 'light';
+      else if (group === 'motor outputs') use = 'motor';
+      else use = 'servo';
       const letter = { light: 'led', motor: 'm', servo: 's' }[use];
       return Array.from({ length: use === 'motor' ? 4 : 1 }).reduce<Board>((b) => {
         const id = freeId(letter, b.outputs);

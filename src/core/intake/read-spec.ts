@@ -246,9 +246,13 @@ const rules: Rule[] = [
       ? one('storageMb', 0, /\bsd\b|microsd|card/.test(words.line) ? 'the text speaks of a card as well' : undefined)
       : [],
   ),
-  rule(`\\b${N} ?(mb|mbyte|mbit|gb)\\b`, ([v, unit]) =>
-    one('storageMb', unit === 'mbit' ? num(v) / 8 : unit === 'gb' ? num(v) * 1024 : num(v)),
-  ),
+  rule(`\\b${N} ?(mb|mbyte|mbit|gb)\\b`, ([v, unit]) => {
+    let said: number;
+    if (unit === 'mbit') said = num(v) / 8;
+    else if (unit === 'gb') said = num(v) * 1024;
+    else said = num(v);
+    return one('storageMb', said);
+  }),
   rule('\\b(?:usb-?c|usb c|(?:usb )?type[ -]?c)\\b', () => one('usbPlug', 'C')),
   rule('\\b(?:micro[ -]?usb|usb: ?micro)\\b', () => one('usbPlug', 'micro')),
 ];

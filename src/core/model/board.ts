@@ -46,7 +46,6 @@ export const releaseSchema = z.strictObject({
   grams: z.number().min(0).default(0),
   effort: z.int().min(0).max(50).default(1),
 });
-export type Release = z.infer<typeof releaseSchema>;
 
 const senseWord = z.enum(['plain', 'inverted', 'unknown']);
 const senseSwitch = z
@@ -151,7 +150,6 @@ export const busSchema = z.strictObject({
     .describe('Chips of the board that already answer on this bus'),
   sharesPort: idSchema.optional().describe('The serial port whose pads this bus uses'),
 });
-export type Bus = z.infer<typeof busSchema>;
 
 export const outputSchema = z.strictObject({
   id: idSchema,

@@ -83,5 +83,9 @@ export function figureWords(f: AnyFigure | undefined, unit = ''): string {
   if (!f || isUnknown(f)) return 'unknown';
   const u = unit ? ` ${unit}` : '';
   if ('low' in f) return `${f.low} to ${f.high}${u}`;
-  return typeof f.value === 'boolean' ? (f.value ? 'yes' : 'no') : `${f.value}${u}`;
+  if (typeof f.value === 'boolean') {
+    if (f.value) return 'yes';
+    return 'no';
+  }
+  return `${f.value}${u}`;
 }

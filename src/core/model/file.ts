@@ -226,6 +226,9 @@ function jsonPlace(error: unknown, text: string): number | null {
   const position = /position (\d+)/.exec(message)?.[1];
   // Node names either the position or a snippet of what stands before and after it.
   const snippet = /^Unexpected token .+?, (?:\.\.\.)?"(.*?)"(?:\.\.\.)? is not valid JSON$/s.exec(message)?.[1];
-  const at = position !== undefined ? Number(position) : snippet ? text.indexOf(snippet) + snippet.length / 2 : -1;
+  let at: number;
+  if (position !== undefined) at = Number(position);
+  else if (snippet) at = text.indexOf(snippet) + snippet.length / 2;
+  else at = -1;
   return at < 0 ? null : at;
 }

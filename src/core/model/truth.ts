@@ -15,7 +15,9 @@ export function either(a: Truth, b: Truth): Truth {
 }
 
 export function not(a: Truth): Truth {
-  return a === 'yes' ? 'no' : a === 'no' ? 'yes' : 'unknown';
+  if (a === 'yes') return 'no';
+  if (a === 'no') return 'yes';
+  return 'unknown';
 }
 
 export function all(truths: Iterable<Truth>): Truth {

@@ -38,7 +38,9 @@ export function whatMoved(before: readonly Ranked[], after: readonly Ranked[]): 
 }
 
 function weight(m: Moved): number {
-  return m.before !== m.after ? 0 : m.because !== null ? 1 : 2;
+  if (m.before !== m.after) return 0;
+  if (m.because !== null) return 1;
+  return 2;
 }
 
 function changedRung(was: Climb, is: Climb): string | null {

@@ -203,7 +203,10 @@ function valuesFor({ field, words }: BoardFigure, figure: NumberFigure): unknown
   if (!isUnknown(figure)) return null;
   if (field === 'mounting.patternMm') return [16, 20, 25.5, 30.5];
   const ends = numberEnds[field] ?? numberEnds[field.replace(/^rails\[\d+\]\./, '')];
-  return words ? [...words] : ends ? [...ends] : yesOrNo.has(field) ? [true, false] : null;
+  if (words) return [...words];
+  if (ends) return [...ends];
+  if (yesOrNo.has(field)) return [true, false];
+  return null;
 }
 
 function pickWords(
@@ -213,8 +216,11 @@ function pickWords(
 ): string {
   const by = new Map<string | null, unknown[]>();
   for (const o of outcomes) by.set(o.first, [...(by.get(o.first) ?? []), o.value]);
-  const word = (v: unknown) =>
-    v === true ? 'yes' : v === false ? 'no' : `${String(v)}${unit && typeof v === 'number' ? ` ${unit}` : ''}`;
+  const word = (v: unknown) => {
+    if (v === true) return 'yes';
+    if (v === false) return 'no';
+    return `${String(v)}${unit && typeof v === 'number' ? ` ${unit}` : ''}`;
+  };
   const called = (id: string | null) => (id === null ? 'nothing' : (names.find((x) => x.id === id)?.name ?? id));
   if (by.size === 1) return `${called([...by.keys()][0]!)}, whatever it turns out to be, once it is known`;
   return [...by].map(([id, values]) => `${called(id)} if it is ${values.map(word).join(' or ')}`).join('; ');

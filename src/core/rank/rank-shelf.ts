@@ -54,7 +54,9 @@ export function rankClimbs(climbs: readonly Climb[], mended: Mended = {}): Ranke
   /** Cents, with every part left out above all money; nothing found is worst. */
   function mending({ boardId }: Climb): number {
     const set = mended[boardId];
-    return set === undefined ? 0 : set === null ? Number.MAX_VALUE : set.leftOut.length * 1e9 + set.cents;
+    if (set === undefined) return 0;
+    if (set === null) return Number.MAX_VALUE;
+    return set.leftOut.length * 1e9 + set.cents;
   }
 }
 
@@ -67,7 +69,9 @@ function open({ stopsAt, rungs }: Climb): number {
 function over({ stopsAt, massG, totalCents }: Climb): number {
   if (stopsAt === null) return 0;
   const stop = rungNames[stopsAt - 1];
-  return stop === 'Weight' ? massG.low : stop === 'Cost' ? (totalCents ?? Number.MAX_VALUE) : 0;
+  if (stop === 'Weight') return massG.low;
+  if (stop === 'Cost') return totalCents ?? Number.MAX_VALUE;
+  return 0;
 }
 
 /** Boards that fit, with or without work, share one class: the score tells them apart. What was set aside comes after all others. */

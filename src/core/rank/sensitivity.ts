@@ -50,17 +50,18 @@ export function tippingPoints(
             then = first;
           }
         }
+        let at: number;
+        if (counted.has(dial.field)) {
+          if (direction === 'below') at = Math.ceil(tips);
+          else at = Math.floor(tips);
+        } else at = Number(tips.toPrecision(3));
         return [
           {
             field: dial.field,
             says: dial.says,
             unit: dial.unit,
             now: dial.now,
-            at: counted.has(dial.field)
-              ? direction === 'below'
-                ? Math.ceil(tips)
-                : Math.floor(tips)
-              : Number(tips.toPrecision(3)),
+            at,
             direction,
             then: then.boardName,
           },

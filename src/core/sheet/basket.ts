@@ -163,15 +163,15 @@ export function orderFor(lines: readonly BasketLine[], aim: Aim, atHome: Readonl
     if (found && (!best || better(found, best, aim))) best = found;
   }
   const all = [best!, ...alone];
+  let days: number | null;
+  if (all.some((o) => o.parcels.length > 0 && o.days === null)) days = null;
+  else if (all.every((o) => o.days === null)) days = null;
+  else days = Math.max(...all.map((o) => o.days ?? 0));
   return {
     from: all.flatMap((o) => o.from),
     parcels: all.flatMap((o) => o.parcels),
     totalCents: all.reduce((sum, o) => sum + o.totalCents, rest),
-    days: all.some((o) => o.parcels.length > 0 && o.days === null)
-      ? null
-      : all.every((o) => o.days === null)
-        ? null
-        : Math.max(...all.map((o) => o.days ?? 0)),
+    days,
   };
 }
 

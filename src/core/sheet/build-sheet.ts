@@ -143,14 +143,17 @@ function solderOrder(build: Build, board: Board, wires: Wire[]): Step[] {
     );
   const packPads = board.rails.filter((r) => r.source.kind === 'pack').flatMap((r) => r.pads);
   const relieved = packPads.length > 0 && packPads.every((id) => board.pads.find((p) => p.id === id)?.relief === true);
+  let leadsWhy: string;
+  if (build.policies.batteryLeads === 'last') {
+    if (relieved)
+      leadsWhy =
+        'These pads have thermal relief: the leads would not draw the heat away, but they would lie in the way.';
+    else leadsWhy = 'Pack leads last: without thermal relief they draw the heat away from every later joint.';
+  } else leadsWhy = 'By policy the pack leads come first, on a board of their own.';
   const leads = step(
     'leads',
     'Pack leads and the capacitor, the capacitor as near the pads as it goes, its stripe to ground.',
-    build.policies.batteryLeads === 'last'
-      ? relieved
-        ? 'These pads have thermal relief: the leads would not draw the heat away, but they would lie in the way.'
-        : 'Pack leads last: without thermal relief they draw the heat away from every later joint.'
-      : 'By policy the pack leads come first, on a board of their own.',
+    leadsWhy,
   );
   const mount = step(
     'mount',
@@ -196,17 +199,16 @@ export function portSettings(climb: Climb): PortSetting[] {
       const soft = l.pads.some((x) => x.does === 'soft serial');
       const native = l.conditions.some((c) => c.why.includes('turns'));
       const sense = l.link.sense ?? protocol.sense;
+      let senseWords: string;
+      if (sense === 'plain') senseWords = 'plain';
+      else if (native) senseWords = 'inverted, by the processor';
+      else senseWords = 'inverted, by the pad: nothing to set';
       return [
         {
           port: l.on,
           part: p.name,
           function: protocol.says,
-          sense:
-            sense === 'plain'
-              ? 'plain'
-              : native
-                ? 'inverted, by the processor'
-                : 'inverted, by the pad: nothing to set',
+          sense: senseWords,
           duplex: {
             hear: 'board only hears',
             talk: 'board only talks',

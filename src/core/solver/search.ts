@@ -238,5 +238,7 @@ export function search(
 }
 
 function less(a0: number, a1: number, a2: number, bar: Packed): boolean {
-  return a0 !== bar[0] ? a0 < bar[0] : a1 !== bar[1] ? a1 < bar[1] : a2 < bar[2];
+  if (a0 !== bar[0]) return a0 < bar[0];
+  if (a1 !== bar[1]) return a1 < bar[1];
+  return a2 < bar[2];
 }

@@ -109,16 +109,14 @@ export function portsAndPads(sides: string[]): Pick<BoardInput, 'ports' | 'pads'
   const pads = [{ id: 'vbat', label: 'VBAT' }];
   const ports = sides.map((s, i) => {
     const n = i + 1;
-    const rx = s.includes('r')
-      ? [{ pad: `r${n}`, sense: 'plain' as const }]
-      : s.includes('i')
-        ? [{ pad: `r${n}`, sense: 'inverted' as const }]
-        : [];
-    const tx = s.includes('t')
-      ? [{ pad: `t${n}` }]
-      : s.includes('w')
-        ? [{ pad: `t${n}`, sense: 'inverted' as const, twoWayInverter: true }]
-        : [];
+    let rx: { pad: string; sense: 'plain' }[] | { pad: string; sense: 'inverted' }[];
+    if (s.includes('r')) rx = [{ pad: `r${n}`, sense: 'plain' as const }];
+    else if (s.includes('i')) rx = [{ pad: `r${n}`, sense: 'inverted' as const }];
+    else rx = [];
+    let tx: { pad: string }[] | { pad: string; sense: 'inverted'; twoWayInverter: boolean }[];
+    if (s.includes('t')) tx = [{ pad: `t${n}` }];
+    else if (s.includes('w')) tx = [{ pad: `t${n}`, sense: 'inverted' as const, twoWayInverter: true }];
+    else tx = [];
     pads.push(...rx.map((e) => ({ id: e.pad, label: `R${n}` })), ...tx.map((e) => ({ id: e.pad, label: `T${n}` })));
     return { id: `port${n}`, label: `Port ${n}`, rx, tx };
   });

@@ -55,9 +55,7 @@ export function measure({ texts }: Corpus): Measured {
 }
 
 function same(a: Value, b: Value): boolean {
-  return typeof a === 'number' && typeof b === 'number'
-    ? Math.abs(a - b) < 0.006
-    : typeof a === 'string' && typeof b === 'string'
-      ? a.toLowerCase() === b.toLowerCase()
-      : a === b;
+  if (typeof a === 'number' && typeof b === 'number') return Math.abs(a - b) < 0.006;
+  if (typeof a === 'string' && typeof b === 'string') return a.toLowerCase() === b.toLowerCase();
+  return a === b;
 }

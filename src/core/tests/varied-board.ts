@@ -50,7 +50,9 @@ function vary(thing: unknown, roll: () => number): unknown {
   }
   if (typeof origin === 'string' && typeof value === 'boolean') {
     const r = roll();
-    return r < 0.05 ? { unknown: true } : r < 0.15 ? { ...thing, value: !value } : thing;
+    if (r < 0.05) return { unknown: true };
+    if (r < 0.15) return { ...thing, value: !value };
+    return thing;
   }
   return Object.fromEntries(
     Object.entries(thing).map(([key, v]) => [key, key === 'mounting' || key === 'packCells' ? v : vary(v, roll)]),

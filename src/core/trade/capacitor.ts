@@ -11,5 +11,7 @@ export function capacitorVolts(fullVolts: number): number {
 
 /** Microfarads by full-throttle amps, within the 220 to 1000 that are usual. Common practice, no source. */
 export function capacitorMicrofarads(peakAmps: number): number {
-  return peakAmps <= 40 ? 220 : peakAmps <= 100 ? 470 : 1000;
+  if (peakAmps <= 40) return 220;
+  if (peakAmps <= 100) return 470;
+  return 1000;
 }

@@ -1,6 +1,12 @@
 /** Prices and masses of small things that a hookup drags in: assumed, common practice of the trade, no source. Cents and grams each. */
 export const sundries = {
-  wirePerM: (gauge: number) => ({ cents: gauge <= 14 ? 320 : gauge <= 20 ? 180 : 90 }),
+  wirePerM: (gauge: number) => {
+    let cents: number;
+    if (gauge <= 14) cents = 320;
+    else if (gauge <= 20) cents = 180;
+    else cents = 90;
+    return { cents: cents };
+  },
   heatShrinkPerJoint: { cents: 4, grams: 0.05 },
   housing: { cents: 25, grams: 0.2 },
   pin: { cents: 4, grams: 0.02 },

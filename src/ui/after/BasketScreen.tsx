@@ -28,6 +28,10 @@ function Basket({ board, climb }: Chosen) {
   const today = new Date().toISOString().slice(0, 10);
   const atHome = (l: BasketLine, n: number) =>
     edit(`home ${l.key}`, (b) => ({ ...b, atHome: { ...b.atHome, [l.key]: Math.max(0, n) } }));
+  let said: string;
+  if (build.orderedOn) said = `Ordered on ${build.orderedOn}`;
+  else if (climb.stopsAt === null) said = 'Ordered today';
+  else said = 'Ordered all the same';
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1, flexWrap: 'wrap' }}>
@@ -55,11 +59,7 @@ function Basket({ board, climb }: Chosen) {
             }))
           }
         >
-          {build.orderedOn
-            ? `Ordered on ${build.orderedOn}`
-            : climb.stopsAt === null
-              ? 'Ordered today'
-              : 'Ordered all the same'}
+          {said}
         </Button>
       </Box>
       <Box sx={{ fontSize: 14, mb: 1 }}>

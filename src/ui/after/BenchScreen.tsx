@@ -123,13 +123,19 @@ function Desk({ climb }: Chosen) {
       </Box>
       <table>
         <tbody>
-          {desk.parts.map((r) => (
-            <tr key={r.id}>
-              <td>{r.name}</td>
-              <td>{r.says}</td>
-              <td className="n">{r.amps === null ? 'unknown' : r.amps > 0 ? `${r.amps.toFixed(2)} A` : ''}</td>
-            </tr>
-          ))}
+          {desk.parts.map((r) => {
+            let said: string;
+            if (r.amps === null) said = 'unknown';
+            else if (r.amps > 0) said = `${r.amps.toFixed(2)} A`;
+            else said = '';
+            return (
+              <tr key={r.id}>
+                <td>{r.name}</td>
+                <td>{r.says}</td>
+                <td className="n">{said}</td>
+              </tr>
+            );
+          })}
         </tbody>
       </table>
     </>

@@ -4,12 +4,10 @@ import { portSums, type Board, type Hookup } from '@/core';
 
 export function PortLedger({ hookup, board }: { hookup: Hookup; board: Board }) {
   const claims = board.claimedPorts;
-  const claimed =
-    'value' in claims
-      ? `Claims ${claims.value}`
-      : 'low' in claims
-        ? `Claims ${claims.low} to ${claims.high}`
-        : 'Claims nothing';
+  let claimed: string;
+  if ('value' in claims) claimed = `Claims ${claims.value}`;
+  else if ('low' in claims) claimed = `Claims ${claims.low} to ${claims.high}`;
+  else claimed = 'Claims nothing';
   const { asDelivered, used } = portSums(hookup.ports);
   return (
     <section aria-label="Ports">
@@ -27,22 +25,21 @@ export function PortLedger({ hookup, board }: { hookup: Hookup; board: Board }) 
           </tr>
         </thead>
         <tbody>
-          {hookup.ports.map((p) => (
-            <tr key={p.port}>
-              <td>{p.label}</td>
-              <td style={{ whiteSpace: 'nowrap' }}>
-                {p.hears && p.talks
-                  ? 'hear and talk'
-                  : p.hears
-                    ? 'hear, not talk'
-                    : p.talks
-                      ? 'talk, not hear'
-                      : 'nothing'}
-              </td>
-              <td>{p.usedBy.join(', ') || (p.takenBy && !p.released ? '' : 'free')}</td>
-              <td>{p.takenBy ? `${p.takenBy}${p.released ? ' (released)' : ''}` : ''}</td>
-            </tr>
-          ))}
+          {hookup.ports.map((p) => {
+            let said: string;
+            if (p.hears && p.talks) said = 'hear and talk';
+            else if (p.hears) said = 'hear, not talk';
+            else if (p.talks) said = 'talk, not hear';
+            else said = 'nothing';
+            return (
+              <tr key={p.port}>
+                <td>{p.label}</td>
+                <td style={{ whiteSpace: 'nowrap' }}>{said}</td>
+                <td>{p.usedBy.join(', ') || (p.takenBy && !p.released ? '' : 'free')}</td>
+                <td>{p.takenBy ? `${p.takenBy}${p.released ? ' (released)' : ''}` : ''}</td>
+              </tr>
+            );
+          })}
         </tbody>
       </table>
       {hookup.releases.map((r) => (

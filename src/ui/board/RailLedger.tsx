@@ -14,7 +14,11 @@ export function RailLedger({ hookup }: { hookup: Hookup }) {
       {hookup.rails.length === 0 && <Box sx={{ fontSize: 12.5 }}>No regulator of the board is known.</Box>}
       {[...hookup.rails, ...hookup.outputs].map((r) => {
         const full = r.printedMa ?? Math.max(r.peakMa, 1);
-        const colour = `var(--${r.over ? 'strained' : r.atLeast ? 'unknown' : 'holds'})`;
+        let tone: 'unknown' | 'holds' | 'strained';
+        if (r.over) tone = 'strained';
+        else if (r.atLeast) tone = 'unknown';
+        else tone = 'holds';
+        const colour = `var(--${tone})`;
         const width = (ma: number) => `${Math.min(100, (100 * ma) / full)}%`;
         return (
           <Box key={r.rail} sx={{ mb: 1.25 }}>

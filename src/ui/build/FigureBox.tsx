@@ -13,7 +13,10 @@ interface Props {
 
 /** A figure that the buyer may correct; empty means unknown. What the buyer types counts as a manual's word. */
 export function FigureBox({ label, unit, figure, onChange, max }: Props) {
-  const value = 'value' in figure ? figure.value : 'high' in figure ? figure.high : null;
+  let value: number | null;
+  if ('value' in figure) value = figure.value;
+  else if ('high' in figure) value = figure.high;
+  else value = null;
   return (
     <NumberBox
       label={label}

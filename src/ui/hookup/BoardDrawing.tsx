@@ -113,13 +113,17 @@ export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props
           const y0 = b.y + boxHeight / 2 + (i - (b.ends.length - 1) / 2) * 5;
           const bend = (b.left ? 1 : -1) * 46;
           const on = b.id === selected;
+          let strokeWidth: number;
+          if (on) strokeWidth = 2.6;
+          else if (e.supply) strokeWidth = 1.5;
+          else strokeWidth = 1;
           return (
             <path
               key={`${b.id}${i}`}
               d={`M ${x0} ${y0} C ${x0 + bend} ${y0}, ${e.pad.x - bend} ${e.pad.y}, ${e.pad.x} ${e.pad.y}`}
               fill="none"
               stroke={e.supply ? 'var(--copper)' : 'var(--ink)'}
-              strokeWidth={on ? 2.6 : e.supply ? 1.5 : 1}
+              strokeWidth={strokeWidth}
               opacity={selected && !on ? 0.22 : 0.85}
             />
           );
@@ -235,8 +239,14 @@ function labelAt(p: PlacedPad, row: number): { x: number; y: number; textAnchor:
 function UsbMark({ outline, side }: { outline: { x: number; y: number; width: number; height: number }; side: Side }) {
   const { x, y, width, height } = outline;
   const flat = side === 'front' || side === 'rear';
-  const cx = side === 'left' ? x : side === 'right' ? x + width : x + width / 2;
-  const cy = side === 'front' ? y : side === 'rear' ? y + height : y + height / 2;
+  let cx: number;
+  if (side === 'left') cx = x;
+  else if (side === 'right') cx = x + width;
+  else cx = x + width / 2;
+  let cy: number;
+  if (side === 'front') cy = y;
+  else if (side === 'rear') cy = y + height;
+  else cy = y + height / 2;
   return (
     <g aria-hidden>
       <rect

@@ -35,6 +35,14 @@ export function Bridges({ board }: { board: Board }) {
             const lock: Lock = { kind: 'bridge', bridge, position: a.to };
             const locked = locks.some((l) => l.kind === 'bridge' && l.bridge === bridge && l.position === a.to);
             const others = locks.filter((l) => !sameNeed(l, lock));
+            let said: string;
+            if (a.chosen) said = 'in use';
+            else if (a.price) said = priceWords(a.price);
+            else said = 'cannot be had';
+            let act: string;
+            if (locked) act = 'Unlock';
+            else if (a.chosen) act = 'Lock';
+            else act = 'Use';
             return (
               <Box
                 key={a.to}
@@ -47,13 +55,13 @@ export function Bridges({ board }: { board: Board }) {
                 }}
               >
                 <Box sx={{ width: 92, fontWeight: a.chosen ? 640 : 400 }}>{a.label}</Box>
-                <Box sx={{ flex: 1 }}>{a.chosen ? 'in use' : a.price ? priceWords(a.price) : 'cannot be had'}</Box>
+                <Box sx={{ flex: 1 }}>{said}</Box>
                 <Button
                   aria-pressed={locked}
                   onClick={() => setLocks(locked ? others : [...others, lock])}
                   sx={{ px: 0.75, py: 0, minHeight: 24 }}
                 >
-                  {locked ? 'Unlock' : a.chosen ? 'Lock' : 'Use'}
+                  {act}
                 </Button>
               </Box>
             );

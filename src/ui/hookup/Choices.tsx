@@ -23,57 +23,65 @@ export function Choices({ board, part }: { board: Board; part: string }) {
         </Box>
       )}
       {answers?.length === 0 && <Box sx={{ fontSize: 12.5 }}>This part has no choice of pads here.</Box>}
-      {answers?.map(({ need, alternatives }) => (
-        <Box key={need} sx={{ mt: 0.5 }}>
-          <Box sx={{ fontSize: 12, color: 'text.secondary' }}>
-            {need === 'supply' ? 'Supply' : need === 'mode' ? 'Way to wire it' : 'Signal'}
-          </Box>
-          {alternatives.map((a) => {
-            const lock: Lock =
-              need === 'supply'
-                ? { kind: 'supply', part, to: a.to }
-                : need === 'mode'
-                  ? { kind: 'mode', part, mode: a.to }
-                  : { kind: 'link', part, link: need, to: a.to };
-            const locked = locks.some(
-              (l) => sameNeed(l, lock) && (('to' in l && l.to === a.to) || ('mode' in l && l.mode === a.to)),
-            );
-            return (
-              <Box
-                key={a.to}
-                sx={{
-                  display: 'flex',
-                  alignItems: 'center',
-                  gap: 1,
-                  fontSize: 12.5,
-                  borderBottom: '1px solid var(--hair)',
-                }}
-              >
-                <Box sx={{ width: 92, fontWeight: a.chosen ? 640 : 400 }}>{a.label}</Box>
-                <Box sx={{ flex: 1, color: a.price ? 'text.primary' : 'text.secondary' }}>
-                  {a.chosen ? 'in use' : a.price ? priceWords(a.price) : 'cannot be had'}
+      {answers?.map(({ need, alternatives }) => {
+        let said: string;
+        if (need === 'supply') said = 'Supply';
+        else if (need === 'mode') said = 'Way to wire it';
+        else said = 'Signal';
+        return (
+          <Box key={need} sx={{ mt: 0.5 }}>
+            <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{said}</Box>
+            {alternatives.map((a) => {
+              let lock: Lock;
+              if (need === 'supply') lock = { kind: 'supply', part, to: a.to };
+              else if (need === 'mode') lock = { kind: 'mode', part, mode: a.to };
+              else lock = { kind: 'link', part, link: need, to: a.to };
+              const locked = locks.some(
+                (l) => sameNeed(l, lock) && (('to' in l && l.to === a.to) || ('mode' in l && l.mode === a.to)),
+              );
+              let said: string;
+              if (a.chosen) said = 'in use';
+              else if (a.price) said = priceWords(a.price);
+              else said = 'cannot be had';
+              let act: string;
+              if (locked) act = 'Unlock';
+              else if (a.chosen) act = 'Lock';
+              else act = 'Use';
+              return (
+                <Box
+                  key={a.to}
+                  sx={{
+                    display: 'flex',
+                    alignItems: 'center',
+                    gap: 1,
+                    fontSize: 12.5,
+                    borderBottom: '1px solid var(--hair)',
+                  }}
+                >
+                  <Box sx={{ width: 92, fontWeight: a.chosen ? 640 : 400 }}>{a.label}</Box>
+                  <Box sx={{ flex: 1, color: a.price ? 'text.primary' : 'text.secondary' }}>{said}</Box>
+                  {(a.price || locked) && (
+                    <Button
+                      aria-pressed={locked}
+                      data-choice={`${need}:${a.to}`}
+                      onClick={() =>
+                        setLocks(
+                          locked
+                            ? locks.filter((l) => !sameNeed(l, lock))
+                            : [...locks.filter((l) => !sameNeed(l, lock)), lock],
+                        )
+                      }
+                      sx={{ px: 0.75, py: 0, minHeight: 24 }}
+                    >
+                      {act}
+                    </Button>
+                  )}
                 </Box>
-                {(a.price || locked) && (
-                  <Button
-                    aria-pressed={locked}
-                    data-choice={`${need}:${a.to}`}
-                    onClick={() =>
-                      setLocks(
-                        locked
-                          ? locks.filter((l) => !sameNeed(l, lock))
-                          : [...locks.filter((l) => !sameNeed(l, lock)), lock],
-                      )
-                    }
-                    sx={{ px: 0.75, py: 0, minHeight: 24 }}
-                  >
-                    {locked ? 'Unlock' : a.chosen ? 'Lock' : 'Use'}
-                  </Button>
-                )}
-              </Box>
-            );
-          })}
-        </Box>
-      ))}
+              );
+            })}
+          </Box>
+        );
+      })}
     </section>
   );
 }

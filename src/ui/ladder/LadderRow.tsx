@@ -20,8 +20,10 @@ interface Props {
 export function LadderRow({ ranked, mended, before, current, rung, grams, href, onPick }: Props) {
   const { climb, rank } = ranked;
   const told = tellingRung(climb);
-  const moved =
-    before === undefined || before === rank ? '' : before > rank ? `up ${before - rank}` : `down ${rank - before}`;
+  let moved: string;
+  if (before === undefined || before === rank) moved = '';
+  else if (before > rank) moved = `up ${before - rank}`;
+  else moved = `down ${rank - before}`;
   return (
     <Box
       role="row"

@@ -142,6 +142,10 @@ export function LadderScreen() {
     ranking.ranked!.filter((r) => r.climb.verdict === v && !r.climb.setAside).length;
   const best = ranking.ranked[0];
 
+  let said: string;
+  if (ranking.busy) said = '';
+  else if (best) said = `First: ${best.climb.boardName}, ${best.climb.verdict}.`;
+  else said = '';
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
       <h1 className="sr">Ladder</h1>
@@ -205,7 +209,7 @@ export function LadderScreen() {
       <SetAside boards={aside} />
       <Moves />
       <Box role="status" aria-live="polite" className="sr">
-        {ranking.busy ? '' : best ? `First: ${best.climb.boardName}, ${best.climb.verdict}.` : ''}
+        {said}
       </Box>
       <Box ref={scroller} sx={{ flex: 1, minHeight: 0, overflow: 'auto', opacity: ranking.busy ? 0.75 : 1 }}>
         <Box role="grid" aria-label="Boards and the rungs they reach" aria-rowcount={rows.length}>

@@ -127,5 +127,7 @@ function apartWord(
   isolated: Extract<Rail['source'], { kind: 'either' }>['isolated'],
 ): (typeof apartWords)[number] | typeof takenAsApart {
   if (!isolated) return takenAsApart;
-  return 'unknown' in isolated ? 'nobody says' : isolated.value ? 'yes' : 'no';
+  if ('unknown' in isolated) return 'nobody says';
+  if (isolated.value) return 'yes';
+  return 'no';
 }

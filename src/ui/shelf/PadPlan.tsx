@@ -44,15 +44,12 @@ export function PadPlan({ board, onChange }: { board: Board; onChange: (b: Board
     if (other)
       onChange({
         ...board,
-        pads: board.pads.map((p) =>
-          p.id === pad!.id
-            ? { ...p, order: at + by }
-            : p.id === other.id
-              ? { ...p, order: at }
-              : along.includes(p)
-                ? { ...p, order: along.indexOf(p) }
-                : p,
-        ),
+        pads: board.pads.map((p) => {
+          if (p.id === pad!.id) return { ...p, order: at + by };
+          if (p.id === other.id) return { ...p, order: at };
+          if (along.includes(p)) return { ...p, order: along.indexOf(p) };
+          return p;
+        }),
       });
   };
   const setPort = (change: Partial<Board['ports'][number]>) =>
@@ -141,13 +138,15 @@ export function PadPlan({ board, onChange }: { board: Board; onChange: (b: Board
                   {pad.reachable ? 'reached when mounted' : 'hidden when mounted'}
                 </Button>
                 <Button
-                  onClick={() => setPad({ relief: pad.relief === undefined ? true : pad.relief ? false : undefined })}
+                  onClick={() => {
+                    let relief: boolean | undefined;
+                    if (pad.relief === undefined) relief = true;
+                    else if (pad.relief) relief = false;
+                    else relief = undefined;
+                    return setPad({ relief: relief });
+                  }}
                 >
-                  {pad.relief === undefined
-                    ? 'thermal relief: nobody says'
-                    : pad.relief
-                      ? 'thermal relief'
-                      : 'no thermal relief'}
+                  {reliefWords(pad.relief)}
                 </Button>
                 <Button color="error" onClick={() => (onChange(removePad(board, pad.id)), setPicked(null))}>
                   Remove
@@ -269,7 +268,7 @@ function labelSpot(
   if (edge === 'left') return { x: x - 14, y: y + 3, textAnchor: 'end' };
   if (edge === 'right') return { x: x + 14, y: y + 3, textAnchor: 'start' };
   if (edge === 'inner' || !crowded)
-    return { x, y: edge === 'front' ? y - 14 : edge === 'rear' ? y + 20 : y + 15, textAnchor: 'middle' };
+    return { x, y: y + { front: -14, rear: 20, inner: 15 }[edge], textAnchor: 'middle' };
   const at = edge === 'front' ? y - 14 : y + 14;
   return {
     x,
@@ -277,4 +276,9 @@ function labelSpot(
     textAnchor: edge === 'front' ? 'start' : 'end',
     transform: `rotate(-90 ${x} ${at}) translate(0 3)`,
   };
+}
+
+function reliefWords(relief: boolean | undefined): string {
+  if (relief === undefined) return 'thermal relief: nobody says';
+  return relief ? 'thermal relief' : 'no thermal relief';
 }

@@ -195,6 +195,10 @@ function marked(text: string, readings: Reading[], at: number, choice: (i: numbe
   readings.forEach((r, i) => {
     if (r.start < from || r.end > text.length) return;
     out.push(text.slice(from, r.start));
+    let textDecoration: 'none' | 'line-through' | 'underline dotted';
+    if (choice(i) === 'left') textDecoration = 'line-through';
+    else if (r.doubt === 'sure') textDecoration = 'none';
+    else textDecoration = 'underline dotted';
     out.push(
       <Box
         component="mark"
@@ -202,7 +206,7 @@ function marked(text: string, readings: Reading[], at: number, choice: (i: numbe
         sx={{
           background: i === at ? 'var(--copper)' : 'var(--copperSoft)',
           color: i === at ? 'var(--paper)' : 'inherit',
-          textDecoration: choice(i) === 'left' ? 'line-through' : r.doubt === 'sure' ? 'none' : 'underline dotted',
+          textDecoration,
         }}
       >
         {text.slice(r.start, r.end)}
