@@ -1,6 +1,6 @@
-import { compile } from '../src/core/hookup/compile';
-import { layOut } from '../src/core/hookup/lay-out';
-import { workshop } from '../src/core/hookup/way';
+import { compile } from '../src/core/wiring/compile';
+import { layOut } from '../src/core/wiring/lay-out';
+import { workshop } from '../src/core/wiring/way';
 import { budgetWith, withinSteps } from '../src/core/solver/budget';
 import { pack } from '../src/core/solver/cost';
 import { solve } from '../src/core/solver/solve';

@@ -7,10 +7,10 @@ import { chromiumPath } from '../scripts/install.mjs';
 import { ask, freePort } from '../scripts/run.mjs';
 import { serve } from '../scripts/serve.mjs';
 import { evaluate, readFile, type Board } from '../src/core';
-import { compile } from '../src/core/hookup/compile';
-import { layOut } from '../src/core/hookup/lay-out';
+import { compile } from '../src/core/wiring/compile';
+import { layOut } from '../src/core/wiring/lay-out';
 import { solve } from '../src/core/solver/solve';
-import { workshop } from '../src/core/hookup/way';
+import { workshop } from '../src/core/wiring/way';
 import { loadHighs, solveMilp } from '../src/core/tests/milp';
 
 /**

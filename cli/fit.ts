@@ -1,7 +1,6 @@
 import { parseArgs } from 'node:util';
-import { rankClimbs, type Ranked, type RungState } from '../src/core';
+import { money, rankClimbs, type Ranked, type RungState } from '../src/core';
 import { climbOf } from '../src/highs/climb';
-import { money } from '../src/core/check/cost';
 import { complain, openFile } from './open-file';
 import { fitJson } from './fit-json';
 

@@ -1,5 +1,4 @@
-import type { Build } from '../core';
-import { idFrom, readData } from '../core';
+import { type Build, idFrom, readData } from '../core';
 import { addBuild } from '../db/builds';
 import type { Database } from '../db/connection';
 

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '../climb';
-import { readFile } from '../model/file';
+import { evaluate } from '../evaluate/climb';
+import { readFile } from '../records/file';
 import { makeBoard, makeBuild, makePart, regulator, says, supply } from '../tests/make';
 import { deskState } from './desk';
 import { faultsFor, probesWith, stillPossible } from './faults';

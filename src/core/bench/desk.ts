@@ -1,6 +1,6 @@
-import { deskDraws, sumOf } from '../check/desk';
-import type { Climb } from '../climb';
-import type { Build } from '../model/build';
+import { deskDraws, sumOf } from '../rungs/desk';
+import type { Climb } from '../evaluate/climb';
+import type { Build } from '../records/build';
 import { usbAmps } from '../trade/rating';
 
 export interface DeskPart {

@@ -1,6 +1,6 @@
-import type { Climb } from '../climb';
-import type { Board } from '../model/board';
-import type { Build } from '../model/build';
+import type { Climb } from '../evaluate/climb';
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
 import { cellVolts } from '../trade/cell';
 import { meetings } from '../trade/harness';
 import { level } from '../trade/level';

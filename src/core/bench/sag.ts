@@ -1,9 +1,9 @@
-import { num } from '../check/finding';
-import type { Climb } from '../climb';
-import { suppliesOf } from '../hookup/rail-tree';
-import type { Board } from '../model/board';
-import type { Build } from '../model/build';
-import { interval, isKnown } from '../model/figure';
+import { num } from '../rungs/finding';
+import type { Climb } from '../evaluate/climb';
+import { suppliesOf } from '../circuit/rail-tree';
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
+import { interval, isKnown } from '../quantity/figure';
 import { cellOhm, cellVolts } from '../trade/cell';
 
 export interface SagPoint {

@@ -1,8 +1,8 @@
-import type { Board } from '../model/board';
-import type { Build, Part } from '../model/build';
-import type { NumberFigure } from '../model/figure';
-import type { Fix } from '../model/fix';
-import { numbered } from '../model/part-names';
+import type { Board } from '../records/board';
+import type { Build, Part } from '../records/build';
+import type { NumberFigure } from '../quantity/figure';
+import type { Fix } from '../records/fix';
+import { numbered } from '../records/part-names';
 import { externalAmps, fixPrices } from './price';
 
 export interface Pair {

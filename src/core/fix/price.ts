@@ -1,4 +1,4 @@
-import type { Fix } from '../model/fix';
+import type { Fix } from '../records/fix';
 
 export interface FixPrice {
   cents: number;

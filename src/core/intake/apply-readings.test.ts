@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { readData } from '../model/file';
+import { readData } from '../records/file';
 import { applyReadings } from './apply-readings';
 import { differencesOf } from './differences';
-import { newBoard } from './new-board';
+import { newBoard } from '../records/new-board';
 import { readSpec } from './read-spec';
 import type { Reading } from './reading';
 

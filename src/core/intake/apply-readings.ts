@@ -1,7 +1,7 @@
-import type { Board } from '../model/board';
-import { figureWords, type Origin } from '../model/figure';
-import { boardFigures, type BoardFigure } from './figures';
-import { addGroup } from './new-board';
+import type { Board } from '../records/board';
+import { figureWords, type Origin } from '../quantity/figure';
+import { boardFigures, type BoardFigure } from '../figures/board-figures';
+import { addGroup } from '../records/new-board';
 import type { Reading, SpecField } from './reading';
 
 /** Whose word it is and when it was read. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { correctReading, readingText } from './correct-reading';
-import { newBoard } from './new-board';
+import { newBoard } from '../records/new-board';
 import { readSpec } from './read-spec';
 
 const board = newBoard('blank', 'Blank', 'Testwright');

@@ -1,5 +1,5 @@
-import { boardSchema, type Board } from '../model/board';
-import { figureWords, type AnyFigure } from '../model/figure';
+import { boardSchema, type Board } from '../records/board';
+import { figureWords, type AnyFigure } from '../quantity/figure';
 import { applyReadings, figureFor } from './apply-readings';
 import { valueFromText } from './figure-text';
 import type { Reading } from './reading';

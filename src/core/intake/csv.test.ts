@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { readFile } from '../model/file';
+import { readFile } from '../records/file';
 import { makeBoard, says } from '../tests/make';
 import { applyReadings } from './apply-readings';
 import { boardsToCsv, peripheralsToCsv, readBoardsCsv, readPeripheralsCsv, tableSchema } from './csv';
 import { differencesOf } from './differences';
-import { boardFigures, completenessOf } from './figures';
-import { addGroup, newBoard, padGroups, removePad } from './new-board';
+import { boardFigures, completenessOf } from '../figures/board-figures';
+import { addGroup, newBoard, padGroups, removePad } from '../records/new-board';
 import { readSpec } from './read-spec';
 import { readShelfFile } from './shelf-file';
 

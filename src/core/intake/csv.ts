@@ -1,12 +1,13 @@
 import Papa from 'papaparse';
-import { openFile, readData, type Fault } from '../model/file';
-import type { Board } from '../model/board';
-import { idFrom } from '../model/words';
-import { originSchema, isUnknown, type NumberFigure, type Origin } from '../model/figure';
-import type { Peripheral } from '../model/peripheral';
+import { openFile, readData } from '../records/file';
+import type { Fault } from '../records/fault';
+import type { Board } from '../records/board';
+import { idFrom } from '../records/words';
+import { originSchema, isUnknown, type NumberFigure, type Origin } from '../quantity/figure';
+import type { Peripheral } from '../records/peripheral';
 import { valueFromText } from './figure-text';
-import { boardFigures, type BoardFigure } from './figures';
-import { newBoard } from './new-board';
+import { boardFigures, type BoardFigure } from '../figures/board-figures';
+import { newBoard } from '../records/new-board';
 
 /** A row of a CSV file that cannot be read: which row (the first after the heading is 1), which column, what stands there, what was expected. */
 export interface RowFault {

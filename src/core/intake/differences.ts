@@ -1,6 +1,6 @@
-import type { Board } from '../model/board';
-import { figureWords } from '../model/figure';
-import { boardFigures } from './figures';
+import type { Board } from '../records/board';
+import { figureWords } from '../quantity/figure';
+import { boardFigures } from '../figures/board-figures';
 
 export interface Difference {
   field: string;

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '../climb';
-import { boardSchema, type Board } from '../model/board';
-import { readData } from '../model/file';
+import { evaluate } from '../evaluate/climb';
+import { boardSchema, type Board } from '../records/board';
+import { readData } from '../records/file';
 import { makeBoard, makeBuild, makePart, regulator, serial, supply } from '../tests/make';
 import {
   addBridge,
@@ -16,7 +16,7 @@ import {
   removeRail,
   takePort,
 } from './edit-circuit';
-import { addGroup, addSupplyPad, newBoard, ofKind, padGroups, removePad } from './new-board';
+import { addGroup, addSupplyPad, newBoard, ofKind, padGroups, removePad } from '../records/new-board';
 
 const sound = (board: ReturnType<typeof makeBoard>) => boardSchema.parse(board);
 

@@ -1,6 +1,6 @@
-import type { Board, Bridge, Rail } from '../model/board';
-import { feedersOf } from '../model/board-links';
-import { freeId } from './new-board';
+import type { Board, Bridge, Rail } from '../records/board';
+import { feedersOf } from '../records/board-links';
+import { freeId } from '../records/new-board';
 
 const unknown = { unknown: true as const };
 

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
-import { evaluate } from '../climb';
-import { readFile } from '../model/file';
-import { questionsFor } from '../rank/questions';
-import { rankClimbs } from '../rank/rank-shelf';
+import { evaluate } from '../evaluate/climb';
+import { readFile } from '../records/file';
+import { questionsFor } from '../decide/questions';
+import { rankClimbs } from '../decide/rank-shelf';
 import { applyReadings } from './apply-readings';
-import { addGroup, newBoard } from './new-board';
+import { addGroup, newBoard } from '../records/new-board';
 import { readSpec } from './read-spec';
 import { withTyped } from './typed-figure';
 

@@ -1,4 +1,4 @@
-import type { PeripheralKind } from '../model/peripheral';
+import type { PeripheralKind } from '../trade/peripheral-kind';
 
 /** What people write for a kind of part, longer phrases first: common practice, no source. */
 const phrases: [string, PeripheralKind[]][] = [

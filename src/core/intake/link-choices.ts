@@ -1,5 +1,5 @@
-import { analogueKinds } from '../model/board';
-import type { Link } from '../model/peripheral';
+import { analogueKinds } from '../records/board';
+import type { Link } from '../records/peripheral';
 import { protocolIds, protocols } from '../trade/protocol';
 
 type Bare<L> = L extends unknown ? Omit<L, 'id'> : never;

@@ -1,4 +1,4 @@
-import type { Motors } from '../model/build';
+import type { Motors } from '../records/build';
 
 const unknown = { unknown: true as const };
 /** One ESC for so many motors sits under the board; single ones lie elsewhere. Common practice, no source. */

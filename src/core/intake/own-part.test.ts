@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '../climb';
-import { readData } from '../model/file';
-import { peripheralKinds } from '../model/peripheral';
+import { evaluate } from '../evaluate/climb';
+import { readData } from '../records/file';
+import { peripheralKinds } from '../trade/peripheral-kind';
 import { makeBoard, makeBuild, says } from '../tests/make';
-import { padsInPlenty } from '../rank/pads-in-plenty';
+import { padsInPlenty } from '../decide/pads-in-plenty';
 import { choiceOf, linkChoices, withLink } from './link-choices';
 import { forLibrary, ownPart } from './own-part';
 

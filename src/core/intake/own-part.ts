@@ -1,5 +1,6 @@
-import type { Peripheral, PeripheralKind, Supply } from '../model/peripheral';
-import { idFrom } from '../model/words';
+import type { Peripheral, Supply } from '../records/peripheral';
+import type { PeripheralKind } from '../trade/peripheral-kind';
+import { idFrom } from '../records/words';
 import { withLink } from './link-choices';
 
 const unknown = { unknown: true as const };

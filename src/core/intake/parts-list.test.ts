@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { readFile } from '../model/file';
+import { readFile } from '../records/file';
 import { kindMeant } from './kind-words';
 import { readPartsList } from './parts-list';
 

@@ -1,4 +1,4 @@
-import type { Link, Peripheral } from '../model/peripheral';
+import type { Link, Peripheral } from '../records/peripheral';
 import { protocols } from '../trade/protocol';
 import { kindMeant } from './kind-words';
 

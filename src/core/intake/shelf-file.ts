@@ -1,6 +1,7 @@
-import type { Board } from '../model/board';
-import { openFile, readData, readFile, type Fault, type Read, type Unread } from '../model/file';
-import type { Peripheral } from '../model/peripheral';
+import type { Board } from '../records/board';
+import { openFile, readData, readFile, type Read, type Unread } from '../records/file';
+import type { Fault } from '../records/fault';
+import type { Peripheral } from '../records/peripheral';
 import { isPeripheralsCsv, readBoardsCsv, readPeripheralsCsv, type RowFault, type Tell } from './csv';
 
 /** What a file brings to the shelf, and what of it cannot be read: the sound rows stand whatever the others say. */

@@ -1,7 +1,7 @@
-import { boardSchema, type Board } from '../model/board';
-import { figureWords, type Origin } from '../model/figure';
+import { boardSchema, type Board } from '../records/board';
+import { figureWords, type Origin } from '../quantity/figure';
 import { valueFromText } from './figure-text';
-import { boardFigures, railFigures, type BoardFigure } from './figures';
+import { boardFigures, railFigures, type BoardFigure } from '../figures/board-figures';
 import { withPrice } from './typed-offer';
 
 /** A board's figures and those of its regulators by name. */

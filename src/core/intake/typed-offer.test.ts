@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '../climb';
-import { questionsFor } from '../rank/questions';
-import { rankClimbs } from '../rank/rank-shelf';
+import { evaluate } from '../evaluate/climb';
+import { questionsFor } from '../decide/questions';
+import { rankClimbs } from '../decide/rank-shelf';
 import { makeBoard, makeBuild } from '../tests/make';
 import { withOffer, withoutOffer, withPrice, withTypedOffers } from './typed-offer';
 import { withTyped } from './typed-figure';

@@ -1,4 +1,5 @@
-import { offerSchema, type Board, type Offer } from '../model/board';
+import { centsOf } from '../quantity/money';
+import { offerSchema, type Board, type Offer } from '../records/board';
 import { valueFromText } from './figure-text';
 
 /** The board with an offer as the buyer saw it; null where it is none. It stays when shops are asked again. */
@@ -26,5 +27,5 @@ export function withTypedOffers(asked: Offer[], before: readonly Offer[]): Offer
 export function withPrice(board: Board, typed: string, seen: string): Board | null {
   const price = valueFromText(typed.replace('€', ''), []);
   if (!price || !('value' in price) || typeof price.value !== 'number') return null;
-  return withOffer(board, { shop: 'as answered', cents: Math.round(price.value * 100), shippingCents: 0 }, seen);
+  return withOffer(board, { shop: 'as answered', cents: centsOf(price.value), shippingCents: 0 }, seen);
 }

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { generalSolver } from '../../highs/general-solver';
-import { compile } from '../hookup/compile';
-import { layOut } from '../hookup/lay-out';
-import { workshop } from '../hookup/way';
+import { compile } from '../wiring/compile';
+import { layOut } from '../wiring/lay-out';
+import { workshop } from '../wiring/way';
 import { loadHighs, solveMilp } from '../tests/milp';
 import { largest, randomPair } from '../tests/random-build';
 import { problemArbitrary } from '../tests/random-problem';

@@ -2,11 +2,11 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import type { Highs } from 'highs';
 import { loadHighs, solveMilp } from '../tests/milp';
 import { randomPair } from '../tests/random-build';
-import { compile } from '../hookup/compile';
+import { compile } from '../wiring/compile';
 import { pack } from './cost';
-import { layOut } from '../hookup/lay-out';
+import { layOut } from '../wiring/lay-out';
 import { solve } from './solve';
-import { workshop, type SolvedRung } from '../hookup/way';
+import { workshop, type SolvedRung } from '../wiring/way';
 
 // A general mixed-integer solver (HiGHS) as an oracle that shares no search code with ours.
 let highs: Highs;

@@ -1,5 +1,5 @@
-import type { Build, Part, Priority } from '../model/build';
-import type { Peripheral } from '../model/peripheral';
+import type { Build, Part, Priority } from '../records/build';
+import type { Peripheral } from '../records/peripheral';
 import { dice } from './random-build';
 
 /** A build with so many parts drawn from a library: the frame, pack and motors of one of the given builds, other limits, and its parts in a shuffled order. Repeatable by seed. */

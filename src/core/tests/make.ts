@@ -1,6 +1,6 @@
-import { boardSchema, type Board } from '../model/board';
-import { buildSchema, type Build, type Part } from '../model/build';
-import { peripheralSchema, type Peripheral } from '../model/peripheral';
+import { boardSchema, type Board } from '../records/board';
+import { buildSchema, type Build, type Part } from '../records/build';
+import { peripheralSchema, type Peripheral } from '../records/peripheral';
 import type { z } from 'zod';
 
 /** Small sound things for tests; each test changes only what it is about. */

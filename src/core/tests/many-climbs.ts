@@ -1,6 +1,6 @@
-import type { Board } from '../model/board';
-import type { Build } from '../model/build';
-import type { Peripheral } from '../model/peripheral';
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
+import type { Peripheral } from '../records/peripheral';
 import { drawnBuild } from './drawn-build';
 import { variedBoard } from './varied-board';
 

@@ -1,8 +1,7 @@
 import type { z } from 'zod';
-import type { boardSchema } from '../model/board';
-import type { peripheralSchema } from '../model/peripheral';
-import type { Board } from '../model/board';
-import type { Build } from '../model/build';
+import type { boardSchema, Board } from '../records/board';
+import type { peripheralSchema } from '../records/peripheral';
+import type { Build } from '../records/build';
 import { protocolIds } from '../trade/protocol';
 import { claims, makeBoard, makeBuild, makePart, regulator, says, serial, unknown } from './make';
 

@@ -1,5 +1,5 @@
-import type { Board, Rail } from '../model/board';
-import { readData } from '../model/file';
+import type { Board, Rail } from '../records/board';
+import { readData } from '../records/file';
 import { dice } from './random-build';
 
 /** A board made from one of the given ones: other figures (some unknown), pads, ports, rails, and now and then another board's ESC. Sound, and repeatable by seed. */

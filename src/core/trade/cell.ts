@@ -1,5 +1,4 @@
-import type { Pack } from '../model/build';
-import { interval, isKnown, type Interval } from '../model/figure';
+import { interval, isKnown, type Interval, type NumberFigure } from '../quantity/figure';
 
 /**
  * Volts of one cell. Full 4.20 V (4.35 V high-voltage), land at about 3.5 V, 3.3 V the floor under load:
@@ -21,6 +20,14 @@ const tiredCell = {
   'li-ion': { wattHoursPerGram: 0.22, milliohmAh: 60 },
 } as const;
 
+/** What a pack's volts depend on. */
+export interface Pack {
+  cells: number;
+  chemistry: keyof typeof cellVolts;
+  cellMilliohm?: NumberFigure | undefined;
+  massG: NumberFigure;
+}
+
 /** The whole swing of a pack in volts: from the floor under load up to full. */
 export function packSwing(pack: Pick<Pack, 'cells' | 'chemistry'>): Interval {
   const cell = cellVolts[pack.chemistry];
@@ -31,10 +38,7 @@ export function packSwing(pack: Pick<Pack, 'cells' | 'chemistry'>): Interval {
  * The lowest volts of a pack that so many amps are drawn of: the floor, or less where it sags further from landing charge (land volts less cell resistance x current;
  * Ohm). Between its ends lies what is not known: a cell that nobody has measured may be a tired one.
  */
-export function lowestVolts(
-  pack: Pick<Pack, 'cells' | 'chemistry' | 'cellMilliohm' | 'massG'>,
-  amps: number,
-): Interval {
+export function lowestVolts(pack: Pack, amps: number): Interval {
   const cell = cellVolts[pack.chemistry];
   const ohm = cellOhm(pack);
   const at = (ohms: number) => round(pack.cells * Math.max(0, Math.min(cell.floor, cell.land - ohms * amps)));
@@ -45,7 +49,7 @@ export function lowestVolts(
  * Resistance of one cell in ohm, as said; where nobody says, up to that of a tired cell of the pack's mass. Nothing is taken for a pack of unknown mass: no board
  * passes Weight with it.
  */
-export function cellOhm(pack: Pick<Pack, 'cells' | 'chemistry' | 'cellMilliohm' | 'massG'>): Interval {
+export function cellOhm(pack: Pack): Interval {
   if (isKnown(pack.cellMilliohm)) {
     const { low, high } = interval(pack.cellMilliohm);
     return { low: low / 1000, high: high / 1000 };

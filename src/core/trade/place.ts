@@ -1,4 +1,4 @@
-import type { PeripheralKind } from '../model/peripheral';
+import type { PeripheralKind } from './peripheral-kind';
 
 export const places = ['front', 'right', 'rear', 'left', 'above'] as const;
 export type Place = (typeof places)[number];

@@ -1,4 +1,5 @@
-import type { ProcessorFamily } from '../model/board';
+export const processorFamilies = ['F1', 'F3', 'F4', 'F7', 'H7', 'G4'] as const;
+export type ProcessorFamily = (typeof processorFamilies)[number];
 
 export interface Processor {
   family: ProcessorFamily;

@@ -1,6 +1,5 @@
-import type { NumberFigure } from '../model/figure';
-import { isUnknown } from '../model/figure';
-import type { Policies } from '../model/policy';
+import { type NumberFigure, isUnknown } from '../quantity/figure';
+import type { Policies } from './policies';
 
 /** Share of a rated current that the policy lets one use. Common practice of the trade, no source. */
 const share: Record<Policies['ratedAmps'], number> = { cautious: 0.7, usual: 0.8, 'as printed': 1 };

@@ -1,4 +1,4 @@
-import type { Policies } from '../model/policy';
+import type { Policies } from './policies';
 
 /** A question on which people of the trade disagree: Rung's default with its reason, and the other school. */
 export interface School<K extends keyof Policies = keyof Policies> {

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
-import { arrivesOn, basketCsv, basketOf, eurosOf, orderFor, type BasketLine } from '@/core';
+import { arrivesOn, basketCsv, basketOf, eurosOf, orderFor, type BasketLine, money } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { saveAs } from '../shelf/save-as';
 import { WithBoard, type Chosen } from './use-chosen';
@@ -63,12 +63,12 @@ function Basket({ board, climb }: Chosen) {
         </Button>
       </Box>
       <Box sx={{ fontSize: 14, mb: 1 }}>
-        <strong>€{(order.totalCents / 100).toFixed(2)}</strong> landed
+        <strong>{money(order.totalCents)}</strong> landed
         {lines.some((l) => l.unpriced) && ' without the board, which nobody offers'}, {unweighed && 'at least '}
         {Math.round(grams)} g,{' '}
         {order.parcels.length === 0
           ? 'no parcels'
-          : `${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}: ${order.parcels.map((p) => `${p.shop} (shipping €${(p.shippingCents / 100).toFixed(2)}, ${p.days === null ? 'days unknown' : `${p.days} days`})`).join(', ')}`}
+          : `${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}: ${order.parcels.map((p) => `${p.shop} (shipping ${money(p.shippingCents)}, ${p.days === null ? 'days unknown' : `${p.days} days`})`).join(', ')}`}
         {order.days !== null && order.parcels.length > 0
           ? `; all there on ${arrivesOn(build.orderedOn ?? today, order.days)}`
           : ''}

@@ -1,9 +1,9 @@
 'use client';
 
+import { money, type Build } from '@/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import type { Build } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { CraftFields } from './CraftFields';
 import { Policies } from './Policies';
@@ -54,6 +54,6 @@ function sentences(b: Build): [string, string][] {
         ? 'none on the board'
         : `${b.motors.count}, each ${b.motors.cruiseAmps} A at cruise, ${b.motors.peakAmps} A for up to ${b.motors.peakSeconds} s; ESCs ${b.motors.esc}`,
     ],
-    ['Limits', `${b.limits.takeOffMassG} g at take-off, €${(b.limits.budgetCents / 100).toFixed(2)}`],
+    ['Limits', `${b.limits.takeOffMassG} g at take-off, ${money(b.limits.budgetCents)}`],
   ];
 }

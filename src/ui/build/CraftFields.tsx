@@ -5,7 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import type { ReactNode } from 'react';
-import { sides, type Build } from '@/core';
+import { sides, type Build, centsOf } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
@@ -244,7 +244,7 @@ export function CraftFields() {
             label="Budget"
             unit="€"
             value={build.limits.budgetCents / 100}
-            onChange={(v) => set('limits', { budgetCents: Math.round((v ?? 0) * 100) })}
+            onChange={(v) => set('limits', { budgetCents: centsOf(v ?? 0) })}
           />
           <NumberBox
             label="Spare ports"

@@ -1,6 +1,6 @@
 'use client';
 
-import type { NumberFigure } from '@/core/model/figure';
+import type { NumberFigure } from '@/core';
 import { NumberBox } from './NumberBox';
 
 interface Props {

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { kindMeant, ownPart, peripheralKinds, type Peripheral, type PeripheralKind } from '@/core';
+import { kindMeant, ownPart, peripheralKinds, type Peripheral, type PeripheralKind, centsOf } from '@/core';
 import { Choice } from './Choice';
 import { NumberBox } from './NumberBox';
 
@@ -12,7 +12,7 @@ export function OwnPart({ name: said, onMake }: { name: string; onMake: (part: P
   const [kind, setKind] = useState<PeripheralKind>(() => kindMeant(said)?.kinds[0] ?? 'other');
   // What is not said to be free is not taken to be: a price is wanted, 0 where it is at home.
   const [price, setPrice] = useState<number | null>(null);
-  const made = price === null ? null : ownPart(name, kind, Math.round(price * 100));
+  const made = price === null ? null : ownPart(name, kind, centsOf(price));
   return (
     <Box
       component="form"

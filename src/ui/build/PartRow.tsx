@@ -1,10 +1,9 @@
 'use client';
 
+import { money, type Part, type Priority, linkWords } from '@/core';
 import { useSortable } from '@dnd-kit/sortable';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { Part, Priority } from '@/core';
-import { linkWords } from '@/core/check/signal-words';
 import { useRoom } from '../room/BuildRoom';
 import { changedPart, movedPart, withoutPart } from './change';
 
@@ -110,7 +109,7 @@ export function PartRow({
         component="span"
         sx={{ width: 64, textAlign: 'right', fontSize: 12, color: part.owned ? 'text.secondary' : undefined }}
       >
-        {part.owned ? 'owned' : `€${(peripheral.cents / 100).toFixed(2)}`}
+        {part.owned ? 'owned' : money(peripheral.cents)}
       </Box>
       <Box role="radiogroup" aria-label={`How important is ${name}`} sx={{ display: 'flex' }}>
         {priorities.map((p) => (

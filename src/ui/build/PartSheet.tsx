@@ -6,7 +6,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { places, unsaidSupply, usualPlace, type Part, type Peripheral } from '@/core';
+import { places, unsaidSupply, usualPlace, type Part, type Peripheral, centsOf } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { changedPart } from './change';
 import { Choice } from './Choice';
@@ -55,7 +55,7 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
           label="Price"
           unit="€"
           value={peripheral.cents / 100}
-          onChange={(v) => change('price', { cents: Math.round((v ?? 0) * 100) })}
+          onChange={(v) => change('price', { cents: centsOf(v ?? 0) })}
         />
       </Box>
       <Box sx={{ display: 'flex', flexDirection: 'column' }}>

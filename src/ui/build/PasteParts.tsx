@@ -4,8 +4,7 @@ import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { counted, readPartsList, type Peripheral } from '@/core';
-import { linkWords } from '@/core/check/signal-words';
+import { counted, readPartsList, type Peripheral, euros, linkWords } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { withPart } from './change';
 import { OwnPart } from './OwnPart';
@@ -123,8 +122,7 @@ function Described({ part }: { part: Peripheral }) {
       <b>{part.name}</b>
       <Box component="span" sx={{ color: 'text.secondary' }}>
         {' '}
-        {part.kind}: {part.modes[0]!.links.map(linkWords).join(', ') || 'no wire to the board'}; €
-        {(part.cents / 100).toFixed(2)}
+        {part.kind}: {part.modes[0]!.links.map(linkWords).join(', ') || 'no wire to the board'}; €{euros(part.cents)}
       </Box>
     </>
   );

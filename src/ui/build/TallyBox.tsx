@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { tally } from '@/core';
+import { tally, money } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 
 /** What the list asks for, added up at each change. */
@@ -15,7 +15,7 @@ export function TallyBox() {
     ['Supplies', String(t.supplied)],
     ['Mass of the parts', `${t.grams.toFixed(1)} g`],
     ['Steady power', `${t.watts.toFixed(1)} W`],
-    ['Still to buy', `€${(t.toBuyCents / 100).toFixed(2)}`],
+    ['Still to buy', money(t.toBuyCents)],
   ];
   return (
     <section aria-label="Running tally">

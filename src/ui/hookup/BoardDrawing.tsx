@@ -1,8 +1,7 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import { outlineOf, placePads, type Board, type Climb, type PlacedPad, type Side } from '@/core';
-import { supplyGauge } from '@/core/hookup/wire-list';
+import { outlineOf, placePads, type Board, type Climb, type PlacedPad, type Side, supplyGauge } from '@/core';
 import { labelRows } from './label-rows';
 
 interface Props {

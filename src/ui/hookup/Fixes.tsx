@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { fixWords, numbered, outcomeWords, type Board, type Climb, type Fix } from '@/core';
+import { fixWords, numbered, outcomeWords, type Board, type Climb, type Fix, money } from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { useExplain } from './use-explain';
 
@@ -54,10 +54,8 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
             >
               <Box sx={{ flex: 1 }}>
                 {s.words.join(', and ')}:{' '}
-                {s.cents > 0
-                  ? `€${(s.cents / 100).toFixed(2)}, ${s.grams} g, ${s.effort} points of effort`
-                  : 'costs no money'}
-                ; then it {outcomeWords(s)}.
+                {s.cents > 0 ? `${money(s.cents)}, ${s.grams} g, ${s.effort} points of effort` : 'costs no money'}; then
+                it {outcomeWords(s)}.
               </Box>
               <Button variant="outlined" data-fix={i} onClick={() => setFixes([...accepted, ...s.fixes])}>
                 Accept

@@ -1,6 +1,6 @@
+import { euros, money, type Mended, type Ranked } from '@/core';
 import Box from '@mui/material/Box';
 import Link from 'next/link';
-import type { Mended, Ranked } from '@/core';
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
 import { stateColour, verdictColour } from '../marks/words';
 import { tellingRung } from './stop';
@@ -116,7 +116,7 @@ export function LadderRow({ ranked, mended, before, current, rung, grams, href, 
         {grams}
       </Box>
       <Box role="gridcell" sx={{ width: 66, textAlign: 'right', fontSize: 12 }}>
-        {climb.totalCents === null ? 'no offer' : (climb.totalCents / 100).toFixed(2)}
+        {climb.totalCents === null ? 'no offer' : euros(climb.totalCents)}
       </Box>
     </Box>
   );
@@ -126,5 +126,5 @@ export function LadderRow({ ranked, mended, before, current, rung, grams, href, 
 function mendingWords({ words, cents }: NonNullable<Mended[string]>): string {
   const [first, ...more] = words;
   const and = more.map((w) => ` and ${w.charAt(0).toLowerCase()}${w.slice(1)}`).join('');
-  return `${first}${and}${cents > 0 ? `, €${(cents / 100).toFixed(2)}` : ''}.`;
+  return `${first}${and}${cents > 0 ? `, ${money(cents)}` : ''}.`;
 }

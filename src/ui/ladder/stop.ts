@@ -1,4 +1,4 @@
-import { csvLines, type Climb, type Ranked, type Rung } from '@/core';
+import { csvLines, type Climb, type Ranked, type Rung, euros } from '@/core';
 
 /** The rung whose reason is written beside the strip: the break, else the first unknown, else the first strained one. */
 export function tellingRung(climb: Climb): Rung | null {
@@ -35,7 +35,7 @@ export function asCsv(ranked: readonly Ranked[], separator: ',' | '\t'): string 
     climb.verdict,
     tellingRung(climb)?.name ?? '',
     tellingRung(climb)?.findings[0]?.sentence ?? '',
-    climb.totalCents === null ? '' : (climb.totalCents / 100).toFixed(2),
+    climb.totalCents === null ? '' : euros(climb.totalCents),
     grams(climb),
   ]);
   const heading = ['place', 'board', 'maker', 'verdict', 'rung', 'reason', 'to pay EUR', 'g'];

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { isStale, withOffer, withoutOffer, type Board } from '@/core';
+import { isStale, withOffer, withoutOffer, type Board, money, centsOf, euros } from '@/core';
 import { NumberBox } from '../build/NumberBox';
 import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/BuildRoom';
@@ -64,8 +64,8 @@ export function Offers({
           {board.offers.map((o, i) => (
             <tr key={i} style={{ whiteSpace: 'nowrap' }}>
               <td>{o.shop}</td>
-              <td className="n">€{(o.cents / 100).toFixed(2)}</td>
-              <td className="n">+ {(o.shippingCents / 100).toFixed(2)}</td>
+              <td className="n">{money(o.cents)}</td>
+              <td className="n">+ {euros(o.shippingCents)}</td>
               <td>{o.deliveryDays === undefined ? '' : `${o.deliveryDays} days`}</td>
               <td>
                 seen {o.seen}
@@ -100,8 +100,8 @@ function TypeOffer({
   const add = () => {
     onType({
       shop: shop.trim(),
-      cents: Math.round(price! * 100),
-      shippingCents: Math.round((shipping ?? 0) * 100),
+      cents: centsOf(price!),
+      shippingCents: centsOf(shipping ?? 0),
       ...(days === null ? {} : { deliveryDays: days }),
     });
     setShop('');

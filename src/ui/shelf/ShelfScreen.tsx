@@ -10,7 +10,16 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
 import { useMemo, useRef, useState } from 'react';
-import { boardKinds, completenessOf, doubtsAbout, idFrom, newBoard, type Board, type Completeness } from '@/core';
+import {
+  boardKinds,
+  completenessOf,
+  doubtsAbout,
+  idFrom,
+  newBoard,
+  type Board,
+  type Completeness,
+  euros,
+} from '@/core';
 import { useRoom } from '../room/BuildRoom';
 import { RemoveBoard } from './RemoveBoard';
 import { ShelfFiles } from './ShelfFiles';
@@ -208,7 +217,7 @@ function Row({
       <Box sx={{ width: 120, color: doubts > 0 ? 'error.main' : 'text.secondary' }}>
         {doubts > 0 ? `${doubts} in doubt` : ''}
       </Box>
-      <Box sx={{ width: 80, textAlign: 'right' }}>{cents === null ? 'no offer' : (cents / 100).toFixed(2)}</Box>
+      <Box sx={{ width: 80, textAlign: 'right' }}>{cents === null ? 'no offer' : euros(cents)}</Box>
       <Box sx={{ width: 96, textAlign: 'right' }}>
         <RemoveBoard id={board.id} name={board.name} onDone={onRemoved} />
       </Box>

@@ -1,0 +1,254 @@
+import { euros } from '../quantity/money';
+import { withFixes } from '../fix/apply';
+import { fixPrices } from '../fix/price';
+import type { Board, Offer } from '../records/board';
+import type { Build, Part } from '../records/build';
+import { draggedIn, type Sundry } from './dragged-in';
+import type { Hookup } from '../wiring/hookup';
+import { interval, isKnown, type NumberFigure } from '../quantity/figure';
+import { csvLines } from '../records/csv-lines';
+
+export interface BasketLine extends Omit<Sundry, 'grams'> {
+  /** Of the whole line; null where nobody says. */
+  grams: number | null;
+  /** Nobody offers it, and no usual price is known: it counts as nothing in the total. */
+  unpriced?: true;
+  /** Who sells it; empty: a usual price, anywhere. */
+  offers: Offer[];
+}
+
+/** All that is still to be bought for this build on this board, with what the hookup drags in. A must that is left out is still owed. */
+export function basketOf(build: Build, board: Board, hookup: Hookup): BasketLine[] {
+  const flown = new Set(hookup.parts.filter((p) => p.mode || p.priority === 'must').map((p) => p.id));
+  const cheapest = board.offers.length > 0 ? Math.min(...board.offers.map((o) => o.cents)) : 0;
+  // What is bought is what the page offers; what is wired is the board with its fixes.
+  const mended = withFixes(build, board);
+  return [
+    {
+      ...piece(
+        `board ${board.id}`,
+        `${board.maker} ${board.name}, revision ${board.revision}`,
+        cheapest,
+        gramsOf(board.massG),
+        'the board',
+        board.offers,
+      ),
+      ...(board.offers.length === 0 ? { unpriced: true as const } : {}),
+    },
+    ...alike(
+      build.parts.filter(
+        (p) => !p.owned && flown.has(p.id) && (p.peripheral.cents > 0 || p.peripheral.offers.length > 0),
+      ),
+    ).map(({ of: { id, peripheral: p }, count }) => ({
+      ...piece(`part ${id}`, p.name, count * p.cents, gramsOf(p.massG, count), 'on the parts list', p.offers),
+      quantity: count,
+    })),
+    ...extras(build, board, hookup),
+    ...draggedIn(mended.build, mended.board, hookup).map((s) => ({ ...s, offers: [] })),
+  ];
+}
+
+/** Parts that are the same thing to a shop, the first of each with how many there are. */
+function alike(parts: Part[]): { of: Part; count: number }[] {
+  const lines: { of: Part; count: number }[] = [];
+  for (const part of parts) {
+    const line = lines.find(
+      ({ of }) =>
+        of.peripheral.name === part.peripheral.name &&
+        JSON.stringify(of.peripheral) === JSON.stringify(part.peripheral),
+    );
+    if (line) line.count++;
+    else lines.push({ of: part, count: 1 });
+  }
+  return lines;
+}
+
+function piece(
+  key: string,
+  what: string,
+  cents: number,
+  grams: number | null,
+  why: string,
+  offers: Offer[] = [],
+): BasketLine {
+  return {
+    key,
+    what,
+    quantity: 1,
+    unit: 'piece',
+    cents: Math.round(cents),
+    grams: grams === null ? null : Math.round(grams * 100) / 100,
+    why,
+    offers,
+  };
+}
+
+/** The heavier end of a range. */
+function gramsOf(massG: NumberFigure, count = 1): number | null {
+  return isKnown(massG) ? count * interval(massG).high : null;
+}
+
+/** What the ways of wiring need, the fixes, and whatever else the hookup's own sum holds (filters, releases). */
+function extras(build: Build, board: Board, hookup: Hookup): BasketLine[] {
+  const needs = hookup.parts.flatMap((p) => {
+    const mode = build.parts.find((x) => x.id === p.id)?.peripheral.modes.find((m) => m.id === p.mode?.id);
+    return mode && mode.cents > 0
+      ? [
+          piece(
+            `extra ${p.id}`,
+            mode.needs ?? `Extras of "${mode.label}"`,
+            mode.cents,
+            mode.grams,
+            `${p.name} is wired by "${mode.label}"`,
+          ),
+        ]
+      : [];
+  });
+  const wired = new Set(hookup.parts.filter((p) => p.mode).map((p) => p.id));
+  const fixes = (build.fixes[board.id] ?? []).flatMap((fix, i) => {
+    const price = fixPrices[fix.kind];
+    return price.cents > 0 && (!('part' in fix) || wired.has(fix.part))
+      ? [{ inHookup: 'part' in fix, line: piece(`fix ${i}`, fix.kind, price.cents, price.grams, 'a fix you accepted') }]
+      : [];
+  });
+  const named = [...needs, ...fixes.filter((f) => f.inHookup).map((f) => f.line)].reduce((sum, l) => sum + l.cents, 0);
+  const rest = hookup.cost.cents - named;
+  return [
+    ...needs,
+    ...fixes.map((f) => f.line),
+    ...(rest > 0 ? [piece('extras', 'Filters and what frees a port', rest, 0, 'as the hookup asks')] : []),
+  ];
+}
+
+export interface Order {
+  /** Which shop each offered line is bought from. */
+  from: { key: string; shop: string; cents: number }[];
+  parcels: { shop: string; shippingCents: number; days: number | null }[];
+  /** Goods and shipping of the offered lines, and the usual prices of the rest. */
+  totalCents: number;
+  /** The last parcel; null when a shop does not say. */
+  days: number | null;
+}
+
+export type Aim = 'cheapest' | 'fastest' | 'fewest parcels';
+
+/** Every set of so many shops is tried; with more, those that sell most lines, and what only the others sell comes from each alone. */
+const mostShops = 10;
+
+/**
+ * The best way to buy the lines: every set of shops is tried, each line from the cheapest offer among them. One parcel a shop, its shipping paid once. Exact
+ * for up to 10 shops. An offer without stock for all of a line counts only where there is no other. Lines nobody offers count at their usual price; what is at home is not bought.
+ */
+export function orderFor(lines: readonly BasketLine[], aim: Aim, atHome: Readonly<Record<string, number>> = {}): Order {
+  const open = lines.flatMap((l) => {
+    const quantity = l.quantity - (atHome[l.key] ?? 0);
+    return quantity > 0
+      ? [{ ...l, quantity, cents: Math.round((l.cents * quantity) / l.quantity), offers: inStock(l.offers, quantity) }]
+      : [];
+  });
+  const rest = open.filter((l) => l.offers.length === 0).reduce((sum, l) => sum + l.cents, 0);
+  const shops = shopsOf(open);
+  const offered = open.filter((l) => l.offers.some((o) => shops.includes(o.shop)));
+  const alone = open
+    .filter((l) => l.offers.length > 0 && !offered.includes(l))
+    .map((l) =>
+      from([l], [[...l.offers].sort((a, b) => a.cents + a.shippingCents - b.cents - b.shippingCents)[0]!.shop], aim)!,
+    );
+  let best: Order | null = offered.length === 0 ? { from: [], parcels: [], totalCents: 0, days: null } : null;
+  for (let set = 1; set < 2 ** shops.length; set++) {
+    const found = from(
+      offered,
+      shops.filter((_, i) => set & (1 << i)),
+      aim,
+    );
+    if (found && (!best || better(found, best, aim))) best = found;
+  }
+  const all = [best!, ...alone];
+  let days: number | null;
+  if (all.some((o) => o.parcels.length > 0 && o.days === null)) days = null;
+  else if (all.every((o) => o.days === null)) days = null;
+  else days = Math.max(...all.map((o) => o.days ?? 0));
+  return {
+    from: all.flatMap((o) => o.from),
+    parcels: all.flatMap((o) => o.parcels),
+    totalCents: all.reduce((sum, o) => sum + o.totalCents, rest),
+    days,
+  };
+}
+
+function inStock(offers: Offer[], quantity: number): Offer[] {
+  const there = offers.filter((o) => o.stock === undefined || o.stock >= quantity);
+  return there.length > 0 ? there : offers;
+}
+
+function shopsOf(lines: readonly BasketLine[]): string[] {
+  const sells = new Map<string, number>();
+  for (const l of lines)
+    for (const shop of new Set(l.offers.map((o) => o.shop))) sells.set(shop, (sells.get(shop) ?? 0) + 1);
+  return [...sells]
+    .sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0]))
+    .slice(0, mostShops)
+    .map(([shop]) => shop)
+    .sort();
+}
+
+function from(lines: readonly BasketLine[], shops: string[], aim: Aim): Order | null {
+  const chosen: { line: BasketLine; offer: Offer }[] = [];
+  for (const line of lines) {
+    const offers = line.offers
+      .filter((o) => shops.includes(o.shop))
+      .sort(
+        (a, b) =>
+          (aim === 'fastest' ? (a.deliveryDays ?? 99) - (b.deliveryDays ?? 99) : 0) ||
+          a.cents - b.cents ||
+          a.shop.localeCompare(b.shop),
+      );
+    if (!offers[0]) return null;
+    chosen.push({ line, offer: offers[0] });
+  }
+  const parcels = shops.flatMap((shop) => {
+    const mine = chosen.filter((c) => c.offer.shop === shop).map((c) => c.offer);
+    if (mine.length === 0) return [];
+    const days = mine.map((o) => o.deliveryDays);
+    return [
+      {
+        shop,
+        shippingCents: Math.max(...mine.map((o) => o.shippingCents)),
+        days: days.includes(undefined) ? null : Math.max(...(days as number[])),
+      },
+    ];
+  });
+  if (parcels.length < shops.length) return null;
+  return {
+    from: chosen.map(({ line, offer }) => ({ key: line.key, shop: offer.shop, cents: offer.cents * line.quantity })),
+    parcels,
+    totalCents:
+      chosen.reduce((sum, { line, offer }) => sum + offer.cents * line.quantity, 0) +
+      parcels.reduce((sum, p) => sum + p.shippingCents, 0),
+    days: parcels.some((p) => p.days === null) ? null : Math.max(0, ...parcels.map((p) => p.days!)),
+  };
+}
+
+function better(a: Order, b: Order, aim: Aim): boolean {
+  const days = (o: Order) => o.days ?? 999;
+  const keys: Record<Aim, (o: Order) => number[]> = {
+    cheapest: (o) => [o.totalCents, o.parcels.length, days(o)],
+    fastest: (o) => [days(o), o.totalCents, o.parcels.length],
+    'fewest parcels': (o) => [o.parcels.length, o.totalCents, days(o)],
+  };
+  const [x, y] = [keys[aim](a), keys[aim](b)];
+  for (let i = 0; i < x.length; i++) if (x[i] !== y[i]) return x[i]! < y[i]!;
+  return false;
+}
+
+/** Euros of a line with two places, or that they are unknown. */
+export function eurosOf({ cents, unpriced }: BasketLine): string {
+  return unpriced ? 'unknown' : euros(cents);
+}
+
+export function basketCsv(lines: readonly BasketLine[]): string {
+  return csvLines(
+    ['what', 'quantity', 'unit', 'EUR', 'g', 'why'],
+    lines.map((l) => [l.what, l.quantity, l.unit, eurosOf(l), l.grams ?? 'unknown', l.why]),
+  );
+}

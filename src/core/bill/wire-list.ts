@@ -1,0 +1,142 @@
+import type { Board } from '../records/board';
+import type { Build, Part } from '../records/build';
+import { wireColours } from '../trade/sundries';
+import { gaugeFor, wireGramsPerM } from '../trade/wire';
+import type { Hookup, WiredSupply } from '../wiring/hookup';
+import { routeMm } from '../circuit/route';
+
+export interface Wire {
+  part: string;
+  partName: string;
+  /** As printed on the board, with the side it is on. */
+  from: string;
+  padId: string | null;
+  face: 'top' | 'bottom';
+  to: string;
+  gauge: number;
+  lengthMm: number;
+  colour: string;
+  grams: number;
+  kind: 'signal' | 'supply' | 'ground';
+  /** Where a colour of the part's own plug misleads. */
+  warning?: string;
+}
+
+/** Amps that a wire is made for where nobody says what hangs on it, and no regulator sets an end: our own choice, no source. */
+const assumedAmps = 5;
+
+/** AWG of a supply wire. Where nobody says what the part draws, it carries all that the regulator gives. */
+export function supplyGauge(hookup: Hookup, supply: WiredSupply): number {
+  const most = [...hookup.rails, ...hookup.outputs].find(
+    (r) => r.rail === supply.rail || r.rail.startsWith(`${supply.rail}:`),
+  )?.printedMa;
+  let amps: number;
+  if (supply.unsaid) {
+    if (most) amps = most / 1000;
+    else amps = assumedAmps;
+  } else amps = supply.peakAmps;
+  return gaugeFor(amps) ?? 10;
+}
+
+/** Every wire of the hookup with its ground return, part by part: from which pad, to which pin, gauge, length and colour. */
+export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
+  return hookup.parts.flatMap((p) => {
+    const part = build.parts.find((x) => x.id === p.id);
+    const wires: Wire[] = p.links.flatMap((l) =>
+      l.pads.map(({ pad, does }) => {
+        const hears = does === 'board hears';
+        let role: 'TX' | 'RX' | 'signal';
+        if (l.pads.length > 1 || l.link.kind === 'serial') {
+          if (hears) role = 'TX';
+          else if (does === 'board talks') role = 'RX';
+          else role = 'signal';
+        } else role = 'signal';
+        let said: string;
+        if (hears) said = wireColours.hears;
+        else if (does === 'board talks') said = wireColours.talks;
+        else said = wireColours.other;
+        return wire(p.id, p.name, pad, `${p.name}, ${pinName(part, role)}`, 28, said, 'signal', part);
+      }),
+    );
+    if (p.supply) {
+      const gauge = supplyGauge(hookup, p.supply);
+      const raw = board.rails.find((r) => r.id === p.supply!.rail)?.source.kind === 'pack';
+      const pad = p.supply.pads[0] ?? null;
+      const from = pad === null ? p.supply.on : undefined;
+      wires.push(
+        wire(
+          p.id,
+          p.name,
+          pad,
+          `${p.name}, ${pinName(part, 'V+')}`,
+          gauge,
+          raw ? wireColours.pack : wireColours.supply,
+          'supply',
+          part,
+          from,
+        ),
+      );
+      wires.push(
+        wire(
+          p.id,
+          p.name,
+          null,
+          `${p.name}, ${pinName(part, 'GND')}`,
+          gauge,
+          wireColours.ground,
+          'ground',
+          part,
+          pad === null ? `${p.supply.on}, ground` : 'nearest ground pad',
+          pad,
+        ),
+      );
+    }
+    return wires;
+  });
+
+  function wire(
+    partId: string,
+    partName: string,
+    padId: string | null,
+    to: string,
+    gauge: number,
+    colour: string,
+    kind: Wire['kind'],
+    part: Part | undefined,
+    from?: string,
+    groundAs?: string | null,
+  ): Wire {
+    const pad = board.pads.find((x) => x.id === padId);
+    const lengthMm = routeMm(build, board, part, padId ?? groundAs ?? null);
+    const warning = part?.peripheral.plugs.find((x) => x.warning)?.warning;
+    return {
+      part: partId,
+      partName,
+      padId,
+      face: pad?.face ?? 'top',
+      from: from ?? (pad ? `${pad.label}${pad.face === 'bottom' ? ' (underside)' : ''}` : '?'),
+      to,
+      gauge,
+      lengthMm,
+      colour,
+      kind,
+      grams: (wireGramsPerM(gauge) * lengthMm) / 1000,
+      ...(warning ? { warning } : {}),
+    };
+  }
+}
+
+/** The pin as the part's plug names it, or the role in plain words. */
+function pinName(part: Part | undefined, role: 'TX' | 'RX' | 'GND' | 'V+' | 'signal'): string {
+  const names = {
+    TX: /^(TX|TXD|T)$/i,
+    RX: /^(RX|RXD|R)$/i,
+    GND: /^(GND|G|-)$/i,
+    'V+': /^(V|VCC|VIN|5V|\+|BAT)\+?$/i,
+    signal: /^(S|SIG|SIGNAL|DATA|PWM)$/i,
+  }[role];
+  const pin = part?.peripheral.plugs.flatMap((p) => p.pins).find((p) => names.test(p.name));
+  return pin
+    ? `pin ${pin.name}${pin.colour ? ` (${pin.colour} on its own plug)` : ''}`
+    : { TX: 'what it sends', RX: 'what it hears', GND: 'ground', 'V+': 'supply', signal: 'signal' }[role];
+}

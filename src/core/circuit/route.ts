@@ -1,0 +1,47 @@
+import type { Board } from '../records/board';
+import type { Build, Part } from '../records/build';
+import { interval, type NumberFigure } from '../quantity/figure';
+import { slackMm, usualPlace, type Place } from '../trade/place';
+import { spotOf } from './place-pads';
+import { turnOf } from './turn';
+
+/** A board of unknown size is taken to be as large as the commonest: 36 mm, common practice, no source. */
+const usualMm = 36;
+
+/**
+ * Millimetres of wire from a pad to a part: what the buyer measured, else along and across the bay as cables are laid, from where the pad lies on the board
+ * to the middle of the side where the part sits, with slack for two joints and a bend (more where everything
+ * is soldered before mounting, since wires cannot be cut to length then); in steps of 5 mm. Without a pad: from the middle of the board.
+ */
+export function routeMm(build: Build, board: Board, part: Part | undefined, padId: string | null): number {
+  if (part?.wireMm !== undefined) return part.wireMm;
+  const from = padFromMiddle(build, board, padId);
+  const to = middleOf(build, part?.sits ?? usualPlace[part?.peripheral.kind ?? 'other']);
+  const up = to.up + (from.under ? sizeOf(board.heightMm, 6) : 0);
+  return Math.ceil((Math.abs(to.x - from.x) + Math.abs(to.y - from.y) + up + slackMm[build.policies.mounting]) / 5) * 5;
+}
+
+/** From the middle of the bay, x to the right and y to the rear. */
+function padFromMiddle(build: Build, board: Board, padId: string | null): { x: number; y: number; under: boolean } {
+  const [width, height] = [sizeOf(board.widthMm, usualMm), sizeOf(board.lengthMm, usualMm)];
+  const at = board.pads.find((p) => p.id === padId);
+  const pad = at ? spotOf(board, at, { x: -width / 2, y: -height / 2, width, height }, 1) : { x: 0, y: 0 };
+  const [x, y] = turnOf(build, board) === 90 ? [-pad.y, pad.x] : [pad.x, pad.y];
+  return { x, y, under: at?.face === 'bottom' };
+}
+
+function middleOf({ frame }: Build, place: Place): { x: number; y: number; up: number } {
+  const [along, across] = [frame.bayLengthMm / 2, frame.bayWidthMm / 2];
+  return {
+    front: { x: 0, y: -along, up: 0 },
+    rear: { x: 0, y: along, up: 0 },
+    left: { x: -across, y: 0, up: 0 },
+    right: { x: across, y: 0, up: 0 },
+    above: { x: 0, y: 0, up: frame.bayHeightMm },
+  }[place];
+}
+
+function sizeOf(figure: NumberFigure, otherwise: number): number {
+  const { high } = interval(figure);
+  return Number.isFinite(high) ? high : otherwise;
+}

@@ -1,0 +1,100 @@
+import { describe, expect, test } from 'vitest';
+import { evaluate } from '../evaluate/climb';
+import { makeBoard, makeBuild, makePart, regulator, says, supply, unknown } from '../tests/make';
+import { buildQuestionsFor, kindest, withBuildFigure } from './build-questions';
+import { rankShelf } from './rank-shelf';
+
+const five = (amps: number) => ({
+  pads: [
+    { id: 'vbat', label: 'VBAT' },
+    { id: 'v5', label: '5V' },
+  ],
+  rails: [
+    { id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' as const } },
+    { id: 'five', label: '5 V', pads: ['v5'], source: regulator(5, amps) },
+  ],
+});
+const weak = makeBoard({
+  id: 'weak',
+  name: 'Weak',
+  ...five(0.5),
+  offers: [{ shop: 'S', cents: 1000, seen: '2026-11-01' }],
+});
+const strong = makeBoard({
+  id: 'strong',
+  name: 'Strong',
+  ...five(3),
+  offers: [{ shop: 'S', cents: 15_000, seen: '2026-11-01' }],
+});
+const asked = (build: ReturnType<typeof makeBuild>, boards = [weak, strong]) =>
+  buildQuestionsFor(build, boards, rankShelf(build, boards));
+
+describe('figures that the build itself leaves open', () => {
+  test('nothing open, nothing asked', () => {
+    const build = makeBuild();
+    expect(asked(build)).toEqual([]);
+    expect(kindest(build)).toBe(build);
+  });
+  test('an unsaid pack mass keeps every board from being picked: asked, with the scale', () => {
+    const [question, ...others] = asked(
+      makeBuild({ pack: { cells: 4, chemistry: 'lipo', massG: unknown, cellMilliohm: says(1) } }),
+    );
+    expect(others).toEqual([]);
+    expect(question).toMatchObject({
+      path: ['pack', 'massG'],
+      says: 'what the pack weighs',
+      unit: 'g',
+      measure: 'Put it on a kitchen scale.',
+      wouldPick: expect.stringMatching(/at its best, no board at its worst$/) as unknown,
+    });
+  });
+  test('two that decide only together are both asked', () => {
+    const build = makeBuild({
+      pack: { cells: 4, chemistry: 'lipo', massG: unknown, cellMilliohm: says(1) },
+      bareMassG: unknown,
+    });
+    expect(asked(build).map((q) => q.says)).toEqual(['what the bare craft weighs', 'what the pack weighs']);
+  });
+  test('nor is the resistance of a pack of unknown mass: first what it weighs', () => {
+    const build = makeBuild({ pack: { cells: 4, chemistry: 'lipo', massG: unknown } }, [
+      makePart('p', { supply: supply(9, 26, 0.1) }),
+    ]);
+    expect(asked(build).map((q) => q.says)).toEqual(['what the pack weighs']);
+  });
+  test('what a part draws decides between a weak and a strong regulator', () => {
+    const camera = makePart('camera', {
+      supply: { ...supply(4.5, 5.5, 0.2), typicalAmps: unknown, peakAmps: unknown },
+    });
+    const found = asked(makeBuild({}, [camera]));
+    expect(found.map((q) => q.says)).toEqual(['camera: amps it draws steadily', 'camera: amps it draws at most']);
+    expect(found[0]!.wouldPick).toBe('Weak at its best, no board at its worst');
+  });
+  test('what nothing leans on is not asked: a resistance, where all that hangs there takes any volts', () => {
+    const build = makeBuild({ pack: { cells: 4, chemistry: 'lipo', massG: says(180) } }, [
+      makePart('p', { supply: supply(3, 26, 0.1) }),
+    ]);
+    expect(rankShelf(build, [weak, strong])[0]!.climb.verdict).toMatch(/^fits/);
+    expect(asked(build)).toEqual([]);
+  });
+  test('an answer out of a manual is derated like any other rating: only what is weighed or measured is taken as it is', () => {
+    const host = makePart(
+      'tx',
+      { supply: supply(7, 26, 0.5, 12) },
+      { kind: 'video transmitter', gives: [{ id: 'five', label: '5 V out', volts: says(5), amps: unknown }] },
+    );
+    const cam = makePart('cam', { supply: { ...supply(4.5, 5.5, 0.45), typicalAmps: says(0.45) } });
+    const build = makeBuild({}, [host, cam]);
+    const bare = makeBoard();
+    const [question] = buildQuestionsFor(build, [bare], rankShelf(build, [bare]));
+    expect(question).toMatchObject({ says: 'amps that 5 V out of tx may carry', origin: 'manual' });
+    // 0.5 A from a manual carry 0.4 A steadily (common practice, no source), 0.5 A measured carry 0.5 A.
+    const load = (origin: 'manual' | 'measured') =>
+      evaluate(withBuildFigure(build, question!.path, 0.5, origin), bare).rungs[6]!.state;
+    expect([load('manual'), load('measured')]).toEqual(['breaks', 'holds']);
+  });
+  test('an answer is a figure like any other, with its origin and day', () => {
+    const build = withBuildFigure(makeBuild({ bareMassG: unknown }), ['bareMassG'], 320, 'measured', '2026-11-26');
+    expect(build.bareMassG).toEqual({ value: 320, origin: 'measured', seen: '2026-11-26' });
+    expect(evaluate(build, strong).rungs[7]!.state).not.toBe('unknown');
+  });
+});

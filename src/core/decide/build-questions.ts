@@ -1,0 +1,173 @@
+import { evaluate } from '../evaluate/climb';
+import type { GeneralSolver } from '../solver/budget';
+import type { Board } from '../records/board';
+import { buildSchema, type Build } from '../records/build';
+import { isKnown, type NumberFigure, type Origin } from '../quantity/figure';
+import { cellOhm } from '../trade/cell';
+import { firstOf, type Ranked } from './rank-shelf';
+
+/** A figure of the build that the buyer has not said, and that decides which board is picked, or whether any is. */
+export interface BuildQuestion {
+  /** Where it stands, for `withBuildFigure`. */
+  path: (string | number)[];
+  says: string;
+  unit: string;
+  /** How to find out. */
+  measure: string;
+  /** Whose word an answer is: what is read in a manual is derated like any other rating, what was measured is not. */
+  origin: 'measured' | 'manual';
+  /** What would be picked, at its best and at its worst. */
+  wouldPick: string;
+}
+
+interface Open extends Omit<BuildQuestion, 'wouldPick'> {
+  /** The value that suits every board best, and one that suits none: the rules are monotone in each. */
+  ends: [kind: number, harsh: number];
+}
+
+/** So many of the boards that nothing breaks are tried. */
+const mostTried = 30;
+
+/** The build's own open figures that change the pick, tried one by one with the others at what suits best. Empty: the build says enough. */
+export function buildQuestionsFor(
+  build: Build,
+  boards: readonly Board[],
+  ranked: readonly Ranked[],
+  general: GeneralSolver | null = null,
+): BuildQuestion[] {
+  const open = openFigures(build);
+  if (open.length === 0) return [];
+  const tried = ranked
+    .filter((r) => r.climb.stopsAt === null)
+    .slice(0, mostTried)
+    .flatMap((r) => boards.find((b) => b.id === r.climb.boardId) ?? []);
+  const today = firstOf(ranked.map((r) => r.climb));
+  const kind = kindest(build);
+  return open.flatMap(({ ends, ...question }) => {
+    if (ends[0] === ends[1]) return [];
+    const [best, worst] = ends.map((value) =>
+      firstOf(tried.map((b) => evaluate(withBuildFigure(kind, question.path, value, 'assumed'), b, general))),
+    );
+    if (best === today && worst === today) return [];
+    const called = (id: string | null | undefined) => tried.find((b) => b.id === id)?.name ?? 'no board';
+    return [
+      {
+        ...question,
+        wouldPick:
+          best === worst
+            ? `${called(best)}, whatever it turns out to be, once it is known`
+            : `${called(best)} at its best, ${called(worst)} at its worst`,
+      },
+    ];
+  });
+}
+
+/** The build with each open figure at the value that suits boards best: what questions about boards are asked with where none can be picked yet. The same build where none is open. */
+export function kindest(build: Build): Build {
+  return openFigures(build).reduce((b, { path, ends }) => withBuildFigure(b, path, ends[0], 'assumed'), build);
+}
+
+/** The build with one figure said. */
+export function withBuildFigure(
+  build: Build,
+  path: (string | number)[],
+  value: number,
+  origin: Origin,
+  seen?: string,
+): Build {
+  const copy: Build = structuredClone(build);
+  const holder = path
+    .slice(0, -1)
+    .reduce<Record<string | number, unknown>>(
+      (node, key) => node[key] as Record<string | number, unknown>,
+      copy as never,
+    );
+  holder[path.at(-1)!] = { value, origin, ...(seen ? { seen } : {}) };
+  return buildSchema.parse(copy);
+}
+
+function openFigures(build: Build): Open[] {
+  const scale = { measure: 'Put it on a kitchen scale.', origin: 'measured' as const };
+  const sheet = { measure: 'Its manual or its seller says.', origin: 'manual' as const };
+  const found: Open[] = [];
+  const ask = (figure: NumberFigure | undefined, open: Open) => {
+    if (!isKnown(figure)) found.push(open);
+  };
+  ask(build.bareMassG, {
+    path: ['bareMassG'],
+    says: 'what the bare craft weighs',
+    unit: 'g',
+    ...scale,
+    ends: [1, 20_000],
+  });
+  ask(build.pack.massG, {
+    path: ['pack', 'massG'],
+    says: 'what the pack weighs',
+    unit: 'g',
+    ...scale,
+    ends: [1, 20_000],
+  });
+  // Of a pack of unknown mass no sag is taken: both ends are nought then, and its resistance is not asked for yet.
+  ask(build.pack.cellMilliohm, {
+    path: ['pack', 'cellMilliohm'],
+    says: "one cell's resistance",
+    unit: 'mΩ',
+    measure: 'A charger reads it out; or take the drop in volts between two known currents.',
+    origin: 'measured',
+    ends: [0, cellOhm(build.pack).high * 1000],
+  });
+  const { ownEsc } = build.motors;
+  if (build.motors.esc === 'separate' && ownEsc) {
+    const esc = (
+      key: 'continuousAmps' | 'burstAmps' | 'burstSeconds' | 'maxCells',
+      says: string,
+      unit: string,
+      most: number,
+    ) =>
+      ask(ownEsc[key], {
+        path: ['motors', 'ownEsc', key],
+        says: `${ownEsc.name}: ${says}`,
+        unit,
+        ...sheet,
+        ends: [most, 1],
+      });
+    esc('continuousAmps', 'amps it stands steadily', 'A', 300);
+    esc('burstAmps', 'amps it stands for moments', 'A', 400);
+    esc('burstSeconds', 'how long it stands them', 's', 600);
+    esc('maxCells', 'cells it stands', 'cells', 14);
+  }
+  build.parts.forEach(({ peripheral: p }, i) => {
+    const at = ['parts', i, 'peripheral'];
+    ask(p.massG, { path: [...at, 'massG'], says: `what ${p.name} weighs`, unit: 'g', ...scale, ends: [0, 5000] });
+    p.gives.forEach((give, n) =>
+      ask(give.amps, {
+        path: [...at, 'gives', n, 'amps'],
+        says: `amps that ${give.label} of ${p.name} may carry`,
+        unit: 'A',
+        ...sheet,
+        ends: [10, 0],
+      }),
+    );
+    p.modes.forEach(({ supply }, m) => {
+      if (!supply) return;
+      const supplied = (
+        key: 'minVolts' | 'maxVolts' | 'typicalAmps' | 'peakAmps',
+        says: string,
+        unit: string,
+        ends: [number, number],
+      ) =>
+        ask(supply[key], {
+          path: [...at, 'modes', m, 'supply', key],
+          says: `${p.name}: ${says}`,
+          unit,
+          ...sheet,
+          ends,
+        });
+      supplied('minVolts', 'least volts it takes', 'V', [0, 60]);
+      supplied('maxVolts', 'most volts it survives', 'V', [80, 1]);
+      supplied('typicalAmps', 'amps it draws steadily', 'A', [0, 10]);
+      supplied('peakAmps', 'amps it draws at most', 'A', [0, 10]);
+    });
+  });
+  return found;
+}

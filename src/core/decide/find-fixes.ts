@@ -1,0 +1,182 @@
+import type { GeneralSolver } from '../solver/budget';
+import { evaluate, type Climb } from '../evaluate/climb';
+import { interval } from '../quantity/figure';
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
+import type { Fix } from '../records/fix';
+import { packSwing } from '../trade/cell';
+import { protocols } from '../trade/protocol';
+import { withFixes } from '../fix/apply';
+import { fixPrices } from '../fix/price';
+
+/** Fixes put in place together, and how far the board then climbs. */
+export interface FixSet {
+  fixes: Fix[];
+  words: string[];
+  leftOut: string[];
+  /** The rung at which it still stops; null: none breaks any more. */
+  stopsAt: Climb['stopsAt'];
+  cents: number;
+  grams: number;
+  effort: number;
+  /** The verdict with the fixes in place. */
+  verdict: Climb['verdict'];
+}
+
+const mostPairs = 60;
+
+/** Sets that only lead further are shown as a start: a few of them are enough. */
+const mostStarts = 3;
+
+/**
+ * The cheapest sets of fixes after which no rung breaks, best first: fewest parts left out (musts before others), then fewest fixes, money, grams, effort. All single fixes are
+ * tried, then pairs. Where neither is enough, those that lead to the highest rung above the one at which it stops now; empty when there are none or nothing breaks.
+ */
+export function findFixes(build: Build, board: Board, general: GeneralSolver | null = null): FixSet[] {
+  const now = evaluate(build, board, general);
+  if (now.stopsAt === null) return [];
+  const candidates = candidatesFor(build, board, now);
+  const climbed = (sets: Fix[][]) => sets.map((fixes) => ({ fixes, climb: climbWith(build, board, fixes, general) }));
+  const single = climbed(candidates.map((fix) => [fix]));
+  const tried: Tried[] = single.some(enough)
+    ? single
+    : [...single, ...climbed(pairsOf(candidates).slice(0, mostPairs))];
+  const whole = tried.filter(enough);
+  if (whole.length > 0) return cheapestFirst(build, whole).slice(0, 8);
+  const highest = Math.max(...tried.map((t) => t.climb.stopsAt!));
+  if (highest === now.stopsAt) return [];
+  const far = tried.filter((t) => t.climb.stopsAt === highest);
+  // A pair of which one alone leads as far says nothing new.
+  const alone = far.filter((t) => t.fixes.length === 1).map((t) => t.fixes[0]);
+  return cheapestFirst(
+    build,
+    far.filter((t) => t.fixes.length === 1 || !t.fixes.some((f) => alone.includes(f))),
+  ).slice(0, mostStarts);
+}
+
+interface Tried {
+  fixes: Fix[];
+  climb: Climb;
+}
+
+function enough({ climb }: Tried): boolean {
+  return climb.stopsAt === null;
+}
+
+function cheapestFirst(build: Build, tried: Tried[]): FixSet[] {
+  const musts = (s: FixSet) =>
+    s.fixes.filter((f) => f.kind === 'leave out' && build.parts.some((p) => p.id === f.part && p.priority === 'must'))
+      .length;
+  return tried
+    .map(({ fixes, climb }) => setOf(build, fixes, climb))
+    .sort(
+      (a, b) =>
+        musts(a) - musts(b) ||
+        a.leftOut.length - b.leftOut.length ||
+        a.fixes.length - b.fixes.length ||
+        a.cents - b.cents ||
+        a.grams - b.grams ||
+        a.effort - b.effort ||
+        a.words.join().localeCompare(b.words.join()),
+    );
+}
+
+function climbWith(build: Build, board: Board, fixes: Fix[], general: GeneralSolver | null): Climb {
+  return evaluate(
+    { ...build, fixes: { ...build.fixes, [board.id]: [...(build.fixes[board.id] ?? []), ...fixes] } },
+    board,
+    general,
+  );
+}
+
+/** Every fix that could apply at all; which of them help is found by climbing. */
+function candidatesFor(original: Build, originalBoard: Board, now: Climb): Fix[] {
+  const { build, board } = withFixes(original, originalBoard);
+  const fixes: Fix[] = [];
+  const onFrame = build.frame.mounts.some(
+    (m) => 'value' in board.mounting.patternMm && m.patternMm === board.mounting.patternMm.value,
+  );
+  if (!onFrame) fixes.push({ kind: 'adapter plate' });
+  if (
+    build.motors.esc === 'on the board' &&
+    board.outputs.filter((o) => o.can.includes('motor')).length >= build.motors.count
+  )
+    fixes.push({ kind: 'separate ESC' });
+  // Whatever weighs or costs too much may stay behind, wanted or not.
+  const tooMuch = now.rungs.some((r) => (r.name === 'Weight' || r.name === 'Cost') && r.state === 'breaks');
+  for (const part of build.parts) {
+    if (part.priority !== 'must') {
+      if (tooMuch) fixes.push({ kind: 'leave out', part: part.id });
+      continue;
+    }
+    const supply = part.peripheral.modes.find((m) => m.supply)?.supply;
+    if (supply) {
+      const low = packSwing(build.pack).low;
+      const volts = [5, 9, 12].find(
+        (v) => v >= interval(supply.minVolts).high && v <= interval(supply.maxVolts).low && v + 1 <= low,
+      );
+      if (volts) fixes.push({ kind: 'external regulator', part: part.id, volts });
+    }
+    const oneWay = part.peripheral.modes.some((m) =>
+      m.links.some(
+        (l) =>
+          l.kind === 'serial' &&
+          ['hear', 'talk'].includes(protocols[l.protocol].wires) &&
+          (l.sense ?? protocols[l.protocol].sense) === 'inverted',
+      ),
+    );
+    if (oneWay) fixes.push({ kind: 'signal inverter', part: part.id });
+    if (
+      part.peripheral.modes.some((m) =>
+        m.links.some((l) => l.kind === 'serial' && (l.sendsVolts !== undefined || l.hearsFromVolts !== undefined)),
+      )
+    )
+      fixes.push({ kind: 'level shifter', part: part.id });
+    // Nothing flies without its receiver.
+    const spare =
+      part.peripheral.kind !== 'receiver' ||
+      build.parts.some((p) => p.id !== part.id && p.peripheral.kind === 'receiver');
+    if (spare) fixes.push({ kind: 'leave out', part: part.id });
+  }
+  return fixes;
+}
+
+function pairsOf(fixes: Fix[]): Fix[][] {
+  const pairs = fixes.flatMap((a, i) => fixes.slice(i + 1).map((b) => [a, b]));
+  const partOf = (f: Fix) => ('part' in f ? f.part : null);
+  const lost = (set: Fix[]) => set.filter((f) => f.kind === 'leave out').length;
+  return pairs.filter(([a, b]) => partOf(a!) === null || partOf(a!) !== partOf(b!)).sort((a, b) => lost(a) - lost(b));
+}
+
+function setOf(build: Build, fixes: Fix[], climb: Climb): FixSet {
+  const sum = (key: 'cents' | 'grams' | 'effort') => fixes.reduce((n, f) => n + fixPrices[f.kind][key], 0);
+  const name = (id: string) => build.parts.find((p) => p.id === id)?.peripheral.name ?? id;
+  return {
+    fixes,
+    words: fixes.map((f) => fixWords(f, name)),
+    leftOut: fixes.flatMap((f) => (f.kind === 'leave out' ? [name(f.part)] : [])),
+    cents: sum('cents'),
+    grams: sum('grams'),
+    effort: sum('effort'),
+    stopsAt: climb.stopsAt,
+    verdict: climb.verdict,
+  };
+}
+
+/** A fix as an order to the buyer. */
+export function fixWords(fix: Fix, nameOf: (part: string) => string): string {
+  switch (fix.kind) {
+    case 'leave out':
+      return `Leave out ${nameOf(fix.part)}`;
+    case 'external regulator':
+      return `Feed ${nameOf(fix.part)} from an external ${fix.volts} V regulator on the pack`;
+    case 'signal inverter':
+      return `Put a signal inverter into the line of ${nameOf(fix.part)}`;
+    case 'level shifter':
+      return `Put a level shifter into the line of ${nameOf(fix.part)}`;
+    case 'adapter plate':
+      return 'Mount the board on an adapter plate';
+    case 'separate ESC':
+      return 'Add a separate four-in-one ESC';
+  }
+}

@@ -1,0 +1,227 @@
+import { evaluate } from '../evaluate/climb';
+import type { GeneralSolver } from '../solver/budget';
+import { doubtsAbout } from '../rungs/sanity';
+import { mayHaveMore } from '../circuit/all-pads';
+import { boardFigures, railFigures, type BoardFigure } from '../figures/board-figures';
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
+import { isUnknown, type NumberFigure } from '../quantity/figure';
+import { carries } from '../evaluate/outcome';
+import { padsInPlenty, withPadsOf } from './pads-in-plenty';
+import { firstOf, rankClimbs, type Ranked } from './rank-shelf';
+
+/** An unknown figure, or one that cannot be true, that could change which board is picked. */
+export interface Question {
+  boardId: string;
+  boardName: string;
+  field: string;
+  says: string;
+  unit: string;
+  /** The sentence to send to the seller. */
+  ask: string;
+  /** How to find out at home, where that is possible. */
+  measure: string | null;
+  /** Share of the values tried for which the pick is another than today. */
+  changes: number;
+  /** 1 easy (read, weigh), 2 a question to the seller, 3 wants a bench. */
+  ease: 1 | 2 | 3;
+  /** What would be picked instead, and for what values. */
+  wouldPick: string;
+}
+
+const measures: Record<string, { how: string; ease: 1 | 3 }> = {
+  massG: { how: 'Put it on a kitchen scale, with what you will mount.', ease: 1 },
+  lengthMm: { how: 'Measure it with a calliper.', ease: 1 },
+  widthMm: { how: 'Measure it with a calliper.', ease: 1 },
+  heightMm: { how: 'Measure from the lowest to the highest part, plugs in.', ease: 1 },
+  'mounting.patternMm': { how: 'Measure from hole centre to hole centre.', ease: 1 },
+  'mounting.screw': { how: 'Try an M3 screw: if it does not pass, it is M2.', ease: 1 },
+  processor: { how: 'Read the print on the largest chip.', ease: 1 },
+};
+const benchRail = { how: 'Load the rail with a resistor and read the volts at the pad.', ease: 3 as const };
+
+/**
+ * Every value worth trying for an unknown: both ends of what is sold for numbers, every word for words. The rules are monotone in a number, so that its ends
+ * decide; only the rules for figures that cannot be true are not, and for what they read (mass, ports, burst) usual values in between are tried as well.
+ */
+const numberEnds: Record<string, number[]> = {
+  claimedPorts: [1, 3, 5, 8],
+  'packCells.min': [1, 14],
+  'packCells.max': [1, 14],
+  packMaxVolts: [5, 70],
+  'esc.channels': [1, 8],
+  'esc.continuousAmps': [3, 150],
+  'esc.burstAmps': [3, 25, 60, 200],
+  'esc.burstSeconds': [0, 60],
+  'currentSensor.fullScaleAmps': [5, 1000],
+  'mounting.patternMm': [10, 45],
+  lengthMm: [10, 80],
+  widthMm: [10, 80],
+  heightMm: [2, 60],
+  massG: [3, 9, 20, 40, 300],
+  storageMb: [0, 100_000],
+  'source.ratedAmps': [0.1, 8],
+  'source.outVolts': [3, 12],
+  'source.dropOutVolts': [0, 3],
+};
+const yesOrNo = new Set(['esc.drivenByOutputs', 'mounting.softIsolators', 'video.overlayChip', 'barometer']);
+
+interface Unknown extends Omit<BoardFigure, 'set'> {
+  set: (b: Board, value: unknown) => Board;
+  /** As it is now, whatever else has been set. */
+  leave: (b: Board) => Board;
+  values: unknown[];
+}
+
+/**
+ * The unknown figures that could change the pick, those that change it for most values first, then the easiest. A board with several unknowns is tried
+ * with the others at whatever suits it best: an unknown that decides only then is still a question. Empty: you know enough.
+ */
+export function questionsFor(
+  build: Build,
+  boards: readonly Board[],
+  ranked: readonly Ranked[],
+  general: GeneralSolver | null = null,
+): Question[] {
+  const pick = ranked.find((r) => carries(r.climb)) ?? null;
+  const found: Question[] = [];
+  for (const board of boards) {
+    const own = ranked.find((r) => r.climb.boardId === board.id);
+    if (!own || own.climb.stopsAt !== null) continue;
+    const unknowns = unknownsOf(build, board, general);
+    if (unknowns.length === 0) continue;
+    const kindly = unknowns.reduce((b, u) => kindest(build, b, u, general), board);
+    for (const u of unknowns) {
+      const others = ranked.filter((r) => r.climb.boardId !== board.id).map((r) => r.climb);
+      const outcomes = u.values.map((value) => ({
+        value,
+        first: firstOf([...others, evaluate(build, u.set(kindly, value), general)]),
+      }));
+      const other = outcomes.filter((o) => o.first !== (pick?.climb.boardId ?? null));
+      // Left open it may keep a board from being picked that any value would let through.
+      const left = firstOf([...others, evaluate(build, u.leave(kindly), general)]);
+      if (outcomes.every((o) => o.first === left)) continue;
+      const measure = measures[u.field] ?? (u.field.startsWith('rails') ? benchRail : null);
+      found.push({
+        boardId: board.id,
+        boardName: board.name,
+        field: u.field,
+        says: u.says,
+        unit: u.unit,
+        ask: `${board.maker} ${board.name}, revision ${board.revision}: ${u.ask}`,
+        measure: measure?.how ?? null,
+        changes: other.length / outcomes.length,
+        ease: measure?.ease ?? 2,
+        wouldPick: pickWords(
+          outcomes,
+          [...others.map((c) => ({ id: c.boardId, name: c.boardName })), { id: board.id, name: board.name }],
+          u.unit,
+        ),
+      });
+    }
+  }
+  return found.sort(
+    (a, b) =>
+      b.changes - a.changes ||
+      a.ease - b.ease ||
+      a.boardName.localeCompare(b.boardName) ||
+      a.field.localeCompare(b.field),
+  );
+}
+
+/** The value under which the board climbs best, with the unknowns after it still open. */
+function kindest(build: Build, board: Board, u: Unknown, general: GeneralSolver | null): Board {
+  const tried = u.values.map((v) => u.set(board, v));
+  const order = rankClimbs(tried.map((b, i) => ({ ...evaluate(build, b, general), boardId: String(i) })));
+  return tried[Number(order[0]!.climb.boardId)]!;
+}
+
+/** Unknown figures, ranges, and figures that cannot be true, as far as the climb of this board leans on them. */
+function unknownsOf(build: Build, board: Board, general: GeneralSolver | null): Unknown[] {
+  const doubted = new Set(
+    doubtsAbout(board)
+      .filter((d) => d.impossible)
+      .map((d) => d.field),
+  );
+  const open = [...boardFigures, ...railFigures(board)].flatMap((f): Unknown[] => {
+    const figure = f.get(board);
+    if (f.field === 'allPads') return mayHaveMore(board) ? [padsQuestion(f, board)] : [];
+    const values = figure ? valuesFor(f, doubted.has(f.field) ? { unknown: true } : (figure as NumberFigure)) : null;
+    return values
+      ? [
+          {
+            ...f,
+            values,
+            set: (b, value) => f.set(b, { value, origin: 'assumed' } as never),
+            leave: (b) => f.set(b, figure as never),
+          },
+        ]
+      : [];
+  });
+  if (board.offers.length === 0) open.push(priceQuestion);
+  const before = JSON.stringify(evaluate(build, board, general).rungs.map((r) => r.state));
+  // What changes nothing at any value is no question.
+  return open.filter((u) =>
+    u.values.some(
+      (v) => JSON.stringify(evaluate(build, u.set(board, v), general).rungs.map((r) => r.state)) !== before,
+    ),
+  );
+}
+
+/** Pads that are not drawn: none at the worst, at the best whatever the build asks for. */
+function padsQuestion(f: BoardFigure, board: Board): Unknown {
+  const [asDrawn, more] = ['as drawn', 'more than is drawn'];
+  return {
+    ...f,
+    values: [asDrawn, more],
+    set: (b, value) =>
+      value === more
+        ? padsInPlenty(withPadsOf(b, board))
+        : { ...withPadsOf(b, board), allPads: { value: true, origin: 'assumed' } },
+    leave: (b) => withPadsOf(b, board),
+  };
+}
+
+const [cheap, dear] = ['cheap enough', 'too dear'];
+/** The price of a board that nobody offers: next to nothing, and more than anybody pays. */
+const priceQuestion: Unknown = {
+  field: 'offers',
+  says: 'Price',
+  unit: '€',
+  ask: 'What does it cost, with shipping?',
+  get: () => undefined,
+  values: [cheap, dear],
+  set: (b, value) => ({
+    ...b,
+    offers: [{ shop: 'some shop', cents: value === cheap ? 1 : 1e8, shippingCents: 0, seen: '2000-01-01' }],
+  }),
+  leave: (b) => ({ ...b, offers: [] }),
+};
+
+function valuesFor({ field, words }: BoardFigure, figure: NumberFigure): unknown[] | null {
+  if ('low' in figure) return [figure.low, figure.high];
+  if (!isUnknown(figure)) return null;
+  if (field === 'mounting.patternMm') return [16, 20, 25.5, 30.5];
+  const ends = numberEnds[field] ?? numberEnds[field.replace(/^rails\[\d+\]\./, '')];
+  if (words) return [...words];
+  if (ends) return [...ends];
+  if (yesOrNo.has(field)) return [true, false];
+  return null;
+}
+
+function pickWords(
+  outcomes: { value: unknown; first: string | null }[],
+  names: { id: string; name: string }[],
+  unit: string,
+): string {
+  const by = new Map<string | null, unknown[]>();
+  for (const o of outcomes) by.set(o.first, [...(by.get(o.first) ?? []), o.value]);
+  const word = (v: unknown) => {
+    if (v === true) return 'yes';
+    if (v === false) return 'no';
+    return `${String(v)}${unit && typeof v === 'number' ? ` ${unit}` : ''}`;
+  };
+  const called = (id: string | null) => (id === null ? 'nothing' : (names.find((x) => x.id === id)?.name ?? id));
+  if (by.size === 1) return `${called([...by.keys()][0]!)}, whatever it turns out to be, once it is known`;
+  return [...by].map(([id, values]) => `${called(id)} if it is ${values.map(word).join(' or ')}`).join('; ');
+}

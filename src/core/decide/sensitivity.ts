@@ -1,0 +1,131 @@
+import { centsOf } from '../quantity/money';
+import { evaluate } from '../evaluate/climb';
+import { boardFigures } from '../figures/board-figures';
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
+import type { GeneralSolver } from '../solver/budget';
+import { rankClimbs, type Ranked } from './rank-shelf';
+
+/** How far one figure of the picked board may go before another board is picked. */
+export interface Tipping {
+  field: string;
+  says: string;
+  unit: string;
+  now: number;
+  /** The value at which it tips, to a hundredth of the figure; towards less or more. */
+  at: number;
+  direction: 'below' | 'above';
+  then: string;
+}
+
+interface Dial {
+  field: string;
+  says: string;
+  unit: string;
+  now: number;
+  set: (b: Board, value: number) => Board;
+}
+
+/** For each number of the first board, the nearest value at which it stops being first, by halving: the rules are monotone in each. Nearest first. */
+export function tippingPoints(
+  build: Build,
+  board: Board,
+  ranked: readonly Ranked[],
+  general: GeneralSolver | null = null,
+): Tipping[] {
+  const others = ranked.filter((r) => r.climb.boardId !== board.id).map((r) => r.climb);
+  const firstWith = (b: Board) => rankClimbs([...others, evaluate(build, b, general)])[0]!.climb;
+  return dialsOf(board)
+    .flatMap((dial): Tipping[] =>
+      (['below', 'above'] as const).flatMap((direction): Tipping[] => {
+        let stays = dial.now;
+        let tips = direction === 'below' ? 0 : dial.now * 10 + 1;
+        let then = firstWith(dial.set(board, tips));
+        if (then.boardId === board.id) return [];
+        for (let i = 0; i < 14 && Math.abs(tips - stays) > 0.005 * Math.max(0.1, dial.now); i++) {
+          const middle = (stays + tips) / 2;
+          const first = firstWith(dial.set(board, middle));
+          if (first.boardId === board.id) stays = middle;
+          else {
+            tips = middle;
+            then = first;
+          }
+        }
+        let at: number;
+        if (counted.has(dial.field)) {
+          if (direction === 'below') at = Math.ceil(tips);
+          else at = Math.floor(tips);
+        } else at = Number(tips.toPrecision(3));
+        return [
+          {
+            field: dial.field,
+            says: dial.says,
+            unit: dial.unit,
+            now: dial.now,
+            at,
+            direction,
+            then: then.boardName,
+          },
+        ];
+      }),
+    )
+    .sort((a, b) => distance(a) - distance(b));
+}
+
+/** What comes in whole numbers tips at the next of them. */
+const counted = new Set(['packCells.min', 'packCells.max', 'esc.channels', 'claimedPorts']);
+
+function distance(t: Tipping): number {
+  return Math.abs(t.at - t.now) / Math.max(1e-9, t.now);
+}
+
+function dialsOf(board: Board): Dial[] {
+  const single = boardFigures.flatMap((f): Dial[] => {
+    const figure = f.get(board);
+    // Hole patterns go by steps, not by more or less.
+    if (!figure || !('value' in figure) || typeof figure.value !== 'number' || f.field === 'mounting.patternMm')
+      return [];
+    return [
+      {
+        field: f.field,
+        says: f.says,
+        unit: f.unit,
+        now: figure.value,
+        set: (b, value) => f.set(b, { ...figure, value } as never),
+      },
+    ];
+  });
+  const rails = board.rails.flatMap((rail, i): Dial[] => {
+    if (rail.source.kind !== 'regulator' || !('value' in rail.source.ratedAmps)) return [];
+    const amps = rail.source.ratedAmps;
+    return [
+      {
+        field: `rails[${i}].source.ratedAmps`,
+        says: `${rail.label}, amps`,
+        unit: 'A',
+        now: amps.value,
+        set: (b, value) => ({
+          ...b,
+          rails: b.rails.map((r) =>
+            r.id === rail.id && r.source.kind === 'regulator'
+              ? { ...r, source: { ...r.source, ratedAmps: { ...amps, value } } }
+              : r,
+          ),
+        }),
+      },
+    ];
+  });
+  const offer = [...board.offers].sort((a, b) => a.cents + a.shippingCents - b.cents - b.shippingCents)[0];
+  const price: Dial[] = offer
+    ? [
+        {
+          field: 'offers',
+          says: 'Landed price',
+          unit: '€',
+          now: (offer.cents + offer.shippingCents) / 100,
+          set: (b, value) => ({ ...b, offers: [{ ...offer, cents: centsOf(value), shippingCents: 0 }] }),
+        },
+      ]
+    : [];
+  return [...single, ...rails, ...price];
+}

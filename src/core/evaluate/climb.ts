@@ -1,0 +1,245 @@
+import { checkComforts } from '../rungs/comforts';
+import { cheapestBill, checkCost } from '../rungs/cost';
+import { rungNames, worst, type Finding, type RungName, type RungNumber, type RungState } from '../rungs/finding';
+import { checkFrame } from '../rungs/frame';
+import { checkLights } from '../rungs/lights';
+import { checkMotors } from '../rungs/motors';
+import { checkPack } from '../rungs/pack';
+import { leftOutFinding, mustFindings } from '../rungs/unmet';
+import { checkWeight, massLines, total } from '../rungs/weight';
+import { sanityFindings } from '../rungs/sanity';
+import { checkDesk } from '../rungs/desk';
+import { checkWired } from '../rungs/wired';
+import { checkWires } from '../rungs/wires';
+import { withFixes } from '../fix/apply';
+import { compile, type Compiled } from '../wiring/compile';
+import { juryOf, type Jury } from '../wiring/conflict';
+import { hookupOf, type Hookup } from '../wiring/hookup';
+import { layOut } from '../wiring/lay-out';
+import type { LaidPart } from '../wiring/laid';
+import { budgetWith, usualSteps, withinSteps, type Budget, type GeneralSolver } from '../solver/budget';
+import { addCosts, cost, noCost } from '../solver/cost';
+import type { Solution } from '../solver/problem';
+import { solve } from '../solver/solve';
+import { workshop, type SolvedRung, type Workshop, type World } from '../wiring/way';
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
+
+export type Verdict = 'fits' | 'fits with work' | 'cannot say yet' | 'does not fit';
+
+export interface Rung {
+  rung: RungNumber;
+  name: RungName;
+  state: RungState;
+  /** Smallest known margin of its findings, (given - needed) / needed; null where none has one. */
+  margin: number | null;
+  findings: Finding[];
+}
+
+/** How far one board carries one build, with all reasons. Every screen, file and command reads this one value. */
+export interface Climb {
+  boardId: string;
+  boardName: string;
+  maker: string;
+  revision: string;
+  verdict: Verdict;
+  /** The first rung that breaks, or null. */
+  stopsAt: RungNumber | null;
+  rungs: Rung[];
+  hookup: Hookup;
+  massG: { low: number; high: number | null };
+  totalCents: number | null;
+  /** The wiring could not be worked out within the steps of one climb: the board is shown apart. */
+  setAside: boolean;
+  /** Some of the wiring was proved by the general solver. */
+  delegated: boolean;
+}
+
+interface Laid {
+  shop: Workshop;
+  laid: LaidPart[];
+  works: Jury;
+}
+
+interface Solved extends Laid {
+  compiled: Compiled;
+  solution: Solution;
+}
+
+const solvedRungs: readonly SolvedRung[] = [4, 5, 6, 7];
+
+/**
+ * Checks a build against a board on all ten rungs. Pure; never throws for files that passed `readFile`. `general` takes over where the exact search is not done within its
+ * share; a wiring that neither answers is unknown, and the board is set aside.
+ */
+export function evaluate(asked: Build, bought: Board, general: GeneralSolver | null = null): Climb {
+  const { build, board } = withFixes(asked, bought);
+  const budget = budgetWith(general);
+  const { hookup, findings: solved, states, setAside } = wiringOf(build, board, budget);
+  const after = [...sanityFindings(board), ...checkLights(build), ...checkWires(build, board, hookup)];
+  const checkedAfter = new Set(after);
+  const masses = massLines(build, board, hookup);
+  const bill = cheapestBill(asked, bought, hookup);
+  const findings: Finding[] = [
+    ...checkFrame(build, board),
+    ...checkPack(build, board),
+    ...after,
+    ...checkMotors(build, board),
+    ...solved,
+    ...checkWeight(build, masses),
+    ...checkCost(asked, bought, bill),
+    ...checkComforts(build, board, hookup),
+  ];
+  const rungs = rungNames.map((name, i): Rung => {
+    const rung = (i + 1) as RungNumber;
+    const own = findings.filter((f) => f.rung === rung);
+    const margins = own.flatMap((f) => (f.margin === undefined ? [] : [f.margin]));
+    // Rungs 4 to 7 take their state from the solve, and what is checked on the hookup can only add to it.
+    const state = worst([
+      ...(states.has(rung as SolvedRung) ? [states.get(rung as SolvedRung)!] : []),
+      ...own.filter((f) => !states.has(rung as SolvedRung) || checkedAfter.has(f)).map((f) => f.state),
+    ]);
+    return { rung, name, state, margin: margins.length > 0 ? Math.min(...margins) : null, findings: worstFirst(own) };
+  });
+  const mass = total(masses);
+  return {
+    boardId: board.id,
+    boardName: board.name,
+    maker: board.maker,
+    revision: board.revision,
+    verdict: verdictOf(rungs),
+    stopsAt: rungs.find((r) => r.state === 'breaks')?.rung ?? null,
+    rungs,
+    hookup,
+    massG: { low: mass.low, high: Number.isFinite(mass.high) ? mass.high : null },
+    totalCents: bill?.order.totalCents ?? null,
+    setAside,
+    delegated: budget.delegated > 0,
+  };
+}
+
+interface Wiring {
+  hookup: Hookup;
+  findings: Finding[];
+  states: Map<SolvedRung, RungState>;
+  setAside: boolean;
+}
+
+function wiringOf(build: Build, board: Board, budget: Budget): Wiring {
+  const wiring = withinSteps(() => solveRungs(build, board, budget));
+  return wiring ? { ...wiring, setAside: false } : setAsideWiring(build, board);
+}
+
+/** Nothing is wired, and of rungs 4 to 7 nothing is known. */
+function setAsideWiring(build: Build, board: Board): Wiring {
+  const shop: Workshop = {
+    build,
+    board,
+    world: 'hopeful',
+    budget: budgetWith(),
+    supplies: [],
+    rows: new Map(),
+    tags: new Map(),
+  };
+  const parts = build.parts.map((part) => ({ laid: { part, modes: [] }, modes: [] }));
+  const unmet = build.parts.reduce((sum, p) => addCosts(sum, cost({ [p.priority]: 1 })), noCost);
+  const hookup = hookupOf(
+    shop,
+    { problem: { parts: [], rows: [], tags: [] }, parts },
+    { picks: parts.map(() => null), cost: unmet, margin: 0, steps: usualSteps },
+  );
+  const sentence = `The wiring was not worked out within the ${usualSteps.toLocaleString('en')} steps of one climb: nothing is said about rungs 4 to 7.`;
+  const finding: Finding = {
+    rung: 4,
+    state: 'unknown',
+    about: 'Set aside',
+    sentence,
+    grounds: [],
+    fix: 'Fewer optional parts, or a choice locked on the hookup page, make the search shorter. A board that nobody needs can be removed from the shelf.',
+  };
+  return { hookup, findings: [finding], states: new Map(solvedRungs.map((rung) => [rung, 'unknown'])), setAside: true };
+}
+
+/**
+ * Rungs 4 to 7 are one problem: rung k breaks exactly when no hookup serves every must under all conditions of
+ * rungs 4 to k, even when every unknown turns out well; it is unknown when that works only if some unknown does.
+ */
+function solveRungs(build: Build, board: Board, budget: Budget): Omit<Wiring, 'setAside'> {
+  const sure = prepare(build, board, 'sure', budget);
+  const best = at(sure, 7);
+  const states = new Map<SolvedRung, RungState>();
+  let shown = best;
+  if (best.solution.cost.must > 0) {
+    const hopeful = prepare(build, board, 'hopeful', budget);
+    shown = at(hopeful, 7);
+    // The rungs nest: what fails at one fails at every higher one, and needs no asking.
+    let surely = true;
+    let hopefully = true;
+    for (const k of solvedRungs) {
+      surely &&= k < 7 && passes(sure, k);
+      if (surely) continue;
+      hopefully &&= passes(hopeful, k);
+      states.set(k, hopefully ? 'unknown' : 'breaks');
+    }
+  }
+  const hookup = hookupOf(shown.shop, shown.compiled, shown.solution);
+  const findings = [...checkWired(hookup), ...checkDesk(shown.shop.build, hookup), ...unmetFindings(shown, states)];
+  for (const k of solvedRungs) {
+    const state =
+      states.get(k) ??
+      worst(
+        findings
+          .filter((f) => f.rung === k)
+          .map((f) => (f.state === 'unknown' || f.state === 'breaks' ? 'strained' : f.state)),
+      );
+    states.set(k, state);
+  }
+  return { hookup, findings, states };
+}
+
+function prepare(build: Build, board: Board, world: World, budget: Budget): Laid {
+  const shop = workshop(build, board, world, budget);
+  const laid = layOut(shop);
+  return { shop, laid, works: juryOf(shop, laid, build.locks[board.id]) };
+}
+
+/** Can rungs 4 to `rung` serve every must? */
+function passes({ laid, works }: Laid, rung: SolvedRung): boolean {
+  return works(
+    laid.filter((l) => l.part.priority === 'must'),
+    rung,
+  );
+}
+
+function at(ready: Laid, rung: SolvedRung): Solved {
+  const { shop, laid } = ready;
+  const compiled = compile(shop, laid, rung, shop.build.locks[shop.board.id]);
+  return { ...ready, compiled, solution: solve(compiled.problem, shop.budget) };
+}
+
+/** A sentence for each solved rung that the musts do not pass, and one for each other part that is left out. */
+function unmetFindings(shown: Solved, states: Map<SolvedRung, RungState>): Finding[] {
+  const { shop, laid, works, solution } = shown;
+  const stopped = mustFindings(
+    shop,
+    works,
+    laid,
+    solvedRungs.flatMap((rung) => (states.has(rung) ? [{ rung, state: states.get(rung)! }] : [])),
+  );
+  const out = laid.filter((l, i) => solution.picks[i] === null && l.part.priority !== 'must');
+  const wired = laid.filter((_, i) => solution.picks[i] !== null);
+  return [...stopped, ...out.map((part) => leftOutFinding(shop, works, wired, part))];
+}
+
+function verdictOf(rungs: Rung[]): Verdict {
+  const state = worst(rungs.filter((r) => r.rung < 10).map((r) => r.state));
+  return { holds: 'fits', strained: 'fits with work', unknown: 'cannot say yet', breaks: 'does not fit' }[
+    state
+  ] as Verdict;
+}
+
+function worstFirst(findings: Finding[]): Finding[] {
+  const order: RungState[] = ['breaks', 'unknown', 'strained', 'holds'];
+  const once = findings.filter((f, i) => findings.findIndex((g) => g.sentence === f.sentence) === i);
+  return once.sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
+}

@@ -1,0 +1,317 @@
+import { z } from 'zod';
+import { processorFamilies } from '../trade/processor';
+import { flagFigureSchema, numberFigureSchema, wordFigureSchema } from '../quantity/figure';
+import { idSchema, labelSchema, nameSchema, recordOf, sideSchema, textSchema } from './words';
+
+export const outputUses = ['motor', 'servo', 'light', 'soft serial', 'channel in'] as const;
+export type OutputUse = (typeof outputUses)[number];
+
+export const analogueKinds = ['battery', 'current', 'signal strength', 'air speed'] as const;
+export type AnalogueKind = (typeof analogueKinds)[number];
+
+export const gyroNoises = ['low', 'usual', 'high'] as const;
+
+export const screwSchema = z.enum(['M2', 'M3']);
+export type Screw = z.infer<typeof screwSchema>;
+
+/** Something solder or a plug pin can be joined to. `order` counts along the edge, clockwise seen from the top. */
+export const padSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema.describe('As printed on the board'),
+  face: z.enum(['top', 'bottom']).default('top'),
+  form: z.enum(['pad', 'hole', 'pin', 'edge']).default('pad'),
+  size: z.enum(['large', 'medium', 'small', 'tiny']).default('medium'),
+  edge: z.enum(['front', 'right', 'rear', 'left', 'inner']).default('left'),
+  order: z.int().min(0).max(99).default(0),
+  reachable: z.boolean().default(true).describe('Can still be reached once the board is mounted'),
+  relief: z
+    .boolean()
+    .optional()
+    .describe(
+      'Thermal relief: spokes join it to its plane, so that it does not draw the heat away; left out where nobody says',
+    ),
+  toleratesVolts: numberFigureSchema
+    .optional()
+    .describe('Highest signal level the pad stands; 3.3 V where the page says nothing is not taken for granted'),
+});
+export type Pad = z.infer<typeof padSchema>;
+
+/** What frees something that the board already uses, and what that costs. */
+export const releaseSchema = z.strictObject({
+  what: textSchema.describe('The act, as an order: "Turn the wireless module off"'),
+  lost: textSchema.describe('What the buyer gives up'),
+  cents: z.int().min(0).default(0),
+  grams: z.number().min(0).default(0),
+  effort: z.int().min(0).max(50).default(1),
+});
+
+const senseWord = z.enum(['plain', 'inverted', 'unknown']);
+const senseSwitch = z
+  .strictObject({ bridge: idSchema, plainAt: idSchema, invertedAt: idSchema })
+  .describe('A bridge that selects whether the inverter is in the line');
+
+export const portSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  rx: z
+    .array(z.strictObject({ pad: idSchema, sense: senseWord.default('plain'), switch: senseSwitch.optional() }))
+    .max(4)
+    .default([])
+    .describe('Pads on which the board listens'),
+  tx: z
+    .array(
+      z.strictObject({
+        pad: idSchema,
+        sense: senseWord.default('plain'),
+        switch: senseSwitch.optional(),
+        twoWayInverter: z.boolean().default(false).describe('An inverter that works in both directions on one wire'),
+      }),
+    )
+    .max(4)
+    .default([])
+    .describe('Pads on which the board talks'),
+  taken: z
+    .strictObject({
+      by: textSchema,
+      carries: z
+        .literal('esc-telemetry')
+        .optional()
+        .describe(
+          'What the wire that takes the port brings already, where a build may want just that: telemetry of the ESC on the board',
+        ),
+      release: releaseSchema.optional(),
+    })
+    .optional(),
+});
+export type Port = z.infer<typeof portSchema>;
+
+const regulatorSchema = z.strictObject({
+  kind: z.literal('regulator'),
+  type: z.enum(['buck', 'linear']),
+  outVolts: numberFigureSchema,
+  ratedAmps: numberFigureSchema,
+  dropOutVolts: numberFigureSchema,
+  efficiency: numberFigureSchema.optional().describe('0 to 1, of a buck'),
+  input: idSchema.describe('The rail it is fed from'),
+  filtered: z.boolean().default(false),
+  burnsWatts: numberFigureSchema.optional().describe('What a linear regulator may turn into heat'),
+});
+
+export const railSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  pads: z.array(idSchema).max(24).default([]),
+  source: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('pack') }),
+    regulatorSchema,
+    z.strictObject({ kind: z.literal('usb'), dropVolts: z.number().min(0).default(0) }),
+    z
+      .strictObject({
+        kind: z.literal('either'),
+        of: z.array(idSchema).min(2).max(4),
+        isolated: flagFigureSchema
+          .optional()
+          .describe('Diodes keep the sources apart; no: USB and regulator back-feed each other'),
+      })
+      .describe('Whichever is up'),
+    z.strictObject({ kind: z.literal('bridge'), bridge: idSchema, byPosition: recordOf(idSchema, idSchema, 8) }),
+  ]),
+  ownAmps: numberFigureSchema.optional().describe('What the board itself draws from this rail'),
+  onlyFor: idSchema.optional().describe('A regulator bought for one part of a build'),
+});
+export type Rail = z.infer<typeof railSchema>;
+export type Regulator = z.infer<typeof regulatorSchema>;
+
+export const bridgeSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  form: z.enum(['solder bridge', 'jumper', 'switch']),
+  face: z.enum(['top', 'bottom']).default('top'),
+  positions: z
+    .array(z.strictObject({ id: idSchema, label: labelSchema }))
+    .min(2)
+    .max(8),
+  factory: idSchema.describe('The position it is delivered in'),
+  effort: z.int().min(0).max(20).default(2),
+});
+export type Bridge = z.infer<typeof bridgeSchema>;
+
+export const busSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  kind: z.enum(['i2c', 'can']),
+  pads: z.array(idSchema).max(8).default([]),
+  onBoard: z
+    .array(z.strictObject({ address: z.int().min(0x08).max(0x77), what: textSchema }))
+    .max(16)
+    .default([])
+    .describe('Chips of the board that already answer on this bus'),
+  sharesPort: idSchema.optional().describe('The serial port whose pads this bus uses'),
+});
+
+export const outputSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  pad: idSchema,
+  timer: labelSchema.describe('Outputs of one timer run at one rate'),
+  can: z.array(z.enum(outputUses)).min(1).max(outputUses.length),
+});
+export type Output = z.infer<typeof outputSchema>;
+
+export const analogueInputSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  kind: z.enum(analogueKinds),
+  pad: idSchema,
+  maxVolts: z.number().positive().default(3.3),
+  at: z
+    .strictObject({ bridge: idSchema, position: idSchema })
+    .optional()
+    .describe('The jumper position in which this input is connected'),
+});
+
+export const offerSchema = z.strictObject({
+  shop: nameSchema,
+  cents: z.int().min(0),
+  shippingCents: z.int().min(0).default(0),
+  deliveryDays: z.int().min(0).max(365).optional(),
+  seen: z.iso.date(),
+  stock: z.int().min(0).max(100_000).optional(),
+  typed: z.boolean().optional().describe('The buyer typed it in; it stays when shops are asked again'),
+});
+export type Offer = z.infer<typeof offerSchema>;
+
+export const plugSchema = z.strictObject({
+  id: idSchema,
+  label: labelSchema,
+  family: labelSchema,
+  pins: z
+    .array(z.strictObject({ name: labelSchema, pad: idSchema.optional() }))
+    .min(1)
+    .max(24),
+});
+
+export const boardKinds = ['flight controller', 'all-in-one', 'esc', 'power board', 'stack'] as const;
+export const motorLines = ['analogue', 'digital', 'digital both ways'] as const;
+
+export const boardSchema = z.strictObject({
+  format: z.literal('rung-board'),
+  version: z.literal(1),
+  id: idSchema,
+  name: nameSchema,
+  maker: nameSchema,
+  revision: labelSchema.default('1'),
+  kind: z.enum(boardKinds),
+  summary: textSchema.optional(),
+  processor: wordFigureSchema(processorFamilies),
+  claimedPorts: numberFigureSchema.describe('Serial ports as the shop counts them'),
+  ports: z.array(portSchema).max(24).default([]),
+  buses: z.array(busSchema).max(12).default([]),
+  outputs: z.array(outputSchema).max(32).default([]),
+  analogueInputs: z.array(analogueInputSchema).max(16).default([]),
+  video: z
+    .strictObject({
+      cameraIns: z.array(idSchema).max(8).default([]),
+      out: idSchema.optional(),
+      overlayChip: flagFigureSchema,
+      cameraControl: idSchema.optional(),
+    })
+    .optional(),
+  buzzerPad: idSchema.optional(),
+  pads: z.array(padSchema).max(200).default([]),
+  allPads: flagFigureSchema
+    .default({ value: true, origin: 'claim' })
+    .describe(
+      'Every pad of the board is among the pads here. Unknown or no: what is not here may be there all the same',
+    ),
+  rails: z.array(railSchema).max(40).default([]),
+  bridges: z.array(bridgeSchema).max(24).default([]),
+  plugs: z.array(plugSchema).max(40).default([]),
+  harness: z
+    .strictObject({ controllerPins: z.array(labelSchema).max(24), escPins: z.array(labelSchema).max(24) })
+    .optional()
+    .describe('Pin order of the two ends of a stack harness'),
+  packCells: z.strictObject({ min: numberFigureSchema, max: numberFigureSchema }),
+  packMaxVolts: numberFigureSchema.optional().describe('Absolute limit at the battery pads, where it is stated'),
+  esc: z
+    .strictObject({
+      channels: numberFigureSchema,
+      continuousAmps: numberFigureSchema,
+      burstAmps: numberFigureSchema,
+      burstSeconds: numberFigureSchema,
+      padAmps: numberFigureSchema
+        .optional()
+        .describe('What the motor pads or corner pads carry, where that is less than the transistors'),
+      telemetry: flagFigureSchema.optional(),
+      drivenByOutputs: flagFigureSchema
+        .optional()
+        .describe(
+          'The motor outputs on pads drive its channels, in their order; no: it has lines of its own. Left out: in a stack they do',
+        ),
+    })
+    .optional(),
+  escPlug: z
+    .strictObject({ family: labelSchema, pins: z.array(labelSchema).min(1).max(20) })
+    .optional()
+    .describe('The plug for a separate four-in-one ESC and its pin order'),
+  capacitor: z
+    .strictObject({ microfarads: z.number().positive(), volts: z.number().positive() })
+    .optional()
+    .describe('Delivered with the board'),
+  motorLine: wordFigureSchema(motorLines)
+    .optional()
+    .describe('What runs on the motor wires; both ways: revolutions come back'),
+  digitalCurrent: z
+    .strictObject({ there: flagFigureSchema, at: z.strictObject({ bridge: idSchema, position: idSchema }).optional() })
+    .optional()
+    .describe('Current of each motor reported over its wire, and the jumper position that selects it'),
+  currentSensor: z
+    .strictObject({
+      fullScaleAmps: numberFigureSchema,
+      shuntMilliohm: numberFigureSchema.optional(),
+      throughAmps: numberFigureSchema
+        .optional()
+        .describe('What trace and pads of the shunt carry when a separate ESC is fed through it'),
+    })
+    .optional(),
+  mounting: z.strictObject({
+    patternMm: numberFigureSchema,
+    screw: wordFigureSchema(screwSchema.options as ['M2', 'M3']),
+    softIsolators: flagFigureSchema,
+  }),
+  arrowOffsetDeg: z
+    .union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)])
+    .default(0)
+    .describe("Where the printed arrow points against the drawing's nose, clockwise"),
+  buttonSide: sideSchema.optional(),
+  cableSides: z.array(sideSchema).max(4).default([]).describe('Edges that want room for plugs and cables'),
+  lengthMm: numberFigureSchema,
+  widthMm: numberFigureSchema,
+  heightMm: numberFigureSchema,
+  massG: numberFigureSchema,
+  massIncludes: textSchema.optional(),
+  usb: z.strictObject({ plug: z.enum(['C', 'micro']), side: z.union([sideSchema, z.literal('unknown')]) }),
+  barometer: flagFigureSchema,
+  storageMb: numberFigureSchema,
+  gyroNoise: wordFigureSchema(gyroNoises),
+  offers: z.array(offerSchema).max(200).default([]),
+  history: z
+    .array(
+      z.strictObject({
+        when: z.iso.date(),
+        field: labelSchema,
+        before: textSchema,
+        after: textSchema,
+        who: textSchema,
+      }),
+    )
+    .max(500)
+    .default([])
+    .describe('What was changed: when, by whose word, and what stood there before'),
+});
+export type Board = z.infer<typeof boardSchema>;
+
+/** Fields that every board has once it has been read, since they have a default. */
+export const filledIn = Object.entries(boardSchema.shape).flatMap(([field, schema]) =>
+  schema instanceof z.ZodDefault ? [field] : [],
+);

@@ -1,0 +1,207 @@
+import { z } from 'zod';
+import { places } from '../trade/place';
+import { rungNames } from '../trade/rungs';
+import { boardSchema, screwSchema } from './board';
+import { numberFigureSchema } from '../quantity/figure';
+import { peripheralSchema } from './peripheral';
+import { fixSchema } from './fix';
+import { policiesSchema } from './policy';
+import { idSchema, labelSchema, nameSchema, recordOf, sideSchema, textSchema } from './words';
+
+export const priorities = ['must', 'should', 'nice'] as const;
+export type Priority = (typeof priorities)[number];
+
+export const frameSchema = z.strictObject({
+  name: nameSchema,
+  mounts: z
+    .array(z.strictObject({ patternMm: z.number().positive().max(80), screw: screwSchema }))
+    .min(1)
+    .max(12)
+    .describe('Hole patterns the frame offers'),
+  bayLengthMm: z.number().positive().max(1000),
+  bayWidthMm: z.number().positive().max(1000),
+  bayHeightMm: z.number().positive().max(500),
+  standoffMm: z.number().min(0).max(50).default(0).describe('Height of standoffs or isolators under the board'),
+  overhangMm: z
+    .number()
+    .min(0)
+    .max(100)
+    .default(0)
+    .describe('What already hangs into the bay from above: camera mount, strap, aerial'),
+  openSides: z.array(sideSchema).max(4).describe('Sides from which a USB plug can be reached'),
+});
+
+export const packSchema = z.strictObject({
+  cells: z.int().min(1).max(14),
+  chemistry: z.enum(['lipo', 'high-voltage lipo', 'li-ion']),
+  connector: nameSchema.optional(),
+  cellMilliohm: numberFigureSchema.optional().describe('Inner resistance of one cell'),
+  leadGauge: z.int().min(6).max(30).optional().describe('AWG of the pack leads'),
+  leadMm: z.number().min(10).max(1000).default(80),
+  massG: numberFigureSchema,
+});
+
+export const motorsSchema = z.strictObject({
+  count: z.int().min(0).max(12),
+  cruiseAmps: z.number().min(0).max(300).describe('Each, steady'),
+  peakAmps: z.number().min(0).max(300).describe('Each, full throttle'),
+  peakSeconds: z.number().min(0).max(600).describe('Longest full-throttle stretch'),
+  ownEsc: z
+    .strictObject({
+      name: nameSchema,
+      channels: z.int().min(1).max(12),
+      continuousAmps: numberFigureSchema,
+      burstAmps: numberFigureSchema,
+      burstSeconds: numberFigureSchema,
+      maxCells: numberFigureSchema,
+      plugFamily: labelSchema.optional(),
+      pins: z.array(labelSchema).max(20).default([]).describe('Pin order of its harness plug'),
+      heightMm: z.number().min(0).max(50).default(6),
+    })
+    .optional()
+    .describe('The ESC the buyer has, where it is separate'),
+  esc: z.enum(['on the board', 'separate']).describe('separate: the buyer has ESCs, the board only signals them'),
+});
+export type Motors = z.infer<typeof motorsSchema>;
+
+/** One line of the parts list; the electrical needs are a copy the buyer may edit. */
+export const partSchema = z.strictObject({
+  id: idSchema,
+  priority: z.enum(priorities),
+  onUsb: z.boolean().default(false).describe('Must work from USB power alone on the desk'),
+  owned: z.boolean().default(false),
+  sits: z
+    .enum(places)
+    .optional()
+    .describe('Where it sits, seen from the board; else where parts of its kind usually do'),
+  wireMm: z
+    .number()
+    .min(10)
+    .max(3000)
+    .optional()
+    .describe('Length of its wires where they have been measured; else routed over the bay'),
+  peripheral: peripheralSchema,
+});
+export type Part = z.infer<typeof partSchema>;
+
+export const comfortSchema = z.strictObject({
+  barometer: z.boolean().default(false),
+  storageMb: z.number().min(0).default(0),
+  quietGyro: z.boolean().default(false),
+  sparePorts: z.int().min(0).max(8).default(0),
+  plugs: z.boolean().default(false).describe('Plugs rather than pads'),
+  topSide: z.boolean().default(false).describe('Nothing to solder on the underside'),
+  buttonReach: z.boolean().default(false),
+  weights: z
+    .record(
+      z.enum(['barometer', 'storage', 'gyro', 'spare ports', 'plugs', 'top side', 'button']),
+      z.number().min(0).max(5),
+    )
+    .default({ barometer: 1, storage: 1, gyro: 1, 'spare ports': 1, plugs: 1, 'top side': 1, button: 1 })
+    .describe('How much each preference counts, 0 to 5'),
+});
+
+/** What the buyer says of how much the rungs count; all weightings that agree with it are reasonable. */
+export const weighingSchema = z.strictObject({
+  statements: z
+    .array(z.strictObject({ more: z.enum(rungNames), than: z.enum(rungNames) }))
+    .max(40)
+    .default([]),
+  ranges: z
+    .partialRecord(z.enum(rungNames), z.tuple([z.number().min(0).max(1), z.number().min(0).max(1)]))
+    .default({})
+    .describe('Least and most share of a rung'),
+});
+export type Weighing = z.infer<typeof weighingSchema>;
+
+/** A choice as it was made, kept whole so that it can be judged again when figures change. */
+export const pickSchema = z.strictObject({
+  id: idSchema,
+  when: z.iso.date(),
+  board: boardSchema,
+  verdict: z.string().max(40),
+  rank: z.int().min(1),
+  firstShare: z.number().min(0).max(1).nullable().describe('Share of reasonable weightings for which it came first'),
+  cents: z.int().nullable(),
+  grams: z.number().nullable(),
+  reasons: z.array(textSchema).max(40),
+  open: z.array(textSchema).max(60).describe('What was not known'),
+});
+export type Pick = z.infer<typeof pickSchema>;
+
+/** What happened on the bench or in the field. */
+export const entrySchema = z.strictObject({
+  id: idSchema,
+  when: z.iso.date(),
+  about: nameSchema.describe('Board, pad or step'),
+  kind: z.enum(['inspected', 'measured', 'passed', 'failed', 'changed']),
+  note: textSchema.default(''),
+  reading: z
+    .strictObject({
+      value: z.number(),
+      unit: labelSchema,
+      instrument: nameSchema.optional(),
+      field: labelSchema.optional().describe('The figure of the board it is a reading of'),
+    })
+    .optional(),
+});
+export type Entry = z.infer<typeof entrySchema>;
+
+/** One choice the buyer has fixed for the solver. */
+export const lockSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('mode'), part: idSchema, mode: idSchema }),
+  z.strictObject({
+    kind: z.literal('link'),
+    part: idSchema,
+    link: idSchema,
+    to: idSchema.describe('Port, bus, input or output'),
+  }),
+  z.strictObject({
+    kind: z.literal('supply'),
+    part: idSchema,
+    to: z.string().min(1).max(80).describe('Rail, or "part:" and the id of the part that feeds it'),
+  }),
+  z.strictObject({ kind: z.literal('bridge'), bridge: idSchema, position: idSchema }),
+  z.strictObject({ kind: z.literal('leave out'), part: idSchema }),
+]);
+export type Lock = z.infer<typeof lockSchema>;
+
+export const buildSchema = z.strictObject({
+  format: z.literal('rung-build'),
+  version: z.literal(1),
+  id: idSchema,
+  name: nameSchema,
+  craft: textSchema.default(''),
+  frame: frameSchema,
+  pack: packSchema,
+  motors: motorsSchema,
+  bareMassG: numberFigureSchema.describe(
+    'Frame, motors, propellers, screws: all that is neither pack, board nor listed part',
+  ),
+  capacitor: z
+    .strictObject({ microfarads: z.number().positive(), volts: z.number().positive() })
+    .optional()
+    .describe('At the pack leads, already at home'),
+  limits: z.strictObject({ takeOffMassG: z.number().positive(), budgetCents: z.int().min(0) }),
+  comforts: comfortSchema,
+  policies: policiesSchema,
+  parts: z.array(partSchema).max(40),
+  locks: recordOf(idSchema, z.array(lockSchema).max(400), 2000).default({}).describe('Locked choices by board'),
+  fixes: recordOf(idSchema, z.array(fixSchema).max(100), 2000)
+    .default({})
+    .describe('Fixes the buyer has accepted, by board'),
+  weighing: weighingSchema.default({ statements: [], ranges: {} }),
+  picks: z.array(pickSchema).max(20).default([]),
+  log: z.array(entrySchema).max(2000).default([]),
+  done: recordOf(z.string().max(120), z.literal(true), 2000)
+    .default({})
+    .describe('Steps of the build sheet that are ticked off'),
+  stage: z.enum(['planned', 'picked', 'ordered', 'arrived', 'soldered', 'powered', 'done']).default('planned'),
+  orderedOn: z.iso.date().optional(),
+  arrivesOn: z.iso.date().optional().describe('When the last parcel of the order is due'),
+  atHome: recordOf(z.string().max(120), z.number().min(0), 2000)
+    .default({})
+    .describe('Basket lines already at home, by their key'),
+  forkOf: idSchema.optional(),
+});
+export type Build = z.infer<typeof buildSchema>;

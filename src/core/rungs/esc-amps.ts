@@ -1,0 +1,93 @@
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
+import { exactly, interval, isKnown } from '../quantity/figure';
+import { all, atLeast, type Truth } from '../quantity/truth';
+import { ground } from '../quantity/ground';
+import { comfort } from '../trade/comfort';
+import { ratingShare } from '../trade/rating';
+import { counted, marginOf, num, onlySpare, stateOf, stateWithin, type Finding } from './finding';
+
+/** The figures of an ESC, on the board or the buyer's own. */
+export type EscFigures = Pick<NonNullable<Board['esc']>, 'continuousAmps' | 'burstAmps' | 'burstSeconds' | 'channels'>;
+
+/** An ESC against the motors: a channel each, amps for cruise and for full throttle. `fix`: what helps where its channels are too few. */
+export function escAgainstMotors(build: Build, esc: EscFigures, whose: string, fix?: string): Finding[] {
+  return [channels(build, esc, whose, fix), cruise(build, esc), peak(build, esc)];
+}
+
+function channels(build: Build, esc: EscFigures, whose: string, fix?: string): Finding {
+  const figure = esc.channels;
+  const truth = atLeast(interval(figure), exactly(build.motors.count));
+  return {
+    rung: 3,
+    state: stateOf(truth),
+    about: 'ESC channels',
+    sentence: `${counted(build.motors.count, 'motor')} ${build.motors.count === 1 ? 'needs a channel' : 'need a channel each'}; ${isKnown(figure) ? `${whose} has ${num(interval(figure).low, 0)}` : `nobody says how many ${whose} has`}.`,
+    needed: counted(build.motors.count, 'channel'),
+    given: counted(interval(figure).low, 'channel'),
+    grounds: [ground('ESC channels', figure)],
+    ...(truth === 'yes' || !fix ? {} : { fix }),
+  };
+}
+
+function cruise(build: Build, esc: EscFigures): Finding {
+  const figure = esc.continuousAmps;
+  const share = ratingShare(figure, build.policies.ratedAmps);
+  const rated = interval(figure);
+  const usable = { low: rated.low * share, high: rated.high * share };
+  const margin = marginOf(usable.low, build.motors.cruiseAmps);
+  const truth = atLeast(usable, exactly(build.motors.cruiseAmps));
+  const state = stateWithin(truth, margin, comfort.motors);
+  const derated = share === 1 ? '' : ` (${num(rated.low)} A x ${num(share * 100, 0)} %)`;
+  return {
+    rung: 3,
+    state,
+    about: 'Cruise current',
+    sentence: isKnown(figure)
+      ? `Each motor cruises at ${num(build.motors.cruiseAmps)} A; a channel carries ${num(usable.low)} A${derated} without end${onlySpare(state, margin)}.`
+      : `Each motor cruises at ${num(build.motors.cruiseAmps)} A; nobody says what a channel carries.`,
+    needed: `${num(build.motors.cruiseAmps)} A`,
+    given: isKnown(figure) ? `${num(usable.low)} A` : 'unknown',
+    ...(margin === undefined ? {} : { margin }),
+    grounds: [ground('Continuous rating', figure, 'A')],
+  };
+}
+
+/** Burst amps count only for their stated seconds; beyond, or by policy, the continuous rating must carry the peak. */
+function peak(build: Build, { continuousAmps, burstAmps, burstSeconds }: EscFigures): Finding {
+  const { peakAmps, peakSeconds } = build.motors;
+  const byContinuous = atLeast(interval(continuousAmps), exactly(peakAmps));
+  const byBurst: Truth =
+    build.policies.burst === 'ignored'
+      ? 'no'
+      : all([atLeast(interval(burstAmps), exactly(peakAmps)), atLeast(interval(burstSeconds), exactly(peakSeconds))]);
+  let truth: Truth;
+  if (byContinuous === 'yes' || byBurst === 'yes') truth = 'yes';
+  else if (byContinuous === 'no' && byBurst === 'no') truth = 'no';
+  else truth = 'unknown';
+  const useBurst = byContinuous !== 'yes' && build.policies.burst !== 'ignored';
+  const given = interval(useBurst ? burstAmps : continuousAmps).low;
+  const margin = marginOf(given, peakAmps);
+  const state = stateWithin(truth, margin, comfort.motors);
+  const said = (f: typeof burstAmps, digits = 1) =>
+    isKnown(f) ? num(interval(f).low, digits) : 'an unknown number of';
+  const words = useBurst
+    ? `${said(burstAmps)} A for ${said(burstSeconds, 0)} s`
+    : `${said(continuousAmps)} A without end`;
+  const ignored =
+    build.policies.burst === 'ignored' && byContinuous !== 'yes' ? ' Burst ratings are ignored by policy.' : '';
+  return {
+    rung: 3,
+    state,
+    about: 'Full throttle',
+    sentence: `Full throttle draws ${num(peakAmps)} A a motor for up to ${num(peakSeconds, 0)} s; a channel gives ${words}${onlySpare(state, margin)}.${ignored}`,
+    needed: `${num(peakAmps)} A for ${num(peakSeconds, 0)} s`,
+    given: words,
+    ...(margin === undefined ? {} : { margin }),
+    grounds: [
+      ground('Continuous rating', continuousAmps, 'A'),
+      ground('Burst rating', burstAmps, 'A'),
+      ground('Burst time', burstSeconds, 's'),
+    ],
+  };
+}

@@ -1,0 +1,79 @@
+import type { Ground } from '../quantity/ground';
+import type { Truth } from '../quantity/truth';
+
+export { rungNames, type RungName } from '../trade/rungs';
+/** 1 Frame to 10 Comforts, in the order in which a careful buyer would stop bothering. */
+export type RungNumber = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10;
+
+export type RungState = 'holds' | 'strained' | 'unknown' | 'breaks';
+
+export interface Finding {
+  rung: RungNumber;
+  state: RungState;
+  /** The part, pad or limit it is about. */
+  about: string;
+  /** One sentence with the figures in it. */
+  sentence: string;
+  needed?: string;
+  given?: string;
+  /** (given - needed) / needed, where both are numbers: 0.1 is a tenth to spare. */
+  margin?: number;
+  grounds: Ground[];
+  fix?: string;
+  /** How much a wish counts among the wishes, 0 to 5. */
+  counts?: number;
+}
+
+const order: RungState[] = ['holds', 'strained', 'unknown', 'breaks'];
+
+export function worst(states: Iterable<RungState>): RungState {
+  let result: RungState = 'holds';
+  for (const s of states) if (order.indexOf(s) > order.indexOf(result)) result = s;
+  return result;
+}
+
+/** The state of a check that either holds or breaks. */
+export function stateOf(truth: Truth): RungState {
+  if (truth === 'yes') return 'holds';
+  if (truth === 'no') return 'breaks';
+  return 'unknown';
+}
+
+/** The state of a check with a margin: below the comfort share it holds, but strained. */
+export function stateWithin(truth: Truth, margin: number | undefined, comfort: number): RungState {
+  const state = stateOf(truth);
+  return state === 'holds' && margin !== undefined && margin < comfort ? 'strained' : state;
+}
+
+/** (given - needed) / needed for the worst ends; undefined where an end is not known. */
+export function marginOf(given: number, needed: number): number | undefined {
+  if (!Number.isFinite(given) || !Number.isFinite(needed) || needed <= 0) return undefined;
+  return (given - needed) / needed;
+}
+
+/** Why a check that holds is strained: the end of its sentence. */
+export function onlySpare(state: RungState, margin: number | undefined): string {
+  return state === 'strained' && margin !== undefined ? `: only ${num(margin * 100, 0)} % to spare` : '';
+}
+
+/** Digits as a person would write them: no more than `digits` behind the point, no trailing zeros. */
+export function num(value: number, digits = 1): string {
+  return Number.isFinite(value) ? String(Math.round(value * 10 ** digits) / 10 ** digits) : 'unknown';
+}
+
+export function span(low: number, high: number, unit: string, digits = 1): string {
+  return low === high ? `${num(low, digits)} ${unit}` : `${num(low, digits)} to ${num(high, digits)} ${unit}`;
+}
+
+/** A number of things in words: 1 board, 2 boards, 3 entries. */
+export function counted(n: number, thing: string): string {
+  return `${num(n, 0)} ${n === 1 ? thing : thing.replace(/y$/, 'ie').concat('s')}`;
+}
+
+export function list(words: string[]): string {
+  return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+}
+
+export function capital(text: string): string {
+  return text.replace(/^./, (c) => c.toUpperCase());
+}

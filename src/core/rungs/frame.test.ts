@@ -1,0 +1,208 @@
+import { describe, expect, test } from 'vitest';
+import { evaluate } from '../evaluate/climb';
+import type { Board, Screw } from '../records/board';
+import { newOwnEsc } from '../intake/new-own-esc';
+import type { Build } from '../records/build';
+import { claims, makeBoard, makeBuild, makePart, says, unknown } from '../tests/make';
+import { checkFrame, stackLines, turned, yawOffset } from './frame';
+
+const about = (build: Build, board: Board, what: string) => checkFrame(build, board).find((f) => f.about === what);
+const frame = (change: object) =>
+  makeBuild({
+    frame: {
+      name: 'F',
+      mounts: [{ patternMm: 30.5, screw: 'M3' }],
+      bayLengthMm: 44,
+      bayWidthMm: 44,
+      bayHeightMm: 20,
+      openSides: ['left'],
+      ...change,
+    },
+  });
+const ownEsc = {
+  name: 'Own',
+  channels: 4,
+  continuousAmps: claims(35),
+  burstAmps: claims(45),
+  burstSeconds: says(5),
+  maxCells: says(6),
+  pins: ['VBAT', 'GND', 'S1'],
+  heightMm: 6,
+};
+
+test("an ESC of the buyer's own: one for four motors stands under the board until he says otherwise, single ones do not", () => {
+  expect([1, 3, 4, 8].map((count) => newOwnEsc({ count }).heightMm)).toEqual([0, 0, 6, 6]);
+});
+
+describe('holes: every pattern on every pattern, every screw in every hole', () => {
+  const patterns = [16, 20, 25, 25.5, 26.5, 30.5];
+  const screws: Screw[] = ['M2', 'M3'];
+  // Common practice, no source: 25 and 25.5 meet by soft isolators. ISO 273: an M2 screw passes an M3 hole, not the other way.
+  const truth = (frameMm: number, boardMm: number, frameScrew: Screw, boardScrew: Screw, soft: boolean) => {
+    const same = frameMm === boardMm;
+    const bridged = soft && Math.abs(frameMm - boardMm) === 0.5;
+    if (!same && !bridged) return 'breaks';
+    if (frameScrew === 'M3' && boardScrew === 'M2') return 'breaks';
+    return same && frameScrew === boardScrew ? 'holds' : 'strained';
+  };
+  test.each([true, false])('soft isolators with the board: %s', (soft) => {
+    for (const a of patterns)
+      for (const b of patterns)
+        for (const s of screws)
+          for (const t of screws) {
+            const board = makeBoard({
+              mounting: {
+                patternMm: says(b),
+                screw: { value: t, origin: 'print' },
+                softIsolators: { value: soft, origin: 'print' },
+              },
+            });
+            expect(
+              about(frame({ mounts: [{ patternMm: a, screw: s }] }), board, 'Mounting')!.state,
+              `${a} ${s} <- ${b} ${t}`,
+            ).toBe(truth(a, b, s, t, soft));
+          }
+  });
+  test('of two patterns in a frame the better one is taken', () => {
+    const two = frame({
+      mounts: [
+        { patternMm: 20, screw: 'M2' },
+        { patternMm: 30.5, screw: 'M3' },
+      ],
+    });
+    expect(about(two, makeBoard(), 'Mounting')!.state).toBe('holds');
+  });
+  test('what nobody says is unknown, not a yes, whatever else is known', () => {
+    const holes = (change: object) =>
+      makeBoard({
+        mounting: {
+          patternMm: says(30.5),
+          screw: { value: 'M3', origin: 'print' },
+          softIsolators: { value: true, origin: 'print' },
+          ...change,
+        },
+      });
+    expect(about(makeBuild(), holes({ patternMm: unknown }), 'Mounting')!.state).toBe('unknown');
+    // A range with the frame's pattern somewhere in it is neither yes nor no; one beside it is no.
+    expect(about(makeBuild(), holes({ patternMm: { low: 25, high: 35, origin: 'report' } }), 'Mounting')).toMatchObject(
+      { state: 'unknown', given: '25 to 35 mm M3' },
+    );
+    expect(about(makeBuild(), holes({ patternMm: { low: 20, high: 26, origin: 'report' } }), 'Mounting')!.state).toBe(
+      'breaks',
+    );
+    expect(about(makeBuild(), holes({ screw: unknown }), 'Mounting')!.state).toBe('unknown');
+    expect(
+      about(
+        frame({ mounts: [{ patternMm: 25.5, screw: 'M3' }] }),
+        holes({ patternMm: says(25), softIsolators: unknown }),
+        'Mounting',
+      )!.state,
+    ).toBe('unknown');
+  });
+  test('a break names the way out', () =>
+    expect(about(frame({ mounts: [{ patternMm: 20, screw: 'M3' }] }), makeBoard(), 'Mounting')!.fix).toContain(
+      'adapter plate',
+    ));
+});
+
+describe('height', () => {
+  const of = (heightMm: object, change: object = {}) =>
+    about(frame({ bayHeightMm: 20, standoffMm: 4, ...change }), makeBoard({ heightMm: heightMm as never }), 'Height')!;
+  test('standoffs and board against the bay: 4 + 10 of 20 leaves 6', () =>
+    expect(of(says(10))).toMatchObject({
+      state: 'holds',
+      sentence: 'The bay is 20 mm high, the stack 14 mm (standoffs 4 + the board 10): 6 mm is left.',
+    }));
+  test('what hangs in from above takes from the same bay', () =>
+    expect(of(says(10), { overhangMm: 7 })).toMatchObject({
+      state: 'breaks',
+      sentence: expect.stringContaining('it stands 1 mm too high'),
+    }));
+  test('a height that nobody says: how much is left for it', () =>
+    expect(of(unknown)).toMatchObject({
+      state: 'unknown',
+      sentence: 'The bay is 20 mm high, and nobody says how high the board builds. 16 mm is left for it (standoffs 4).',
+    }));
+  test('what takes no height is not named', () => {
+    expect(of(unknown, { standoffMm: 0 }).sentence).toBe(
+      'The bay is 20 mm high, and nobody says how high the board builds. 20 mm is left for it.',
+    );
+    expect(of(says(10), { standoffMm: 0 }).sentence).toContain('the stack 10 mm (the board 10)');
+  });
+  test('a range that may go in and may not is unknown, and is not called unsaid', () =>
+    expect(of({ low: 15, high: 17, origin: 'print' })).toMatchObject({
+      state: 'unknown',
+      sentence: expect.stringContaining('the stack 19 to 21 mm'),
+    }));
+  test('a range that goes in at its worst holds', () =>
+    expect(of({ low: 8, high: 10, origin: 'print' }).state).toBe('holds'));
+  test("the buyer's own ESC and its standoffs stand in the same stack", () => {
+    const build = makeBuild({
+      motors: { count: 4, cruiseAmps: 6, peakAmps: 20, peakSeconds: 5, esc: 'separate', ownEsc },
+    });
+    expect(stackLines(build, makeBoard()).map((l) => [l.what, l.mm.high])).toEqual([
+      ['standoffs', 0],
+      ['Own', 6],
+      ['the board', 10],
+    ]);
+    expect(about(build, makeBoard(), 'Height')!.sentence).toContain('Own 6');
+  });
+  test('the tallest of the parts above counts, not their sum', () => {
+    const tall = (mm: number, id: string) => ({
+      ...makePart(id, {}),
+      peripheral: { ...makePart(id, {}).peripheral, overhangMm: mm },
+    });
+    expect(stackLines(makeBuild({}, [tall(3, 'a'), tall(5, 'b')]), makeBoard()).at(-1)).toEqual({
+      what: 'what hangs in from above',
+      mm: { low: 5, high: 5 },
+    });
+  });
+});
+
+describe('outline', () => {
+  const of = (length: object, width: object) =>
+    about(
+      frame({ bayLengthMm: 40, bayWidthMm: 36 }),
+      makeBoard({ lengthMm: length as never, widthMm: width as never }),
+      'Outline',
+    )!;
+  test('a range that may go in and may not is unknown and says why', () =>
+    expect(of({ low: 36, high: 42, origin: 'print' }, says(30))).toMatchObject({
+      state: 'unknown',
+      sentence: expect.stringContaining('only known as a range'),
+    }));
+  test('nothing said is unknown', () =>
+    expect(of(unknown, says(30))).toMatchObject({
+      state: 'unknown',
+      sentence: expect.stringContaining('nobody says how large'),
+    }));
+  test('one side too long either way breaks although the other is not said', () =>
+    expect(of(says(50), unknown).state).toBe('breaks'));
+});
+
+describe('which way the board lies', () => {
+  test('a board turned 90 degrees counter-clockwise is a yaw offset of 270 (common practice, no source)', () =>
+    expect(yawOffset(0, -90)).toBe(270));
+  test('its left side comes to the rear then', () => expect(turned('left', -90)).toBe('rear'));
+  test('a square board is turned to bring USB to the open side, and says so', () => {
+    const found = about(
+      makeBuild(),
+      makeBoard({ usb: { plug: 'C', side: 'rear' }, lengthMm: says(36), widthMm: says(36) }),
+      'USB reach',
+    )!;
+    expect([found.state, found.sentence.includes('yaw offset of 90')]).toEqual(['strained', true]);
+  });
+  test('USB counts before the button when both cannot be had', () => {
+    const board = makeBoard({ usb: { plug: 'C', side: 'left' }, buttonSide: 'right' });
+    expect(about(makeBuild(), board, 'USB reach')!.state).toBe('holds');
+    expect(about(makeBuild(), board, 'Button reach')!.state).toBe('strained');
+  });
+  test('pads that face the frame are to be soldered first, and stop nothing', () => {
+    const board = makeBoard({ pads: [{ id: 'vbat', label: 'VBAT', reachable: false }] });
+    expect(about(makeBuild(), board, 'Underside')).toMatchObject({
+      state: 'holds',
+      sentence: expect.stringContaining('VBAT'),
+    });
+    expect(evaluate(makeBuild(), board).rungs[0]!.state).toBe('holds');
+  });
+});

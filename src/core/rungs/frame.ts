@@ -1,0 +1,240 @@
+import type { Board, Screw } from '../records/board';
+import type { Build } from '../records/build';
+import { exactly, interval, isUnknown } from '../quantity/figure';
+import { all, any, atLeast, flag, type Truth } from '../quantity/truth';
+import { sides, type Side } from '../records/words';
+import { ground } from '../quantity/ground';
+import { turnOf } from '../circuit/turn';
+import { comfort } from '../trade/comfort';
+import { isolatorsBridgeMm, samePatternMm } from '../trade/frame';
+import { counted, list, num, stateOf, worst, type Finding, type RungState } from './finding';
+
+/** Rung 1: does the board go onto the frame, and can its USB plug be reached? */
+export function checkFrame(build: Build, board: Board): Finding[] {
+  return [
+    mounting(build, board),
+    outline(build, board),
+    height(build, board),
+    ...plugs(build, board),
+    ...underside(board),
+  ];
+}
+
+function mounting(build: Build, board: Board): Finding {
+  const { patternMm, screw, softIsolators } = board.mounting;
+  const pattern = interval(patternMm);
+  const offered = build.frame.mounts.map((m) => `${num(m.patternMm)} mm ${m.screw}`).join(' or ');
+  const given = `${isUnknown(patternMm) ? 'unknown pattern' : ground('Hole pattern', patternMm, 'mm').figure} ${isUnknown(screw) ? 'unknown screw' : screw.value}`;
+  const base = {
+    rung: 1 as const,
+    about: 'Mounting',
+    needed: offered,
+    given,
+    grounds: [ground('Hole pattern', patternMm, 'mm'), ground('Screw', screw), ground('Soft isolators', softIsolators)],
+  };
+  const tries = build.frame.mounts.map((mount): { state: RungState; why: string } => {
+    // How far off the pattern may be: not at all, where the frame's lies within what is said.
+    const least = Math.max(0, pattern.low - mount.patternMm, mount.patternMm - pattern.high);
+    const most = Math.max(pattern.high - mount.patternMm, mount.patternMm - pattern.low);
+    const within = (mm: number): Truth => {
+      if (most <= mm) return 'yes';
+      if (least > mm) return 'no';
+      return 'unknown';
+    };
+    const goesOn = screwGoes(isUnknown(screw) ? null : screw.value, mount.screw);
+    if (within(samePatternMm) === 'yes') return { state: worst([goesOn.state]), why: goesOn.why };
+    const soft = all([within(isolatorsBridgeMm), flag(softIsolators)]);
+    const truth = any([within(samePatternMm), soft]);
+    if (truth === 'yes')
+      return {
+        state: worst(['strained', goesOn.state]),
+        why: 'the patterns differ by half a millimetre: soft isolators take it up',
+      };
+    return {
+      state: stateOf(truth),
+      why: truth === 'unknown' ? 'nobody says what pattern the board has' : 'the holes do not meet',
+    };
+  });
+  const states: RungState[] = ['holds', 'strained', 'unknown', 'breaks'];
+  const best = [...tries].sort((a, b) => states.indexOf(a.state) - states.indexOf(b.state))[0]!;
+  const fix =
+    best.state === 'breaks' ? 'An adapter plate joins two patterns, for a few grams and millimetres.' : undefined;
+  return {
+    ...base,
+    state: best.state,
+    sentence: `The frame takes ${offered}; the board has ${given}: ${best.why}.`,
+    ...(fix ? { fix } : {}),
+  };
+}
+
+/** A thinner screw goes through a wider hole (ISO 273 clearance holes), not the other way. */
+function screwGoes(board: Screw | null, frame: Screw): { state: RungState; why: string } {
+  if (board === null) return { state: 'unknown', why: 'nobody says what screw the holes take' };
+  if (board === frame) return { state: 'holds', why: 'the holes meet' };
+  if (board === 'M3')
+    return { state: 'strained', why: 'the holes meet; M2 screws sit loose in M3 holes and want isolators or washers' };
+  return { state: 'breaks', why: "the frame's M3 screws do not pass M2 holes" };
+}
+
+const hangsOnRange = 'whether it goes in hangs on a figure that is only known as a range.';
+
+function outline(build: Build, board: Board): Finding {
+  const length = interval(board.lengthMm);
+  const width = interval(board.widthMm);
+  const { bayLengthMm, bayWidthMm } = build.frame;
+  const air = (l: number, w: number) => ({
+    low: Math.min(bayLengthMm - l, bayWidthMm - w),
+    high: Math.min(bayLengthMm - l, bayWidthMm - w),
+  });
+  const straight = { low: air(length.high, width.high).low, high: air(length.low, width.low).high };
+  const turned = { low: air(width.high, length.high).low, high: air(width.low, length.low).high };
+  const fitsStraight = atLeast(straight, { low: 0, high: 0 });
+  const fitsTurned = atLeast(turned, { low: 0, high: 0 });
+  const turn = fitsStraight !== 'yes' && fitsTurned === 'yes';
+  const truth = any([fitsStraight, fitsTurned]);
+  const room = turn ? turned : straight;
+  const state: RungState = truth === 'yes' && (turn || room.low < comfort.airMm) ? 'strained' : stateOf(truth);
+  const size = `${num(length.high)} x ${num(width.high)} mm`;
+  const why = {
+    holds: `${num(room.low)} mm of air is left.`,
+    strained: turn
+      ? 'it goes in only turned by 90 degrees: set the yaw offset.'
+      : `only ${num(room.low)} mm of air is left.`,
+    unknown: Number.isFinite(room.low) ? hangsOnRange : 'nobody says how large the board is.',
+    breaks: `it is ${num(-Math.max(straight.high, turned.high))} mm too large.`,
+  }[state];
+  return {
+    rung: 1,
+    state,
+    about: 'Outline',
+    sentence: `The bay is ${num(bayLengthMm)} x ${num(bayWidthMm)} mm, the board ${size}: ${why}`,
+    needed: size,
+    given: `${num(bayLengthMm)} x ${num(bayWidthMm)} mm`,
+    ...(Number.isFinite(room.low) ? { margin: room.low / Math.max(1, length.high) } : {}),
+    grounds: [ground('Length', board.lengthMm, 'mm'), ground('Width', board.widthMm, 'mm')],
+  };
+}
+
+/** The stack from the frame plate up: standoffs, the buyer's own ESC, the board, and what hangs into the bay from above. */
+export function stackLines(build: Build, board: Board): { what: string; mm: { low: number; high: number } }[] {
+  const esc = build.motors.esc === 'separate' ? build.motors.ownEsc : undefined;
+  const over = build.parts.reduce((most, p) => Math.max(most, p.peripheral.overhangMm ?? 0), build.frame.overhangMm);
+  return [
+    { what: 'standoffs', mm: exactly(build.frame.standoffMm) },
+    ...(esc ? [{ what: esc.name, mm: exactly(esc.heightMm + build.frame.standoffMm) }] : []),
+    { what: 'the board', mm: interval(board.heightMm) },
+    ...(over > 0 ? [{ what: 'what hangs in from above', mm: exactly(over) }] : []),
+  ];
+}
+
+function height(build: Build, board: Board): Finding {
+  const lines = stackLines(build, board);
+  const h = lines.reduce((sum, l) => ({ low: sum.low + l.mm.low, high: sum.high + l.mm.high }), { low: 0, high: 0 });
+  const bay = build.frame.bayHeightMm;
+  const truth = atLeast({ low: bay, high: bay }, h);
+  const room = bay - h.high;
+  const state: RungState = truth === 'yes' && room < comfort.airMm ? 'strained' : stateOf(truth);
+  const known = lines.filter((l) => Number.isFinite(l.mm.high) && l.mm.high > 0);
+  const sum = known.map((l) => `${l.what} ${num(l.mm.high)}`).join(' + ');
+  const stack = h.low === h.high ? `${num(h.high)} mm` : `${num(h.low)} to ${num(h.high)} mm`;
+  const why = {
+    holds: `the stack ${stack} (${sum}): ${num(room)} mm is left.`,
+    strained: `the stack ${stack} (${sum}): only ${num(room)} mm is left.`,
+    unknown: Number.isFinite(h.high)
+      ? `the stack ${stack} (${sum}): ${hangsOnRange}`
+      : `and nobody says how high the board builds. ${num(bay - known.reduce((mm, l) => mm + l.mm.high, 0))} mm is left for it${sum && ` (${sum})`}.`,
+    breaks: `the stack ${stack} (${sum}): it stands ${num(h.low - bay)} mm too high.`,
+  }[state];
+  return {
+    rung: 1,
+    state,
+    about: 'Height',
+    sentence: `The bay is ${num(bay)} mm high, ${why}`,
+    needed: `${num(h.high)} mm`,
+    given: `${num(bay)} mm`,
+    ...(Number.isFinite(room) ? { margin: room / Math.max(1, h.high) } : {}),
+    grounds: [ground('Height', board.heightMm, 'mm')],
+  };
+}
+
+/** Where a side of the board comes to lie when the board is turned clockwise. */
+export function turned(side: Side, degrees: number): Side {
+  return sides[(sides.indexOf(side) + Math.round(degrees / 90) + 4) % 4]!;
+}
+
+/** The yaw offset to set in the firmware: a board turned 90 degrees counter-clockwise is an offset of 270 (common practice, no source). */
+export function yawOffset(arrowOffsetDeg: number, turnedDeg: number): number {
+  return (((arrowOffsetDeg + turnedDeg) % 360) + 360) % 360;
+}
+
+/** USB, button and cables against the frame's open sides, over the four ways the board can be turned in its holes. */
+function plugs(build: Build, board: Board): Finding[] {
+  const { openSides } = build.frame;
+  const openings = openSides.join(', ') || 'no side';
+  const square = interval(board.lengthMm).high === interval(board.widthMm).high;
+  const base = turnOf(build, board);
+  const turns = square ? [0, 90, 180, 270] : [base, base + 180];
+  const reached = (side: Side, at: number) => openSides.includes(turned(side, at));
+  const usbSide = board.usb.side === 'unknown' ? null : board.usb.side;
+  const needs = [...(usbSide ? [usbSide] : []), ...(board.buttonSide ? [board.buttonSide] : []), ...board.cableSides];
+  const open = (at: number) => needs.filter((s) => reached(s, at)).length;
+  // As drawn, unless another turn opens more: USB counts first.
+  const worth = (at: number) => Number(usbSide !== null && reached(usbSide, at)) * 10 + open(at);
+  const best = turns.reduce((a, b) => (worth(b) > worth(a) ? b : a));
+  const offset = yawOffset(board.arrowOffsetDeg, best);
+  const turnedWords =
+    offset === 0 ? '' : ` The board lies with its arrow at ${offset} degrees: set a yaw offset of ${offset}.`;
+  const usb = usbSide !== null && reached(usbSide, best);
+  let sentence: string;
+  if (usb) sentence = `The USB plug comes to the ${turned(usbSide, best)}, where the frame is open.${turnedWords}`;
+  else if (usbSide)
+    sentence = `The USB plug is on the ${usbSide}, the frame is open at: ${openings}. The board comes out to be plugged in.`;
+  else
+    sentence = `Nobody says on which side the USB plug is, the frame is open at: ${openings}. The board may have to come out to be plugged in.`;
+  const findings: Finding[] = [
+    {
+      rung: 1,
+      state: usb && offset === 0 ? 'holds' : 'strained',
+      about: 'USB reach',
+      sentence,
+      needed: `one of: ${openings}`,
+      given: usbSide ? turned(usbSide, best) : 'unknown',
+      grounds: [],
+    },
+  ];
+  if (board.buttonSide && !reached(board.buttonSide, best)) {
+    findings.push({
+      rung: 1,
+      state: 'strained',
+      about: 'Button reach',
+      sentence: `The button comes to the ${turned(board.buttonSide, best)}, where the frame is closed: the board comes out to press it.`,
+      grounds: [],
+    });
+  }
+  const shut = board.cableSides.filter((s) => !reached(s, best));
+  if (shut.length > 0) {
+    findings.push({
+      rung: 1,
+      state: 'strained',
+      about: 'Cables',
+      sentence: `Cables leave at the ${list(shut.map((s) => turned(s, best)))}, where the frame is closed: they bend round the edge.`,
+      grounds: [],
+    });
+  }
+  return findings;
+}
+
+/** Pads that cannot be reached any more once the board is mounted. */
+function underside(board: Board): Finding[] {
+  const hidden = board.pads.filter((p) => !p.reachable);
+  if (hidden.length === 0) return [];
+  return [
+    {
+      rung: 1,
+      state: 'holds',
+      about: 'Underside',
+      sentence: `${counted(hidden.length, 'pad')} (${list(hidden.slice(0, 4).map((p) => p.label))}${hidden.length > 4 ? ' ...' : ''}) cannot be reached once the board is mounted: solder them first.`,
+      grounds: [],
+    },
+  ];
+}

@@ -1,0 +1,39 @@
+import type { Build } from '../records/build';
+import { interval, isKnown } from '../quantity/figure';
+import { ampsPerLight, mostLightsInChain } from '../trade/comfort';
+import { num, type Finding } from './finding';
+
+/** Chains of lights: how many chips one data wire drives, and whether the stated current can be true at full white. */
+export function checkLights(build: Build): Finding[] {
+  return build.parts.flatMap(({ peripheral }) => {
+    const { lights, name } = peripheral;
+    if (lights === undefined) return [];
+    const findings: Finding[] = [];
+    if (lights > mostLightsInChain) {
+      findings.push({
+        rung: 5,
+        state: 'strained',
+        about: name,
+        sentence: `${name} is a chain of ${lights} lights; beyond ${mostLightsInChain} the data wire gets unsure: split it, or light fewer.`,
+        needed: `${lights}`,
+        given: `${mostLightsInChain}`,
+        grounds: [],
+      });
+    }
+    const supply = peripheral.modes[0]!.supply;
+    const white = lights * ampsPerLight;
+    // Strips of high power stand on the pack with drivers of their own.
+    if (supply && supply.atVolts <= 6 && isKnown(supply.peakAmps) && interval(supply.peakAmps).high < 0.9 * white) {
+      findings.push({
+        rung: 7,
+        state: 'strained',
+        about: name,
+        sentence: `${name}: ${lights} lights at full white take ${num(white, 2)} A, the stated peak is ${num(interval(supply.peakAmps).high, 2)} A: keep the brightness down.`,
+        needed: `${num(white, 2)} A`,
+        given: `${num(interval(supply.peakAmps).high, 2)} A`,
+        grounds: [],
+      });
+    }
+    return findings;
+  });
+}

@@ -1,0 +1,67 @@
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
+import { interval, isKnown } from '../quantity/figure';
+import { atLeast } from '../quantity/truth';
+import { ground } from '../quantity/ground';
+import { fullVolts, packSwing } from '../trade/cell';
+import { comfort } from '../trade/comfort';
+import { marginOf, num, stateOf, stateWithin, type Finding } from './finding';
+
+/** Rung 2: does the board survive the full pack and start on the empty one? */
+export function checkPack(build: Build, board: Board): Finding[] {
+  return [fullPack(build, board), emptyPack(build, board)];
+}
+
+/** A stated limit in volts counts; else "6S" is read as six plain cells at 4.20 V, with nothing to spare promised or needed. */
+function fullPack(build: Build, board: Board): Finding {
+  const { high } = packSwing(build.pack);
+  const stated = isKnown(board.packMaxVolts);
+  const cells = interval(board.packCells.max);
+  const limit =
+    board.packMaxVolts && stated
+      ? interval(board.packMaxVolts)
+      : { low: fullVolts(cells.low), high: fullVolts(cells.high) };
+  const truth = atLeast(limit, { low: high, high });
+  const margin = marginOf(limit.low, high);
+  const words = stated
+    ? `${num(limit.low, 2)} V at most`
+    : `${num(cells.low, 0)} cells at most, ${num(limit.low, 2)} V full`;
+  const state = stated ? stateWithin(truth, margin, comfort.packVolts) : stateOf(truth);
+  const why = {
+    holds: 'it survives the full pack.',
+    strained: `only ${num((margin ?? 0) * 100, 0)} % is left for spikes.`,
+    unknown: 'nobody says what the board survives.',
+    breaks: 'the full pack would destroy it.',
+  }[state];
+  return {
+    rung: 2,
+    state,
+    about: 'Full pack',
+    sentence: `${build.pack.cells} cells reach ${num(high, 2)} V when full; the board takes ${Number.isFinite(limit.low) ? words : 'an unknown number of cells'}: ${why}`,
+    needed: `${num(high, 2)} V`,
+    given: `${num(limit.low, 2)} V`,
+    ...(margin === undefined || !stated ? {} : { margin }),
+    grounds: [stated ? ground('Limit', board.packMaxVolts!, 'V') : ground('Most cells', board.packCells.max, 'cells')],
+  };
+}
+
+function emptyPack(build: Build, board: Board): Finding {
+  const cells = interval(board.packCells.min);
+  const truth = atLeast({ low: build.pack.cells, high: build.pack.cells }, cells);
+  const state = stateOf(truth);
+  const why = {
+    holds: 'it starts.',
+    strained: '',
+    unknown: 'nobody says from how many cells it runs.',
+    breaks: 'it may not start, or drop out in flight.',
+  }[state];
+  return {
+    rung: 2,
+    state,
+    about: 'Empty pack',
+    sentence: `The pack has ${build.pack.cells} cells (${num(packSwing(build.pack).low, 2)} V empty under load); the board asks for ${num(cells.low, 0)} or more: ${why}`,
+    needed: `${num(cells.high, 0)} cells`,
+    given: `${build.pack.cells} cells`,
+    grounds: [ground('Fewest cells', board.packCells.min, 'cells')],
+  };
+}

@@ -1,0 +1,93 @@
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
+import { interval, type Interval, type NumberFigure } from '../quantity/figure';
+import { atLeast } from '../quantity/truth';
+import { ground } from '../quantity/ground';
+import { draggedIn } from '../bill/dragged-in';
+import type { Hookup } from '../wiring/hookup';
+import { comfort } from '../trade/comfort';
+import { sundries } from '../trade/sundries';
+import { marginOf, num, span, stateWithin, type Finding } from './finding';
+
+export interface MassLine {
+  what: string;
+  grams: Interval;
+  figure: NumberFigure;
+}
+
+/** Everything that leaves the ground, line by line. A part that the hookup leaves out weighs nothing, unless it is a must: then it is still owed. */
+export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[] {
+  const line = (what: string, figure: NumberFigure): MassLine => ({
+    what,
+    figure,
+    grams: atLeastZero(interval(figure)),
+  });
+  const flown = new Set(hookup.parts.filter((p) => p.mode || p.priority === 'must').map((p) => p.id));
+  return [
+    line('Bare craft', build.bareMassG),
+    line('Pack', build.pack.massG),
+    line(board.name, board.massG),
+    ...build.parts.filter((p) => flown.has(p.id)).map((p) => line(p.peripheral.name, p.peripheral.massG)),
+    ...draggedIn(build, board, hookup).map((s) => line(s.what, { value: s.grams, origin: 'assumed', source: s.why })),
+    ...deliveredCapacitor(board).map((grams) =>
+      line('Capacitor delivered with the board', {
+        value: grams,
+        origin: 'assumed',
+        source: 'the stated mass does not say that it includes one',
+      }),
+    ),
+    ...(hookup.cost.deciGrams > 0
+      ? [
+          line('Extras of the hookup', {
+            value: hookup.cost.deciGrams / 10,
+            origin: 'assumed' as const,
+            source: 'converters, filters and releases of this hookup',
+          }),
+        ]
+      : []),
+  ];
+}
+
+/** A capacitor comes with the board, but its page does not say that the mass includes it: then it is not taken for granted. */
+function deliveredCapacitor(board: Board): number[] {
+  return board.capacitor && !/capacitor/i.test(board.massIncludes ?? '') ? [sundries.capacitor.grams] : [];
+}
+
+export function total(lines: MassLine[]): Interval {
+  return lines.reduce((sum, l) => ({ low: sum.low + l.grams.low, high: sum.high + l.grams.high }), { low: 0, high: 0 });
+}
+
+/** Rung 8: take-off mass against the limit. */
+export function checkWeight(build: Build, lines: MassLine[]): Finding[] {
+  const mass = total(lines);
+  const limit = build.limits.takeOffMassG;
+  const margin = marginOf(limit, mass.high);
+  const truth = atLeast({ low: limit, high: limit }, mass);
+  const state = stateWithin(truth, margin, comfort.weight);
+  const unknown = lines.filter((l) => !Number.isFinite(l.grams.high)).map((l) => l.what);
+  const words = Number.isFinite(mass.high)
+    ? span(mass.low, mass.high, 'g', 0)
+    : `at least ${num(mass.low, 0)} g (nobody says what ${unknown.join(' and ')} weighs)`;
+  const lead = {
+    holds: `${num(limit - mass.high, 0)} g below the limit of ${num(limit, 0)} g`,
+    strained: `Only ${num(limit - mass.high, 0)} g below the limit of ${num(limit, 0)} g`,
+    unknown: `It may or may not stay below the limit of ${num(limit, 0)} g`,
+    breaks: `${num(mass.low - limit, 0)} g over the limit of ${num(limit, 0)} g`,
+  }[state];
+  return [
+    {
+      rung: 8,
+      state,
+      about: 'Take-off mass',
+      sentence: `${lead}: with all that the hookup drags in it weighs ${words}.`,
+      needed: words,
+      given: `${num(limit, 0)} g`,
+      ...(margin === undefined ? {} : { margin }),
+      grounds: lines.map((l) => ground(l.what, l.figure, 'g')),
+    },
+  ];
+}
+
+function atLeastZero(i: Interval): Interval {
+  return { low: Math.max(0, i.low), high: i.high };
+}

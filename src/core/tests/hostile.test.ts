@@ -1,0 +1,98 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { faultsFor, probesWith } from '../bench/faults';
+import { powerUp } from '../bench/power-up';
+import { sagOver } from '../bench/sag';
+import { evaluate, type Climb } from '../evaluate/climb';
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
+import { readData, readFile } from '../records/file';
+import { tally } from '../decide/tally';
+import { basketOf, orderFor } from '../bill/basket';
+import { buildSheet, sheetMarkdown } from '../guide/build-sheet';
+import { tampered } from './tampered';
+
+const demo = <F extends 'rung-shelf' | 'rung-build'>(path: string, format: F) => {
+  const read = readFile(readFileSync(`demo/${path}`, 'utf8'), format);
+  if (!read.ok) throw new Error(path);
+  return read.value;
+};
+const { boards } = demo('shelf.json', 'rung-shelf');
+const builds = ['gutterling', 'attic-mouse', 'belfry-six'].map((id) => demo(`builds/${id}.json`, 'rung-build'));
+
+/** Everything that is worked out from a build and a board, and that each sum in it is a number. */
+function everything(build: Build, board: Board): Climb {
+  const climb = evaluate(build, board);
+  tally(build);
+  const order = orderFor(basketOf(build, board, climb.hookup), 'cheapest');
+  sheetMarkdown(buildSheet(build, board, climb));
+  const start = powerUp(build, board, climb, 2);
+  sagOver(build, board, climb, 'full');
+  for (const fault of faultsFor(build, board, climb)) probesWith(build, board, climb, fault.id);
+  expect(climb.rungs).toHaveLength(10);
+  for (const n of [
+    climb.massG.low,
+    order.totalCents,
+    start.inrushAmps,
+    start.steadyAmps,
+    ...Object.values(climb.hookup.cost),
+  ])
+    expect(Number.isFinite(n)).toBe(true);
+  return climb;
+}
+
+describe('files that somebody has tampered with', () => {
+  test('a board is refused with a place and a sentence, or everything can be worked out from it', () => {
+    const seen = { refused: 0, accepted: 0 };
+    for (let seed = 1; seed <= 900; seed++) {
+      const read = readData(tampered(boards[seed % boards.length]!, seed, 1 + (seed % 3)), 'rung-board');
+      if (!read.ok) {
+        seen.refused++;
+        for (const f of read.faults) expect(f.sentence).toMatch(/\S/);
+        continue;
+      }
+      seen.accepted++;
+      everything(builds[seed % builds.length]!, read.value);
+    }
+    expect(seen.refused).toBeGreaterThan(50);
+    expect(seen.accepted).toBeGreaterThan(50);
+  });
+
+  test('a build, the same', () => {
+    const seen = { refused: 0, accepted: 0 };
+    for (let seed = 1; seed <= 900; seed++) {
+      const read = readData(tampered(builds[seed % builds.length]!, seed + 5000, 1 + (seed % 3)), 'rung-build');
+      if (!read.ok) {
+        seen.refused++;
+        continue;
+      }
+      seen.accepted++;
+      everything(read.value, boards[seed % boards.length]!);
+    }
+    expect(seen.refused).toBeGreaterThan(50);
+    expect(seen.accepted).toBeGreaterThan(50);
+  });
+
+  test('nothing that is read reaches into the program itself', () => {
+    readFile(
+      '{"format":"rung-board","version":1,"__proto__":{"polluted":true},"constructor":{"prototype":{"polluted":true}}}',
+    );
+    readData(JSON.parse('{"format":"rung-build","__proto__":{"polluted":true}}'), 'rung-build');
+    expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
+  });
+
+  test.each([
+    ['a hundred thousand brackets', '['.repeat(100_000)],
+    ['half a file', JSON.stringify(boards[0]).slice(0, 4000)],
+    ['a picture', '\u0089PNG\r\n\u001a\n\u0000\u0000'],
+    ['one long number', '9'.repeat(1_000_000)],
+    [
+      'a shelf of a million nothings',
+      `{"format":"rung-shelf","version":1,"name":"x","boards":[${'0,'.repeat(999_999)}0]}`,
+    ],
+  ])('%s gets a sentence', (_, text) => {
+    const read = readFile(text);
+    expect(read.ok).toBe(false);
+    if (!read.ok) expect(read.faults[0]!.sentence).toMatch(/\S/);
+  });
+});

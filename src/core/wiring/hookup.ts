@@ -1,0 +1,331 @@
+import type { Port } from '../records/board';
+import type { Priority } from '../records/build';
+import type { Link } from '../records/peripheral';
+import type { Compiled } from './compile';
+import type { Cost } from '../solver/cost';
+import { outputId, outputLimits } from './fed-by-part';
+import { heldPads } from './held-pads';
+import { outputGroups } from './output-ways';
+import { freeInputs } from './pad-ways';
+import { pinOf } from '../circuit/plug-pins';
+import type { Solution } from '../solver/problem';
+import { portGroups } from './serial-ways';
+import { sameOnPort } from '../circuit/same-on-port';
+import { railLimits } from './supply-ways';
+import type { Condition, Feed, Place, Workshop } from './way';
+
+/** A link as it is wired: which port, bus, input or output, and which pads. */
+export interface WiredLink {
+  id: string;
+  link: Link;
+  /** What it ends on, in words: "Port 2", "I2C", "Outputs 5 and 6". */
+  on: string;
+  /** Id of the port, bus, input kind or output it ends on. */
+  to: string[];
+  pads: { pad: string; does: string }[];
+  conditions: Condition[];
+  lost: string[];
+}
+
+export interface WiredSupply extends Feed {
+  on: string;
+  conditions: Condition[];
+  lost: string[];
+  margin: number | null;
+}
+
+export interface WiredPart {
+  id: string;
+  name: string;
+  priority: Priority;
+  /** null: left out. */
+  mode: { id: string; label: string; lost: string[]; needs?: string } | null;
+  links: WiredLink[];
+  supply: WiredSupply | null;
+}
+
+export interface PortLine {
+  port: string;
+  label: string;
+  hears: boolean;
+  talks: boolean;
+  takenBy: string | null;
+  released: boolean;
+  usedBy: string[];
+}
+
+export interface RailLine {
+  rail: string;
+  label: string;
+  printedMa: number | null;
+  usableMa: number | null;
+  ownMa: number;
+  share: number;
+  /** Heat in a linear regulator ends it sooner than its rating does. */
+  byHeat: boolean;
+  typicalMa: number;
+  peakMa: number;
+  /** The peak goes beyond what is usable, into the reserve. */
+  over: boolean;
+  /** Nobody says what some part draws: the sums may be more. */
+  atLeast: boolean;
+  /** `unsaid`: nobody says what the part draws, and it may be more. */
+  parts: { part: string; name: string; peakMa: number; typicalMa: number; unsaid: boolean }[];
+}
+
+/** The best wiring of a build on a board, with its ledgers. */
+export interface Hookup {
+  parts: WiredPart[];
+  bridges: { bridge: string; label: string; position: string; positionLabel: string; moved: boolean }[];
+  releases: { port: string; what: string; lost: string }[];
+  ports: PortLine[];
+  rails: RailLine[];
+  /** The supplies that parts hand on, as far as something hangs on them. */
+  outputs: RailLine[];
+  cost: Cost;
+  /** Smallest margin in whole per cent; what reaches the cap counts as equal. */
+  marginPercent: number;
+  freePorts: number;
+  /** Pads that the board itself holds, and by what. */
+  held: { pad: string; by: string }[];
+}
+
+/** Turns the solver's picks into wires: alike ports are handed out lowest first, in the order of the parts list. */
+export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution): Hookup {
+  const ports = new Map(portGroups(shop).map((g) => [g.id, [...g.ports]]));
+  const outputs = new Map(outputGroups(shop).map((g) => [g.id, [...g.outputs]]));
+  const inputs = new Map(shop.board.analogueInputs.map(({ kind }) => [kind as string, freeInputs(shop, kind)]));
+  const usedPads = new Map<string, number>();
+  const tags = new Map<string, string>();
+  const usedBy = new Map<string, string[]>();
+  /** The port that each "part/link" has been given, for those that ride on its other side. */
+  const hosts = new Map<string, Port>();
+  const loads = new Map<string, RailLine['parts']>();
+
+  const parts = compiled.parts.map(({ laid, modes }, p): WiredPart => {
+    const pick = solution.picks[p];
+    const mode = pick ? modes[pick.mode]! : null;
+    const wired: WiredPart = {
+      id: laid.part.id,
+      name: laid.part.peripheral.name,
+      priority: laid.part.priority,
+      mode: null,
+      links: [],
+      supply: null,
+    };
+    if (!mode || !pick) return wired;
+    const m = mode.laid.mode;
+    wired.mode = { id: m.id, label: m.label, lost: m.lost, ...(m.needs ? { needs: m.needs } : {}) };
+    mode.needs.forEach((need, i) => {
+      const w = need.ways[pick.choices[i]!]!;
+      for (const t of w.tags) tags.set(t.id, t.value);
+      for (const r of w.rows) {
+        const [kind, rail] = r.id.split(/:(.*)/s);
+        if (kind !== 'peak' && kind !== 'steady') continue;
+        const lines = loads.get(rail!) ?? [];
+        let line = lines.find((l) => l.part === wired.id);
+        if (!line)
+          lines.push(
+            (line = { part: wired.id, name: wired.name, peakMa: 0, typicalMa: 0, unsaid: w.feed?.unsaid ?? false }),
+          );
+        if (kind === 'peak') line.peakMa += r.amount;
+        else line.typicalMa += r.amount;
+        loads.set(rail!, lines);
+      }
+      if (need.laid.link && w.link) {
+        const ended = endOf(w.link, `${wired.id}/${need.laid.id}`);
+        for (const id of ended.to) usedBy.set(id, [...(usedBy.get(id) ?? []), wired.name]);
+        const said =
+          w.link.kind === 'port'
+            ? sameOnPort(shop.board, firstOf(w.link.group), hosts.get(`${wired.id}/${need.laid.id}`)!)
+            : (text: string) => text;
+        const conditions = w.conditions.map((c) => ({
+          ...c,
+          why: said(c.why),
+          ...(c.grounds ? { grounds: c.grounds.map((g) => ({ ...g, what: said(g.what) })) } : {}),
+        }));
+        wired.links.push({ id: need.laid.id, link: need.laid.link, ...ended, conditions, lost: w.lost.map(said) });
+      } else if (w.feed) {
+        const margin = Number.isFinite(w.margin) ? w.margin : null;
+        wired.supply = {
+          ...w.feed,
+          pads: w.feed.pads.length > 0 ? [leastUsed(able(w.feed))] : [],
+          on: w.feed.label,
+          conditions: w.conditions,
+          lost: w.lost,
+          margin,
+        };
+      }
+    });
+    return wired;
+  });
+
+  function firstOf(group: string): Port {
+    return portGroups(shop).find((g) => g.id === group)!.ports[0]!;
+  }
+
+  /** Pads that carry what the part draws; all of them where only the policy says they do. */
+  function able(feed: Feed): string[] {
+    const rail = shop.board.rails.find((r) => r.id === feed.rail)!;
+    const strong = feed.pads.filter((p) => (pinOf(shop.board, rail, p)?.amps ?? Infinity) >= feed.peakAmps);
+    return strong.length > 0 ? strong : feed.pads;
+  }
+
+  function leastUsed(pads: string[]): string {
+    const pad = [...pads].sort(
+      (a, b) => (usedPads.get(a) ?? 0) - (usedPads.get(b) ?? 0) || pads.indexOf(a) - pads.indexOf(b),
+    )[0]!;
+    usedPads.set(pad, (usedPads.get(pad) ?? 0) + 1);
+    return pad;
+  }
+
+  function endOf(place: Place, link: string): Pick<WiredLink, 'on' | 'to' | 'pads'> {
+    switch (place.kind) {
+      case 'port': {
+        const first = firstOf(place.group);
+        const seat = place.with ? hosts.get(place.with) : undefined;
+        const port = seat ?? ports.get(place.group)!.shift()!;
+        hosts.set(link, port);
+        // The way names the pads of the group's first port; the same places on this port are meant.
+        const same = (ids: string[] | undefined, side: 'rx' | 'tx') =>
+          (ids ?? []).map((id) => ({
+            pad: port[side][first[side].findIndex((e) => e.pad === id)]!.pad,
+            does: side === 'rx' ? 'board hears' : 'board talks',
+          }));
+        const pads = [...same(place.rx, 'rx'), ...same(place.tx, 'tx')];
+        return { on: pads.length > 0 ? port.label : `${port.label}, by the harness`, to: [port.id], pads };
+      }
+      case 'soft serial':
+      case 'output': {
+        const take = place.kind === 'output' ? place.take : [{ group: place.group, count: place.pads }];
+        const taken = take.flatMap((t) => outputs.get(t.group)!.splice(0, t.count));
+        const does = place.kind === 'output' ? 'output' : 'soft serial';
+        return {
+          on: taken.map((o) => o.label).join(', '),
+          to: taken.map((o) => o.id),
+          pads: taken.map((o) => ({ pad: o.pad, does })),
+        };
+      }
+      case 'bus': {
+        const bus = shop.board.buses.find((b) => b.id === place.bus)!;
+        return { on: bus.label, to: [bus.id], pads: bus.pads.map((pad) => ({ pad, does: 'bus' })) };
+      }
+      case 'input': {
+        const input = inputs.get(place.group)!.shift()!;
+        return { on: input.label, to: [input.id], pads: [{ pad: input.pad, does: 'board measures' }] };
+      }
+      case 'pad': {
+        if (place.pads.length === 0) return { on: place.what, to: [], pads: [] };
+        const free = place.pads.find((p) => !usedBy.has(p)) ?? place.pads[0]!;
+        return {
+          on: shop.board.pads.find((x) => x.id === free)?.label ?? place.what,
+          to: [free],
+          pads: [{ pad: free, does: place.what }],
+        };
+      }
+    }
+  }
+
+  const lines = shop.board.ports.map((p) =>
+    portLine(p, usedBy.get(p.id) ?? [], tags.get(`release:${p.id}`) === 'free'),
+  );
+  return {
+    parts,
+    bridges: shop.board.bridges.map((b) => {
+      const position = tags.get(`bridge:${b.id}`) ?? b.factory;
+      return {
+        bridge: b.id,
+        label: b.label,
+        position,
+        positionLabel: b.positions.find((x) => x.id === position)?.label ?? position,
+        moved: position !== b.factory,
+      };
+    }),
+    releases: shop.board.ports.flatMap((p) =>
+      p.taken?.release && tags.get(`release:${p.id}`) === 'free'
+        ? [{ port: p.label, what: p.taken.release.what, lost: p.taken.release.lost }]
+        : [],
+    ),
+    ports: lines,
+    rails: railLines(shop, loads),
+    outputs: outputLines(shop, loads),
+    cost: solution.cost,
+    marginPercent: solution.margin,
+    // The other side of a port that is taken may carry something all the same.
+    held: heldPads(shop, lines).filter(
+      ({ pad }) => !parts.some((p) => p.links.some((l) => l.pads.some((x) => x.pad === pad))),
+    ),
+    freePorts: lines.filter((l) => l.usedBy.length === 0 && (!l.takenBy || l.released)).length,
+  };
+}
+
+function portLine(port: Port, usedBy: string[], released: boolean): PortLine {
+  return {
+    port: port.id,
+    label: port.label,
+    hears: port.rx.length > 0,
+    talks: port.tx.length > 0,
+    takenBy: port.taken?.by ?? null,
+    released,
+    usedBy,
+  };
+}
+
+function railLines(shop: Workshop, loads: Map<string, RailLine['parts']>): RailLine[] {
+  return shop.board.rails.flatMap((rail) => {
+    if (rail.source.kind !== 'regulator') return [];
+    const limits = railLimits(shop, rail.id);
+    const known = (ma: number) =>
+      Number.isFinite(ma) && !('unknown' in (rail.source as { ratedAmps: object }).ratedAmps) ? ma : null;
+    return [
+      {
+        rail: rail.id,
+        label: rail.label,
+        printedMa: known(limits.printedMa),
+        usableMa: known(limits.deratedMa),
+        ownMa: limits.ownMa,
+        share: limits.share,
+        byHeat: limits.byHeat,
+        ...loadOf(loads.get(rail.id), known(limits.deratedMa)),
+      },
+    ];
+  });
+}
+
+function outputLines(shop: Workshop, loads: Map<string, RailLine['parts']>): RailLine[] {
+  return shop.build.parts.flatMap(({ id, peripheral }) =>
+    peripheral.gives.flatMap((give) => {
+      const rail = outputId(id, give);
+      const limits = outputLimits(shop, give);
+      return limits && loads.has(rail)
+        ? [
+            {
+              rail,
+              label: `${give.label} of ${peripheral.name}`,
+              printedMa: limits.printedMa,
+              usableMa: limits.deratedMa,
+              ownMa: 0,
+              share: limits.share,
+              byHeat: false,
+              ...loadOf(loads.get(rail), limits.deratedMa),
+            },
+          ]
+        : [];
+    }),
+  );
+}
+
+function loadOf(
+  parts: RailLine['parts'] = [],
+  usableMa: number | null,
+): Pick<RailLine, 'typicalMa' | 'peakMa' | 'over' | 'atLeast' | 'parts'> {
+  const sum = (key: 'peakMa' | 'typicalMa') => parts.reduce((total, l) => total + l[key], 0);
+  const peakMa = sum('peakMa');
+  return {
+    typicalMa: sum('typicalMa'),
+    peakMa,
+    over: usableMa !== null && peakMa > usableMa,
+    atLeast: parts.some((p) => p.unsaid),
+    parts,
+  };
+}

@@ -1,0 +1,24 @@
+import type { Part } from '../records/build';
+import type { Link, Mode } from '../records/peripheral';
+import type { Way } from './way';
+
+/** A need of a part, with all ways to meet it, workable or not. */
+export interface LaidNeed {
+  kind: 'link' | 'supply';
+  /** The link's id, or "supply". */
+  id: string;
+  link?: Link;
+  ways: Way[];
+}
+
+export interface LaidMode {
+  mode: Mode;
+  needs: LaidNeed[];
+}
+
+export interface LaidPart {
+  part: Part;
+  modes: LaidMode[];
+  /** What is fixed when the part is left out. */
+  unmetTags?: { id: string; value: string }[];
+}

@@ -1,0 +1,112 @@
+import type { Output, OutputUse } from '../records/board';
+import type { Truth } from '../quantity/truth';
+import { freeOfEsc } from '../circuit/esc-lines';
+import { sharedPads } from '../circuit/shared-pads';
+import { padTags } from './pad-tags';
+import { row, tag, way, type Condition, type Way, type Workshop } from './way';
+
+/** Outputs that are alike: one timer, the same uses. */
+export interface OutputGroup {
+  id: string;
+  timer: string;
+  can: OutputUse[];
+  outputs: Output[];
+  limit: number;
+  /** Does the ESC on the board leave them to a motor of another ESC, and to any other job? */
+  free: { motor: Truth; other: Truth };
+}
+
+export function outputGroups(shop: Workshop): OutputGroup[] {
+  let groups = grouped.get(shop);
+  if (!groups) grouped.set(shop, (groups = groupOutputs(shop)));
+  return groups;
+}
+
+const grouped = new WeakMap<Workshop, OutputGroup[]>();
+
+function groupOutputs(shop: Workshop): OutputGroup[] {
+  const named = new Set((shop.build.locks[shop.board.id] ?? []).flatMap((l) => (l.kind === 'link' ? [l.to] : [])));
+  const groups = new Map<string, OutputGroup>();
+  for (const output of shop.board.outputs) {
+    const free = freeOfEsc(shop.build, shop.board, output);
+    const key = JSON.stringify([
+      output.timer,
+      [...output.can].sort(),
+      free,
+      named.has(output.id) || sharedPads(shop.board).has(output.pad) ? output.id : '',
+    ]);
+    const group = groups.get(key) ?? {
+      id: output.id,
+      timer: output.timer,
+      can: output.can,
+      outputs: [],
+      limit: 0,
+      free,
+    };
+    group.outputs.push(output);
+    group.limit = group.outputs.length;
+    groups.set(key, group);
+  }
+  return [...groups.values()];
+}
+
+/** The groups that can do a job, and what must turn out well for it. */
+export function ableGroups(shop: Workshop, use: OutputUse): { group: OutputGroup; conditions: Condition[] }[] {
+  return outputGroups(shop).flatMap((group) => {
+    const free = use === 'motor' ? group.free.motor : group.free.other;
+    if (!group.can.includes(use) || free === 'no') return [];
+    return [
+      {
+        group,
+        conditions:
+          free === 'yes'
+            ? []
+            : [
+                {
+                  rung: 4,
+                  truth: free,
+                  why: 'nobody says whether the motor outputs on pads drive the ESC on the board',
+                },
+              ],
+      },
+    ];
+  });
+}
+
+/**
+ * All splits of `count` wires over the groups that can do the job. Outputs of one timer run at one rate,
+ * so a timer that drives motors drives nothing else.
+ */
+export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'>, count: number): Way[] {
+  const able = ableGroups(shop, use);
+  const total = able.reduce((sum, { group }) => sum + group.limit, 0);
+  if (total < count) {
+    const held = outputGroups(shop).some((g) => g.can.includes(use) && !able.some(({ group }) => group === g));
+    const there = total === 0 ? 'none' : `only ${total}`;
+    const why = held
+      ? `${there} ${total > 1 ? 'are' : 'is'} free, the others drive the ESC on the board or share a timer with one that does`
+      : `the board has ${there}`;
+    return [way({ conditions: [{ rung: 4, truth: 'no', why }] })];
+  }
+  const splits: number[][] = [];
+  const split = (i: number, rest: number, taken: number[]) => {
+    if (rest === 0) splits.push(taken);
+    else if (i < able.length && splits.length < 200) {
+      for (let n = Math.min(rest, able[i]!.group.limit); n >= 0; n--) split(i + 1, rest - n, [...taken, n]);
+    }
+  };
+  split(0, count, []);
+  return splits.map((taken) => {
+    const used = able.flatMap(({ group: g, conditions }, i) => (taken[i] ? [{ g, conditions, n: taken[i]! }] : []));
+    return way({
+      conditions: used.flatMap((u) => u.conditions),
+      rows: used.map(({ g, n }) => ({
+        id: row(shop, { id: `output:${g.id}`, limit: g.limit, pool: 'output' }),
+        amount: n,
+        rung: 4,
+      })),
+      tags: used.flatMap(({ g }) => [tag(shop, `timer:${g.timer}`, use), ...padTags(shop, g.outputs[0]!.pad, g.id)]),
+      link: { kind: 'output', take: used.map(({ g, n }) => ({ group: g.id, count: n })) },
+    });
+  });
+}

@@ -1,0 +1,152 @@
+import { isUnknown } from '../quantity/figure';
+import { flag } from '../quantity/truth';
+import type { AnalogueKind, Board } from '../records/board';
+import type { Link } from '../records/peripheral';
+import { fliesOnOwnEsc } from '../circuit/esc-lines';
+import { ground } from '../quantity/ground';
+import { portGroups } from './serial-ways';
+import { padTags } from './pad-tags';
+import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
+
+function none(why: string): Way[] {
+  return [way({ conditions: [{ rung: 4, truth: 'no', why }] })];
+}
+
+/** One chip an address on an I2C bus (NXP UM10204: 7-bit addresses). */
+export function i2cWays(shop: Workshop, address: number | undefined): Way[] {
+  const buses = shop.board.buses.filter((b) => b.kind === 'i2c');
+  if (buses.length === 0) return none('the board has no I2C bus on pads');
+  if (address === undefined) return buses.map((bus) => unaddressed(shop, bus));
+  const hex = `0x${address.toString(16)}`;
+  return buses.map((bus) => {
+    const clash = bus.onBoard.find((d) => d.address === address);
+    const conditions: Condition[] = clash
+      ? [{ rung: 4, truth: 'no', why: `${bus.label} already has ${clash.what} at address ${hex}` }]
+      : [];
+    const rows = [{ id: row(shop, { id: `address:${bus.id}:${hex}`, limit: 1 }), amount: 1, rung: 4 as const }];
+    return way({ conditions, rows, tags: busTags(shop, bus.sharesPort), link: { kind: 'bus', bus: bus.id } });
+  });
+}
+
+/** A chip whose address nobody says may have that of any other on its bus. */
+function unaddressed(shop: Workshop, bus: Board['buses'][number]): Way {
+  const riders = shop.build.parts.filter((p) =>
+    p.peripheral.modes.some((m) => m.links.some((l) => l.kind === 'i2c')),
+  ).length;
+  const conditions: Condition[] =
+    riders > 1 || bus.onBoard.length > 0
+      ? [{ rung: 4, truth: 'unknown', why: `nobody says its address, and it is not alone on ${bus.label}` }]
+      : [];
+  return way({ conditions, tags: busTags(shop, bus.sharesPort), link: { kind: 'bus', bus: bus.id } });
+}
+
+export function canWays(shop: Workshop): Way[] {
+  const buses = shop.board.buses.filter((b) => b.kind === 'can');
+  if (buses.length === 0) return none('the board has no CAN bus');
+  return buses.map((bus) => way({ link: { kind: 'bus', bus: bus.id } }));
+}
+
+/** A bus on the pads of a serial port takes the port away, once, however many parts ride the bus. */
+function busTags(shop: Workshop, port: string | undefined): Way['tags'] {
+  if (!port) return [];
+  const group = portGroups(shop).find((g) => g.ports.some((p) => p.id === port));
+  return group ? [tag(shop, `shared:${port}`, 'bus')] : [];
+}
+
+/** The inputs of a kind that stand free. A stack's harness carries the signal of its ESC's current sensor to the first current input (common practice, no source). */
+export function freeInputs({ build, board }: Workshop, kind: AnalogueKind): Board['analogueInputs'] {
+  const harness =
+    kind === 'current' && board.kind === 'stack' && board.esc !== undefined && board.currentSensor !== undefined;
+  const sensed = harness && fliesOnOwnEsc(build);
+  return board.analogueInputs.filter((i) => i.kind === kind).slice(sensed ? 1 : 0);
+}
+
+export function analogueWays(shop: Workshop, kind: AnalogueKind): Way[] {
+  const inputs = freeInputs(shop, kind);
+  const first = shop.board.analogueInputs.find((i) => i.kind === kind);
+  if (inputs.length === 0)
+    return none(
+      first ? `the sensor of the ESC on the board is on ${first.label} already` : `the board has no ${kind} input`,
+    );
+  const group = `input:${kind}`;
+  const at = inputs[0]!.at;
+  return [
+    way({
+      tags: [
+        ...(at ? [bridgeTag(shop, at.bridge, at.position)] : []),
+        ...(inputs.length === 1 ? padTags(shop, inputs[0]!.pad, group) : []),
+      ],
+      rows: [{ id: row(shop, { id: group, limit: inputs.length, pool: group }), amount: 1, rung: 4 }],
+      link: { kind: 'input', group: kind },
+    }),
+  ];
+}
+
+export function videoWays(shop: Workshop, link: Extract<Link, { kind: 'video' }>): Way[] {
+  const video = shop.board.video;
+  if (!video) return none('the board has no analogue video pads');
+  let pads: string[];
+  if (link.role === 'camera') pads = video.cameraIns;
+  else if (video.out) pads = [video.out];
+  else pads = [];
+  if (pads.length === 0)
+    return none(link.role === 'camera' ? 'the board has no camera input' : 'the board has no video output');
+  const id = row(shop, { id: `video:${link.role}`, limit: pads.length, pool: link.role });
+  return [
+    way({
+      conditions: overlayConditions(shop, link),
+      rows: [{ id, amount: 1, rung: 4 }],
+      link: { kind: 'pad', pads, what: link.role === 'camera' ? 'camera input' : 'video output' },
+    }),
+  ];
+}
+
+/** Where the picture is to carry the board's overlay, the board wants a chip for it. */
+export function overlayConditions({ board }: Workshop, link: Extract<Link, { kind: 'video' }>): Condition[] {
+  if (!link.overlay) return [];
+  const chip = board.video?.overlayChip ?? { unknown: true as const };
+  const why =
+    flag(chip) === 'no' ? 'the board has no overlay chip' : 'nobody says whether the board has an overlay chip';
+  return [{ rung: 4, truth: flag(chip), why, grounds: [ground('Overlay chip', chip)] }];
+}
+
+/** A pad of which a board has at most one. */
+export function singlePadWays(shop: Workshop, pad: string | undefined, what: string): Way[] {
+  if (!pad) return none(`the board has no ${what} pad`);
+  return [
+    way({
+      rows: [{ id: row(shop, { id: `pad:${what}`, limit: 1 }), amount: 1, rung: 4 }],
+      link: { kind: 'pad', pads: [pad], what },
+    }),
+  ];
+}
+
+/** What comes back over the motor wires needs a digital motor protocol; current also its jumper in the right position. */
+export function motorLineWays(shop: Workshop, carries: 'revolutions' | 'current'): Way[] {
+  const line = shop.board.motorLine;
+  const known = line && !isUnknown(line) ? line.value : null;
+  const [does, doesNot] =
+    carries === 'revolutions'
+      ? ['the motor wires report back', 'the motor wires report nothing back']
+      : ['the motor wires are digital', 'the motor wires are not digital'];
+  const able = carries === 'revolutions' ? known === 'digital both ways' : known !== 'analogue';
+  let digital: Condition = { rung: 5, truth: 'unknown', why: 'nobody says what runs on the motor wires' };
+  if (known !== null) digital = { rung: 5, truth: able ? 'yes' : 'no', why: able ? does : doesNot };
+  if (carries === 'revolutions')
+    return [way({ conditions: [digital], link: { kind: 'pad', pads: [], what: 'motor wires' } })];
+  const current = shop.board.digitalCurrent;
+  const there = current ? flag(current.there) : 'unknown';
+  const why = {
+    yes: 'each ESC reports its current',
+    no: 'the ESCs do not report their current',
+    unknown: 'nobody says whether the ESCs report their current',
+  }[there];
+  const at = current?.at;
+  return [
+    way({
+      conditions: [digital, { rung: 5, truth: there, why }],
+      tags: at ? [bridgeTag(shop, at.bridge, at.position)] : [],
+      link: { kind: 'pad', pads: [], what: 'motor wires' },
+    }),
+  ];
+}

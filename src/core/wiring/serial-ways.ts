@@ -1,0 +1,357 @@
+import type { Port } from '../records/board';
+import { interval, isUnknown } from '../quantity/figure';
+import type { Link } from '../records/peripheral';
+import { atLeast, type Truth } from '../quantity/truth';
+import { level } from '../trade/level';
+import { processors } from '../trade/processor';
+import { protocols, softSerialCarries, softSerialMaxBaud, type Protocol } from '../trade/protocol';
+import { ground, type Ground } from '../quantity/ground';
+import { broughtByHarness } from '../circuit/harness-line';
+import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
+import { ableGroups } from './output-ways';
+import { sharedPads } from '../circuit/shared-pads';
+import { padTags } from './pad-tags';
+
+type End = Port['rx'][number] & { twoWayInverter?: boolean };
+
+/** The protocol as this link of this part speaks it. */
+export type Spoken = Protocol & { sendsVolts?: number | undefined; hearsFromVolts?: number | undefined };
+
+export function spoken(link: Extract<Link, { kind: 'serial' }>): Spoken {
+  const usual = protocols[link.protocol];
+  return {
+    ...usual,
+    sense: link.sense ?? usual.sense,
+    sendsVolts: link.sendsVolts,
+    hearsFromVolts: link.hearsFromVolts,
+  };
+}
+
+/** Ports that no way can tell apart, so that the search need not either. */
+export interface PortGroup {
+  id: string;
+  ports: Port[];
+}
+
+/** Groups ports by everything that decides what they can carry. A port that stands apart by name (a lock, a bus on its pads) stays alone. */
+export function portGroups(shop: Workshop): PortGroup[] {
+  let groups = grouped.get(shop);
+  if (!groups) grouped.set(shop, (groups = groupPorts(shop)));
+  return groups;
+}
+
+const grouped = new WeakMap<Workshop, PortGroup[]>();
+
+function groupPorts(shop: Workshop): PortGroup[] {
+  const named = new Set([
+    ...(shop.build.locks[shop.board.id] ?? []).flatMap((l) => (l.kind === 'link' ? [l.to] : [])),
+    ...shop.board.buses.flatMap((b) => (b.sharesPort ? [b.sharesPort] : [])),
+    ...shop.board.ports
+      .filter((p) => [...p.rx, ...p.tx].some((e) => sharedPads(shop.board).has(e.pad)))
+      .map((p) => p.id),
+  ]);
+  const groups = new Map<string, PortGroup>();
+  for (const port of shop.board.ports) {
+    const strip = (ends: End[]) => ends.map(({ sense, switch: s, twoWayInverter }) => [sense, s, twoWayInverter]);
+    const key = JSON.stringify([strip(port.rx), strip(port.tx), port.taken, named.has(port.id) ? port.id : '']);
+    const group = groups.get(key);
+    if (group) group.ports.push(port);
+    else groups.set(key, { id: port.id, ports: [port] });
+  }
+  return [...groups.values()];
+}
+
+/** Whether the processor can turn a signal round inside the port (RXINV/TXINV, see trade/processor). */
+export function invertsInside(shop: Workshop): Truth {
+  const p = shop.board.processor;
+  if (isUnknown(p)) return 'unknown';
+  if (processors[p.value].invertsInside) return 'yes';
+  return 'no';
+}
+
+export function serialWays(shop: Workshop, link: Extract<Link, { kind: 'serial' }>): Way[] {
+  const protocol = spoken(link);
+  const ways = portGroups(shop).flatMap((group) =>
+    broughtByHarness(shop.build, group.ports[0]!, link.protocol)
+      ? [harnessWay(shop, group)]
+      : portWays(shop, group, protocol),
+  );
+  return [...ways, ...softSerialWays(shop, protocol)];
+}
+
+/** The port is taken as it is: nothing to wire, to free or to pay. */
+function harnessWay(shop: Workshop, group: PortGroup): Way {
+  const port = group.ports[0]!;
+  return way({
+    conditions: [{ rung: 5, truth: 'yes', why: 'nothing to wire' }],
+    rows: [{ id: row(shop, { id: `port:${group.id}`, limit: group.ports.length, pool: 'port' }), amount: 1, rung: 4 }],
+    tags: port.taken!.release ? [tag(shop, `release:${port.id}`, 'kept')] : [],
+    link: { kind: 'port', group: group.id },
+  });
+}
+
+function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
+  const port = group.ports[0]!;
+  const base = way({
+    cost: { ports: 1 },
+    rows: [{ id: row(shop, { id: `port:${group.id}`, limit: group.ports.length, pool: 'port' }), amount: 1, rung: 4 }],
+  });
+  const name = port.label;
+  if (port.taken && !port.taken.release) return [];
+  const release = port.taken?.release;
+  if (release) {
+    base.cost = {
+      ...base.cost,
+      cents: release.cents,
+      deciGrams: Math.round(release.grams * 10),
+      effort: release.effort,
+      compromises: 1,
+    };
+    base.lost = [release.lost];
+    base.tags = [tag(shop, `release:${port.id}`, 'free')];
+  }
+  if (shop.board.buses.some((b) => b.sharesPort === port.id))
+    base.tags = [...base.tags, tag(shop, `shared:${port.id}`, 'serial')];
+  const releaseOf = release ? { release: port.id } : {};
+  const hear = port.rx.flatMap((end) => endWays(shop, end, protocol, name, 'hear'));
+  const talk = port.tx.flatMap((end) => endWays(shop, end, protocol, name, 'talk'));
+  const missing = (side: string): Way => ({ ...base, conditions: [{ rung: 4, truth: 'no', why: `${name} ${side}` }] });
+  const put = (ends: Way[], sides: { rx?: boolean; tx?: boolean }): Way[] =>
+    ends.map((e) => ({
+      ...base,
+      conditions: e.conditions,
+      cost: addTo(base.cost, e.cost),
+      lost: [...base.lost, ...e.lost],
+      tags: [...base.tags, ...e.tags],
+      link: {
+        kind: 'port' as const,
+        group: group.id,
+        ...(sides.rx ? { rx: e.link!.kind === 'pad' ? e.link!.pads : [] } : {}),
+        ...(sides.tx ? { tx: e.link!.kind === 'pad' ? e.link!.pads : [] } : {}),
+        ...releaseOf,
+      },
+    }));
+
+  switch (protocol.wires) {
+    case 'hear':
+      return hear.length ? put(hear, { rx: true }) : [missing('can talk, not hear')];
+    case 'talk':
+      return talk.length ? put(talk, { tx: true }) : [missing('can hear, not talk')];
+    case 'one wire': {
+      const oneWire = port.tx.flatMap((end) => oneWireEnd(shop, end, protocol, name));
+      return oneWire.length
+        ? put(oneWire, { tx: true })
+        : [missing('has no pad that talks, which one-wire links sit on')];
+    }
+    case 'both': {
+      const pairs: Way[] = hear.flatMap((h) =>
+        talk.map((t) => ({
+          ...base,
+          conditions: [...h.conditions, ...t.conditions],
+          cost: addTo(addTo(base.cost, h.cost), t.cost),
+          lost: [...base.lost, ...h.lost, ...t.lost],
+          tags: [...base.tags, ...h.tags, ...t.tags],
+          link: { kind: 'port' as const, group: group.id, rx: padsOf(h), tx: padsOf(t), ...releaseOf },
+        })),
+      );
+      if (pairs.length > 0) return pairs;
+      if (hear.length > 0 && protocol.hearOnlyLoses) {
+        return put(hear, { rx: true }).map((w) => ({
+          ...w,
+          cost: { ...w.cost, compromises: (w.cost.compromises ?? 0) + 1 },
+          lost: [...w.lost, `${name} can hear, not talk: ${protocol.hearOnlyLoses}`],
+        }));
+      }
+      let said: string;
+      if (hear.length) said = 'can hear, not talk';
+      else if (talk.length) said = 'can talk, not hear';
+      else said = 'has no pads';
+      return [missing(said)];
+    }
+  }
+}
+
+/** What a 5 V signal does to a 3.3 V pad, and a 3.3 V pad to a part that wants more (trade/level). */
+function levelled(
+  shop: Workshop,
+  padId: string,
+  { sendsVolts, hearsFromVolts }: Spoken,
+  hears: boolean,
+  talks: boolean,
+  w: Way,
+): Way {
+  const pad = shop.board.pads.find((p) => p.id === padId);
+  const conditions = [...w.conditions];
+  if (hears && sendsVolts !== undefined && sendsVolts > level.inputMaxVolts) {
+    const stands = pad?.toleratesVolts;
+    const truth: Truth = stands ? atLeast(interval(stands), { low: sendsVolts, high: sendsVolts }) : 'unknown';
+    let why: string;
+    if (truth === 'yes') why = `${pad!.label} stands the ${sendsVolts} V signal`;
+    else if (truth === 'no')
+      why = `the part sends ${sendsVolts} V, more than ${pad!.label} stands: a level shifter is needed`;
+    else why = `nobody says whether ${pad?.label ?? 'the pad'} stands a ${sendsVolts} V signal`;
+    conditions.push({ rung: 5, truth, why, grounds: stands ? [ground(`${pad!.label} stands`, stands, 'V')] : [] });
+  }
+  if (!talks || hearsFromVolts === undefined || hearsFromVolts <= level.highLoadedVolts) return { ...w, conditions };
+  if (hearsFromVolts <= level.highUnloadedVolts) {
+    return {
+      ...w,
+      conditions,
+      cost: addTo(w.cost, { compromises: 1 }),
+      lost: [...w.lost, `the part takes ${hearsFromVolts} V for high, which a 3.3 V pad just reaches`],
+    };
+  }
+  conditions.push({
+    rung: 5,
+    truth: 'no',
+    why: `the part takes ${hearsFromVolts} V for high, which a 3.3 V pad does not reach`,
+  });
+  return { ...w, conditions };
+}
+
+function addTo(a: Way['cost'], b: Way['cost']): Way['cost'] {
+  const sum = { ...a };
+  for (const [key, n] of Object.entries(b) as [keyof Way['cost'], number][]) sum[key] = (sum[key] ?? 0) + n;
+  return sum;
+}
+
+function padsOf(w: Way): string[] {
+  return w.link?.kind === 'pad' ? w.link.pads : [];
+}
+
+/** The ways one side of a group's port can carry a protocol that uses that side alone. */
+export function sideWays(shop: Workshop, group: PortGroup, protocol: Spoken, side: 'rx' | 'tx'): Way[] {
+  const port = group.ports[0]!;
+  return port[side].flatMap((end) => endWays(shop, end, protocol, port.label, side === 'rx' ? 'hear' : 'talk'));
+}
+
+/** The ways one pad can carry the sense the protocol wants: as it is, by the processor, or by a bridge. */
+function endWays(shop: Workshop, end: End, protocol: Spoken, name: string, verb: 'hear' | 'talk'): Way[] {
+  const native = invertsInside(shop);
+  const at = (conditions: Condition[], tags: Way['tags'] = []) =>
+    levelled(
+      shop,
+      end.pad,
+      protocol,
+      verb === 'hear',
+      verb === 'talk',
+      way({
+        conditions,
+        tags: [...tags, ...padTags(shop, end.pad, name)],
+        link: { kind: 'pad', pads: [end.pad], what: verb },
+      }),
+    );
+  if (end.switch) {
+    const { bridge, plainAt, invertedAt } = end.switch;
+    return [
+      ...(['plain', 'inverted'] as const).map((sense) =>
+        at(
+          [senseCondition(shop, sense, protocol, name, native)],
+          [bridgeTag(shop, bridge, sense === 'plain' ? plainAt : invertedAt)],
+        ),
+      ),
+    ];
+  }
+  return [at([senseCondition(shop, end.sense, protocol, name, native)])];
+}
+
+function senseCondition(
+  shop: Workshop,
+  sense: End['sense'],
+  protocol: Protocol,
+  name: string,
+  native: Truth,
+): Condition {
+  const wanted = protocol.sense;
+  const grounds = [processorGround(shop)];
+  if (sense === wanted) return { rung: 5, truth: 'yes', why: `${name} is ${wanted} as it stands` };
+  if (native === 'yes')
+    return { rung: 5, truth: 'yes', why: `the processor turns the signal round inside ${name}`, grounds };
+  if (sense === 'unknown' || native === 'unknown') {
+    const what = native === 'unknown' ? 'which processor family the board has' : `whether ${name} has an inverter`;
+    return { rung: 5, truth: 'unknown', why: `nobody says ${what}`, grounds };
+  }
+  const why =
+    wanted === 'inverted'
+      ? `${name} has no inverter and this processor cannot turn a signal round`
+      : `${name} has a fixed inverter in the line`;
+  return { rung: 5, truth: 'no', why, grounds };
+}
+
+function oneWireEnd(shop: Workshop, end: End, protocol: Spoken, name: string): Way[] {
+  const native = invertsInside(shop);
+  const at = (condition: Condition) =>
+    levelled(
+      shop,
+      end.pad,
+      protocol,
+      true,
+      true,
+      way({
+        conditions: [condition],
+        tags: padTags(shop, end.pad, name),
+        link: { kind: 'pad', pads: [end.pad], what: 'one wire' },
+      }),
+    );
+  const grounds = [processorGround(shop)];
+  if (protocol.sense === 'plain') {
+    if (end.sense === 'inverted' && native !== 'yes')
+      return [at({ rung: 5, truth: native, why: `${name} has a fixed inverter in the line`, grounds })];
+    return [
+      at({
+        rung: 5,
+        truth: end.sense === 'unknown' && native !== 'yes' ? 'unknown' : 'yes',
+        why: `${name} runs both ways on its one wire`,
+      }),
+    ];
+  }
+  if (end.twoWayInverter) return [at({ rung: 5, truth: 'yes', why: `${name} has an inverter that works both ways` })];
+  let why: string;
+  if (native === 'yes') why = `the processor turns the one wire round inside ${name}`;
+  else if (native === 'no')
+    why = `${name} has no inverter that works both ways and this processor cannot turn a signal round`;
+  else why = 'nobody says which processor family the board has';
+  return [at({ rung: 5, truth: native, why, grounds })];
+}
+
+function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
+  const groups = ableGroups(shop, 'soft serial');
+  if (protocol.onTimerPad) {
+    return groups.map(({ group: g, conditions }) => way({ conditions, ...softOn(shop, g.id, g.limit, g.timer, 1) }));
+  }
+  if (!softSerialCarries(protocol)) {
+    let why: string;
+    if (protocol.control) why = 'soft serial never carries the control link';
+    else if (protocol.sense === 'inverted') why = 'soft serial does not carry an inverted wire both ways';
+    else why = `soft serial ends at ${softSerialMaxBaud} baud`;
+    return groups.slice(0, 1).map(() => way({ conditions: [{ rung: 4, truth: 'no', why }] }));
+  }
+  const pads = protocol.wires === 'both' ? 2 : 1;
+  return groups
+    .filter(({ group }) => group.limit >= pads)
+    .map(({ group: g, conditions }) =>
+      way({
+        conditions,
+        ...softOn(shop, g.id, g.limit, g.timer, pads),
+        cost: { effort: 2, compromises: 1 },
+        lost: ['runs on soft serial: slow, and it costs the processor time'],
+      }),
+    );
+}
+
+function softOn(shop: Workshop, group: string, limit: number, timer: string, pads: number): Partial<Way> {
+  return {
+    rows: [{ id: row(shop, { id: `output:${group}`, limit, pool: 'output' }), amount: pads, rung: 4 }],
+    tags: [
+      tag(shop, `timer:${timer}`, 'soft serial'),
+      ...padTags(shop, shop.board.outputs.find((o) => o.id === group)!.pad, group),
+    ],
+    link: { kind: 'soft serial', pads, group },
+  };
+}
+
+export function processorGround(shop: Workshop): Ground {
+  const p = shop.board.processor;
+  const said = ground('Processor family', p);
+  return isUnknown(p) ? said : { ...said, figure: `${p.value} (${processors[p.value].source})` };
+}

@@ -1,0 +1,121 @@
+import type { Board } from '../records/board';
+import type { Build, Part } from '../records/build';
+import type { Truth } from '../quantity/truth';
+import type { Cost } from '../solver/cost';
+import type { Ground } from '../quantity/ground';
+import { withoutIdleHarness } from '../circuit/harness-line';
+import { budgetWith, spend, type Budget } from '../solver/budget';
+import type { Row } from '../solver/problem';
+import { suppliesOf, type Supplied } from '../circuit/rail-tree';
+
+export type SolvedRung = 4 | 5 | 6 | 7;
+
+/** One condition on a way: at which rung it is asked, whether it holds, and the reason in plain words. */
+export interface Condition {
+  rung: SolvedRung;
+  truth: Truth;
+  why: string;
+  grounds?: Ground[];
+}
+
+/** Where a link ends on the board. `with`: on the other side of the port that this "part/link" is on. */
+export type Place =
+  | { kind: 'port'; group: string; rx?: string[]; tx?: string[]; release?: string; with?: string }
+  | { kind: 'soft serial'; pads: number; group: string }
+  | { kind: 'output'; take: { group: string; count: number }[] }
+  | { kind: 'bus'; bus: string }
+  | { kind: 'input'; group: string }
+  | { kind: 'pad'; pads: string[]; what: string };
+
+/** Where a part takes its power. */
+export interface Feed {
+  /** The rail's id, or "part:" and the id of the part that feeds this one. */
+  rail: string;
+  label: string;
+  pads: string[];
+  volts: { low: number; high: number };
+  typicalAmps: number;
+  peakAmps: number;
+  /** Nobody says what it draws: it may be more than these amps. */
+  unsaid: boolean;
+  /** Typical amps that it draws of USB when nothing else is plugged in; 0 where its rail is dead then, null where nobody says. */
+  usbAmps: number | null;
+}
+
+/** One way to make one link or one supply of a part. */
+export interface Way {
+  conditions: Condition[];
+  cost: Partial<Cost>;
+  lost: string[];
+  margin: number;
+  rows: { id: string; amount: number; rung: SolvedRung }[];
+  tags: { id: string; value: string }[];
+  link?: Place;
+  feed?: Feed;
+}
+
+export function way(part: Partial<Way>): Way {
+  return { conditions: [], cost: {}, lost: [], margin: Infinity, rows: [], tags: [], ...part };
+}
+
+/**
+ * How unknown figures and ranges are read. `sure`: at their worst end, unknown counts against.
+ * `hopeful`: at their best end, unknown counts for, and each such reliance is a doubt.
+ */
+export type World = 'sure' | 'hopeful';
+
+/** Is a condition met, as unknown is read in this world? */
+export function isMet({ truth }: Condition, world: World): boolean {
+  return truth === 'yes' || (truth === 'unknown' && world === 'hopeful');
+}
+
+/** All that the ways of one build on one board refer to, gathered while they are made. */
+export interface Workshop {
+  build: Build;
+  board: Board;
+  world: World;
+  budget: Budget;
+  supplies: Supplied[];
+  rows: Map<string, Row>;
+  /** For each tag the values it can take and what each costs once. */
+  tags: Map<string, Map<string, Partial<Cost>>>;
+}
+
+export function workshop(build: Build, board: Board, world: World, budget: Budget = budgetWith()): Workshop {
+  return {
+    build,
+    board: withoutIdleHarness(build, board),
+    world,
+    budget,
+    supplies: suppliesOf(board, build, world === 'sure' ? 'worst' : 'best', (ways) => spend(budget, ways)),
+    rows: new Map(),
+    tags: new Map(),
+  };
+}
+
+export function row(shop: Workshop, made: Row): string {
+  if (!shop.rows.has(made.id)) shop.rows.set(made.id, made);
+  return made.id;
+}
+
+export function tag(
+  shop: Workshop,
+  id: string,
+  value: string,
+  once: Partial<Cost> = {},
+): { id: string; value: string } {
+  const values = shop.tags.get(id) ?? new Map<string, Partial<Cost>>();
+  if (!values.has(value)) values.set(value, once);
+  shop.tags.set(id, values);
+  return { id, value };
+}
+
+/** A bridge put in a position: free where it is delivered so, else the effort of moving it. */
+export function bridgeTag(shop: Workshop, bridge: string, position: string): { id: string; value: string } {
+  const b = shop.board.bridges.find((x) => x.id === bridge);
+  return tag(shop, `bridge:${bridge}`, position, b && b.factory !== position ? { effort: b.effort } : {});
+}
+
+export function isVideo(part: Part): boolean {
+  return ['camera', 'video transmitter', 'digital video'].includes(part.peripheral.kind);
+}
