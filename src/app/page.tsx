@@ -1,26 +1,27 @@
 import { allBuilds } from '@/db/builds';
 import { database } from '@/db/connection';
+import { isDatabaseDown } from '@/db/faults';
 import { Home } from '@/ui/home/Home';
 import { NoDatabase } from '@/ui/frame/NoDatabase';
 
 export const dynamic = 'force-dynamic';
 
 export default async function Page() {
-  const builds = await allBuilds(database()).catch(() => null);
-  if (!builds) return <NoDatabase />;
-  return (
-    <Home
-      builds={builds.map(({ build, savedAt }) => ({
-        id: build.id,
-        name: build.name,
-        craft: build.craft,
-        cells: build.pack.cells,
-        parts: build.parts.length,
-        stage: build.stage,
-        pick: build.picks.at(-1)?.board.name ?? null,
-        arrivesOn: build.arrivesOn ?? null,
-        savedAt,
-      }))}
-    />
-  );
+  const found = await allBuilds(database()).catch((error: unknown) => {
+    if (isDatabaseDown(error)) return null;
+    throw error;
+  });
+  if (!found) return <NoDatabase />;
+  const cards = found.builds.map(({ build, savedAt }) => ({
+    id: build.id,
+    name: build.name,
+    craft: build.craft,
+    cells: build.pack.cells,
+    parts: build.parts.length,
+    stage: build.stage,
+    pick: build.picks.at(-1)?.board.name ?? null,
+    arrivesOn: build.arrivesOn ?? null,
+    savedAt,
+  }));
+  return <Home builds={cards} unreadable={found.unreadable} />;
 }

@@ -1,5 +1,5 @@
 /** The public face of the core: what the application, the workers and the command line may lean on. */
-export { evaluate, type Climb, type Rung, type Verdict } from './evaluate/climb';
+export { evaluate, notClimbed, type Climb, type Rung, type Verdict } from './evaluate/climb';
 export type { GeneralSolver } from './solver/budget';
 export { rankClimbs, rankShelf, type Mended, type Ranked } from './decide/rank-shelf';
 export { whatMoved, type Moved } from './decide/moved';

@@ -1,6 +1,7 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { readData, type Build } from '../core';
 import type { Database } from './connection';
+import { UnreadableRecord } from './faults';
 import { builds } from './schema';
 
 export interface StoredBuild {
@@ -13,21 +14,32 @@ export type SaveResult =
   { kind: 'saved'; version: number; savedAt: string } | { kind: 'conflict'; current: StoredBuild } | { kind: 'gone' };
 
 /** A build stored by an older Rung, with what has been added to the format since at its default. */
-function current(stored: unknown): Build {
+function current(id: string, stored: unknown): Build {
   const read = readData(stored, 'rung-build');
-  if (!read.ok)
-    throw new Error(`A stored build cannot be read: ${read.faults.map((f) => `${f.field}: ${f.sentence}`).join(' ')}`);
+  if (!read.ok) throw new UnreadableRecord('build', id, read.faults);
   return read.value;
 }
 
-export async function allBuilds(db: Database): Promise<StoredBuild[]> {
+/** All builds by name; those that cannot be read by their id and name alone. */
+export async function allBuilds(
+  db: Database,
+): Promise<{ builds: StoredBuild[]; unreadable: { id: string; name: string; why: string }[] }> {
   const rows = await db.select().from(builds).orderBy(asc(builds.name));
-  return rows.map((r) => ({ build: current(r.body), version: r.version, savedAt: r.updatedAt.toISOString() }));
+  const found: Awaited<ReturnType<typeof allBuilds>> = { builds: [], unreadable: [] };
+  for (const r of rows) {
+    try {
+      found.builds.push({ build: current(r.id, r.body), version: r.version, savedAt: r.updatedAt.toISOString() });
+    } catch (error) {
+      if (!(error instanceof UnreadableRecord)) throw error;
+      found.unreadable.push({ id: r.id, name: r.name, why: error.message });
+    }
+  }
+  return found;
 }
 
 export async function findBuild(db: Database, id: string): Promise<StoredBuild | null> {
   const [row] = await db.select().from(builds).where(eq(builds.id, id));
-  return row ? { build: current(row.body), version: row.version, savedAt: row.updatedAt.toISOString() } : null;
+  return row ? { build: current(row.id, row.body), version: row.version, savedAt: row.updatedAt.toISOString() } : null;
 }
 
 /** Saves only on top of the version that the change was made from, so that no other tab's work is lost. */

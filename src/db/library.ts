@@ -1,6 +1,7 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { filledIn, readData, type Board, type Peripheral } from '../core';
 import type { Database } from './connection';
+import { UnreadableRecord } from './faults';
 import { boards, peripherals } from './schema';
 
 export async function allBoards(db: Database): Promise<Board[]> {
@@ -29,8 +30,7 @@ export async function boardsText(db: Database): Promise<{ text: string; versions
 function current(stored: Board): Board {
   if (filledIn.every((field) => field in stored)) return stored;
   const read = readData(stored, 'rung-board');
-  if (!read.ok)
-    throw new Error(`A stored board cannot be read: ${read.faults.map((f) => `${f.field}: ${f.sentence}`).join(' ')}`);
+  if (!read.ok) throw new UnreadableRecord('board', stored.id, read.faults);
   return read.value;
 }
 

@@ -1,5 +1,7 @@
+import { randomUUID } from 'node:crypto';
 import { NextResponse } from 'next/server';
 import pino from 'pino';
+import { isDatabaseDown, UnreadableRecord } from '../db/faults';
 import { refusalOf } from './own-pages';
 
 const log = pino({ name: 'rung' });
@@ -8,19 +10,36 @@ export function say(status: number, sentence: string, more: object = {}): NextRe
   return NextResponse.json({ sentence, ...more }, { status });
 }
 
-/** Runs a route for Rung's own pages alone; a database that cannot be reached becomes a sentence, not a stack trace. */
+/** Runs a route for Rung's own pages alone; an error becomes a sentence that says what it is, not a stack trace. */
 export async function answer(request: Request, work: () => Promise<NextResponse>): Promise<NextResponse> {
   const refusal = refusalOf(request);
   if (refusal !== null) return say(403, refusal);
   try {
     return await work();
   } catch (error) {
-    log.error(error);
+    return faultOf(error);
+  }
+}
+
+/** What went wrong, in its own words: the database, a record, or a fault of ours, which is logged under a number. */
+function faultOf(error: unknown): NextResponse {
+  if (isDatabaseDown(error)) {
+    log.warn(error);
     return say(
       503,
       'The database does not answer. What you typed is kept in this browser and is saved as soon as it is back.',
     );
   }
+  if (error instanceof UnreadableRecord) {
+    log.warn(error);
+    return say(500, error.message);
+  }
+  const number = randomUUID().slice(0, 8);
+  log.error({ number, err: error });
+  return say(
+    500,
+    `A fault of ours stopped this; it stands in the log as ${number}. What you typed is kept in this browser.`,
+  );
 }
 
 /** Reads a request body as text, at most `limitMb`; null when it is larger. */

@@ -32,11 +32,11 @@ test('the demo comes into an empty database, once: what is changed or removed st
 test('a database that somebody uses gets nothing, also where it has no boards', async () => {
   await newBuild(db, 'Mine');
   expect(await loadDemoOnce(db, files)).toBe(false);
-  expect([await allBoards(db), await allPeripherals(db), (await allBuilds(db)).map((b) => b.build.name)]).toEqual([
-    [],
-    [],
-    ['Mine'],
-  ]);
+  expect([
+    await allBoards(db),
+    await allPeripherals(db),
+    (await allBuilds(db)).builds.map((b) => b.build.name),
+  ]).toEqual([[], [], ['Mine']]);
 });
 
 test('two starts at once load it once, and a file that is refused leaves nothing behind', async () => {

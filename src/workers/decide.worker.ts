@@ -18,6 +18,7 @@ import {
   type Tipping,
 } from '../core';
 import { generalSolver } from '../highs/general-solver';
+import { answerWith } from './answered';
 
 export type Decision =
   { about: 'robustness' } | { about: 'mending' } | { about: 'questions' } | { about: 'tipping'; board: string };
@@ -36,26 +37,29 @@ export interface ToDecider {
 }
 
 /** Answers one question on the whole shelf; a newer question ends this worker and starts another. */
-onmessage = async ({ data: { build, boards, ranked, decision } }: MessageEvent<ToDecider>) => {
+onmessage = ({ data }: MessageEvent<ToDecider>) => answerWith(() => decided(data));
+
+async function decided({ build, boards, ranked, decision }: ToDecider): Promise<Decided[Decision['about']]> {
   const general = ranked.some(({ climb }) => climb.delegated || climb.setAside) ? await generalSolver() : null;
   switch (decision.about) {
     case 'robustness':
-      return postMessage(robustnessOf(contenders(ranked), build.weighing));
+      return robustnessOf(contenders(ranked), build.weighing);
     case 'mending':
-      return postMessage(mendedOf(build, boards, ranked, general));
+      return mendedOf(build, boards, ranked, general);
     case 'questions': {
       const kind = ranked.some((r) => carries(r.climb)) ? build : kindest(build);
-      return postMessage({
+      const order = kind === build ? ranked : rankShelf(kind, boards, general);
+      return {
         build: buildQuestionsFor(build, boards, ranked, general),
-        boards: questionsFor(kind, boards, kind === build ? ranked : rankShelf(kind, boards, general), general),
-      } satisfies Decided['questions']);
+        boards: questionsFor(kind, boards, order, general),
+      };
     }
     case 'tipping': {
       const board = boards.find((b) => b.id === decision.board);
-      return postMessage(board ? tippingPoints(build, board, ranked, general) : []);
+      return board ? tippingPoints(build, board, ranked, general) : [];
     }
   }
-};
+}
 
 const mostMended = 200;
 

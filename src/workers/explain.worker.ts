@@ -9,6 +9,7 @@ import {
   type GeneralSolver,
 } from '../core';
 import { generalSolver } from '../highs/general-solver';
+import { answerWith } from './answered';
 
 export type Question =
   { about: 'fixes' } | { about: 'alternatives'; part: string } | { about: 'locks' } | { about: 'bridges' };
@@ -20,11 +21,11 @@ export interface Answers {
 }
 
 /** Answers one question about a build on a board; solving anew for each choice takes too long for the page itself. */
-onmessage = async (event: MessageEvent<{ id: number; build: Build; board: Board; question: Question }>) => {
-  const { id, build, board, question } = event.data;
-  const general = evaluate(build, board).setAside ? await generalSolver() : null;
-  postMessage({ id, answer: answerTo(question, build, board, general) });
-};
+onmessage = ({ data: { build, board, question } }: MessageEvent<{ build: Build; board: Board; question: Question }>) =>
+  answerWith(async () => {
+    const general = evaluate(build, board).setAside ? await generalSolver() : null;
+    return answerTo(question, build, board, general);
+  });
 
 function answerTo(
   question: Question,

@@ -14,11 +14,10 @@ import { checkWires } from '../rungs/wires';
 import { withFixes } from '../fix/apply';
 import { compile, type Compiled } from '../wiring/compile';
 import { juryOf, type Jury } from '../wiring/conflict';
-import { hookupOf, type Hookup } from '../wiring/hookup';
+import { hookupOf, nothingWired, type Hookup } from '../wiring/hookup';
 import { layOut } from '../wiring/lay-out';
 import type { LaidPart } from '../wiring/laid';
 import { budgetWith, usualSteps, withinSteps, type Budget, type GeneralSolver } from '../solver/budget';
-import { addCosts, cost, noCost } from '../solver/cost';
 import type { Solution } from '../solver/problem';
 import { solve } from '../solver/solve';
 import { workshop, type SolvedRung, type Workshop, type World } from '../wiring/way';
@@ -127,37 +126,21 @@ interface Wiring {
 
 function wiringOf(build: Build, board: Board, budget: Budget): Wiring {
   const wiring = withinSteps(() => solveRungs(build, board, budget));
-  return wiring ? { ...wiring, setAside: false } : setAsideWiring(build, board);
+  return wiring ? { ...wiring, setAside: false } : setAsideWiring(build);
 }
 
-/** Nothing is wired, and of rungs 4 to 7 nothing is known. */
-function setAsideWiring(build: Build, board: Board): Wiring {
-  const shop: Workshop = {
-    build,
-    board,
-    world: 'hopeful',
-    budget: budgetWith(),
-    supplies: [],
-    rows: new Map(),
-    tags: new Map(),
-  };
-  const parts = build.parts.map((part) => ({ laid: { part, modes: [] }, modes: [] }));
-  const unmet = build.parts.reduce((sum, p) => addCosts(sum, cost({ [p.priority]: 1 })), noCost);
-  const hookup = hookupOf(
-    shop,
-    { problem: { parts: [], rows: [], tags: [] }, parts },
-    { picks: parts.map(() => null), cost: unmet, margin: 0, steps: usualSteps },
-  );
-  const sentence = `The wiring was not worked out within the ${usualSteps.toLocaleString('en')} steps of one climb: nothing is said about rungs 4 to 7.`;
+/** Of rungs 4 to 7 nothing is known. */
+function setAsideWiring(build: Build): Wiring {
   const finding: Finding = {
     rung: 4,
     state: 'unknown',
     about: 'Set aside',
-    sentence,
+    sentence: `The wiring was not worked out within the ${usualSteps.toLocaleString('en')} steps of one climb: nothing is said about rungs 4 to 7.`,
     grounds: [],
     fix: 'Fewer optional parts, or a choice locked on the hookup page, make the search shorter. A board that nobody needs can be removed from the shelf.',
   };
-  return { hookup, findings: [finding], states: new Map(solvedRungs.map((rung) => [rung, 'unknown'])), setAside: true };
+  const states = new Map(solvedRungs.map((rung) => [rung, 'unknown' as RungState]));
+  return { hookup: nothingWired(build), findings: [finding], states, setAside: true };
 }
 
 /**
@@ -242,4 +225,29 @@ function worstFirst(findings: Finding[]): Finding[] {
   const order: RungState[] = ['breaks', 'unknown', 'strained', 'holds'];
   const once = findings.filter((f, i) => findings.findIndex((g) => g.sentence === f.sentence) === i);
   return once.sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
+}
+
+/** The climb of a board that made the climb itself fail: nothing is known of it but why. */
+export function notClimbed(build: Build, board: Board, why: string): Climb {
+  const finding: Finding = { rung: 1, state: 'unknown', about: 'Set aside', sentence: why, grounds: [] };
+  return {
+    boardId: board.id,
+    boardName: board.name,
+    maker: board.maker,
+    revision: board.revision,
+    verdict: 'cannot say yet',
+    stopsAt: null,
+    rungs: rungNames.map((name, i) => ({
+      rung: (i + 1) as RungNumber,
+      name,
+      state: 'unknown',
+      margin: null,
+      findings: i === 0 ? [finding] : [],
+    })),
+    hookup: nothingWired(build),
+    massG: { low: 0, high: null },
+    totalCents: null,
+    setAside: true,
+    delegated: false,
+  };
 }

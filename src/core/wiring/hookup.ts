@@ -1,8 +1,8 @@
 import type { Port } from '../records/board';
-import type { Priority } from '../records/build';
+import type { Build, Priority } from '../records/build';
 import type { Link } from '../records/peripheral';
 import type { Compiled } from './compile';
-import type { Cost } from '../solver/cost';
+import { addCosts, cost, noCost, type Cost } from '../solver/cost';
 import { outputId, outputLimits } from './fed-by-part';
 import { heldPads } from './held-pads';
 import { outputGroups } from './output-ways';
@@ -88,6 +88,31 @@ export interface Hookup {
   freePorts: number;
   /** Pads that the board itself holds, and by what. */
   held: { pad: string; by: string }[];
+}
+
+/** Every part left out, nothing said of the board. */
+export function nothingWired(build: Build): Hookup {
+  const parts = build.parts.map(({ id, peripheral, priority }): WiredPart => ({
+    id,
+    name: peripheral.name,
+    priority,
+    mode: null,
+    links: [],
+    supply: null,
+  }));
+  const unmet = parts.reduce((sum, p) => addCosts(sum, cost({ [p.priority]: 1 })), noCost);
+  return {
+    parts,
+    bridges: [],
+    releases: [],
+    ports: [],
+    rails: [],
+    outputs: [],
+    cost: unmet,
+    marginPercent: 0,
+    freePorts: 0,
+    held: [],
+  };
 }
 
 /** Turns the solver's picks into wires: alike ports are handed out lowest first, in the order of the parts list. */

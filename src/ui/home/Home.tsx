@@ -22,7 +22,13 @@ export interface BuildCard {
   savedAt: string;
 }
 
-export function Home({ builds }: { builds: BuildCard[] }) {
+export function Home({
+  builds,
+  unreadable,
+}: {
+  builds: BuildCard[];
+  unreadable: { id: string; name: string; why: string }[];
+}) {
   const router = useRouter();
   const [name, setName] = useState('');
   const [fault, setFault] = useState<string | null>(null);
@@ -100,6 +106,11 @@ export function Home({ builds }: { builds: BuildCard[] }) {
           </tbody>
         </table>
       )}
+      {unreadable.map((u) => (
+        <Typography key={u.id} role="note" sx={{ mt: 1 }}>
+          <strong>{u.name}</strong> is not shown. {u.why}
+        </Typography>
+      ))}
       <Waiting builds={builds} />
     </Box>
   );

@@ -128,6 +128,12 @@ export function LadderScreen() {
       </Box>
     );
   }
+  if (ranking.fault)
+    return (
+      <Box role="alert" sx={{ p: 3 }}>
+        {ranking.fault}
+      </Box>
+    );
   if (!ranking.ranked) {
     return (
       <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>

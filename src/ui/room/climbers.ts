@@ -5,6 +5,8 @@ import type { FromClimber, ToClimber } from '@/workers/climb.worker';
 export interface Climbers {
   /** All boards climb for a build; `done` gets the climbs in the order of the shelf, `progress` how many there are so far. Returns a way to stop. */
   climb: (build: Build, done: (climbs: Climb[]) => void, progress?: (count: number) => void) => () => void;
+  /** Told when a worker dies: nothing more comes of it. */
+  onFault: (told: (sentence: string) => void) => void;
   end: () => void;
 }
 
@@ -14,9 +16,11 @@ export function climbersOf(boards: Board[]): Climbers {
   const count = Math.max(1, Math.min(most, boards.length, navigator.hardwareConcurrency - 1));
   const at = new Map(boards.map((b, i) => [b.id, i]));
   const runs = new Map<number, (climbs: Climb[]) => void>();
+  let fault: (sentence: string) => void = () => undefined;
   const workers = Array.from({ length: count }, (_, k) => {
     const worker = new Worker(new URL('../../workers/climb.worker.ts', import.meta.url), { type: 'module' });
     worker.onmessage = ({ data }: MessageEvent<FromClimber>) => runs.get(data.run)?.(data.climbs);
+    worker.onerror = ({ message }) => fault(`The climb stopped by a fault of ours: ${message}. Load the page again.`);
     worker.postMessage({ kind: 'boards', boards: boards.filter((_, i) => i % count === k) } satisfies ToClimber);
     return worker;
   });
@@ -36,6 +40,9 @@ export function climbersOf(boards: Board[]): Climbers {
       });
       tell({ kind: 'build', build, run });
       return () => runs.delete(run) && tell({ kind: 'stop', run });
+    },
+    onFault: (told) => {
+      fault = told;
     },
     end: () => workers.forEach((w) => w.terminate()),
   };

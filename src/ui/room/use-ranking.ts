@@ -9,6 +9,8 @@ export interface Ranking {
   /** What the last change moved, and why. */
   moved: Moved[];
   busy: boolean;
+  /** Why no order comes, where a worker died. */
+  fault: string | null;
   /** How many of how many boards have climbed, while that takes long. */
   progress: { done: number; total: number } | null;
   /** Gives the climb of the newest change up; the order shown stays the one before it. */
@@ -30,12 +32,14 @@ const tickMs = 200;
 export function useRanking(build: Build, boards: Board[] | null): Ranking {
   const [order, setOrder] = useState<Order>({ ranked: null, before: new Map(), moved: [], of: null });
   const [progress, setProgress] = useState<Ranking['progress']>(null);
+  const [fault, setFault] = useState<string | null>(null);
   const climbers = useRef<Climbers | null>(null);
   const giveUp = useRef<() => void>(undefined);
 
   useEffect(() => {
     if (!boards) return;
     const made = climbersOf(boards);
+    made.onFault(setFault);
     climbers.current = made;
     return () => made.end();
   }, [boards]);
@@ -86,6 +90,7 @@ export function useRanking(build: Build, boards: Board[] | null): Ranking {
     before: order.before,
     moved: order.moved,
     busy: order.of?.build !== build || order.of.boards !== boards,
+    fault,
     progress,
     stop,
     ask,

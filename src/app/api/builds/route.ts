@@ -13,7 +13,7 @@ export const dynamic = 'force-dynamic';
 export function GET(request: Request) {
   return answer(request, async () =>
     NextResponse.json({
-      builds: (await allBuilds(database())).map((b) => ({
+      builds: (await allBuilds(database())).builds.map((b) => ({
         id: b.build.id,
         name: b.build.name,
         forkOf: b.build.forkOf ?? null,

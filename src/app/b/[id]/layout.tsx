@@ -4,7 +4,9 @@ import type { ReactNode } from 'react';
 import { findBuild, type StoredBuild } from '@/db/builds';
 import { database } from '@/db/connection';
 import { BuildLine } from '@/ui/frame/BuildLine';
+import { isDatabaseDown, UnreadableRecord } from '@/db/faults';
 import { NoDatabase } from '@/ui/frame/NoDatabase';
+import { Trouble } from '@/ui/frame/Trouble';
 import { SaveTrouble } from '@/ui/frame/SaveMark';
 import { Shortcuts } from '@/ui/frame/Shortcuts';
 import { Stile } from '@/ui/frame/Stile';
@@ -16,8 +18,10 @@ export default async function Layout({ children, params }: { children: ReactNode
   let stored: StoredBuild | null;
   try {
     stored = await findBuild(database(), (await params).id);
-  } catch {
-    return <NoDatabase />;
+  } catch (error) {
+    if (isDatabaseDown(error)) return <NoDatabase />;
+    if (error instanceof UnreadableRecord) return <Trouble title="This build cannot be read">{error.message}</Trouble>;
+    throw error;
   }
   if (!stored) notFound();
   return (

@@ -1,0 +1,27 @@
+/** A row whose contents this Rung cannot read: stored by a newer one, or changed by hand. Nothing is lost; it is only not shown. */
+export class UnreadableRecord extends Error {
+  constructor(
+    readonly kind: 'build' | 'board',
+    readonly id: string,
+    faults: readonly { field: string; sentence: string }[],
+  ) {
+    super(
+      `The stored ${kind} "${id}" cannot be read: ${faults.map((f) => `${f.field}: ${f.sentence}`).join(' ')} It is still in the database as it was.`,
+    );
+  }
+}
+
+/** Classes and codes by which PostgreSQL (Appendix A of its manual: 08, 53, 57P0x) and the network say that it cannot be talked to. */
+const down =
+  /^(08...|53...|57P0\d|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH|28P01|28000|3D000)$/;
+const downWords = /Connection terminated|timeout exceeded when trying to connect|DATABASE_URL is not set/;
+
+/** Does an error mean that the database does not answer? Looks through the errors that others wrap it in. */
+export function isDatabaseDown(error: unknown): boolean {
+  for (let e = error; e instanceof Error; e = e.cause) {
+    const { code } = e as { code?: unknown };
+    if ((typeof code === 'string' && down.test(code)) || downWords.test(e.message)) return true;
+    if (e instanceof AggregateError && e.errors.some(isDatabaseDown)) return true;
+  }
+  return false;
+}
