@@ -1,4 +1,4 @@
-import type { Build, Ranked } from '../src/core';
+import { reasonWords, type Build, type Hookup, type Ranked } from '../src/core';
 
 /** The shape that `rung fit --json` prints; docs/fit-json.md describes it. */
 export function fitJson(build: Build, ranked: Ranked[]): object {
@@ -24,6 +24,7 @@ export function fitJson(build: Build, ranked: Ranked[]): object {
         needed: r.findings[0]?.needed ?? null,
         given: r.findings[0]?.given ?? null,
         reasons: r.findings.map((f) => ({
+          code: f.code,
           about: f.about,
           state: f.state,
           sentence: f.sentence,
@@ -43,7 +44,8 @@ export function fitJson(build: Build, ranked: Ranked[]): object {
             kind: l.link.kind,
             on: l.to,
             pads: l.pads,
-            lost: l.lost,
+            reasons: reasonsOf(l.conditions),
+            lost: l.lost.map((r) => ({ ...r, sentence: reasonWords(r) })),
           })),
         ),
         supplies: climb.hookup.parts.flatMap((p) =>
@@ -53,6 +55,8 @@ export function fitJson(build: Build, ranked: Ranked[]): object {
                   part: p.id,
                   rail: p.supply.rail,
                   pads: p.supply.pads,
+                  reasons: reasonsOf(p.supply.conditions),
+                  lost: p.supply.lost.map((r) => ({ ...r, sentence: reasonWords(r) })),
                   volts: p.supply.volts,
                   typicalAmps: p.supply.unsaid ? null : p.supply.typicalAmps,
                   peakAmps: p.supply.unsaid ? null : p.supply.peakAmps,
@@ -82,4 +86,9 @@ export function fitJson(build: Build, ranked: Ranked[]): object {
       },
     })),
   };
+}
+
+/** Each condition by its code and figures, and in words. */
+function reasonsOf(conditions: Hookup['parts'][number]['links'][number]['conditions']): object[] {
+  return conditions.map(({ rung, truth, reason }) => ({ rung, truth, ...reason, sentence: reasonWords(reason) }));
 }

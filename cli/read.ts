@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { readSpec, specUnits } from '../src/core';
+import { readSpec, specUnit } from '../src/core';
 
 /** `rung read FILE [--json]`: what Rung understands of a spec sheet. */
 export function read(args: string[]): number {
@@ -22,7 +22,7 @@ export function read(args: string[]): number {
   }
   for (const r of readings)
     console.log(
-      `${r.field.padEnd(16)} ${String(r.value).padEnd(10)} ${(specUnits[r.field] ?? '').padEnd(6)} ${r.doubt.padEnd(12)} "${r.quote}"${r.why ? `  (${r.why})` : ''}`,
+      `${r.field.padEnd(16)} ${String(r.value).padEnd(10)} ${specUnit(r.field).padEnd(6)} ${r.doubt.padEnd(12)} "${r.quote}"${r.why ? `  (${r.why})` : ''}`,
     );
   console.log(`${readings.length} figures understood. Nothing is kept; what is not listed was not used.`);
   return 0;

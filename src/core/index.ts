@@ -45,17 +45,13 @@ export { numbered } from './records/part-names';
 export { kindMeant } from './intake/kind-words';
 export { readPartsList } from './intake/parts-list';
 export { readSpec } from './intake/read-spec';
-export { specUnits, type Reading } from './intake/reading';
+export { specUnit, type Reading } from './intake/reading';
 export { applyReadings } from './intake/apply-readings';
 export { withOffer, withoutOffer, withTypedOffers } from './intake/typed-offer';
 export { correctReading, readingText } from './intake/correct-reading';
-export {
-  boardFigures,
-  completenessOf,
-  railFigures,
-  type BoardFigure,
-  type Completeness,
-} from './figures/board-figures';
+export { boardFigures, type BoardFigure } from './figures/board-figures';
+export { railFigures } from './figures/rail-figures';
+export { completenessOf, type Completeness } from './figures/completeness';
 export { withTyped } from './intake/typed-figure';
 export { newOwnEsc } from './intake/new-own-esc';
 export { sides, type Side } from './records/words';
@@ -94,5 +90,6 @@ export { priceWords } from './words/price-words';
 export type { Lock } from './records/build';
 export type { Fix } from './records/fix';
 export { linkWords } from './wiring/signal-words';
+export { reasonWords } from './wiring/reason';
 export { supplyGauge } from './bill/wire-list';
 export type { NumberFigure } from './quantity/figure';

@@ -27,9 +27,7 @@ const assumedAmps = 5;
 
 /** AWG of a supply wire. Where nobody says what the part draws, it carries all that the regulator gives. */
 export function supplyGauge(hookup: Hookup, supply: WiredSupply): number {
-  const most = [...hookup.rails, ...hookup.outputs].find(
-    (r) => r.rail === supply.rail || r.rail.startsWith(`${supply.rail}:`),
-  )?.printedMa;
+  const most = [...hookup.rails, ...hookup.outputs].find((r) => r.rail === (supply.output ?? supply.rail))?.printedMa;
   let amps: number;
   if (supply.unsaid) {
     if (most) amps = most / 1000;

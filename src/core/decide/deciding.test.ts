@@ -53,6 +53,7 @@ describe('scores', () => {
   test('wishes are worth their weighted share that is met: 3 of 3 + 1 is 0.75, an open one counts both ways', () => {
     const wish = (state: 'holds' | 'strained' | 'unknown', counts: number) => ({
       rung: 10 as const,
+      code: 'wish' as const,
       state,
       about: 'w',
       sentence: '',

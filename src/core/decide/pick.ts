@@ -1,6 +1,6 @@
 import type { Build, Pick } from '../records/build';
 import type { Board } from '../records/board';
-import { completenessOf } from '../figures/board-figures';
+import { completenessOf } from '../figures/completeness';
 import { rungNames } from '../trade/rungs';
 import type { Ranked } from './rank-shelf';
 

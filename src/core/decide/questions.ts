@@ -2,7 +2,8 @@ import { evaluate } from '../evaluate/climb';
 import type { GeneralSolver } from '../solver/budget';
 import { doubtsAbout } from '../rungs/sanity';
 import { mayHaveMore } from '../circuit/all-pads';
-import { boardFigures, railFigures, type BoardFigure } from '../figures/board-figures';
+import { boardFigures, type BoardFigure } from '../figures/board-figures';
+import { railFigures } from '../figures/rail-figures';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { isUnknown, type NumberFigure } from '../quantity/figure';
@@ -29,44 +30,7 @@ export interface Question {
   wouldPick: string;
 }
 
-const measures: Record<string, { how: string; ease: 1 | 3 }> = {
-  massG: { how: 'Put it on a kitchen scale, with what you will mount.', ease: 1 },
-  lengthMm: { how: 'Measure it with a calliper.', ease: 1 },
-  widthMm: { how: 'Measure it with a calliper.', ease: 1 },
-  heightMm: { how: 'Measure from the lowest to the highest part, plugs in.', ease: 1 },
-  'mounting.patternMm': { how: 'Measure from hole centre to hole centre.', ease: 1 },
-  'mounting.screw': { how: 'Try an M3 screw: if it does not pass, it is M2.', ease: 1 },
-  processor: { how: 'Read the print on the largest chip.', ease: 1 },
-};
-const benchRail = { how: 'Load the rail with a resistor and read the volts at the pad.', ease: 3 as const };
-
-/**
- * Every value worth trying for an unknown: both ends of what is sold for numbers, every word for words. The rules are monotone in a number, so that its ends
- * decide; only the rules for figures that cannot be true are not, and for what they read (mass, ports, burst) usual values in between are tried as well.
- */
-const numberEnds: Record<string, number[]> = {
-  claimedPorts: [1, 3, 5, 8],
-  'packCells.min': [1, 14],
-  'packCells.max': [1, 14],
-  packMaxVolts: [5, 70],
-  'esc.channels': [1, 8],
-  'esc.continuousAmps': [3, 150],
-  'esc.burstAmps': [3, 25, 60, 200],
-  'esc.burstSeconds': [0, 60],
-  'currentSensor.fullScaleAmps': [5, 1000],
-  'mounting.patternMm': [10, 45],
-  lengthMm: [10, 80],
-  widthMm: [10, 80],
-  heightMm: [2, 60],
-  massG: [3, 9, 20, 40, 300],
-  storageMb: [0, 100_000],
-  'source.ratedAmps': [0.1, 8],
-  'source.outVolts': [3, 12],
-  'source.dropOutVolts': [0, 3],
-};
-const yesOrNo = new Set(['esc.drivenByOutputs', 'mounting.softIsolators', 'video.overlayChip', 'barometer']);
-
-interface Unknown extends Omit<BoardFigure, 'set'> {
+interface Unknown extends Omit<BoardFigure, 'set' | 'plausible'> {
   set: (b: Board, value: unknown) => Board;
   /** As it is now, whatever else has been set. */
   leave: (b: Board) => Board;
@@ -101,7 +65,6 @@ export function questionsFor(
       // Left open it may keep a board from being picked that any value would let through.
       const left = firstOf([...others, evaluate(build, u.leave(kindly), general)]);
       if (outcomes.every((o) => o.first === left)) continue;
-      const measure = measures[u.field] ?? (u.field.startsWith('rails') ? benchRail : null);
       found.push({
         boardId: board.id,
         boardName: board.name,
@@ -109,9 +72,9 @@ export function questionsFor(
         says: u.says,
         unit: u.unit,
         ask: `${board.maker} ${board.name}, revision ${board.revision}: ${u.ask}`,
-        measure: measure?.how ?? null,
+        measure: u.measure?.how ?? null,
         changes: other.length / outcomes.length,
-        ease: measure?.ease ?? 2,
+        ease: u.measure?.ease ?? 2,
         wouldPick: pickWords(
           outcomes,
           [...others.map((c) => ({ id: c.boardId, name: c.boardName })), { id: board.id, name: board.name }],
@@ -198,15 +161,9 @@ const priceQuestion: Unknown = {
   leave: (b) => ({ ...b, offers: [] }),
 };
 
-function valuesFor({ field, words }: BoardFigure, figure: NumberFigure): unknown[] | null {
+function valuesFor({ plausible }: BoardFigure, figure: NumberFigure): unknown[] | null {
   if ('low' in figure) return [figure.low, figure.high];
-  if (!isUnknown(figure)) return null;
-  if (field === 'mounting.patternMm') return [16, 20, 25.5, 30.5];
-  const ends = numberEnds[field] ?? numberEnds[field.replace(/^rails\[\d+\]\./, '')];
-  if (words) return [...words];
-  if (ends) return [...ends];
-  if (yesOrNo.has(field)) return [true, false];
-  return null;
+  return isUnknown(figure) && plausible ? [...plausible] : null;
 }
 
 function pickWords(

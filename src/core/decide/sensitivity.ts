@@ -1,6 +1,7 @@
 import { centsOf } from '../quantity/money';
 import { evaluate } from '../evaluate/climb';
 import { boardFigures } from '../figures/board-figures';
+import { railFigures } from '../figures/rail-figures';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import type { GeneralSolver } from '../solver/budget';
@@ -23,6 +24,8 @@ interface Dial {
   says: string;
   unit: string;
   now: number;
+  /** Comes in whole numbers: it tips at the next of them. */
+  whole: boolean;
   set: (b: Board, value: number) => Board;
 }
 
@@ -52,7 +55,7 @@ export function tippingPoints(
           }
         }
         let at: number;
-        if (counted.has(dial.field)) {
+        if (dial.whole) {
           if (direction === 'below') at = Math.ceil(tips);
           else at = Math.floor(tips);
         } else at = Number(tips.toPrecision(3));
@@ -72,48 +75,18 @@ export function tippingPoints(
     .sort((a, b) => distance(a) - distance(b));
 }
 
-/** What comes in whole numbers tips at the next of them. */
-const counted = new Set(['packCells.min', 'packCells.max', 'esc.channels', 'claimedPorts']);
-
 function distance(t: Tipping): number {
   return Math.abs(t.at - t.now) / Math.max(1e-9, t.now);
 }
 
 function dialsOf(board: Board): Dial[] {
-  const single = boardFigures.flatMap((f): Dial[] => {
+  const amps = railFigures(board).filter((f) => f.logged && f.unit === 'A');
+  const single = [...boardFigures, ...amps].flatMap((f): Dial[] => {
     const figure = f.get(board);
-    // Hole patterns go by steps, not by more or less.
-    if (!figure || !('value' in figure) || typeof figure.value !== 'number' || f.field === 'mounting.patternMm')
-      return [];
-    return [
-      {
-        field: f.field,
-        says: f.says,
-        unit: f.unit,
-        now: figure.value,
-        set: (b, value) => f.set(b, { ...figure, value } as never),
-      },
-    ];
-  });
-  const rails = board.rails.flatMap((rail, i): Dial[] => {
-    if (rail.source.kind !== 'regulator' || !('value' in rail.source.ratedAmps)) return [];
-    const amps = rail.source.ratedAmps;
-    return [
-      {
-        field: `rails[${i}].source.ratedAmps`,
-        says: `${rail.label}, amps`,
-        unit: 'A',
-        now: amps.value,
-        set: (b, value) => ({
-          ...b,
-          rails: b.rails.map((r) =>
-            r.id === rail.id && r.source.kind === 'regulator'
-              ? { ...r, source: { ...r.source, ratedAmps: { ...amps, value } } }
-              : r,
-          ),
-        }),
-      },
-    ];
+    // What goes by the steps of what is made does not go by more or less.
+    if (!figure || !('value' in figure) || typeof figure.value !== 'number' || f.steps === 'made') return [];
+    const set = (b: Board, value: number) => f.set(b, { ...figure, value } as never);
+    return [{ field: f.field, says: f.says, unit: f.unit, now: figure.value, whole: f.steps === 'whole', set }];
   });
   const offer = [...board.offers].sort((a, b) => a.cents + a.shippingCents - b.cents - b.shippingCents)[0];
   const price: Dial[] = offer
@@ -123,9 +96,10 @@ function dialsOf(board: Board): Dial[] {
           says: 'Landed price',
           unit: '€',
           now: (offer.cents + offer.shippingCents) / 100,
+          whole: false,
           set: (b, value) => ({ ...b, offers: [{ ...offer, cents: centsOf(value), shippingCents: 0 }] }),
         },
       ]
     : [];
-  return [...single, ...rails, ...price];
+  return [...single, ...price];
 }

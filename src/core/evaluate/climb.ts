@@ -134,6 +134,7 @@ function setAsideWiring(build: Build): Wiring {
   const finding: Finding = {
     rung: 4,
     state: 'unknown',
+    code: 'set aside',
     about: 'Set aside',
     sentence: `The wiring was not worked out within the ${usualSteps.toLocaleString('en')} steps of one climb: nothing is said about rungs 4 to 7.`,
     grounds: [],
@@ -229,7 +230,14 @@ function worstFirst(findings: Finding[]): Finding[] {
 
 /** The climb of a board that made the climb itself fail: nothing is known of it but why. */
 export function notClimbed(build: Build, board: Board, why: string): Climb {
-  const finding: Finding = { rung: 1, state: 'unknown', about: 'Set aside', sentence: why, grounds: [] };
+  const finding: Finding = {
+    rung: 1,
+    state: 'unknown',
+    code: 'set aside',
+    about: 'Set aside',
+    sentence: why,
+    grounds: [],
+  };
   return {
     boardId: board.id,
     boardName: board.name,

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { evaluate, type Climb } from './climb';
-import { boardFigures, railFigures, type BoardFigure } from '../figures/board-figures';
+import { boardFigures, type BoardFigure } from '../figures/board-figures';
+import { railFigures } from '../figures/rail-figures';
 import type { Board } from '../records/board';
 import { buildSchema, type Build } from '../records/build';
 import { readFile } from '../records/file';

@@ -1,7 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { makeBoard, regulator, says, unknown } from '../tests/make';
 import { figureWords } from '../quantity/figure';
-import { boardFigures, completenessOf, railFigures } from './board-figures';
+import { boardFigures } from './board-figures';
+import { railFigures } from './rail-figures';
+import { completenessOf } from './completeness';
 
 describe('the figures of a board', () => {
   const board = makeBoard({

@@ -1,212 +1,296 @@
+import { type AnyFigure } from '../quantity/figure';
 import { gyroNoises, motorLines, screwSchema, type Board } from '../records/board';
-import { processorFamilies } from '../trade/processor';
 import { unknownEsc } from '../records/new-board';
-import { isUnknown, originOf, type AnyFigure, type NumberFigure, type Origin } from '../quantity/figure';
+import { processorFamilies } from '../trade/processor';
+import type { SpecField } from './spec-field';
 
-/** A figure of a board by name: how to find it, how to put another in its place, and what to ask a seller who does not state it. */
+/** All that is known of one figure of a board, in one place: how to find and set it, what to call and ask, what it may be, how to find it out. */
 export interface BoardFigure {
+  /** Its path in the file, and its key everywhere. */
   field: string;
   says: string;
+  /** Follows the number; empty for words, counts, and yes or no. */
   unit: string;
+  /** What to ask a seller who does not state it. */
   ask: string;
   /** The words it may have, where it is no number and no yes or no. */
   words?: readonly string[];
+  /**
+   * What is worth trying while nobody says it. Numbers: both ends of what is sold, since the rules are monotone in them; usual values in between where a rule against
+   * figures that cannot be true reads it. Words and yes or no: all of them. Left out where it is never asked.
+   */
+  plausible?: readonly (number | string | boolean)[];
+  /** Comes in whole numbers, or (pattern) in the steps of what is made. */
+  steps?: 'whole' | 'made';
+  /** How to find it out at home: 1 read or weigh, 3 wants a bench. */
+  measure?: { how: string; ease: 1 | 3 };
+  /** A reading of the logbook may be of it. */
+  logged?: boolean;
+  /** What the reader of spec sheets calls it. */
+  spec?: SpecField;
   get: (b: Board) => AnyFigure | undefined;
   set: (b: Board, f: never) => Board;
 }
 
-function figure(
-  field: string,
-  says: string,
-  unit: string,
-  ask: string,
-  get: BoardFigure['get'],
-  set: (b: Board, f: never) => Board,
-): BoardFigure {
-  return { field, says, unit, ask, get, set };
-}
+const yesOrNo = [true, false];
+const calliper = { how: 'Measure it with a calliper.', ease: 1 as const };
 
-const oneOf = (words: readonly string[], f: BoardFigure): BoardFigure => ({ ...f, words });
-const top = <K extends keyof Board>(key: K, says: string, unit: string, ask: string): BoardFigure =>
-  figure(
-    key,
-    says,
-    unit,
-    ask,
-    (b) => b[key] as AnyFigure,
-    (b, f) => ({ ...b, [key]: f }),
-  );
+const top = <K extends keyof Board>(key: K): Pick<BoardFigure, 'field' | 'get' | 'set'> => ({
+  field: key,
+  get: (b) => b[key] as AnyFigure,
+  set: (b, f) => ({ ...b, [key]: f }),
+});
 const inEsc = (
   key: 'channels' | 'continuousAmps' | 'burstAmps' | 'burstSeconds',
-  says: string,
-  unit: string,
-  ask: string,
-): BoardFigure =>
-  figure(
-    `esc.${key}`,
-    says,
-    unit,
-    ask,
-    (b) => b.esc?.[key],
-    (b, f) => ({ ...b, esc: { ...(b.esc ?? unknownEsc), [key]: f } }),
-  );
+): Pick<BoardFigure, 'field' | 'get' | 'set'> => ({
+  field: `esc.${key}`,
+  get: (b) => b.esc?.[key],
+  set: (b, f) => ({ ...b, esc: { ...(b.esc ?? unknownEsc), [key]: f } }),
+});
+const inMounting = (key: 'patternMm' | 'screw' | 'softIsolators'): Pick<BoardFigure, 'field' | 'get' | 'set'> => ({
+  field: `mounting.${key}`,
+  get: (b) => b.mounting[key],
+  set: (b, f) => ({ ...b, mounting: { ...b.mounting, [key]: f } }),
+});
+const inCells = (key: 'min' | 'max'): Pick<BoardFigure, 'field' | 'get' | 'set'> => ({
+  field: `packCells.${key}`,
+  get: (b) => b.packCells[key],
+  set: (b, f) => ({ ...b, packCells: { ...b.packCells, [key]: f } }),
+});
 
 /** Every single figure of a board, in the order in which a buyer meets them. Ports, pads and rails have places of their own. */
 export const boardFigures: readonly BoardFigure[] = [
-  top(
-    'allPads',
-    'All pads are drawn',
-    '',
-    'Which pads are there besides those drawn (a picture of both sides says it)?',
-  ),
-  oneOf(processorFamilies, top('processor', 'Processor family', '', 'Which processor is on the board?')),
-  top(
-    'claimedPorts',
-    'Serial ports, as the shop counts them',
-    '',
-    'How many serial ports are brought out, and which of them are taken?',
-  ),
-  figure(
-    'packCells.min',
-    'Fewest cells',
-    'cells',
-    'From how many cells does it start?',
-    (b) => b.packCells.min,
-    (b, f) => ({ ...b, packCells: { ...b.packCells, min: f } }),
-  ),
-  figure(
-    'packCells.max',
-    'Most cells',
-    'cells',
-    'How many cells does it survive?',
-    (b) => b.packCells.max,
-    (b, f) => ({ ...b, packCells: { ...b.packCells, max: f } }),
-  ),
-  top('packMaxVolts', 'Most volts at the pack pads', 'V', 'What is the absolute limit at the pack pads in volts?'),
-  inEsc('channels', 'ESC channels', '', 'How many motors does the ESC drive?'),
-  inEsc('continuousAmps', 'Continuous amps a channel', 'A', 'How many amps does a channel carry without end?'),
-  inEsc('burstAmps', 'Burst amps a channel', 'A', 'How many amps for a burst?'),
-  inEsc('burstSeconds', 'Burst seconds', 's', 'For how many seconds is the burst rating meant?'),
-  figure(
-    'esc.drivenByOutputs',
-    'Motor pads drive the ESC',
-    '',
-    'Do the motor outputs on pads drive the ESC on the board, or has it lines of its own?',
+  {
+    ...top('allPads'),
+    says: 'All pads are drawn',
+    unit: '',
+    ask: 'Which pads are there besides those drawn (a picture of both sides says it)?',
+  },
+  {
+    ...top('processor'),
+    says: 'Processor family',
+    unit: '',
+    ask: 'Which processor is on the board?',
+    words: processorFamilies,
+    plausible: processorFamilies,
+    measure: { how: 'Read the print on the largest chip.', ease: 1 },
+    spec: 'processor',
+  },
+  {
+    ...top('claimedPorts'),
+    says: 'Serial ports, as the shop counts them',
+    unit: '',
+    ask: 'How many serial ports are brought out, and which of them are taken?',
+    plausible: [1, 3, 5, 8],
+    steps: 'whole',
+    spec: 'claimedPorts',
+  },
+  {
+    ...inCells('min'),
+    says: 'Fewest cells',
+    unit: 'cells',
+    ask: 'From how many cells does it start?',
+    plausible: [1, 14],
+    steps: 'whole',
+    logged: true,
+    spec: 'cellsMin',
+  },
+  {
+    ...inCells('max'),
+    says: 'Most cells',
+    unit: 'cells',
+    ask: 'How many cells does it survive?',
+    plausible: [1, 14],
+    steps: 'whole',
+    logged: true,
+    spec: 'cellsMax',
+  },
+  {
+    ...top('packMaxVolts'),
+    says: 'Most volts at the pack pads',
+    unit: 'V',
+    ask: 'What is the absolute limit at the pack pads in volts?',
+    plausible: [5, 70],
+    logged: true,
+    spec: 'packMaxVolts',
+  },
+  {
+    ...inEsc('channels'),
+    says: 'ESC channels',
+    unit: '',
+    ask: 'How many motors does the ESC drive?',
+    plausible: [1, 8],
+    steps: 'whole',
+  },
+  {
+    ...inEsc('continuousAmps'),
+    says: 'Continuous amps a channel',
+    unit: 'A',
+    ask: 'How many amps does a channel carry without end?',
+    plausible: [3, 150],
+    logged: true,
+    spec: 'continuousAmps',
+  },
+  {
+    ...inEsc('burstAmps'),
+    says: 'Burst amps a channel',
+    unit: 'A',
+    ask: 'How many amps for a burst?',
+    plausible: [3, 25, 60, 200],
+    logged: true,
+    spec: 'burstAmps',
+  },
+  {
+    ...inEsc('burstSeconds'),
+    says: 'Burst seconds',
+    unit: 's',
+    ask: 'For how many seconds is the burst rating meant?',
+    plausible: [0, 60],
+    logged: true,
+    spec: 'burstSeconds',
+  },
+  {
+    field: 'esc.drivenByOutputs',
+    says: 'Motor pads drive the ESC',
+    unit: '',
+    ask: 'Do the motor outputs on pads drive the ESC on the board, or has it lines of its own?',
+    plausible: yesOrNo,
     // A stack's harness carries them; without motor pads there is nothing to ask.
-    (b) =>
+    get: (b) =>
       b.esc && b.kind !== 'stack' && b.outputs.some((o) => o.can.includes('motor'))
         ? (b.esc.drivenByOutputs ?? { unknown: true })
         : b.esc?.drivenByOutputs,
-    (b, f) => ({ ...b, esc: { ...(b.esc ?? unknownEsc), drivenByOutputs: f } }),
-  ),
-  oneOf(
-    motorLines,
-    figure(
-      'motorLine',
-      'What runs on the motor wires',
-      '',
-      'Which signal do the ESCs take on the motor wires, and does it report back?',
-      (b) => (b.esc ? (b.motorLine ?? { unknown: true }) : b.motorLine),
-      (b, f) => ({ ...b, motorLine: f }),
-    ),
-  ),
-  figure(
-    'currentSensor.fullScaleAmps',
-    'Sensor full scale',
-    'A',
-    'Up to how many amps does the current sensor read?',
-    (b) => b.currentSensor?.fullScaleAmps,
-    (b, f) => ({ ...b, currentSensor: { ...b.currentSensor, fullScaleAmps: f } }),
-  ),
-  figure(
-    'mounting.patternMm',
-    'Hole pattern',
-    'mm',
-    'What is the distance between the holes?',
-    (b) => b.mounting.patternMm,
-    (b, f) => ({ ...b, mounting: { ...b.mounting, patternMm: f } }),
-  ),
-  oneOf(
-    screwSchema.options,
-    figure(
-      'mounting.screw',
-      'Screw',
-      '',
-      'Which screws do the holes take?',
-      (b) => b.mounting.screw,
-      (b, f) => ({ ...b, mounting: { ...b.mounting, screw: f } }),
-    ),
-  ),
-  figure(
-    'mounting.softIsolators',
-    'Soft isolators',
-    '',
-    'Are soft isolators delivered?',
-    (b) => b.mounting.softIsolators,
-    (b, f) => ({ ...b, mounting: { ...b.mounting, softIsolators: f } }),
-  ),
-  top('lengthMm', 'Length', 'mm', 'How long is it?'),
-  top('widthMm', 'Width', 'mm', 'How wide is it?'),
-  top('heightMm', 'Height', 'mm', 'How high does it build, plugs included?'),
-  top('massG', 'Mass', 'g', 'What does it weigh, and with what?'),
-  figure(
-    'video.overlayChip',
-    'Overlay chip',
-    '',
-    'Is there an overlay chip on board?',
-    (b) => b.video?.overlayChip,
-    (b, f) => ({ ...b, video: { ...(b.video ?? { cameraIns: [] }), overlayChip: f } }),
-  ),
-  top('barometer', 'Barometer', '', 'Is there a barometer?'),
-  top('storageMb', 'Storage', 'MB', 'How much can it log?'),
-  oneOf(gyroNoises, top('gyroNoise', 'Gyro noise', '', 'Which gyro is on board?')),
+    set: (b, f) => ({ ...b, esc: { ...(b.esc ?? unknownEsc), drivenByOutputs: f } }),
+  },
+  {
+    field: 'motorLine',
+    says: 'What runs on the motor wires',
+    unit: '',
+    ask: 'Which signal do the ESCs take on the motor wires, and does it report back?',
+    words: motorLines,
+    plausible: motorLines,
+    get: (b) => (b.esc ? (b.motorLine ?? { unknown: true }) : b.motorLine),
+    set: (b, f) => ({ ...b, motorLine: f }),
+  },
+  {
+    field: 'currentSensor.fullScaleAmps',
+    says: 'Sensor full scale',
+    unit: 'A',
+    ask: 'Up to how many amps does the current sensor read?',
+    plausible: [5, 1000],
+    logged: true,
+    spec: 'sensorAmps',
+    get: (b) => b.currentSensor?.fullScaleAmps,
+    set: (b, f) => ({ ...b, currentSensor: { ...b.currentSensor, fullScaleAmps: f } }),
+  },
+  {
+    ...inMounting('patternMm'),
+    says: 'Hole pattern',
+    unit: 'mm',
+    ask: 'What is the distance between the holes?',
+    plausible: [16, 20, 25.5, 30.5],
+    steps: 'made',
+    measure: { how: 'Measure from hole centre to hole centre.', ease: 1 },
+    logged: true,
+    spec: 'patternMm',
+  },
+  {
+    ...inMounting('screw'),
+    says: 'Screw',
+    unit: '',
+    ask: 'Which screws do the holes take?',
+    words: screwSchema.options,
+    plausible: screwSchema.options,
+    measure: { how: 'Try an M3 screw: if it does not pass, it is M2.', ease: 1 },
+    spec: 'screw',
+  },
+  {
+    ...inMounting('softIsolators'),
+    says: 'Soft isolators',
+    unit: '',
+    ask: 'Are soft isolators delivered?',
+    plausible: yesOrNo,
+  },
+  {
+    ...top('lengthMm'),
+    says: 'Length',
+    unit: 'mm',
+    ask: 'How long is it?',
+    plausible: [10, 80],
+    measure: calliper,
+    logged: true,
+    spec: 'lengthMm',
+  },
+  {
+    ...top('widthMm'),
+    says: 'Width',
+    unit: 'mm',
+    ask: 'How wide is it?',
+    plausible: [10, 80],
+    measure: calliper,
+    logged: true,
+    spec: 'widthMm',
+  },
+  {
+    ...top('heightMm'),
+    says: 'Height',
+    unit: 'mm',
+    ask: 'How high does it build, plugs included?',
+    plausible: [2, 60],
+    measure: { how: 'Measure from the lowest to the highest part, plugs in.', ease: 1 },
+    logged: true,
+    spec: 'heightMm',
+  },
+  {
+    ...top('massG'),
+    says: 'Mass',
+    unit: 'g',
+    ask: 'What does it weigh, and with what?',
+    plausible: [3, 9, 20, 40, 300],
+    measure: { how: 'Put it on a kitchen scale, with what you will mount.', ease: 1 },
+    logged: true,
+    spec: 'massG',
+  },
+  {
+    field: 'video.overlayChip',
+    says: 'Overlay chip',
+    unit: '',
+    ask: 'Is there an overlay chip on board?',
+    plausible: yesOrNo,
+    spec: 'overlayChip',
+    get: (b) => b.video?.overlayChip,
+    set: (b, f) => ({ ...b, video: { ...(b.video ?? { cameraIns: [] }), overlayChip: f } }),
+  },
+  {
+    ...top('barometer'),
+    says: 'Barometer',
+    unit: '',
+    ask: 'Is there a barometer?',
+    plausible: yesOrNo,
+    spec: 'barometer',
+  },
+  {
+    ...top('storageMb'),
+    says: 'Storage',
+    unit: 'MB',
+    ask: 'How much can it log?',
+    plausible: [0, 100_000],
+    logged: true,
+    spec: 'storageMb',
+  },
+  {
+    ...top('gyroNoise'),
+    says: 'Gyro noise',
+    unit: '',
+    ask: 'Which gyro is on board?',
+    words: gyroNoises,
+    plausible: gyroNoises,
+  },
 ];
 
-/** The figures of a board's regulators, rail by rail. */
-export function railFigures(board: Board): BoardFigure[] {
-  return board.rails.flatMap(({ source, label }, i) => {
-    if (source.kind !== 'regulator') return [];
-    const of = (key: 'outVolts' | 'ratedAmps' | 'dropOutVolts', says: string, unit: string, ask: string) =>
-      figure(
-        `rails[${i}].source.${key}`,
-        `${label}, ${says}`,
-        unit,
-        ask,
-        (b) => (b.rails[i]!.source as typeof source)[key],
-        (b, f) => ({
-          ...b,
-          rails: b.rails.map((r, n) => (n === i ? { ...r, source: { ...(r.source as typeof source), [key]: f } } : r)),
-        }),
-      );
-    return [
-      of('outVolts', 'volts', 'V', `What does ${label} give in volts?`),
-      of('ratedAmps', 'amps', 'A', `How many amps does ${label} give without end?`),
-      of('dropOutVolts', 'drop-out', 'V', `How far above its output must the input of ${label} stay?`),
-    ];
-  });
-}
-
-export interface Completeness {
-  known: number;
-  total: number;
-  missing: { field: string; says: string; ask: string }[];
-  origins: Partial<Record<Origin | 'unknown', number>>;
-}
-
-/** How many of a board's figures are known, whose word they are, and what is still to find out. What a board does not have (an ESC) is not missed. */
-export function completenessOf(board: Board): Completeness {
-  const found: Completeness = { known: 0, total: 0, missing: [], origins: {} };
-  const count = (f: AnyFigure, field: string, says: string, ask: string) => {
-    found.total += 1;
-    const origin = originOf(f as NumberFigure);
-    found.origins[origin] = (found.origins[origin] ?? 0) + 1;
-    if (isUnknown(f)) found.missing.push({ field, says, ask });
-    else found.known += 1;
-  };
-  for (const { field, says, ask, get } of boardFigures) {
-    const f = get(board);
-    if (f) count(f, field, says, ask);
-  }
-  for (const { field, says, ask, get } of railFigures(board)) count(get(board)!, field, says, ask);
+/** The figure that the reader of spec sheets calls so. Throws where a sheet's field is no single figure (regulators, say). */
+export function figureOfSpec(field: SpecField): BoardFigure {
+  const found = boardFigures.find((f) => f.spec === field);
+  if (!found) throw new Error(`no single figure of a board is called "${field}" on a spec sheet`);
   return found;
 }

@@ -1,3 +1,4 @@
+import { turnsInside } from '../wiring/reason';
 import type { Climb } from '../evaluate/climb';
 import { currentIsSensed } from '../rungs/current-sensing';
 import { num } from '../rungs/finding';
@@ -197,7 +198,7 @@ export function portSettings(climb: Climb): PortSetting[] {
       if (l.link.kind !== 'serial') return [];
       const protocol = protocols[l.link.protocol];
       const soft = l.pads.some((x) => x.does === 'soft serial');
-      const native = l.conditions.some((c) => c.why.includes('turns'));
+      const native = turnsInside(l.conditions.map((c) => c.reason));
       const sense = l.link.sense ?? protocol.sense;
       let senseWords: string;
       if (sense === 'plain') senseWords = 'plain';

@@ -2,6 +2,7 @@ import { csvLines } from '../records/csv-lines';
 import type { Board } from '../records/board';
 import type { Entry } from '../records/build';
 import { boardFigures } from '../figures/board-figures';
+import { railFigures } from '../figures/rail-figures';
 import { figureWords } from '../quantity/figure';
 
 /** The voltage scale that makes the board show what the meter reads: stated scale x true volts / shown volts. */
@@ -59,18 +60,9 @@ export function withReading(board: Board, entry: Entry): Board | null {
 
 /** The figures of a board that a reading can be of. */
 export function measurable(board: Board): { field: string; says: string; unit: string }[] {
-  const single = boardFigures
-    .filter((f) => f.unit !== '' && f.get(board))
+  return [...boardFigures, ...railFigures(board)]
+    .filter((f) => f.logged && f.get(board))
     .map(({ field, says, unit }) => ({ field, says, unit }));
-  const rails = board.rails.flatMap((r, i) =>
-    r.source.kind === 'regulator'
-      ? [
-          { field: `rails[${i}].source.ratedAmps`, says: `${r.label}, amps`, unit: 'A' },
-          { field: `rails[${i}].source.outVolts`, says: `${r.label}, volts`, unit: 'V' },
-        ]
-      : [],
-  );
-  return [...single, ...rails];
 }
 
 export function logCsv(log: readonly Entry[]): string {

@@ -1,39 +1,13 @@
 import type { Board } from '../records/board';
 import { figureWords, type Origin } from '../quantity/figure';
-import { boardFigures, type BoardFigure } from '../figures/board-figures';
+import { figureOfSpec } from '../figures/board-figures';
 import { addGroup } from '../records/new-board';
-import type { Reading, SpecField } from './reading';
+import type { Reading } from './reading';
 
 /** Whose word it is and when it was read. */
 export interface Said {
   origin: Origin;
   seen: string;
-}
-
-const fieldOf: Partial<Record<SpecField, string>> = {
-  processor: 'processor',
-  claimedPorts: 'claimedPorts',
-  cellsMin: 'packCells.min',
-  cellsMax: 'packCells.max',
-  packMaxVolts: 'packMaxVolts',
-  continuousAmps: 'esc.continuousAmps',
-  burstAmps: 'esc.burstAmps',
-  burstSeconds: 'esc.burstSeconds',
-  sensorAmps: 'currentSensor.fullScaleAmps',
-  patternMm: 'mounting.patternMm',
-  screw: 'mounting.screw',
-  lengthMm: 'lengthMm',
-  widthMm: 'widthMm',
-  heightMm: 'heightMm',
-  massG: 'massG',
-  barometer: 'barometer',
-  overlayChip: 'video.overlayChip',
-  storageMb: 'storageMb',
-};
-
-/** The figure of a board that a field of a sheet goes to. */
-export function figureFor(field: SpecField): BoardFigure {
-  return boardFigures.find((f) => f.field === fieldOf[field])!;
 }
 
 /** The board with the confirmed readings in place, each with its quote, and what stood there before in the history. */
@@ -79,7 +53,7 @@ function applyOne(board: Board, r: Reading, said: Said): Board {
       return noted(base, `${rail.label}, amps`, before, `${amps} A`, r, said, { rails });
     }
     default: {
-      const figure = figureFor(r.field);
+      const figure = figureOfSpec(r.field);
       const made = { value: r.value, ...words };
       const placed = figure.set(board, made as never);
       const done = noted(

@@ -1,6 +1,7 @@
 import { boardSchema, type Board } from '../records/board';
 import { figureWords, type AnyFigure } from '../quantity/figure';
-import { applyReadings, figureFor } from './apply-readings';
+import { applyReadings } from './apply-readings';
+import { figureOfSpec } from '../figures/board-figures';
 import { valueFromText } from './figure-text';
 import type { Reading } from './reading';
 
@@ -32,7 +33,7 @@ function typedValue({ field }: Reading, typed: string): Reading['value'] | null 
     case 'takenPort':
       return /^\d{1,2}$/.test(typed) ? Number(typed) : null;
     default: {
-      const found = valueFromText(typed, figureFor(field).words ?? []);
+      const found = valueFromText(typed, figureOfSpec(field).words ?? []);
       return found && 'value' in found ? found.value : null;
     }
   }

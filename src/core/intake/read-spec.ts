@@ -1,6 +1,7 @@
 import { gramsPerOunce, mmPerInch } from '../trade/mass';
 import { numberOf, plain } from './plain';
-import type { Reading, SpecField } from './reading';
+import type { Reading } from './reading';
+import type { SpecField } from '../figures/spec-field';
 
 type Found = { field: SpecField; value: Reading['value']; doubt?: 'likely'; why?: string };
 

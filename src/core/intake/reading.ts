@@ -1,45 +1,10 @@
-/** What a spec sheet can say of a board. Volts, amps, millimetres, grams, megabytes, seconds; regulators as "volts@amps". */
-export const specFields = [
-  'processor',
-  'claimedPorts',
-  'takenPort',
-  'cellsMin',
-  'cellsMax',
-  'packMaxVolts',
-  'continuousAmps',
-  'burstAmps',
-  'burstSeconds',
-  'sensorAmps',
-  'patternMm',
-  'screw',
-  'lengthMm',
-  'widthMm',
-  'heightMm',
-  'massG',
-  'massIncludes',
-  'regulators',
-  'barometer',
-  'overlayChip',
-  'storageMb',
-  'usbPlug',
-] as const;
-export type SpecField = (typeof specFields)[number];
+import { boardFigures } from '../figures/board-figures';
+import type { SpecField } from '../figures/spec-field';
 
-export const specUnits: Partial<Record<SpecField, string>> = {
-  packMaxVolts: 'V',
-  continuousAmps: 'A',
-  burstAmps: 'A',
-  burstSeconds: 's',
-  sensorAmps: 'A',
-  patternMm: 'mm',
-  lengthMm: 'mm',
-  widthMm: 'mm',
-  heightMm: 'mm',
-  massG: 'g',
-  storageMb: 'MB',
-  cellsMin: 'cells',
-  cellsMax: 'cells',
-};
+/** The unit of what a spec sheet says; empty for words, counts, and yes or no. */
+export function specUnit(field: SpecField): string {
+  return boardFigures.find((f) => f.spec === field)?.unit ?? '';
+}
 
 /** One figure understood in a text: where it stands, what it means, and how sure the reader is. */
 export interface Reading {

@@ -1,7 +1,8 @@
 import { boardSchema, type Board } from '../records/board';
 import { figureWords, type Origin } from '../quantity/figure';
 import { valueFromText } from './figure-text';
-import { boardFigures, railFigures, type BoardFigure } from '../figures/board-figures';
+import { boardFigures, type BoardFigure } from '../figures/board-figures';
+import { railFigures } from '../figures/rail-figures';
 import { withPrice } from './typed-offer';
 
 /** A board's figures and those of its regulators by name. */

@@ -24,6 +24,7 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
     return {
       rung: 10,
       state,
+      code: 'wish',
       about,
       sentence,
       grounds,

@@ -29,6 +29,7 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
       {
         rung: 9,
         state: 'unknown',
+        code: 'price',
         about: 'Price',
         sentence: 'Nobody offers this board, so its price is unknown.',
         given: money(budget),
@@ -55,6 +56,7 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
     {
       rung: 9,
       state: stateWithin(truth, margin, comfort.cost),
+      code: 'price',
       about: 'Price',
       sentence: `${truth === 'yes' ? `${money(budget - sum)} below` : `${money(sum - budget)} over`} the budget of ${money(budget)}: ${home}${sent}, ${money(sum)} together.`,
       needed: money(sum),

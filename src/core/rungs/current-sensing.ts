@@ -33,7 +33,7 @@ export function currentIsSensed(build: Build, board: Board): boolean {
 }
 
 function lost(sentence: string): Finding {
-  return { rung: 3, state: 'strained', about: 'Current sensing', sentence, grounds: [] };
+  return { rung: 3, state: 'strained', code: 'current sensing', about: 'Current sensing', sentence, grounds: [] };
 }
 
 /** An all-in-one's own shunt senses a separate ESC only if the ESC's current runs through it, within what trace and pads carry. */
@@ -56,6 +56,7 @@ function shunt(build: Build, sensor: Sensor): Finding {
   return {
     rung: 3,
     state,
+    code: 'current sensing',
     about: 'Current sensing',
     sentence: `To be sensed, ${num(total, 0)} A must run through the board's shunt and back on an equal ground wire; ${says}${truth === 'no' ? ', so go straight to the ESC and lose sensing' : ''}${heat === null ? '' : `; the shunt burns ${num(heat)} W at that`}.`,
     needed: `${num(total, 0)} A`,
@@ -72,6 +73,7 @@ function range(build: Build, sensor: Sensor): Finding {
   return {
     rung: 3,
     state: truth === 'no' ? 'strained' : stateOf(truth),
+    code: 'current sensor',
     about: 'Current sensor',
     sentence: `All motors together peak at ${num(total, 0)} A; ${isKnown(figure) ? `the sensor reads up to ${num(interval(figure).low, 0)} A${truth === 'no' ? ', so it under-reads at full throttle' : ''}` : 'nobody says how far the sensor reads'}.`,
     needed: `${num(total, 0)} A`,

@@ -44,6 +44,7 @@ export function checkDesk(build: Build, hookup: Hookup): Finding[] {
     {
       rung: 7,
       state: 'strained',
+      code: 'usb on the desk',
       about: 'USB on the desk',
       sentence: `On the desk all that is alive on USB would draw ${num(all, 2)} A of its ${num(usbAmps, 1)} A: keep dark or unplugged what need not live on it (${list(said)}).`,
       needed: `${num(all, 2)} A`,

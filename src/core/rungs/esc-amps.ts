@@ -21,6 +21,7 @@ function channels(build: Build, esc: EscFigures, whose: string, fix?: string): F
   return {
     rung: 3,
     state: stateOf(truth),
+    code: 'esc channels',
     about: 'ESC channels',
     sentence: `${counted(build.motors.count, 'motor')} ${build.motors.count === 1 ? 'needs a channel' : 'need a channel each'}; ${isKnown(figure) ? `${whose} has ${num(interval(figure).low, 0)}` : `nobody says how many ${whose} has`}.`,
     needed: counted(build.motors.count, 'channel'),
@@ -42,6 +43,7 @@ function cruise(build: Build, esc: EscFigures): Finding {
   return {
     rung: 3,
     state,
+    code: 'cruise current',
     about: 'Cruise current',
     sentence: isKnown(figure)
       ? `Each motor cruises at ${num(build.motors.cruiseAmps)} A; a channel carries ${num(usable.low)} A${derated} without end${onlySpare(state, margin)}.`
@@ -79,6 +81,7 @@ function peak(build: Build, { continuousAmps, burstAmps, burstSeconds }: EscFigu
   return {
     rung: 3,
     state,
+    code: 'full throttle',
     about: 'Full throttle',
     sentence: `Full throttle draws ${num(peakAmps)} A a motor for up to ${num(peakSeconds, 0)} s; a channel gives ${words}${onlySpare(state, margin)}.${ignored}`,
     needed: `${num(peakAmps)} A for ${num(peakSeconds, 0)} s`,

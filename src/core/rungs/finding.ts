@@ -7,9 +7,60 @@ export type RungNumber = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10;
 
 export type RungState = 'holds' | 'strained' | 'unknown' | 'breaks';
 
+/** What a finding is about, in the words of the trade; it stays the same however its sentence is worded. */
+export const findingCodes = [
+  'unknown figures',
+  'nothing new',
+  'left out',
+  'cannot be wired',
+  'esc channels',
+  'cruise current',
+  'full throttle',
+  'motors',
+  'motor pads',
+  'capacitor',
+  'pack leads',
+  'mounting',
+  'outline',
+  'height',
+  'usb reach',
+  'button reach',
+  'cables',
+  'underside',
+  'current sensing',
+  'current sensor',
+  'take-off mass',
+  'usb on the desk',
+  'esc on the board',
+  'motor outputs',
+  'esc cells',
+  'esc harness',
+  'a figure in doubt',
+  'serial ports',
+  'wired another way',
+  'link',
+  'signal',
+  'supply',
+  'load reason',
+  'bridge to set',
+  'rail load',
+  'full pack',
+  'empty pack',
+  'plug pin',
+  'wire too thin',
+  'wire loses volts',
+  'price',
+  'long chain',
+  'light draw',
+  'wish',
+  'set aside',
+] as const;
+export type FindingCode = (typeof findingCodes)[number];
+
 export interface Finding {
   rung: RungNumber;
   state: RungState;
+  code: FindingCode;
   /** The part, pad or limit it is about. */
   about: string;
   /** One sentence with the figures in it. */

@@ -27,6 +27,7 @@ function mounting(build: Build, board: Board): Finding {
   const given = `${isUnknown(patternMm) ? 'unknown pattern' : ground('Hole pattern', patternMm, 'mm').figure} ${isUnknown(screw) ? 'unknown screw' : screw.value}`;
   const base = {
     rung: 1 as const,
+    code: 'mounting' as const,
     about: 'Mounting',
     needed: offered,
     given,
@@ -106,6 +107,7 @@ function outline(build: Build, board: Board): Finding {
   return {
     rung: 1,
     state,
+    code: 'outline',
     about: 'Outline',
     sentence: `The bay is ${num(bayLengthMm)} x ${num(bayWidthMm)} mm, the board ${size}: ${why}`,
     needed: size,
@@ -148,6 +150,7 @@ function height(build: Build, board: Board): Finding {
   return {
     rung: 1,
     state,
+    code: 'height',
     about: 'Height',
     sentence: `The bay is ${num(bay)} mm high, ${why}`,
     needed: `${num(h.high)} mm`,
@@ -195,6 +198,7 @@ function plugs(build: Build, board: Board): Finding[] {
     {
       rung: 1,
       state: usb && offset === 0 ? 'holds' : 'strained',
+      code: 'usb reach',
       about: 'USB reach',
       sentence,
       needed: `one of: ${openings}`,
@@ -206,6 +210,7 @@ function plugs(build: Build, board: Board): Finding[] {
     findings.push({
       rung: 1,
       state: 'strained',
+      code: 'button reach',
       about: 'Button reach',
       sentence: `The button comes to the ${turned(board.buttonSide, best)}, where the frame is closed: the board comes out to press it.`,
       grounds: [],
@@ -216,6 +221,7 @@ function plugs(build: Build, board: Board): Finding[] {
     findings.push({
       rung: 1,
       state: 'strained',
+      code: 'cables',
       about: 'Cables',
       sentence: `Cables leave at the ${list(shut.map((s) => turned(s, best)))}, where the frame is closed: they bend round the edge.`,
       grounds: [],
@@ -232,6 +238,7 @@ function underside(board: Board): Finding[] {
     {
       rung: 1,
       state: 'holds',
+      code: 'underside',
       about: 'Underside',
       sentence: `${counted(hidden.length, 'pad')} (${list(hidden.slice(0, 4).map((p) => p.label))}${hidden.length > 4 ? ' ...' : ''}) cannot be reached once the board is mounted: solder them first.`,
       grounds: [],

@@ -13,6 +13,7 @@ export function checkLights(build: Build): Finding[] {
       findings.push({
         rung: 5,
         state: 'strained',
+        code: 'long chain',
         about: name,
         sentence: `${name} is a chain of ${lights} lights; beyond ${mostLightsInChain} the data wire gets unsure: split it, or light fewer.`,
         needed: `${lights}`,
@@ -27,6 +28,7 @@ export function checkLights(build: Build): Finding[] {
       findings.push({
         rung: 7,
         state: 'strained',
+        code: 'light draw',
         about: name,
         sentence: `${name}: ${lights} lights at full white take ${num(white, 2)} A, the stated peak is ${num(interval(supply.peakAmps).high, 2)} A: keep the brightness down.`,
         needed: `${num(white, 2)} A`,

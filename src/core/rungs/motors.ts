@@ -19,7 +19,14 @@ export function checkMotors(build: Build, board: Board): Finding[] {
   const { motors } = build;
   if (motors.count === 0)
     return [
-      { rung: 3, state: 'holds', about: 'Motors', sentence: 'The build has no motors on the board.', grounds: [] },
+      {
+        rung: 3,
+        state: 'holds',
+        code: 'motors',
+        about: 'Motors',
+        sentence: 'The build has no motors on the board.',
+        grounds: [],
+      },
     ];
   if (motors.esc === 'separate')
     return [...separateEscs(build, board), ...checkSensing(build, board), ...leads(build, board)];
@@ -28,6 +35,7 @@ export function checkMotors(build: Build, board: Board): Finding[] {
       {
         rung: 3,
         state: 'breaks',
+        code: 'esc channels',
         about: 'ESC channels',
         sentence: `The build counts on ESCs on the board for ${counted(motors.count, 'motor')}; this board has none.`,
         needed: counted(motors.count, 'channel'),
@@ -56,6 +64,7 @@ function padLimit(build: Build, board: Board): Finding[] {
     {
       rung: 3,
       state,
+      code: 'motor pads',
       about: 'Motor pads',
       sentence: `Full throttle puts ${num(build.motors.peakAmps)} A through each motor pad; ${isKnown(figure) ? `the pads carry ${num(interval(figure).low)} A${onlySpare(state, margin)}` : 'nobody says what the pads carry'}.`,
       needed: `${num(build.motors.peakAmps)} A`,
@@ -80,6 +89,7 @@ function leads(build: Build, board: Board): Finding[] {
     findings.push({
       rung: 3,
       state,
+      code: 'capacitor',
       about: 'Capacitor',
       sentence: `The pack reaches ${num(full, 1)} V; the capacitor of ${num(capacitor.microfarads, 0)} uF is rated ${num(capacitor.volts, 0)} V${capacitor.volts >= wanted ? '' : `, ${wanted} V is usual on this pack`}.`,
       needed: `${wanted} V`,
@@ -100,6 +110,7 @@ function leads(build: Build, board: Board): Finding[] {
     findings.push({
       rung: 3,
       state,
+      code: 'pack leads',
       about: 'Pack leads',
       sentence: `The leads are ${gauge} AWG: good for ${num(carries, 0)} A steady by the usual table; the motors cruise at ${num(steady, 0)} A and peak at ${num(peakTotal, 0)} A, when ${num(build.pack.leadMm, 0)} mm out and back lose ${num(lost, 2)} V.`,
       needed: `${num(steady, 0)} A`,

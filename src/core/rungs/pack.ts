@@ -36,6 +36,7 @@ function fullPack(build: Build, board: Board): Finding {
   return {
     rung: 2,
     state,
+    code: 'full pack',
     about: 'Full pack',
     sentence: `${build.pack.cells} cells reach ${num(high, 2)} V when full; the board takes ${Number.isFinite(limit.low) ? words : 'an unknown number of cells'}: ${why}`,
     needed: `${num(high, 2)} V`,
@@ -58,6 +59,7 @@ function emptyPack(build: Build, board: Board): Finding {
   return {
     rung: 2,
     state,
+    code: 'empty pack',
     about: 'Empty pack',
     sentence: `The pack has ${build.pack.cells} cells (${num(packSwing(build.pack).low, 2)} V empty under load); the board asks for ${num(cells.low, 0)} or more: ${why}`,
     needed: `${num(cells.high, 0)} cells`,

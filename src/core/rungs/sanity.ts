@@ -34,6 +34,7 @@ export function sanityFindings(board: Board): Finding[] {
   return doubtsAbout(board).map((d) => ({
     rung: d.rung,
     state: d.impossible ? 'unknown' : 'strained',
+    code: 'a figure in doubt',
     about: 'A figure in doubt',
     sentence: d.sentence,
     grounds: [],

@@ -24,6 +24,7 @@ function idle({ esc, kind }: Board): Finding[] {
     {
       rung: 3,
       state: 'strained',
+      code: 'esc on the board',
       about: 'ESC on the board',
       sentence: 'The build counts on separate ESCs: the one on the board is paid for and carried for nothing.',
       grounds: [],
@@ -39,6 +40,7 @@ function outputs(build: Build, board: Board): Finding {
   return {
     rung: 3,
     state: stateOf(truth),
+    code: 'motor outputs',
     about: 'Motor outputs',
     sentence: `${count === 1 ? 'The separate ESC needs a motor output' : `${count} separate ESCs need a motor output each`}; ${truth === 'unknown' ? `${there} are drawn, and ${undrawn}` : `the board has ${there}`}.`,
     needed: counted(count, 'output'),
@@ -58,6 +60,7 @@ function ownEsc(build: Build, board: Board): Finding[] {
     {
       rung: 3,
       state: stateOf(cells),
+      code: 'esc cells',
       about: 'ESC cells',
       sentence: `The pack has ${counted(build.pack.cells, 'cell')}; ${isKnown(esc.maxCells) ? `${esc.name} takes ${num(interval(esc.maxCells).low, 0)}` : `nobody says how many ${esc.name} takes`}.`,
       needed: counted(build.pack.cells, 'cell'),
@@ -78,6 +81,7 @@ function harness(build: Build, board: Board): Finding[] {
       {
         rung: 3,
         state: 'strained',
+        code: 'esc harness',
         about: 'ESC harness',
         sentence: 'The board has no plug for a four-in-one ESC: its wires are soldered one by one.',
         grounds: [],
@@ -89,6 +93,7 @@ function harness(build: Build, board: Board): Finding[] {
       {
         rung: 3,
         state: 'holds',
+        code: 'esc harness',
         about: 'ESC harness',
         sentence: 'Both ends of the ESC harness have the same pin order.',
         grounds: [],
@@ -100,6 +105,7 @@ function harness(build: Build, board: Board): Finding[] {
     {
       rung: 3,
       state: 'strained',
+      code: 'esc harness',
       about: 'ESC harness',
       sentence: `The pin orders differ at ${counted(meets.length, 'pin')}. Plugged straight, ${list(first)}${burns.length > 0 ? ': that burns a board' : ''}. Re-pin the plug first; the build sheet has the table.`,
       needed: own.join(' '),

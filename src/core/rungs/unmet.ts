@@ -4,6 +4,7 @@ import type { LaidPart } from '../wiring/laid';
 import { railLimits } from '../wiring/supply-ways';
 import { interval, isKnown } from '../quantity/figure';
 import { usbAmps } from '../trade/rating';
+import { reasonWords } from '../wiring/reason';
 import { isMet, type SolvedRung, type Way, type Workshop, type World } from '../wiring/way';
 import type { Rail } from '../records/board';
 import { protocols } from '../trade/protocol';
@@ -31,6 +32,7 @@ export function mustFindings(
       return {
         rung,
         state,
+        code: 'unknown figures',
         about: 'Unknown figures',
         sentence: `Every must can be wired only if this turns out well: ${list(open.length > 0 ? open : ['a figure nobody states'])}.`,
         grounds: [],
@@ -40,6 +42,7 @@ export function mustFindings(
       return {
         rung,
         state,
+        code: 'nothing new',
         about: 'Nothing new',
         sentence: `What breaks at ${rungNames[failing[0]!.rung - 1]} cannot be wired here either.`,
         grounds: [],
@@ -57,12 +60,18 @@ export function leftOutFinding(shop: Workshop, works: Jury, wired: LaidPart[], p
     const core = smallestConflict(works, [...wired, part], rung);
     if (core.length > 0) {
       const finding = clash(shop, core, rung, 'strained');
-      return { ...finding, about: name, sentence: `${name} (${part.part.priority}) is left out. ${finding.sentence}` };
+      return {
+        ...finding,
+        code: 'left out',
+        about: name,
+        sentence: `${name} (${part.part.priority}) is left out. ${finding.sentence}`,
+      };
     }
   }
   return {
     rung: 4,
     state: 'strained',
+    code: 'left out',
     about: name,
     sentence: `${name} (${part.part.priority}) is left out: wiring it would cost money, mass or effort, which outranks a ${part.part.priority}.`,
     grounds: [],
@@ -74,7 +83,9 @@ function doubts(parts: LaidPart[], rung: SolvedRung): string[] {
   const whys = parts.flatMap((l) =>
     l.modes.flatMap((m) =>
       m.needs.flatMap((n) =>
-        n.ways.flatMap((w) => w.conditions.flatMap((c) => (c.rung <= rung && c.truth === 'unknown' ? [c.why] : []))),
+        n.ways.flatMap((w) =>
+          w.conditions.flatMap((c) => (c.rung <= rung && c.truth === 'unknown' ? [reasonWords(c.reason)] : [])),
+        ),
       ),
     ),
   );
@@ -99,6 +110,7 @@ function clash(shop: Workshop, core: LaidPart[], rung: SolvedRung, state: RungSt
   return {
     rung,
     state,
+    code: 'cannot be wired',
     about: list(core.map((l) => l.part.peripheral.name)),
     sentence,
     grounds: grounds
@@ -123,7 +135,7 @@ function aloneWords(l: LaidPart, rung: SolvedRung, world: World): string {
       if (n.ways.length > 0 && failing.some((f) => !f)) return [];
       // The way that got furthest says most.
       const furthest = failing.flatMap((f) => (f ? [f] : [])).sort((a, b) => b.rung - a.rung);
-      const reasons = [...new Set(furthest.map((f) => f.why))];
+      const reasons = [...new Set(furthest.map((f) => reasonWords(f.reason)))];
       const lacks =
         reasons.length > 0
           ? reasons
@@ -216,10 +228,7 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
     );
   }
   for (const label of new Set(fed.map((w) => w.feed!.label))) {
-    const row = fed
-      .find((w) => w.feed!.label === label)!
-      .rows.find((r) => r.id.startsWith('peak:part:'))
-      ?.id.slice('peak:'.length);
+    const row = fed.find((w) => w.feed!.label === label)!.feed!.output;
     const [steadyMa, peakMa] = ['steady', 'peak'].map((kind) => shop.rows.get(`${kind}:${row}`)?.limit);
     if (row && steadyMa !== undefined && peakMa !== undefined) say(label, row, steadyMa, peakMa, '');
   }
@@ -248,7 +257,7 @@ function suppliesFor(core: LaidPart[]): { direct: Way[]; fed: Way[] } {
   const ways = core
     .flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways)))
     .filter((w) => w.conditions.every((c) => c.rung > 6 || c.truth === 'yes'));
-  const isFed = (w: Way) => w.feed?.rail.startsWith('part:') === true;
+  const isFed = (w: Way) => w.feed?.output !== undefined;
   return { direct: ways.filter((w) => !isFed(w)), fed: ways.filter(isFed) };
 }
 

@@ -78,6 +78,7 @@ export function checkWeight(build: Build, lines: MassLine[]): Finding[] {
     {
       rung: 8,
       state,
+      code: 'take-off mass',
       about: 'Take-off mass',
       sentence: `${lead}: with all that the hookup drags in it weighs ${words}.`,
       needed: words,

@@ -1,6 +1,7 @@
 import type { Hookup, WiredPart } from '../wiring/hookup';
 import { portSums } from '../wiring/port-sums';
-import type { SolvedRung } from '../wiring/way';
+import { reasonWords } from '../wiring/reason';
+import type { Condition, SolvedRung } from '../wiring/way';
 import { comfort } from '../trade/comfort';
 import { capital, counted, list, marginOf, num, onlySpare, stateOf, worst, type Finding } from './finding';
 import { linkWords } from '../wiring/signal-words';
@@ -25,6 +26,7 @@ function portCount(hookup: Hookup): Finding[] {
     {
       rung: 4,
       state: released.length > 0 ? 'strained' : 'holds',
+      code: 'serial ports',
       about: 'Serial ports',
       sentence: `${open} of ${counted(hookup.ports.length, 'port')} can be used: ${used} taken, ${hookup.freePorts} left free.${released.length > 0 ? ` ${released.join('. ')}.` : ''}`,
       needed: counted(used, 'port'),
@@ -41,6 +43,7 @@ function linkFindings(part: WiredPart): Finding[] {
           {
             rung: 5,
             state: 'strained',
+            code: 'wired another way',
             about: part.name,
             sentence: `${part.name} is wired by "${part.mode!.label}": ${list(part.mode!.lost)}.`,
             grounds: [],
@@ -58,8 +61,9 @@ function linkFindings(part: WiredPart): Finding[] {
         {
           rung: 4,
           state: worst([l.lost.length > 0 ? 'strained' : 'holds', ...ports.map((c) => stateOf(c.truth))]),
+          code: 'link',
           about: part.name,
-          sentence: `${on}${l.lost.length > 0 ? `; ${list(l.lost)}` : ''}${doubtful(ports)}.`,
+          sentence: `${on}${l.lost.length > 0 ? `; ${list(l.lost.map(reasonWords))}` : ''}${doubtful(ports)}.`,
           grounds: ports.flatMap((c) => c.grounds ?? []),
         },
         ...(signals.length > 0
@@ -67,8 +71,9 @@ function linkFindings(part: WiredPart): Finding[] {
               {
                 rung: 5 as const,
                 state: worst(signals.map((c) => stateOf(c.truth))),
+                code: 'signal' as const,
                 about: part.name,
-                sentence: `${on}: ${list([...new Set(signals.map((c) => c.why))])}.`,
+                sentence: `${on}: ${list([...new Set(signals.map((c) => reasonWords(c.reason)))])}.`,
                 grounds: signals.flatMap((c) => c.grounds ?? []),
               },
             ]
@@ -78,9 +83,9 @@ function linkFindings(part: WiredPart): Finding[] {
   ];
 }
 
-function doubtful(conditions: { truth: string; why: string }[]): string {
+function doubtful(conditions: readonly Condition[]): string {
   const open = conditions.filter((c) => c.truth === 'unknown');
-  return open.length > 0 ? `; ${list(open.map((c) => c.why))}` : '';
+  return open.length > 0 ? `; ${list(open.map((c) => reasonWords(c.reason)))}` : '';
 }
 
 function supplyFindings(part: WiredPart): Finding[] {
@@ -93,16 +98,18 @@ function supplyFindings(part: WiredPart): Finding[] {
     {
       rung: 6,
       state: worst([s.lost.length > 0 || tight ? 'strained' : 'holds', ...rails.map((c) => stateOf(c.truth))]),
+      code: 'supply',
       about: part.name,
-      sentence: `${part.name} on ${list(rails.map((c) => c.why))}${s.lost.length > 0 ? `; ${list(s.lost)}` : ''}${tight ? `; only ${s.margin} % is left to its limits` : ''}.`,
+      sentence: `${part.name} on ${list(rails.map((c) => reasonWords(c.reason)))}${s.lost.length > 0 ? `; ${list(s.lost.map(reasonWords))}` : ''}${tight ? `; only ${s.margin} % is left to its limits` : ''}.`,
       ...(s.margin === null ? {} : { margin: s.margin / 100 }),
       grounds: rails.flatMap((c) => c.grounds ?? []),
     },
     ...loads.map((c): Finding => ({
       rung: 7,
       state: stateOf(c.truth),
+      code: 'load reason',
       about: part.name,
-      sentence: `${capital(c.why)}.`,
+      sentence: `${capital(reasonWords(c.reason))}.`,
       grounds: c.grounds ?? [],
     })),
   ];
@@ -114,6 +121,7 @@ function bridgeFindings(hookup: Hookup): Finding[] {
     .map((b) => ({
       rung: 6,
       state: 'holds',
+      code: 'bridge to set',
       about: b.label,
       sentence: `Set ${b.label} to ${b.positionLabel}, before anything is powered.`,
       grounds: [],
@@ -138,6 +146,7 @@ function loadFinding(r: Hookup['rails'][number]): Finding[] {
     {
       rung: 7,
       state,
+      code: 'rail load',
       about: r.label,
       sentence: `${list(r.parts.map((p) => p.name))} ${r.parts.length === 1 ? 'draws' : 'together draw'} ${r.atLeast ? 'at least ' : ''}${num(r.typicalMa / 1000, 2)} A, ${num(r.peakMa / 1000, 2)} A at peak; ${r.label} may carry ${num(r.usableMa / 1000, 2)} A${derate}${r.over ? ': the peak goes into the reserve' : onlySpare(state, free)}${r.atLeast ? `; nobody says what ${list(unsaid)} draws` : ''}.`,
       needed: `${num(r.peakMa / 1000, 2)} A`,

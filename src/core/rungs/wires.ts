@@ -40,6 +40,7 @@ function pins(board: Board, part: WiredPart): Finding[] {
     {
       rung: 7,
       state,
+      code: 'plug pin',
       about: part.name,
       sentence: `${part.name} draws ${unsaid ? 'nobody says how much' : `up to ${num(peak, 2)} A`} through ${sharing} pin${sharing === 1 ? '' : 's'} of the ${plug.label} plug, and back through as many for ground; ${family.family} pins carry ${num(family.ampsPerPin, 1)} A each.`,
       needed: unsaid ? 'unknown' : `${num(peak, 2)} A`,
@@ -59,6 +60,7 @@ function wire(part: WiredPart, mm: number): Finding[] {
       {
         rung: 7,
         state: 'strained',
+        code: 'wire too thin',
         about: part.name,
         sentence: `${part.name} draws ${num(peakAmps, 0)} A: no single wire of the table carries that; run two.`,
         grounds: [],
@@ -70,6 +72,7 @@ function wire(part: WiredPart, mm: number): Finding[] {
     {
       rung: 7,
       state: 'strained',
+      code: 'wire loses volts',
       about: part.name,
       sentence: `${num(mm, 0)} mm of ${gauge} AWG out and back lose ${num(lost, 2)} V of ${num(volts.low, 1)} V at ${part.name}'s peak: take a thicker wire.`,
       grounds: [],

@@ -1,4 +1,4 @@
-import { interval, isKnown } from '../quantity/figure';
+import { interval } from '../quantity/figure';
 import type { Peripheral, Supply } from '../records/peripheral';
 import { assumedBuckEfficiency, ratingShare } from '../trade/rating';
 import { all, type Truth } from '../quantity/truth';
@@ -95,14 +95,18 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
   const volts = interval(give.volts);
   const at = { swing: { low: volts, high: volts } };
   const inside = insideRange(at, supply);
-  const shown = isKnown(give.volts)
-    ? `${volts.low === volts.high ? volts.low : `${volts.low} to ${volts.high}`} V`
-    : 'unknown volts';
   const conditions: Condition[] = [
     {
       rung: 6,
       truth: inside,
-      why: `${give.label} of ${hostName} gives ${shown}${inside === 'no' ? `, outside what ${guest.part.peripheral.name} takes` : ''}`,
+      reason: {
+        code: 'fed by a part',
+        output: give.label,
+        host: hostName,
+        volts,
+        guest: guest.part.peripheral.name,
+        fit: inside,
+      },
       grounds: [ground(`${hostName}, ${give.label}`, give.volts, 'V')],
     },
   ];
@@ -112,12 +116,7 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
     else if (Number.isFinite(from.onUsb.low)) rail = 'yes';
     else rail = 'unknown';
     const alive = all([host.part.onUsb ? 'yes' : 'no', rail]);
-    const why = {
-      yes: `${hostName} is alive on USB and feeds it`,
-      no: `${hostName} need not be alive on USB`,
-      unknown: `nobody says whether ${hostName} is alive on USB`,
-    }[alive];
-    conditions.push({ rung: 6, truth: alive, why });
+    conditions.push({ rung: 6, truth: alive, reason: { code: 'host on USB', host: hostName, alive } });
   }
   const unsaid = unsaidDraw(guest.part, supply);
   conditions.push(...unsaid);
@@ -128,7 +127,7 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
     conditions.push({
       rung: 7,
       truth: 'unknown',
-      why: `nobody says what ${give.label} of ${hostName} may carry`,
+      reason: { code: 'output unsaid', output: give.label, host: hostName },
       grounds: [ground(`${hostName}, ${give.label}`, give.amps, 'A')],
     });
   const output = outputId(host.part.id, give);
@@ -136,11 +135,13 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
     ? [
         {
           id: row(shop, { id: `peak:${output}`, limit: limits.printedMa, comfort: limits.deratedMa }),
+          load: { kind: 'peak' as const, rail: output },
           amount: milliamps(peakAmps),
           rung: 7 as const,
         },
         {
           id: row(shop, { id: `steady:${output}`, limit: limits.deratedMa }),
+          load: { kind: 'steady' as const, rail: output },
           amount: milliamps(typicalAmps),
           rung: 7 as const,
         },
@@ -160,9 +161,10 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
       rows: [...rows, ...load.rows],
       tags: [tag(shop, `feed:${host.part.id}`, placeOf(shop, seat))],
       cost: preferred ? {} : { compromises: 1 },
-      lost: preferred ? [] : [`fed through ${hostName}: it is dark when that is`],
+      lost: preferred ? [] : [{ code: 'dark with its host', host: hostName }],
       feed: {
         rail: `part:${host.part.id}`,
+        output,
         label: `${give.label} of ${hostName}`,
         pads: [],
         volts: { low: volts.low, high: volts.high },

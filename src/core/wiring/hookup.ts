@@ -10,7 +10,8 @@ import { freeInputs } from './pad-ways';
 import { pinOf } from '../circuit/plug-pins';
 import type { Solution } from '../solver/problem';
 import { portGroups } from './serial-ways';
-import { sameOnPort } from '../circuit/same-on-port';
+import type { Reason } from './reason';
+import { sameOnPort } from './same-on-port';
 import { railLimits } from './supply-ways';
 import type { Condition, Feed, Place, Workshop } from './way';
 
@@ -24,13 +25,13 @@ export interface WiredLink {
   to: string[];
   pads: { pad: string; does: string }[];
   conditions: Condition[];
-  lost: string[];
+  lost: Reason[];
 }
 
 export interface WiredSupply extends Feed {
   on: string;
   conditions: Condition[];
-  lost: string[];
+  lost: Reason[];
   margin: number | null;
 }
 
@@ -145,9 +146,9 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
       const w = need.ways[pick.choices[i]!]!;
       for (const t of w.tags) tags.set(t.id, t.value);
       for (const r of w.rows) {
-        const [kind, rail] = r.id.split(/:(.*)/s);
-        if (kind !== 'peak' && kind !== 'steady') continue;
-        const lines = loads.get(rail!) ?? [];
+        if (!r.load) continue;
+        const { kind, rail } = r.load;
+        const lines = loads.get(rail) ?? [];
         let line = lines.find((l) => l.part === wired.id);
         if (!line)
           lines.push(
@@ -155,21 +156,20 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
           );
         if (kind === 'peak') line.peakMa += r.amount;
         else line.typicalMa += r.amount;
-        loads.set(rail!, lines);
+        loads.set(rail, lines);
       }
       if (need.laid.link && w.link) {
         const ended = endOf(w.link, `${wired.id}/${need.laid.id}`);
         for (const id of ended.to) usedBy.set(id, [...(usedBy.get(id) ?? []), wired.name]);
-        const said =
-          w.link.kind === 'port'
-            ? sameOnPort(shop.board, firstOf(w.link.group), hosts.get(`${wired.id}/${need.laid.id}`)!)
-            : (text: string) => text;
-        const conditions = w.conditions.map((c) => ({
-          ...c,
-          why: said(c.why),
-          ...(c.grounds ? { grounds: c.grounds.map((g) => ({ ...g, what: said(g.what) })) } : {}),
-        }));
-        wired.links.push({ id: need.laid.id, link: need.laid.link, ...ended, conditions, lost: w.lost.map(said) });
+        const port = w.link.kind === 'port' ? hosts.get(`${wired.id}/${need.laid.id}`)! : null;
+        const said = port && w.link.kind === 'port' ? sameOnPort(shop.board, firstOf(w.link.group), port) : null;
+        wired.links.push({
+          id: need.laid.id,
+          link: need.laid.link,
+          ...ended,
+          conditions: said ? w.conditions.map(said.condition) : w.conditions,
+          lost: said ? w.lost.map(said.reason) : w.lost,
+        });
       } else if (w.feed) {
         const margin = Number.isFinite(w.margin) ? w.margin : null;
         wired.supply = {

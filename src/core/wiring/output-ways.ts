@@ -3,6 +3,7 @@ import type { Truth } from '../quantity/truth';
 import { freeOfEsc } from '../circuit/esc-lines';
 import { sharedPads } from '../circuit/shared-pads';
 import { padTags } from './pad-tags';
+import type { Reason } from './reason';
 import { row, tag, way, type Condition, type Way, type Workshop } from './way';
 
 /** Outputs that are alike: one timer, the same uses. */
@@ -65,7 +66,7 @@ export function ableGroups(shop: Workshop, use: OutputUse): { group: OutputGroup
                 {
                   rung: 4,
                   truth: free,
-                  why: 'nobody says whether the motor outputs on pads drive the ESC on the board',
+                  reason: { code: 'outputs may drive the ESC' },
                 },
               ],
       },
@@ -82,11 +83,8 @@ export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'
   const total = able.reduce((sum, { group }) => sum + group.limit, 0);
   if (total < count) {
     const held = outputGroups(shop).some((g) => g.can.includes(use) && !able.some(({ group }) => group === g));
-    const there = total === 0 ? 'none' : `only ${total}`;
-    const why = held
-      ? `${there} ${total > 1 ? 'are' : 'is'} free, the others drive the ESC on the board or share a timer with one that does`
-      : `the board has ${there}`;
-    return [way({ conditions: [{ rung: 4, truth: 'no', why }] })];
+    const reason: Reason = { code: 'too few outputs', there: total, othersHeld: held };
+    return [way({ conditions: [{ rung: 4, truth: 'no', reason }] })];
   }
   const splits: number[][] = [];
   const split = (i: number, rest: number, taken: number[]) => {

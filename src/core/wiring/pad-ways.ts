@@ -1,27 +1,32 @@
 import { isUnknown } from '../quantity/figure';
-import { flag } from '../quantity/truth';
+import { flag, type Truth } from '../quantity/truth';
 import type { AnalogueKind, Board } from '../records/board';
 import type { Link } from '../records/peripheral';
 import { fliesOnOwnEsc } from '../circuit/esc-lines';
 import { ground } from '../quantity/ground';
 import { portGroups } from './serial-ways';
 import { padTags } from './pad-tags';
+import type { Reason } from './reason';
 import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
 
-function none(why: string): Way[] {
-  return [way({ conditions: [{ rung: 4, truth: 'no', why }] })];
+function none(what: string): Way[] {
+  return refused({ code: 'board has none', what });
+}
+
+function refused(reason: Reason): Way[] {
+  return [way({ conditions: [{ rung: 4, truth: 'no', reason }] })];
 }
 
 /** One chip an address on an I2C bus (NXP UM10204: 7-bit addresses). */
 export function i2cWays(shop: Workshop, address: number | undefined): Way[] {
   const buses = shop.board.buses.filter((b) => b.kind === 'i2c');
-  if (buses.length === 0) return none('the board has no I2C bus on pads');
+  if (buses.length === 0) return none('I2C bus on pads');
   if (address === undefined) return buses.map((bus) => unaddressed(shop, bus));
   const hex = `0x${address.toString(16)}`;
   return buses.map((bus) => {
     const clash = bus.onBoard.find((d) => d.address === address);
     const conditions: Condition[] = clash
-      ? [{ rung: 4, truth: 'no', why: `${bus.label} already has ${clash.what} at address ${hex}` }]
+      ? [{ rung: 4, truth: 'no', reason: { code: 'address taken', bus: bus.label, by: clash.what, address } }]
       : [];
     const rows = [{ id: row(shop, { id: `address:${bus.id}:${hex}`, limit: 1 }), amount: 1, rung: 4 as const }];
     return way({ conditions, rows, tags: busTags(shop, bus.sharesPort), link: { kind: 'bus', bus: bus.id } });
@@ -35,14 +40,14 @@ function unaddressed(shop: Workshop, bus: Board['buses'][number]): Way {
   ).length;
   const conditions: Condition[] =
     riders > 1 || bus.onBoard.length > 0
-      ? [{ rung: 4, truth: 'unknown', why: `nobody says its address, and it is not alone on ${bus.label}` }]
+      ? [{ rung: 4, truth: 'unknown', reason: { code: 'address unsaid', bus: bus.label } }]
       : [];
   return way({ conditions, tags: busTags(shop, bus.sharesPort), link: { kind: 'bus', bus: bus.id } });
 }
 
 export function canWays(shop: Workshop): Way[] {
   const buses = shop.board.buses.filter((b) => b.kind === 'can');
-  if (buses.length === 0) return none('the board has no CAN bus');
+  if (buses.length === 0) return none('CAN bus');
   return buses.map((bus) => way({ link: { kind: 'bus', bus: bus.id } }));
 }
 
@@ -65,9 +70,7 @@ export function analogueWays(shop: Workshop, kind: AnalogueKind): Way[] {
   const inputs = freeInputs(shop, kind);
   const first = shop.board.analogueInputs.find((i) => i.kind === kind);
   if (inputs.length === 0)
-    return none(
-      first ? `the sensor of the ESC on the board is on ${first.label} already` : `the board has no ${kind} input`,
-    );
+    return first ? refused({ code: 'input taken by the ESC', input: first.label }) : none(`${kind} input`);
   const group = `input:${kind}`;
   const at = inputs[0]!.at;
   return [
@@ -84,13 +87,12 @@ export function analogueWays(shop: Workshop, kind: AnalogueKind): Way[] {
 
 export function videoWays(shop: Workshop, link: Extract<Link, { kind: 'video' }>): Way[] {
   const video = shop.board.video;
-  if (!video) return none('the board has no analogue video pads');
+  if (!video) return none('analogue video pads');
   let pads: string[];
   if (link.role === 'camera') pads = video.cameraIns;
   else if (video.out) pads = [video.out];
   else pads = [];
-  if (pads.length === 0)
-    return none(link.role === 'camera' ? 'the board has no camera input' : 'the board has no video output');
+  if (pads.length === 0) return none(link.role === 'camera' ? 'camera input' : 'video output');
   const id = row(shop, { id: `video:${link.role}`, limit: pads.length, pool: link.role });
   return [
     way({
@@ -105,14 +107,13 @@ export function videoWays(shop: Workshop, link: Extract<Link, { kind: 'video' }>
 export function overlayConditions({ board }: Workshop, link: Extract<Link, { kind: 'video' }>): Condition[] {
   if (!link.overlay) return [];
   const chip = board.video?.overlayChip ?? { unknown: true as const };
-  const why =
-    flag(chip) === 'no' ? 'the board has no overlay chip' : 'nobody says whether the board has an overlay chip';
-  return [{ rung: 4, truth: flag(chip), why, grounds: [ground('Overlay chip', chip)] }];
+  const there = flag(chip);
+  return [{ rung: 4, truth: there, reason: { code: 'overlay chip', there }, grounds: [ground('Overlay chip', chip)] }];
 }
 
 /** A pad of which a board has at most one. */
 export function singlePadWays(shop: Workshop, pad: string | undefined, what: string): Way[] {
-  if (!pad) return none(`the board has no ${what} pad`);
+  if (!pad) return none(`${what} pad`);
   return [
     way({
       rows: [{ id: row(shop, { id: `pad:${what}`, limit: 1 }), amount: 1, rung: 4 }],
@@ -125,26 +126,18 @@ export function singlePadWays(shop: Workshop, pad: string | undefined, what: str
 export function motorLineWays(shop: Workshop, carries: 'revolutions' | 'current'): Way[] {
   const line = shop.board.motorLine;
   const known = line && !isUnknown(line) ? line.value : null;
-  const [does, doesNot] =
-    carries === 'revolutions'
-      ? ['the motor wires report back', 'the motor wires report nothing back']
-      : ['the motor wires are digital', 'the motor wires are not digital'];
   const able = carries === 'revolutions' ? known === 'digital both ways' : known !== 'analogue';
-  let digital: Condition = { rung: 5, truth: 'unknown', why: 'nobody says what runs on the motor wires' };
-  if (known !== null) digital = { rung: 5, truth: able ? 'yes' : 'no', why: able ? does : doesNot };
+  let truth: Truth = 'unknown';
+  if (known !== null) truth = able ? 'yes' : 'no';
+  const digital: Condition = { rung: 5, truth, reason: { code: 'motor wires', carry: carries, able: truth } };
   if (carries === 'revolutions')
     return [way({ conditions: [digital], link: { kind: 'pad', pads: [], what: 'motor wires' } })];
   const current = shop.board.digitalCurrent;
   const there = current ? flag(current.there) : 'unknown';
-  const why = {
-    yes: 'each ESC reports its current',
-    no: 'the ESCs do not report their current',
-    unknown: 'nobody says whether the ESCs report their current',
-  }[there];
   const at = current?.at;
   return [
     way({
-      conditions: [digital, { rung: 5, truth: there, why }],
+      conditions: [digital, { rung: 5, truth: there, reason: { code: 'ESC reports current', reports: there } }],
       tags: at ? [bridgeTag(shop, at.bridge, at.position)] : [],
       link: { kind: 'pad', pads: [], what: 'motor wires' },
     }),

@@ -4,13 +4,14 @@ import type { Link } from '../records/peripheral';
 import { atLeast, type Truth } from '../quantity/truth';
 import { level } from '../trade/level';
 import { processors } from '../trade/processor';
-import { protocols, softSerialCarries, softSerialMaxBaud, type Protocol } from '../trade/protocol';
+import { protocols, softSerialCarries, type Protocol } from '../trade/protocol';
 import { ground, type Ground } from '../quantity/ground';
 import { broughtByHarness } from '../circuit/harness-line';
 import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
 import { ableGroups } from './output-ways';
 import { sharedPads } from '../circuit/shared-pads';
 import { padTags } from './pad-tags';
+import type { Named, Reason } from './reason';
 
 type End = Port['rx'][number] & { twoWayInverter?: boolean };
 
@@ -83,7 +84,7 @@ export function serialWays(shop: Workshop, link: Extract<Link, { kind: 'serial' 
 function harnessWay(shop: Workshop, group: PortGroup): Way {
   const port = group.ports[0]!;
   return way({
-    conditions: [{ rung: 5, truth: 'yes', why: 'nothing to wire' }],
+    conditions: [{ rung: 5, truth: 'yes', reason: { code: 'nothing to wire' } }],
     rows: [{ id: row(shop, { id: `port:${group.id}`, limit: group.ports.length, pool: 'port' }), amount: 1, rung: 4 }],
     tags: port.taken!.release ? [tag(shop, `release:${port.id}`, 'kept')] : [],
     link: { kind: 'port', group: group.id },
@@ -96,7 +97,6 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
     cost: { ports: 1 },
     rows: [{ id: row(shop, { id: `port:${group.id}`, limit: group.ports.length, pool: 'port' }), amount: 1, rung: 4 }],
   });
-  const name = port.label;
   if (port.taken && !port.taken.release) return [];
   const release = port.taken?.release;
   if (release) {
@@ -107,15 +107,18 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
       effort: release.effort,
       compromises: 1,
     };
-    base.lost = [release.lost];
+    base.lost = [{ code: 'as the file says', text: release.lost }];
     base.tags = [tag(shop, `release:${port.id}`, 'free')];
   }
   if (shop.board.buses.some((b) => b.sharesPort === port.id))
     base.tags = [...base.tags, tag(shop, `shared:${port.id}`, 'serial')];
   const releaseOf = release ? { release: port.id } : {};
-  const hear = port.rx.flatMap((end) => endWays(shop, end, protocol, name, 'hear'));
-  const talk = port.tx.flatMap((end) => endWays(shop, end, protocol, name, 'talk'));
-  const missing = (side: string): Way => ({ ...base, conditions: [{ rung: 4, truth: 'no', why: `${name} ${side}` }] });
+  const hear = port.rx.flatMap((end) => endWays(shop, end, protocol, port, 'hear'));
+  const talk = port.tx.flatMap((end) => endWays(shop, end, protocol, port, 'talk'));
+  const missing = (has: Extract<Reason, { code: 'port lacks a side' }>['has']): Way => ({
+    ...base,
+    conditions: [{ rung: 4, truth: 'no', reason: { code: 'port lacks a side', port: named(port), has } }],
+  });
   const put = (ends: Way[], sides: { rx?: boolean; tx?: boolean }): Way[] =>
     ends.map((e) => ({
       ...base,
@@ -134,14 +137,12 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
 
   switch (protocol.wires) {
     case 'hear':
-      return hear.length ? put(hear, { rx: true }) : [missing('can talk, not hear')];
+      return hear.length ? put(hear, { rx: true }) : [missing('talk')];
     case 'talk':
-      return talk.length ? put(talk, { tx: true }) : [missing('can hear, not talk')];
+      return talk.length ? put(talk, { tx: true }) : [missing('hear')];
     case 'one wire': {
-      const oneWire = port.tx.flatMap((end) => oneWireEnd(shop, end, protocol, name));
-      return oneWire.length
-        ? put(oneWire, { tx: true })
-        : [missing('has no pad that talks, which one-wire links sit on')];
+      const oneWire = port.tx.flatMap((end) => oneWireEnd(shop, end, protocol, port));
+      return oneWire.length ? put(oneWire, { tx: true }) : [missing('no one-wire pad')];
     }
     case 'both': {
       const pairs: Way[] = hear.flatMap((h) =>
@@ -159,14 +160,11 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
         return put(hear, { rx: true }).map((w) => ({
           ...w,
           cost: { ...w.cost, compromises: (w.cost.compromises ?? 0) + 1 },
-          lost: [...w.lost, `${name} can hear, not talk: ${protocol.hearOnlyLoses}`],
+          lost: [...w.lost, { code: 'hears only', port: named(port), loses: protocol.hearOnlyLoses! }],
         }));
       }
-      let said: string;
-      if (hear.length) said = 'can hear, not talk';
-      else if (talk.length) said = 'can talk, not hear';
-      else said = 'has no pads';
-      return [missing(said)];
+      if (hear.length > 0) return [missing('hear')];
+      return [missing(talk.length > 0 ? 'talk' : 'nothing')];
     }
   }
 }
@@ -185,12 +183,9 @@ function levelled(
   if (hears && sendsVolts !== undefined && sendsVolts > level.inputMaxVolts) {
     const stands = pad?.toleratesVolts;
     const truth: Truth = stands ? atLeast(interval(stands), { low: sendsVolts, high: sendsVolts }) : 'unknown';
-    let why: string;
-    if (truth === 'yes') why = `${pad!.label} stands the ${sendsVolts} V signal`;
-    else if (truth === 'no')
-      why = `the part sends ${sendsVolts} V, more than ${pad!.label} stands: a level shifter is needed`;
-    else why = `nobody says whether ${pad?.label ?? 'the pad'} stands a ${sendsVolts} V signal`;
-    conditions.push({ rung: 5, truth, why, grounds: stands ? [ground(`${pad!.label} stands`, stands, 'V')] : [] });
+    const about = pad ? named(pad) : { id: padId, label: 'the pad' };
+    const reason: Reason = { code: 'pad stands the signal', pad: about, volts: sendsVolts, stands: truth };
+    conditions.push({ rung: 5, truth, reason, grounds: stands ? [ground(`${pad!.label} stands`, stands, 'V')] : [] });
   }
   if (!talks || hearsFromVolts === undefined || hearsFromVolts <= level.highLoadedVolts) return { ...w, conditions };
   if (hearsFromVolts <= level.highUnloadedVolts) {
@@ -198,15 +193,20 @@ function levelled(
       ...w,
       conditions,
       cost: addTo(w.cost, { compromises: 1 }),
-      lost: [...w.lost, `the part takes ${hearsFromVolts} V for high, which a 3.3 V pad just reaches`],
+      lost: [...w.lost, { code: 'signal too low', volts: hearsFromVolts, reaches: 'just' }],
     };
   }
   conditions.push({
     rung: 5,
     truth: 'no',
-    why: `the part takes ${hearsFromVolts} V for high, which a 3.3 V pad does not reach`,
+    reason: { code: 'signal too low', volts: hearsFromVolts, reaches: 'not' },
   });
   return { ...w, conditions };
+}
+
+/** What a reason says of a port or a pad. */
+function named({ id, label }: Named): Named {
+  return { id, label };
 }
 
 function addTo(a: Way['cost'], b: Way['cost']): Way['cost'] {
@@ -222,11 +222,11 @@ function padsOf(w: Way): string[] {
 /** The ways one side of a group's port can carry a protocol that uses that side alone. */
 export function sideWays(shop: Workshop, group: PortGroup, protocol: Spoken, side: 'rx' | 'tx'): Way[] {
   const port = group.ports[0]!;
-  return port[side].flatMap((end) => endWays(shop, end, protocol, port.label, side === 'rx' ? 'hear' : 'talk'));
+  return port[side].flatMap((end) => endWays(shop, end, protocol, port, side === 'rx' ? 'hear' : 'talk'));
 }
 
 /** The ways one pad can carry the sense the protocol wants: as it is, by the processor, or by a bridge. */
-function endWays(shop: Workshop, end: End, protocol: Spoken, name: string, verb: 'hear' | 'talk'): Way[] {
+function endWays(shop: Workshop, end: End, protocol: Spoken, port: Port, verb: 'hear' | 'talk'): Way[] {
   const native = invertsInside(shop);
   const at = (conditions: Condition[], tags: Way['tags'] = []) =>
     levelled(
@@ -237,7 +237,7 @@ function endWays(shop: Workshop, end: End, protocol: Spoken, name: string, verb:
       verb === 'talk',
       way({
         conditions,
-        tags: [...tags, ...padTags(shop, end.pad, name)],
+        tags: [...tags, ...padTags(shop, end.pad, port.label)],
         link: { kind: 'pad', pads: [end.pad], what: verb },
       }),
     );
@@ -246,39 +246,38 @@ function endWays(shop: Workshop, end: End, protocol: Spoken, name: string, verb:
     return [
       ...(['plain', 'inverted'] as const).map((sense) =>
         at(
-          [senseCondition(shop, sense, protocol, name, native)],
+          [senseCondition(shop, sense, protocol, named(port), native)],
           [bridgeTag(shop, bridge, sense === 'plain' ? plainAt : invertedAt)],
         ),
       ),
     ];
   }
-  return [at([senseCondition(shop, end.sense, protocol, name, native)])];
+  return [at([senseCondition(shop, end.sense, protocol, named(port), native)])];
 }
 
 function senseCondition(
   shop: Workshop,
   sense: End['sense'],
   protocol: Protocol,
-  name: string,
+  port: Named,
   native: Truth,
 ): Condition {
   const wanted = protocol.sense;
   const grounds = [processorGround(shop)];
-  if (sense === wanted) return { rung: 5, truth: 'yes', why: `${name} is ${wanted} as it stands` };
+  if (sense === wanted) return { rung: 5, truth: 'yes', reason: { code: 'sense as it stands', port, sense: wanted } };
   if (native === 'yes')
-    return { rung: 5, truth: 'yes', why: `the processor turns the signal round inside ${name}`, grounds };
+    return { rung: 5, truth: 'yes', reason: { code: 'turned by the processor', port, oneWire: false }, grounds };
   if (sense === 'unknown' || native === 'unknown') {
-    const what = native === 'unknown' ? 'which processor family the board has' : `whether ${name} has an inverter`;
-    return { rung: 5, truth: 'unknown', why: `nobody says ${what}`, grounds };
+    const reason: Reason = native === 'unknown' ? { code: 'processor unsaid' } : { code: 'inverter unsaid', port };
+    return { rung: 5, truth: 'unknown', reason, grounds };
   }
-  const why =
-    wanted === 'inverted'
-      ? `${name} has no inverter and this processor cannot turn a signal round`
-      : `${name} has a fixed inverter in the line`;
-  return { rung: 5, truth: 'no', why, grounds };
+  const reason: Reason =
+    wanted === 'inverted' ? { code: 'no inverter', port, twoWay: false } : { code: 'fixed inverter', port };
+  return { rung: 5, truth: 'no', reason, grounds };
 }
 
-function oneWireEnd(shop: Workshop, end: End, protocol: Spoken, name: string): Way[] {
+function oneWireEnd(shop: Workshop, end: End, protocol: Spoken, on: Port): Way[] {
+  const port = named(on);
   const native = invertsInside(shop);
   const at = (condition: Condition) =>
     levelled(
@@ -289,29 +288,27 @@ function oneWireEnd(shop: Workshop, end: End, protocol: Spoken, name: string): W
       true,
       way({
         conditions: [condition],
-        tags: padTags(shop, end.pad, name),
+        tags: padTags(shop, end.pad, port.label),
         link: { kind: 'pad', pads: [end.pad], what: 'one wire' },
       }),
     );
   const grounds = [processorGround(shop)];
   if (protocol.sense === 'plain') {
     if (end.sense === 'inverted' && native !== 'yes')
-      return [at({ rung: 5, truth: native, why: `${name} has a fixed inverter in the line`, grounds })];
+      return [at({ rung: 5, truth: native, reason: { code: 'fixed inverter', port }, grounds })];
     return [
       at({
         rung: 5,
         truth: end.sense === 'unknown' && native !== 'yes' ? 'unknown' : 'yes',
-        why: `${name} runs both ways on its one wire`,
+        reason: { code: 'one wire both ways', port },
       }),
     ];
   }
-  if (end.twoWayInverter) return [at({ rung: 5, truth: 'yes', why: `${name} has an inverter that works both ways` })];
-  let why: string;
-  if (native === 'yes') why = `the processor turns the one wire round inside ${name}`;
-  else if (native === 'no')
-    why = `${name} has no inverter that works both ways and this processor cannot turn a signal round`;
-  else why = 'nobody says which processor family the board has';
-  return [at({ rung: 5, truth: native, why, grounds })];
+  if (end.twoWayInverter) return [at({ rung: 5, truth: 'yes', reason: { code: 'two-way inverter', port } })];
+  let reason: Reason = { code: 'processor unsaid' };
+  if (native === 'yes') reason = { code: 'turned by the processor', port, oneWire: true };
+  if (native === 'no') reason = { code: 'no inverter', port, twoWay: true };
+  return [at({ rung: 5, truth: native, reason, grounds })];
 }
 
 function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
@@ -320,11 +317,11 @@ function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
     return groups.map(({ group: g, conditions }) => way({ conditions, ...softOn(shop, g.id, g.limit, g.timer, 1) }));
   }
   if (!softSerialCarries(protocol)) {
-    let why: string;
-    if (protocol.control) why = 'soft serial never carries the control link';
-    else if (protocol.sense === 'inverted') why = 'soft serial does not carry an inverted wire both ways';
-    else why = `soft serial ends at ${softSerialMaxBaud} baud`;
-    return groups.slice(0, 1).map(() => way({ conditions: [{ rung: 4, truth: 'no', why }] }));
+    let because: 'control' | 'inverted' | 'speed' = 'speed';
+    if (protocol.control) because = 'control';
+    else if (protocol.sense === 'inverted') because = 'inverted';
+    const reason: Reason = { code: 'soft serial refuses', because };
+    return groups.slice(0, 1).map(() => way({ conditions: [{ rung: 4, truth: 'no', reason }] }));
   }
   const pads = protocol.wires === 'both' ? 2 : 1;
   return groups
@@ -334,7 +331,7 @@ function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
         conditions,
         ...softOn(shop, g.id, g.limit, g.timer, pads),
         cost: { effort: 2, compromises: 1 },
-        lost: ['runs on soft serial: slow, and it costs the processor time'],
+        lost: [{ code: 'soft serial is slow' }],
       }),
     );
 }

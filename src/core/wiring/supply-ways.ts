@@ -8,6 +8,7 @@ import { mayHaveMore } from '../circuit/all-pads';
 import { ground } from '../quantity/ground';
 import { pinLimit } from '../circuit/plug-pins';
 import { cellGround, type Supplied } from '../circuit/rail-tree';
+import type { Reason } from './reason';
 import { bridgeTag, isVideo, row, way, type Condition, type Way, type Workshop } from './way';
 
 /** An LC filter in the supply of one part: assumed cost and mass, common practice of the trade, no source. */
@@ -34,21 +35,17 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
   const hidden: Condition[] =
     from.rail.pads.length > 0
       ? []
-      : [{ rung: 6, truth: 'unknown', why: `${from.rail.label}, of which no pad is drawn` }];
+      : [{ rung: 6, truth: 'unknown', reason: { code: 'no pad of the rail drawn', rail: from.rail.label } }];
   const conditions: Condition[] = [
     ...hidden,
-    { rung: 6, truth: insideRange(from, supply), why: rangeSentence(from, supply), grounds },
+    { rung: 6, truth: insideRange(from, supply), reason: rangeReason(from, supply), grounds },
   ];
   if (needsUsb) {
     const alive: Truth = from.onUsb
       ? all([atLeast(from.onUsb, interval(supply.minVolts)), atLeast(interval(supply.maxVolts), from.onUsb)])
       : 'no';
-    const carries =
-      from.onUsb && Number.isFinite(from.onUsb.low)
-        ? `${from.rail.label} carries ${volts(from.onUsb.low)} V on USB alone`
-        : `nobody says whether ${from.rail.label} is alive on USB alone`;
-    const why = from.onUsb ? carries : `${from.rail.label} is dead on USB alone`;
-    conditions.push({ rung: 6, truth: alive, why });
+    const volts = from.onUsb && Number.isFinite(from.onUsb.low) ? from.onUsb.low : null;
+    conditions.push({ rung: 6, truth: alive, reason: { code: 'alive on USB', rail: from.rail.label, volts, alive } });
   }
   const peakAmps = ampsAt(supply, 'peakAmps', from, shop.world);
   const typicalAmps = ampsAt(supply, 'typicalAmps', from, shop.world);
@@ -59,7 +56,13 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
     conditions.push({
       rung: 7,
       truth: 'no',
-      why: `${part.peripheral.name} takes ${volts(peakAmps)} A, and the ${pin.plug} plug passes ${volts(pin.amps)} A`,
+      reason: {
+        code: 'plug pin too weak',
+        part: part.peripheral.name,
+        amps: peakAmps,
+        plug: pin.plug,
+        pinAmps: pin.amps,
+      },
     });
   const load = loadOn(shop, from, typicalAmps, peakAmps, part.onUsb);
   conditions.push(...load.conditions);
@@ -83,9 +86,7 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
   if (from.backFeeds !== 'no' && part.onUsb) {
     // Two sources on one net are a hazard unless they are known to be kept apart.
     base.cost = { ...base.cost, hazards: 1 };
-    base.lost = [
-      `${from.backFeeds === 'yes' ? `${from.rail.label} ties USB and regulator together` : `nobody says whether ${from.rail.label} keeps USB and regulator apart`}: unplug the pack before USB`,
-    ];
+    base.lost = [{ code: 'back-feeds', rail: from.rail.label, tied: from.backFeeds }];
   }
   const feeders = shop.build.parts.some(
     (p) => p.id !== part.id && p.peripheral.kind === 'video transmitter' && p.peripheral.gives.length > 0,
@@ -95,7 +96,7 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied): 
       {
         ...base,
         cost: { ...base.cost, compromises: 1 },
-        lost: ["fed from the board, where the build prefers the transmitter's output"],
+        lost: [{ code: 'policy', prefers: "the transmitter's output" }],
       },
     ];
   }
@@ -110,7 +111,7 @@ export function unsaidDraw(part: Part, supply: Supply): Condition[] {
         {
           rung: 7,
           truth: 'unknown',
-          why: `nobody says what ${part.peripheral.name} draws`,
+          reason: { code: 'draw unsaid', part: part.peripheral.name },
           grounds: [ground('Draw', figure, 'A')],
         },
       ]
@@ -141,7 +142,7 @@ export function loadOn(
       conditions.push({
         rung: 7,
         truth: 'unknown',
-        why: `nobody says what ${rail.label} is rated for`,
+        reason: { code: 'rating unsaid', rail: rail.label },
         grounds: [ground(`${rail.label} rating`, source.ratedAmps, 'A')],
       });
       continue;
@@ -151,7 +152,7 @@ export function loadOn(
         conditions.push({
           rung: 7,
           truth: 'unknown',
-          why: `nobody says what the board itself draws from ${other.label}`,
+          reason: { code: 'own draw unsaid', rail: other.label },
           grounds: [ground(`${other.label}, the board's own draw`, other.ownAmps, 'A')],
         });
     }
@@ -159,11 +160,13 @@ export function loadOn(
     rows.push(
       {
         id: row(shop, { id: `peak:${rail.id}`, limit: rated.printedMa, comfort: rated.deratedMa }),
+        load: { kind: 'peak', rail: rail.id },
         amount: milliamps(peakAmps * perAmp),
         rung: 7,
       },
       {
         id: row(shop, { id: `steady:${rail.id}`, limit: rated.deratedMa }),
+        load: { kind: 'steady', rail: rail.id },
         amount: milliamps(typicalAmps * perAmp),
         rung: 7,
       },
@@ -182,7 +185,7 @@ function schooled(shop: Workshop, base: Way, from: Supplied): Way {
       ? {
           ...base,
           cost: { ...base.cost, compromises: 1 },
-          lost: ['on the raw pack: motor noise can show in the picture'],
+          lost: [{ code: 'policy', prefers: 'quiet rail' }],
         }
       : base;
   }
@@ -190,13 +193,13 @@ function schooled(shop: Workshop, base: Way, from: Supplied): Way {
     return {
       ...base,
       cost: { ...base.cost, compromises: 1 },
-      lost: ['on a regulator, where the build prefers the raw pack'],
+      lost: [{ code: 'policy', prefers: 'raw pack' }],
     };
   if (school === 'raw pack') return base;
   return {
     ...base,
     cost: { ...base.cost, cents: filter.cents, deciGrams: filter.grams * 10, effort: filter.effort },
-    lost: ['an LC filter goes between the pad and the part'],
+    lost: [{ code: 'policy', prefers: 'filter' }],
   };
 }
 
@@ -205,33 +208,28 @@ export function insideRange(from: Pick<Supplied, 'swing'>, supply: Supply): Trut
   return all([atLeast(from.swing.low, interval(supply.minVolts)), atLeast(interval(supply.maxVolts), from.swing.high)]);
 }
 
-function rangeSentence(from: Supplied, supply: Supply): string {
-  const pad = swingWords(from);
-  if (atLeast(interval(supply.maxVolts), from.swing.high) === 'no')
-    return `${pad}, above the ${volts(interval(supply.maxVolts).high)} V it survives`;
-  if (atLeast(from.swing.low, interval(supply.minVolts)) === 'no')
-    return `${pad}, below the ${volts(interval(supply.minVolts).low)} V it needs`;
-  if (insideRange(from, supply) === 'unknown') return unsaidVolts(from, supply);
-  return `${pad}, inside ${volts(interval(supply.minVolts).low)} to ${volts(interval(supply.maxVolts).high)} V`;
+function rangeReason(from: Supplied, supply: Supply): Reason {
+  const [min, max] = [interval(supply.minVolts), interval(supply.maxVolts)];
+  const about = {
+    code: 'volts of a rail' as const,
+    swing: { rail: from.rail.label, low: from.swing.low.low, high: from.swing.high.high },
+    minVolts: min.low,
+    maxVolts: max.high,
+  };
+  if (atLeast(max, from.swing.high) === 'no') return { ...about, fit: 'above' };
+  if (atLeast(from.swing.low, min) === 'no') return { ...about, fit: 'below' };
+  return insideRange(from, supply) === 'unknown' ? unsaidVolts(from, supply) : { ...about, fit: 'inside' };
 }
 
 /** What keeps it open whether a part's volts are right. */
-function unsaidVolts(from: Supplied, supply: Supply): string {
+function unsaidVolts(from: Supplied, supply: Supply): Reason {
   const sags =
     from.grounds.some((g) => g.what === cellGround && g.origin === 'unknown') &&
     from.swing.low.low < interval(supply.minVolts).high;
+  const rail = from.rail.label;
   if (sags && isKnown(supply.minVolts))
-    return `${from.rail.label} may fall to ${volts(from.swing.low.low)} V at full throttle, below the ${volts(interval(supply.minVolts).low)} V it needs: nobody says one cell's resistance, and a tired pack has much`;
-  return `nobody says enough about the volts of ${from.rail.label} or of the part`;
-}
-
-export function swingWords(from: Supplied): string {
-  const low = from.swing.low.low;
-  const high = from.swing.high.high;
-  if (!Number.isFinite(high)) return `${from.rail.label} has unknown volts`;
-  return low === high
-    ? `${from.rail.label} gives ${volts(high)} V`
-    : `${from.rail.label} swings ${volts(low)} to ${volts(high)} V`;
+    return { code: 'sag may be too deep', rail, volts: from.swing.low.low, minVolts: interval(supply.minVolts).low };
+  return { code: 'volts unsaid', rail };
 }
 
 /** Whole per cent between a swinging rail and the part's limits; a regulator that holds has all the margin there is. */
@@ -321,8 +319,4 @@ function ownDraw(shop: Workshop, railId: string): number {
 /** Whole milliamps, rounded up: a load is never made smaller. */
 export function milliamps(amps: number): number {
   return Math.ceil(amps * 1000 - 1e-6);
-}
-
-function volts(v: number): string {
-  return Number.isFinite(v) ? String(Math.round(v * 100) / 100) : '?';
 }

@@ -2,7 +2,7 @@ import type { Board } from '../records/board';
 import { interval, isKnown } from '../quantity/figure';
 import type { Part } from '../records/build';
 import type { Link, Supply } from '../records/peripheral';
-import { mayHaveMore, undrawn } from '../circuit/all-pads';
+import { mayHaveMore } from '../circuit/all-pads';
 import { overlayConditions } from './pad-ways';
 import { portGroups, spoken } from './serial-ways';
 import { ampsAt, unsaidDraw } from './supply-ways';
@@ -11,7 +11,7 @@ import { row, way, type Condition, type Way, type Workshop } from './way';
 /** The way onto a pad that is not drawn, where there may be one. Serial ports that are all there may still have a pad more, for inverted signals. */
 export function undrawnWays(shop: Workshop, link: Link): Way[] {
   if (!mayHaveMore(shop.board) || link.kind === 'motor line') return [];
-  const open: Condition = { rung: 4, truth: 'unknown', why: undrawn };
+  const open: Condition = { rung: 4, truth: 'unknown', reason: { code: 'pad not drawn' } };
   if (link.kind === 'serial' && allPortsDrawn(shop.board))
     return spoken(link).sense === 'inverted' ? invertedPads(shop) : [];
   return [
@@ -30,10 +30,7 @@ export function undrawnSupply(shop: Workshop, part: Part, supply: Supply): Way[]
   const unsaid = unsaidDraw(part, supply);
   return [
     way({
-      conditions: [
-        { rung: 6, truth: 'unknown', why: 'a rail that is not drawn: nobody says whether there is one' },
-        ...unsaid,
-      ],
+      conditions: [{ rung: 6, truth: 'unknown', reason: { code: 'rail not drawn' } }, ...unsaid],
       feed: {
         rail: 'undrawn',
         label: 'a rail that is not drawn',
@@ -57,7 +54,7 @@ function invertedPads(shop: Workshop): Way[] {
           {
             rung: 5,
             truth: 'unknown',
-            why: `${undrawn}: nobody says whether ${ports[0]!.label} has one for inverted signals`,
+            reason: { code: 'inverted pad not drawn', port: { id: ports[0]!.id, label: ports[0]!.label } },
           },
         ],
         rows: [{ id: row(shop, { id: `port:${id}`, limit: ports.length, pool: 'port' }), amount: 1, rung: 4 }],

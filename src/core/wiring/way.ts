@@ -6,15 +6,16 @@ import type { Ground } from '../quantity/ground';
 import { withoutIdleHarness } from '../circuit/harness-line';
 import { budgetWith, spend, type Budget } from '../solver/budget';
 import type { Row } from '../solver/problem';
+import type { Reason } from './reason';
 import { suppliesOf, type Supplied } from '../circuit/rail-tree';
 
 export type SolvedRung = 4 | 5 | 6 | 7;
 
-/** One condition on a way: at which rung it is asked, whether it holds, and the reason in plain words. */
+/** One condition on a way: at which rung it is asked, whether it holds, and the reason. */
 export interface Condition {
   rung: SolvedRung;
   truth: Truth;
-  why: string;
+  reason: Reason;
   grounds?: Ground[];
 }
 
@@ -29,8 +30,10 @@ export type Place =
 
 /** Where a part takes its power. */
 export interface Feed {
-  /** The rail's id, or "part:" and the id of the part that feeds this one. */
+  /** The rail's id, or "part:" and the id of the part that feeds this one, as locks name it. */
   rail: string;
+  /** Where another part feeds this one, the name under which that part's output is summed up. */
+  output?: string;
   label: string;
   pads: string[];
   volts: { low: number; high: number };
@@ -42,13 +45,21 @@ export interface Feed {
   usbAmps: number | null;
 }
 
+/** What a way takes of a row. `load`: milliamps, steady or at peak, of a rail or of another part's output. */
+export interface Taken {
+  id: string;
+  amount: number;
+  rung: SolvedRung;
+  load?: { kind: 'peak' | 'steady'; rail: string };
+}
+
 /** One way to make one link or one supply of a part. */
 export interface Way {
   conditions: Condition[];
   cost: Partial<Cost>;
-  lost: string[];
+  lost: Reason[];
   margin: number;
-  rows: { id: string; amount: number; rung: SolvedRung }[];
+  rows: Taken[];
   tags: { id: string; value: string }[];
   link?: Place;
   feed?: Feed;

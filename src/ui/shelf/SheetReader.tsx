@@ -5,7 +5,7 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
-import { applyReadings, correctReading, readingText, readSpec, specUnits, type Board, type Reading } from '@/core';
+import { applyReadings, correctReading, readingText, readSpec, specUnit, type Board, type Reading } from '@/core';
 
 type Choice = 'open' | 'taken' | 'left';
 const mostChars = 1_000_000;
@@ -145,7 +145,7 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
                   slotProps={{ htmlInput: { 'aria-label': `Value: ${words[r.field] ?? r.field}` } }}
                   sx={{ width: 62 }}
                 />
-                <Box sx={{ width: 28, color: 'text.secondary' }}>{specUnits[r.field] ?? ''}</Box>
+                <Box sx={{ width: 28, color: 'text.secondary' }}>{specUnit(r.field)}</Box>
                 <Box
                   sx={{ flex: 1, color: r.doubt === 'sure' ? 'text.secondary' : 'warning.main', fontSize: 11 }}
                   title={r.why}

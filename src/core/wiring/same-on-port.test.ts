@@ -4,13 +4,22 @@ import { makeBoard, makeBuild, makePart, portsAndPads, says } from '../tests/mak
 import { sameOnPort } from './same-on-port';
 
 describe('what is said of a port that is like another', () => {
-  test('names that port and its pads, whole words only', () => {
+  test('names that port and its pads, and leaves alone what is about neither', () => {
     const board = makeBoard(portsAndPads(Array.from({ length: 11 }, () => 'rt')));
-    const said = sameOnPort(board, board.ports[0]!, board.ports[9]!);
-    expect(said('Port 1 is plain; Port 11 is not, and R1 stands what T1 does not: R11, PART1.')).toBe(
-      'Port 10 is plain; Port 11 is not, and R10 stands what T10 does not: R11, PART1.',
-    );
-    expect(sameOnPort(board, board.ports[0]!, board.ports[0]!)('Port 1')).toBe('Port 1');
+    const [first, tenth] = [board.ports[0]!, board.ports[9]!];
+    const { reason } = sameOnPort(board, first, tenth);
+    expect(reason({ code: 'fixed inverter', port: first })).toEqual({
+      code: 'fixed inverter',
+      port: { id: 'port10', label: 'Port 10' },
+    });
+    expect(
+      reason({ code: 'pad stands the signal', pad: { id: 't1', label: 'T1' }, volts: 5, stands: 'yes' }),
+    ).toMatchObject({ pad: { id: 't10', label: 'T10' } });
+    expect(reason({ code: 'draw unsaid', part: 'Port 1' })).toEqual({ code: 'draw unsaid', part: 'Port 1' });
+    expect(sameOnPort(board, first, first).reason({ code: 'fixed inverter', port: first })).toEqual({
+      code: 'fixed inverter',
+      port: first,
+    });
   });
 
   test('three alike ports, three parts: each finding speaks of one port', () => {

@@ -1,0 +1,232 @@
+import type { Truth } from '../quantity/truth';
+import { undrawn } from '../circuit/all-pads';
+import { softSerialMaxBaud } from '../trade/protocol';
+
+/** A port or a pad of the board: what it is called may change with the port that is handed out, what it is does not. */
+export interface Named {
+  id: string;
+  label: string;
+}
+
+/**
+ * Why a way to connect goes or does not, and what it gives up: a code with its figures, in volts, amps and counts. Code decides by these; `reasonWords` turns them
+ * into English for people.
+ */
+export type Reason =
+  | { code: 'as the file says'; text: string }
+  | { code: 'nothing to wire' }
+  | { code: 'port lacks a side'; port: Named; has: 'hear' | 'talk' | 'nothing' | 'no one-wire pad' }
+  | { code: 'hears only'; port: Named; loses: string }
+  | { code: 'sense as it stands'; port: Named; sense: 'plain' | 'inverted' }
+  | { code: 'turned by the processor'; port: Named; oneWire: boolean }
+  | { code: 'inverter unsaid'; port: Named }
+  | { code: 'processor unsaid' }
+  | { code: 'no inverter'; port: Named; twoWay: boolean }
+  | { code: 'fixed inverter'; port: Named }
+  | { code: 'two-way inverter'; port: Named }
+  | { code: 'one wire both ways'; port: Named }
+  | { code: 'pad stands the signal'; pad: Named; volts: number; stands: Truth }
+  | { code: 'signal too low'; volts: number; reaches: 'just' | 'not' }
+  | { code: 'soft serial refuses'; because: 'control' | 'inverted' | 'speed' }
+  | { code: 'soft serial is slow' }
+  | { code: 'pad not drawn' }
+  | { code: 'rail not drawn' }
+  | { code: 'no pad of the rail drawn'; rail: string }
+  | { code: 'inverted pad not drawn'; port: Named }
+  | { code: 'board has none'; what: string }
+  | { code: 'input taken by the ESC'; input: string }
+  | { code: 'address taken'; bus: string; by: string; address: number }
+  | { code: 'address unsaid'; bus: string }
+  | { code: 'overlay chip'; there: Truth }
+  | { code: 'motor wires'; carry: 'revolutions' | 'current'; able: Truth }
+  | { code: 'ESC reports current'; reports: Truth }
+  | { code: 'outputs may drive the ESC' }
+  | { code: 'too few outputs'; there: number; othersHeld: boolean }
+  | { code: 'volts of a rail'; swing: SwingSaid; minVolts: number; maxVolts: number; fit: 'inside' | 'above' | 'below' }
+  | { code: 'sag may be too deep'; rail: string; volts: number; minVolts: number }
+  | { code: 'volts unsaid'; rail: string }
+  | { code: 'alive on USB'; rail: string; volts: number | null; alive: Truth }
+  | { code: 'plug pin too weak'; part: string; amps: number; plug: string; pinAmps: number }
+  | { code: 'draw unsaid'; part: string }
+  | { code: 'rating unsaid'; rail: string }
+  | { code: 'own draw unsaid'; rail: string }
+  | { code: 'back-feeds'; rail: string; tied: Truth }
+  | { code: 'policy'; prefers: "the transmitter's output" | 'quiet rail' | 'raw pack' | 'filter' }
+  | {
+      code: 'fed by a part';
+      output: string;
+      host: string;
+      volts: { low: number; high: number };
+      guest: string;
+      fit: Truth;
+    }
+  | { code: 'host on USB'; host: string; alive: Truth }
+  | { code: 'output unsaid'; output: string; host: string }
+  | { code: 'dark with its host'; host: string };
+
+/** Volts of a rail as they are said: low and high ends, not finite where nobody says. */
+export interface SwingSaid {
+  rail: string;
+  low: number;
+  high: number;
+}
+
+/** The same reason about another port: a way is worked out for the first of alike ports. */
+export function onOtherPort(reason: Reason, port: Named, padOf: (id: string) => Named): Reason {
+  if ('port' in reason) return { ...reason, port };
+  return 'pad' in reason ? { ...reason, pad: padOf(reason.pad.id) } : reason;
+}
+
+/** Does the board's processor turn the signal round by a setting of the port? */
+export function turnsInside(reasons: readonly Reason[]): boolean {
+  return reasons.some((r) => r.code === 'turned by the processor');
+}
+
+/** A reason in plain English, to stand in a sentence: no capital, no stop. */
+export function reasonWords(r: Reason): string {
+  switch (r.code) {
+    case 'as the file says':
+      return r.text;
+    case 'nothing to wire':
+      return 'nothing to wire';
+    case 'port lacks a side':
+      return `${r.port.label} ${{ hear: 'can hear, not talk', talk: 'can talk, not hear', nothing: 'has no pads', 'no one-wire pad': 'has no pad that talks, which one-wire links sit on' }[r.has]}`;
+    case 'hears only':
+      return `${r.port.label} can hear, not talk: ${r.loses}`;
+    case 'sense as it stands':
+      return `${r.port.label} is ${r.sense} as it stands`;
+    case 'turned by the processor':
+      return `the processor turns the ${r.oneWire ? 'one wire' : 'signal'} round inside ${r.port.label}`;
+    case 'inverter unsaid':
+      return `nobody says whether ${r.port.label} has an inverter`;
+    case 'processor unsaid':
+      return 'nobody says which processor family the board has';
+    case 'no inverter':
+      return `${r.port.label} has no inverter${r.twoWay ? ' that works both ways' : ''} and this processor cannot turn a signal round`;
+    case 'fixed inverter':
+      return `${r.port.label} has a fixed inverter in the line`;
+    case 'two-way inverter':
+      return `${r.port.label} has an inverter that works both ways`;
+    case 'one wire both ways':
+      return `${r.port.label} runs both ways on its one wire`;
+    case 'pad stands the signal':
+      return {
+        yes: `${r.pad.label} stands the ${r.volts} V signal`,
+        no: `the part sends ${r.volts} V, more than ${r.pad.label} stands: a level shifter is needed`,
+        unknown: `nobody says whether ${r.pad.label} stands a ${r.volts} V signal`,
+      }[r.stands];
+    case 'signal too low':
+      return `the part takes ${r.volts} V for high, which a 3.3 V pad ${r.reaches === 'just' ? 'just reaches' : 'does not reach'}`;
+    case 'soft serial refuses':
+      return {
+        control: 'soft serial never carries the control link',
+        inverted: 'soft serial does not carry an inverted wire both ways',
+        speed: `soft serial ends at ${softSerialMaxBaud} baud`,
+      }[r.because];
+    case 'soft serial is slow':
+      return 'runs on soft serial: slow, and it costs the processor time';
+    case 'pad not drawn':
+      return undrawn;
+    case 'rail not drawn':
+      return 'a rail that is not drawn: nobody says whether there is one';
+    case 'no pad of the rail drawn':
+      return `${r.rail}, of which no pad is drawn`;
+    case 'inverted pad not drawn':
+      return `${undrawn}: nobody says whether ${r.port.label} has one for inverted signals`;
+    case 'board has none':
+      return `the board has no ${r.what}`;
+    case 'input taken by the ESC':
+      return `the sensor of the ESC on the board is on ${r.input} already`;
+    case 'address taken':
+      return `${r.bus} already has ${r.by} at address 0x${r.address.toString(16)}`;
+    case 'address unsaid':
+      return `nobody says its address, and it is not alone on ${r.bus}`;
+    case 'overlay chip':
+      return r.there === 'no' ? 'the board has no overlay chip' : 'nobody says whether the board has an overlay chip';
+    case 'motor wires':
+      return motorWireWords(r.carry, r.able);
+    case 'ESC reports current':
+      return {
+        yes: 'each ESC reports its current',
+        no: 'the ESCs do not report their current',
+        unknown: 'nobody says whether the ESCs report their current',
+      }[r.reports];
+    case 'outputs may drive the ESC':
+      return 'nobody says whether the motor outputs on pads drive the ESC on the board';
+    case 'too few outputs':
+      return outputWords(r.there, r.othersHeld);
+    case 'volts of a rail':
+      return voltWords(r);
+    case 'sag may be too deep':
+      return `${r.rail} may fall to ${volts(r.volts)} V at full throttle, below the ${volts(r.minVolts)} V it needs: nobody says one cell's resistance, and a tired pack has much`;
+    case 'volts unsaid':
+      return `nobody says enough about the volts of ${r.rail} or of the part`;
+    case 'alive on USB':
+      if (r.alive === 'no' && r.volts === null) return `${r.rail} is dead on USB alone`;
+      return r.volts === null
+        ? `nobody says whether ${r.rail} is alive on USB alone`
+        : `${r.rail} carries ${volts(r.volts)} V on USB alone`;
+    case 'plug pin too weak':
+      return `${r.part} takes ${volts(r.amps)} A, and the ${r.plug} plug passes ${volts(r.pinAmps)} A`;
+    case 'draw unsaid':
+      return `nobody says what ${r.part} draws`;
+    case 'rating unsaid':
+      return `nobody says what ${r.rail} is rated for`;
+    case 'own draw unsaid':
+      return `nobody says what the board itself draws from ${r.rail}`;
+    case 'back-feeds':
+      return `${r.tied === 'yes' ? `${r.rail} ties USB and regulator together` : `nobody says whether ${r.rail} keeps USB and regulator apart`}: unplug the pack before USB`;
+    case 'policy':
+      return {
+        "the transmitter's output": "fed from the board, where the build prefers the transmitter's output",
+        'quiet rail': 'on the raw pack: motor noise can show in the picture',
+        'raw pack': 'on a regulator, where the build prefers the raw pack',
+        filter: 'an LC filter goes between the pad and the part',
+      }[r.prefers];
+    case 'fed by a part':
+      return `${r.output} of ${r.host} gives ${outputVolts(r.volts)}${r.fit === 'no' ? `, outside what ${r.guest} takes` : ''}`;
+    case 'host on USB':
+      return {
+        yes: `${r.host} is alive on USB and feeds it`,
+        no: `${r.host} need not be alive on USB`,
+        unknown: `nobody says whether ${r.host} is alive on USB`,
+      }[r.alive];
+    case 'output unsaid':
+      return `nobody says what ${r.output} of ${r.host} may carry`;
+    case 'dark with its host':
+      return `fed through ${r.host}: it is dark when that is`;
+  }
+}
+
+function motorWireWords(carry: 'revolutions' | 'current', able: Truth): string {
+  if (able === 'unknown') return 'nobody says what runs on the motor wires';
+  if (carry === 'revolutions') return `the motor wires report ${able === 'yes' ? 'back' : 'nothing back'}`;
+  return `the motor wires are ${able === 'yes' ? '' : 'not '}digital`;
+}
+
+function outputWords(there: number, othersHeld: boolean): string {
+  const some = there === 0 ? 'none' : `only ${there}`;
+  if (!othersHeld) return `the board has ${some}`;
+  return `${some} ${there > 1 ? 'are' : 'is'} free, the others drive the ESC on the board or share a timer with one that does`;
+}
+
+function voltWords({ swing, minVolts, maxVolts, fit }: Extract<Reason, { code: 'volts of a rail' }>): string {
+  const pad = swingWords(swing);
+  if (fit === 'above') return `${pad}, above the ${volts(maxVolts)} V it survives`;
+  if (fit === 'below') return `${pad}, below the ${volts(minVolts)} V it needs`;
+  return `${pad}, inside ${volts(minVolts)} to ${volts(maxVolts)} V`;
+}
+
+function swingWords({ rail, low, high }: SwingSaid): string {
+  if (!Number.isFinite(high)) return `${rail} has unknown volts`;
+  return low === high ? `${rail} gives ${volts(high)} V` : `${rail} swings ${volts(low)} to ${volts(high)} V`;
+}
+
+function outputVolts({ low, high }: { low: number; high: number }): string {
+  if (!Number.isFinite(low)) return 'unknown volts';
+  return `${low === high ? low : `${low} to ${high}`} V`;
+}
+
+function volts(v: number): string {
+  return Number.isFinite(v) ? String(Math.round(v * 100) / 100) : '?';
+}
