@@ -85,3 +85,31 @@ describe("rails over the pack's swing", () => {
     expect(low.regulators[1]!.perAmp).toBeCloseTo(5 / (0.9 * 9), 12); // 0.617 A at 9 V for 1 A at 5 V
   });
 });
+
+describe('on USB alone', () => {
+  const supplies = (dropOut: number, usbDrop: number) =>
+    suppliesOf(
+      makeBoard({
+        pads: ['vbat', 'p3'].map((id) => ({ id, label: id })),
+        rails: [
+          { id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' } },
+          { id: 'reg', label: 'Reg', source: regulator(5, 2) },
+          { id: 'usb', label: 'USB', source: { kind: 'usb', dropVolts: usbDrop } },
+          { id: 'five', label: '5 V', source: { kind: 'either', of: ['reg', 'usb'] } },
+          {
+            id: '3v',
+            label: '3.3 V',
+            pads: ['p3'],
+            source: regulator(3.3, 0.5, { type: 'linear', input: 'five', dropOutVolts: says(dropOut) }),
+          },
+        ],
+      }),
+      { pack: { cells: 4, chemistry: 'lipo', massG: unknown }, motors: { count: 0, peakAmps: 0 } },
+    ).find((s) => s.rail.id === '3v')!;
+  // A linear regulator needs its output plus drop-out at its input (definition of drop-out, any electronics handbook): 3.3 + 1.2 = 4.5 V.
+  test('a regulator behind USB lives as long as USB stands above its output plus drop-out', () => {
+    expect(supplies(1.2, 0.5).onUsb).toEqual({ low: 3.3, high: 3.3 });
+    expect(supplies(1.21, 0.5).onUsb).toBeNull();
+    expect(supplies(1.21, 0.4).onUsb).not.toBeNull();
+  });
+});

@@ -235,6 +235,20 @@ describe('frontier', () => {
       ['same', null],
     ]);
   });
+  test('a wider margin is a reason to stay on it, and a narrower one is worse', () => {
+    const found = frontierOf([
+      at('narrow', 100, 50, 0.1),
+      at('wide', 120, 60, 0.3),
+      at('dear', 130, 60, 0.2),
+      at('equal', 100, 50, 0.2),
+    ]);
+    expect(found.map((s) => [s.name, s.beatenBy])).toEqual([
+      ['narrow', 'equal'],
+      ['wide', null],
+      ['dear', 'wide'],
+      ['equal', null],
+    ]);
+  });
 });
 
 describe('questions', () => {

@@ -1,0 +1,20 @@
+import path from 'node:path';
+import { defineConfig } from 'vitest/config';
+
+/** The quick tests of the core, for mutation testing: without the searches over thousands of random builds, which would run for every mutant. */
+export default defineConfig({
+  resolve: { alias: { '@': path.resolve(import.meta.dirname, 'src') } },
+  test: {
+    include: ['src/core/**/*.test.ts'],
+    exclude: [
+      'src/core/tests/hostile.test.ts',
+      'src/core/evaluate/soundness.test.ts',
+      'src/core/solver/{oracle,general,improve,search,solve}.test.ts',
+      'src/core/wiring/{verify,conflict}.test.ts',
+      'src/core/decide/deciding.test.ts',
+      'src/core/intake/**',
+      'src/core/evaluate/climb.test.ts',
+    ],
+    testTimeout: 20_000,
+  },
+});
