@@ -1,3 +1,4 @@
+import { feedersOf } from '../records/board-links';
 import type { Board, Rail, Regulator } from '../records/board';
 import type { Build } from '../records/build';
 import { assumed, exactly, interval, type Interval } from '../quantity/figure';
@@ -61,8 +62,9 @@ export function suppliesOf(
     if (before) return before;
     known.set(id, []);
     const rail = rails.get(id);
-    const ways = rail ? supplied(board, build, rail, end, waysOf).filter(standsOneWay) : [];
-    spend(ways.length);
+    if (!rail) return [];
+    spend(feedersOf(rail.source).reduce((sum, f) => sum + waysOf(f).length, 1));
+    const ways = supplied(board, build, rail, end, waysOf).filter(standsOneWay);
     known.set(id, ways);
     return ways;
   };
