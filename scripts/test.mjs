@@ -65,6 +65,7 @@ check('dependency rules', node, [
   '--config',
   '.dependency-cruiser.cjs',
 ]);
+check('picture of the rooms', node, [path.join(root, 'scripts/draw-rooms.mjs'), '--check']);
 vitest('unit');
 
 const cluster = await startCluster('test-cluster');

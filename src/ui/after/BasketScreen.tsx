@@ -9,6 +9,7 @@ import { arrivesOn, basketCsv, basketOf, eurosOf, orderFor, type BasketLine, mon
 import { useRoom } from '../room/BuildRoom';
 import { saveAs } from '../shelf/save-as';
 import { WithBoard, type Chosen } from './use-chosen';
+import { today } from '../room/today';
 
 const aims = ['cheapest', 'fastest', 'fewest parcels'] as const;
 
@@ -25,12 +26,12 @@ function Basket({ board, climb }: Chosen) {
   const from = new Map(order.from.map((f) => [f.key, f]));
   const grams = lines.reduce((sum, l) => sum + (l.grams ?? 0), 0);
   const unweighed = lines.some((l) => l.grams === null);
-  const today = new Date().toISOString().slice(0, 10);
+  const day = today();
   const atHome = (l: BasketLine, n: number) =>
     edit(`home ${l.key}`, (b) => ({ ...b, atHome: { ...b.atHome, [l.key]: Math.max(0, n) } }));
   let said: string;
   if (build.orderedOn) said = `Ordered on ${build.orderedOn}`;
-  else if (climb.stopsAt === null) said = 'Ordered today';
+  else if (climb.stopsAt === null) said = 'Ordered day';
   else said = 'Ordered all the same';
   return (
     <>
@@ -54,8 +55,8 @@ function Basket({ board, climb }: Chosen) {
             edit('ordered', (b) => ({
               ...b,
               stage: 'ordered',
-              orderedOn: today,
-              ...(order.days === null ? {} : { arrivesOn: arrivesOn(today, order.days) }),
+              orderedOn: day,
+              ...(order.days === null ? {} : { arrivesOn: arrivesOn(day, order.days) }),
             }))
           }
         >
@@ -70,7 +71,7 @@ function Basket({ board, climb }: Chosen) {
           ? 'no parcels'
           : `${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}: ${order.parcels.map((p) => `${p.shop} (shipping ${money(p.shippingCents)}, ${p.days === null ? 'days unknown' : `${p.days} days`})`).join(', ')}`}
         {order.days !== null && order.parcels.length > 0
-          ? `; all there on ${arrivesOn(build.orderedOn ?? today, order.days)}`
+          ? `; all there on ${arrivesOn(build.orderedOn ?? day, order.days)}`
           : ''}
         .
       </Box>

@@ -25,10 +25,10 @@ import { useRoom } from '../room/BuildRoom';
 import { Photos } from '../shelf/Photos';
 import { saveAs } from '../shelf/save-as';
 import { WithBoard, type Chosen } from './use-chosen';
+import { today } from '../room/today';
 
 const kinds = ['inspected', 'measured', 'passed', 'failed', 'changed'] as const;
 const stages = ['planned', 'picked', 'ordered', 'arrived', 'soldered', 'powered', 'done'] as const;
-const today = () => new Date().toISOString().slice(0, 10);
 
 /** What was checked and measured; a measured figure can go back to the shelf. */
 export function LogScreen() {

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { pickOf, type Ranked } from '@/core';
 import { useRoom } from '../room/BuildRoom';
+import { today } from '../room/today';
 
 /** Picks a board: a frozen copy with its reasons and open questions is kept with the build. */
 export function PickButton({ ranked, firstShare }: { ranked: Ranked; firstShare: number | null }) {
@@ -16,7 +17,7 @@ export function PickButton({ ranked, firstShare }: { ranked: Ranked; firstShare:
         edit(`pick ${board.id}`, (b) => ({
           ...b,
           stage: 'picked',
-          picks: [...b.picks, pickOf(b, board, ranked, firstShare, new Date().toISOString().slice(0, 10))].slice(-20),
+          picks: [...b.picks, pickOf(b, board, ranked, firstShare, today())].slice(-20),
         }))
       }
     >

@@ -11,6 +11,7 @@ import { carries, outcomeWords, withBuildFigure, withTyped, type BuildQuestion, 
 import { NumberBox } from '../build/NumberBox';
 import { useRoom } from '../room/BuildRoom';
 import { useDecide } from './use-decide';
+import { today } from '../room/today';
 
 const ease = { 1: 'easy: read or weigh it', 2: 'ask the seller', 3: 'wants a bench' } as const;
 
@@ -62,9 +63,7 @@ export function QuestionsScreen() {
 function OfBuild({ question: q }: { question: BuildQuestion }) {
   const { build, edit } = useRoom();
   const [value, setValue] = useState<number | null>(null);
-  const answer = () =>
-    value !== null &&
-    edit('answer', (b) => withBuildFigure(b, q.path, value, q.origin, new Date().toISOString().slice(0, 10)));
+  const answer = () => value !== null && edit('answer', (b) => withBuildFigure(b, q.path, value, q.origin, today()));
   return (
     <Box sx={{ borderTop: '1px solid var(--hair)', py: 1 }}>
       <strong>
@@ -96,7 +95,7 @@ function One({ question: q }: { question: Question }) {
     if (!board) return;
     const made = withTyped(board, q.field, value, {
       origin,
-      seen: new Date().toISOString().slice(0, 10),
+      seen: today(),
       source: 'answer to a question',
       who: `${origin}, answered`,
     });

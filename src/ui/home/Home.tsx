@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { format, parseISO, startOfISOWeek } from 'date-fns';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type FormEvent } from 'react';
@@ -145,7 +146,5 @@ function Waiting({ builds }: { builds: BuildCard[] }) {
 
 /** The Monday of a day's week, ISO 8601. */
 function mondayOf(day: string): string {
-  const date = new Date(`${day}T00:00:00Z`);
-  date.setUTCDate(date.getUTCDate() - ((date.getUTCDay() + 6) % 7));
-  return date.toISOString().slice(0, 10);
+  return format(startOfISOWeek(parseISO(day)), 'yyyy-MM-dd');
 }

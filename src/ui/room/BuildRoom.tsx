@@ -1,29 +1,13 @@
 'use client';
 
-import {
-  createContext,
-  useCallback,
-  useContext,
-  useEffect,
-  useMemo,
-  useReducer,
-  useRef,
-  useState,
-  type ReactNode,
-} from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Board, Build, Shelf } from '@/core';
 import { dropDraft, findDraft } from './draft';
-import { begin, edited, redone, undone, type History } from './history';
 import { askServer } from './ask-server';
 import { useAutosave, type SaveState, type Stored } from './use-autosave';
+import { useHistory } from './use-history';
+import { useUndoKeys } from './use-undo-keys';
 import { useRanking, type Ranking } from './use-ranking';
-
-type Move =
-  | { kind: 'edit'; change: (b: Build) => Build; label: string; at: number }
-  | { kind: 'undo' }
-  | { kind: 'redo' }
-  | { kind: 'replace'; build: Build };
 
 interface Room {
   build: Build;
@@ -56,26 +40,13 @@ export function useRoom(): Room {
   return room;
 }
 
-function moved(h: History<Build>, move: Move): History<Build> {
-  switch (move.kind) {
-    case 'edit':
-      return edited(h, move.change(h.now), move.label, move.at);
-    case 'undo':
-      return undone(h);
-    case 'redo':
-      return redone(h);
-    case 'replace':
-      return begin(move.build);
-  }
-}
-
 export function BuildRoom({ stored, children }: { stored: Stored; children: ReactNode }) {
-  const [history, move] = useReducer(moved, stored.build, begin);
+  const history = useHistory(() => stored.build);
   const [shelf, setShelf] = useState<Shelf | null>(null);
   const [shelfFault, setShelfFault] = useState<string | null>(null);
   const [tries, setTries] = useState(0);
   const versions = useRef<Record<string, number>>({});
-  const build = history.now;
+  const { now: build, edit, undo, redo, replace } = history;
   const { state: save, keepMine, takeTheirs, resumeFrom } = useAutosave(build, stored);
   const ranking = useRanking(build, shelf?.boards ?? null);
 
@@ -104,14 +75,10 @@ export function BuildRoom({ stored, children }: { stored: Stored; children: Reac
     if (JSON.stringify(draft.build) === JSON.stringify(stored.build)) dropDraft(stored.build.id);
     else {
       resumeFrom(draft.baseVersion);
-      move({ kind: 'edit', change: () => draft.build, label: 'draft', at: Date.now() });
+      edit('draft', () => draft.build);
     }
-  }, [stored, resumeFrom]);
+  }, [stored, resumeFrom, edit]);
 
-  const edit = useCallback(
-    (label: string, change: (b: Build) => Build) => move({ kind: 'edit', change, label, at: Date.now() }),
-    [],
-  );
   const takeBoard = useCallback((board: Board, version: number) => {
     versions.current[board.id] = version;
     setShelf(
@@ -151,10 +118,7 @@ export function BuildRoom({ stored, children }: { stored: Stored; children: Reac
     setShelf((s) => s && { ...s, boards: s.boards.filter((b) => b.id !== id) });
     return null;
   }, []);
-  const undo = useCallback(() => move({ kind: 'undo' }), []);
-  const redo = useCallback(() => move({ kind: 'redo' }), []);
-  useHotkeys('mod+z', undo, { preventDefault: true, enableOnFormTags: true });
-  useHotkeys('mod+shift+z', redo, { preventDefault: true, enableOnFormTags: true });
+  useUndoKeys({ undo, redo });
 
   const room = useMemo<Room>(
     () => ({
@@ -162,12 +126,12 @@ export function BuildRoom({ stored, children }: { stored: Stored; children: Reac
       edit,
       undo,
       redo,
-      canUndo: history.past.length > 0,
-      canRedo: history.future.length > 0,
+      canUndo: history.canUndo,
+      canRedo: history.canRedo,
       save,
       keepMine,
       takeTheirs: () => {
-        if (save.kind === 'conflict') move({ kind: 'replace', build: save.theirs.build });
+        if (save.kind === 'conflict') replace(save.theirs.build);
         takeTheirs();
       },
       shelf,

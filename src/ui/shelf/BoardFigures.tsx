@@ -5,9 +5,9 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { boardFigures, figureWords, withTyped, type Board, type BoardFigure } from '@/core';
+import { today } from '../room/today';
 
 const origins = ['claim', 'manual', 'print', 'report', 'measured'] as const;
-const today = () => new Date().toISOString().slice(0, 10);
 
 /** Every single figure with whose word it is; an empty box is unknown. Each change is kept in the history. */
 export function BoardFigures({ board, onChange }: { board: Board; onChange: (b: Board) => void }) {

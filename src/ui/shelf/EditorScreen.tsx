@@ -11,6 +11,8 @@ import { LadderStrip } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
 import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/BuildRoom';
+import { useHistory } from '../room/use-history';
+import { useUndoKeys } from '../room/use-undo-keys';
 import { RemoveBoard } from './RemoveBoard';
 import { BoardBridges } from './BoardBridges';
 import { BoardFigures } from './BoardFigures';
@@ -43,7 +45,10 @@ export function EditorScreen({ boardId }: { boardId: string }) {
 function Editor({ stored }: { stored: Board }) {
   const { build, shelf, putBoard } = useRoom();
   const router = useRouter();
-  const [board, setBoard] = useState(() => draftOf(stored));
+  const history = useHistory(() => draftOf(stored));
+  const { now: board, edit, undo, redo } = history;
+  const setBoard = (next: Board) => edit(partChanged(board, next), () => next);
+  useUndoKeys(history);
   const [said, setSaid] = useState<string | null>(null);
   const changed = board !== stored && JSON.stringify(board) !== JSON.stringify(stored);
   const climb = useMemo(() => evaluate(build, board), [build, board]);
@@ -82,6 +87,12 @@ function Editor({ stored }: { stored: Board }) {
           <Link href={`/b/${build.id}/shelf`}>Shelf</Link>
           <Button variant="contained" disabled={!changed} onClick={() => void save()}>
             Save
+          </Button>
+          <Button disabled={!history.canUndo} onClick={undo}>
+            Undo
+          </Button>
+          <Button disabled={!history.canRedo} onClick={redo}>
+            Redo
           </Button>
           <Button disabled={!changed} onClick={() => setBoard(stored)}>
             Put back
@@ -216,4 +227,10 @@ function draftOf(stored: Board): Board {
   } catch {
     return stored;
   }
+}
+
+/** What of a board has been changed, so that typing one thing is undone as one. */
+function partChanged(before: Board, after: Board): string {
+  const keys = Object.keys({ ...before, ...after }) as (keyof Board)[];
+  return keys.filter((key) => before[key] !== after[key]).join(' ');
 }

@@ -7,6 +7,7 @@ import { isStale, withOffer, withoutOffer, type Board, money, centsOf, euros } f
 import { NumberBox } from '../build/NumberBox';
 import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/BuildRoom';
+import { today } from '../room/today';
 
 /** What shops ask for the board, when that was seen, and a way to ask again. */
 export function Offers({
@@ -21,7 +22,7 @@ export function Offers({
   onChange: (b: Board) => void;
 }) {
   const { takeBoard } = useRoom();
-  const today = new Date().toISOString().slice(0, 10);
+  const day = today();
   const [said, setSaid] = useState<string | null>(null);
   const refresh = async () => {
     setSaid('The shops are being asked ...');
@@ -69,7 +70,7 @@ export function Offers({
               <td>{o.deliveryDays === undefined ? '' : `${o.deliveryDays} days`}</td>
               <td>
                 seen {o.seen}
-                {isStale(o, today) ? ', stale' : ''}
+                {isStale(o, day) ? ', stale' : ''}
               </td>
               <td>
                 {o.typed && (
@@ -82,7 +83,7 @@ export function Offers({
           ))}
         </tbody>
       </table>
-      <TypeOffer onType={(offer) => onChange(withOffer(board, offer, today) ?? board)} />
+      <TypeOffer onType={(offer) => onChange(withOffer(board, offer, day) ?? board)} />
     </section>
   );
 }

@@ -20,6 +20,7 @@ import {
   type PadGroup,
   type PlacedPad,
 } from '@/core';
+import { today } from '../room/today';
 
 const edges = [...sides, 'inner'] as const;
 const area = { width: 300, height: 250 };
@@ -106,7 +107,7 @@ export function PadPlan({ board, onChange }: { board: Board; onChange: (b: Board
                   onChange(
                     withTyped(board, 'allPads', yes ? 'yes' : '?', {
                       origin: 'print',
-                      seen: new Date().toISOString().slice(0, 10),
+                      seen: today(),
                       who: 'typed in',
                     })!,
                   )

@@ -6,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { applyReadings, correctReading, readingText, readSpec, specUnit, type Board, type Reading } from '@/core';
+import { today } from '../room/today';
 
 type Choice = 'open' | 'taken' | 'left';
 const mostChars = 1_000_000;
@@ -55,8 +56,7 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
     // What is typed instead and is no value of the field stays in its box.
     if (c === 'taken' && !reading) return;
     setChoices((old) => ({ ...old, [i]: c }));
-    if (c === 'taken')
-      onChange(applyReadings(board, [reading!], { origin, seen: new Date().toISOString().slice(0, 10) }));
+    if (c === 'taken') onChange(applyReadings(board, [reading!], { origin, seen: today() }));
     const next = readings.findIndex((_, j) => j > i && choice(j) === 'open');
     if (next >= 0) setAt(next);
   };
