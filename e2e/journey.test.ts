@@ -64,6 +64,41 @@ describe('the shelf', () => {
     });
     expect(board.ports[0]).toMatchObject({ taken: { by: 'something on the board', release: { what: 'Turn it off' } } });
   });
+  test('the editor takes back its own steps, in a text field the text, and the build stays as it is', async () => {
+    await at('/b/saltgrass/shelf/testwright-spar', async (page) => {
+      const bridges = () => page.$$eval('[aria-label="Bridges"] [role=group]', (g) => g.length);
+      const undo = async () => {
+        await page.keyboard.down('Control');
+        await page.keyboard.press('z');
+        await page.keyboard.up('Control');
+      };
+      await page.waitForSelector('[aria-label="Bridges"] [role=group]');
+      const before = await bridges();
+      await clickOn(page, 'Add a bridge');
+      await page.waitForFunction(
+        (n) => document.querySelectorAll('[aria-label="Bridges"] [role=group]').length > n,
+        {},
+        before,
+      );
+      await page.type('[aria-label="Text of the spec sheet"]', 'weight 8 g');
+      await undo();
+      expect(await bridges()).toBe(before + 1);
+      await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+      await undo();
+      await page.waitForFunction(
+        (n) => document.querySelectorAll('[aria-label="Bridges"] [role=group]').length === n,
+        {},
+        before,
+      );
+      await clickOn(page, 'Redo');
+      await page.waitForFunction(
+        (n) => document.querySelectorAll('[aria-label="Bridges"] [role=group]').length > n,
+        {},
+        before,
+      );
+      await clickOn(page, 'Put back');
+    });
+  });
   test('what its page leaves out is unknown, also pads; kind and price are said by hand, and no board is refused for want of words', async () => {
     await at('/b/gutterling/shelf/testwright-spar', async (page) => {
       await waitForText(page, 'What is not drawn counts as unknown until you say so.');

@@ -7,10 +7,12 @@ import { useWorkerAnswer } from '../room/use-worker-answer';
 export function useDecide<K extends Decision['about']>(decision: (Decision & { about: K }) | null): Decided[K] | null {
   const { build, shelf, ranking } = useRoom();
   const { ranked, busy } = ranking;
-  const ready = decision && shelf && ranked && !busy;
+  // Read here and not in the question below: what a closure reads of what may be null is read early once it is compiled.
+  const boards = shelf?.boards;
+  const ready = decision && boards && ranked && !busy;
   const key = ready ? JSON.stringify([decision, build.weighing, identityOf(ranked)]) : null;
   return useWorkerAnswer<Decided[K]>(key, () => ({
     worker: new Worker(new URL('../../workers/decide.worker.ts', import.meta.url), { type: 'module' }),
-    question: { build, boards: shelf!.boards, ranked: ranked!, decision: decision! } satisfies ToDecider,
+    question: { build, boards: boards ?? [], ranked: ranked ?? [], decision: decision! } satisfies ToDecider,
   }));
 }
