@@ -1,4 +1,5 @@
 /** The public face of the core: what the application, the workers and the command line may lean on. */
+export { keepingWhatIsEqual, newMemory, type Memory } from './evaluate/memory';
 export { evaluate, notClimbed, type Climb, type Rung, type Verdict } from './evaluate/climb';
 export type { GeneralSolver } from './solver/budget';
 export { rankClimbs, rankShelf, type Mended, type Ranked } from './decide/rank-shelf';

@@ -1,14 +1,14 @@
-import { evaluate, notClimbed, readData, type Board, type Build, type Climb } from '../core';
+import { evaluate, notClimbed, readData, type Board, type Build, type Climb, type Memory } from '../core';
 import { generalSolver } from './general-solver';
 
 /**
  * One climb; where our own search is not done within its share, with the general solver's help. A board that makes the climb fail is set aside with the reason, so that it
  * holds no other one up.
  */
-export async function climbOf(build: Build, board: Board): Promise<Climb> {
+export async function climbOf(build: Build, board: Board, memory: Memory | null = null): Promise<Climb> {
   try {
-    const climb = evaluate(build, board);
-    return climb.setAside ? evaluate(build, board, await generalSolver()) : climb;
+    const climb = evaluate(build, board, null, memory);
+    return climb.setAside ? evaluate(build, board, await generalSolver(), memory) : climb;
   } catch (error) {
     console.error(error);
     return notClimbed(build, board, whyOf(board, error));

@@ -1,4 +1,4 @@
-import type { Board, Build, Climb } from '../core';
+import { keepingWhatIsEqual, newMemory, type Board, type Build, type Climb } from '../core';
 import { climbOf } from '../highs/climb';
 
 export type ToClimber =
@@ -11,15 +11,20 @@ export interface FromClimber {
 
 /** One of several that share a shelf; each has some of its boards. */
 let boards: Board[] = [];
+let memory = newMemory();
+let last: Build | null = null;
 /** Runs that are wanted: the newest one of the build at hand, and questions asked aside. */
 const wanted = new Set<number>();
 const sliceMs = 40;
 
 onmessage = (event: MessageEvent<ToClimber>) => {
   const said = event.data;
-  if (said.kind === 'boards') boards = said.boards;
+  if (said.kind === 'boards') [boards, memory] = [said.boards, newMemory()];
   else if (said.kind === 'stop') wanted.delete(said.run);
-  else void climb(said.build, said.run);
+  else {
+    last = keepingWhatIsEqual(last, said.build);
+    void climb(last, said.run);
+  }
 };
 
 /** In slices, so that a word to stop comes through between them. */
@@ -29,7 +34,7 @@ async function climb(build: Build, run: number): Promise<void> {
   let pause = performance.now() + sliceMs;
   const tell = () => postMessage({ run, climbs } satisfies FromClimber);
   for (const board of boards) {
-    climbs.push(await climbOf(build, board));
+    climbs.push(await climbOf(build, board, memory));
     if (performance.now() < pause) continue;
     tell();
     climbs = [];

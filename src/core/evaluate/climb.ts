@@ -14,6 +14,7 @@ import { checkWires } from '../rungs/wires';
 import { withFixes } from '../fix/apply';
 import { compile, type Compiled } from '../wiring/compile';
 import { juryOf, type Jury } from '../wiring/conflict';
+import { remembered, type Memory } from './memory';
 import { hookupOf, nothingWired, type Hookup } from '../wiring/hookup';
 import { layOut } from '../wiring/lay-out';
 import type { LaidPart } from '../wiring/laid';
@@ -69,25 +70,32 @@ const solvedRungs: readonly SolvedRung[] = [4, 5, 6, 7];
 
 /**
  * Checks a build against a board on all ten rungs. Pure; never throws for files that passed `readFile`. `general` takes over where the exact search is not done within its
- * share; a wiring that neither answers is unknown, and the board is set aside.
+ * share; a wiring that neither answers is unknown, and the board is set aside. `memory` keeps what an edit has not touched from one climb of a board to the next.
  */
-export function evaluate(asked: Build, bought: Board, general: GeneralSolver | null = null): Climb {
-  const { build, board } = withFixes(asked, bought);
-  const budget = budgetWith(general);
-  const { hookup, findings: solved, states, setAside } = wiringOf(build, board, budget);
-  const after = [...sanityFindings(board), ...checkLights(build), ...checkWires(build, board, hookup)];
+export function evaluate(
+  asked: Build,
+  bought: Board,
+  general: GeneralSolver | null = null,
+  memory: Memory | null = null,
+): Climb {
+  const known = <T>(layer: string, more: readonly unknown[], work: () => T) =>
+    remembered(memory, bought, layer, [...whatWires(asked), general === null, ...more], work);
+  const { build, board, wiring, early, after, delegated } = known('wiring', [], () => wired(asked, bought, general));
+  const { hookup, findings: solved, states, setAside } = wiring;
   const checkedAfter = new Set(after);
-  const masses = massLines(build, board, hookup);
-  const bill = cheapestBill(asked, bought, hookup);
+  // Of the masses and the bill a limit changes nothing.
+  const masses = known('masses', [asked.bareMassG], () =>
+    massLines({ ...build, bareMassG: asked.bareMassG }, board, hookup),
+  );
+  const bill = known('bill', [asked.atHome], () => cheapestBill(asked, bought, hookup));
+  const now: Build = { ...build, limits: asked.limits, comforts: asked.comforts };
   const findings: Finding[] = [
-    ...checkFrame(build, board),
-    ...checkPack(build, board),
+    ...early,
     ...after,
-    ...checkMotors(build, board),
     ...solved,
-    ...checkWeight(build, masses),
+    ...checkWeight(now, masses),
     ...checkCost(asked, bought, bill),
-    ...checkComforts(build, board, hookup),
+    ...checkComforts(now, board, hookup),
   ];
   const rungs = rungNames.map((name, i): Rung => {
     const rung = (i + 1) as RungNumber;
@@ -113,6 +121,26 @@ export function evaluate(asked: Build, bought: Board, general: GeneralSolver | n
     massG: { low: mass.low, high: Number.isFinite(mass.high) ? mass.high : null },
     totalCents: bill?.order.totalCents ?? null,
     setAside,
+    delegated,
+  };
+}
+
+/** The fields of a build that rungs 1 to 7 and the hookup depend on; `memory.test.ts` holds that there are no others. */
+function whatWires({ parts, pack, motors, frame, policies, locks, fixes, capacitor }: Build): unknown[] {
+  return [parts, pack, motors, frame, policies, locks, fixes, capacitor];
+}
+
+/** All of a climb that neither a limit nor a wish can change. */
+function wired(asked: Build, bought: Board, general: GeneralSolver | null) {
+  const { build, board } = withFixes(asked, bought);
+  const budget = budgetWith(general);
+  const wiring = wiringOf(build, board, budget);
+  return {
+    build,
+    board,
+    wiring,
+    early: [...checkFrame(build, board), ...checkPack(build, board), ...checkMotors(build, board)],
+    after: [...sanityFindings(board), ...checkLights(build), ...checkWires(build, board, wiring.hookup)],
     delegated: budget.delegated > 0,
   };
 }

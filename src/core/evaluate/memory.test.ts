@@ -1,0 +1,67 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import type { Build } from '../records/build';
+import { readFile } from '../records/file';
+import { evaluate } from './climb';
+import { keepingWhatIsEqual, newMemory } from './memory';
+
+const read = <F extends 'rung-shelf' | 'rung-build'>(path: string, format: F) => {
+  const file = readFile(readFileSync(`demo/${path}`, 'utf8'), format);
+  if (!file.ok) throw new Error(path);
+  return file.value;
+};
+const boards = read('shelf.json', 'rung-shelf').boards.filter((_, i) => i % 4 === 0);
+const build = read('builds/belfry-six.json', 'rung-build');
+const other = read('builds/saltgrass.json', 'rung-build');
+
+/** For every field of a build, another value of it. */
+const edits = (Object.keys(build) as (keyof Build)[])
+  .filter((key) => !['format', 'version', 'id'].includes(key))
+  .map((key) => ({ key, change: (b: Build): Build => ({ ...b, [key]: key in other ? other[key] : undefined }) }));
+const more = [
+  { key: 'limits, a gram', change: (b: Build): Build => ({ ...b, limits: { ...b.limits, takeOffMassG: 700 } }) },
+  { key: 'limits, a budget', change: (b: Build): Build => ({ ...b, limits: { ...b.limits, budgetCents: 30_000 } }) },
+  {
+    key: 'comforts',
+    change: (b: Build): Build => ({ ...b, comforts: { ...b.comforts, barometer: true, sparePorts: 3 } }),
+  },
+  {
+    key: 'atHome',
+    change: (b: Build): Build => ({
+      ...b,
+      atHome: Object.fromEntries(b.parts.map((p) => [`part ${p.peripheral.id}`, 1])),
+    }),
+  },
+  { key: 'a mass', change: (b: Build): Build => ({ ...b, bareMassG: { value: 500, origin: 'measured' } }) },
+  {
+    key: 'a policy',
+    change: (b: Build): Build => ({ ...b, policies: { ...b.policies, ratedAmps: 'cautious', joints: 'solder' } }),
+  },
+  { key: 'a part less', change: (b: Build): Build => ({ ...b, parts: b.parts.slice(1) }) },
+  { key: 'a capacitor', change: (b: Build): Build => ({ ...b, capacitor: { microfarads: 470, volts: 16 } }) },
+];
+
+describe('what is remembered of a climb', () => {
+  test.each([...edits, ...more])(
+    'after an edit of $key it is the climb that nothing was remembered for',
+    ({ change }) => {
+      const memory = newMemory();
+      const edited = keepingWhatIsEqual(build, structuredClone(change(build)));
+      for (const board of boards) {
+        evaluate(build, board, null, memory);
+        expect(evaluate(edited, board, null, memory), board.id).toEqual(evaluate(change(build), board));
+        // And back again.
+        expect(evaluate(build, board, null, memory), board.id).toEqual(evaluate(build, board));
+      }
+    },
+  );
+
+  test('a limit touches no wiring: the hookup is the very same', () => {
+    const memory = newMemory();
+    const first = evaluate(build, boards[0]!, null, memory);
+    const next = keepingWhatIsEqual(build, structuredClone({ ...build, limits: { takeOffMassG: 1, budgetCents: 1 } }));
+    expect(evaluate(next, boards[0]!, null, memory).hookup).toBe(first.hookup);
+    const shorter = keepingWhatIsEqual(build, structuredClone({ ...build, parts: build.parts.slice(1) }));
+    expect(evaluate(shorter, boards[0]!, null, memory).hookup).not.toBe(first.hookup);
+  });
+});
