@@ -10,6 +10,7 @@ import type { Rail } from '../records/board';
 import { protocols } from '../trade/protocol';
 import { capital, list, num, rungNames, type Finding, type RungState } from './finding';
 import { linkNeeds } from '../wiring/signal-words';
+import { peakRow, steadyRow, portRow, bridgeKey, type RowKey } from '../wiring/keys';
 
 const rungs = [4, 5, 6, 7] as const;
 
@@ -158,7 +159,7 @@ function clashWords(shop: Workshop, core: LaidPart[], rung: SolvedRung): string 
   if (rung === 6) {
     const bridge = shop.board.bridges.find((b) =>
       core.every((l) =>
-        l.modes.some((m) => m.needs.some((n) => n.ways.some((w) => w.tags.some((t) => t.id === `bridge:${b.id}`)))),
+        l.modes.some((m) => m.needs.some((n) => n.ways.some((w) => w.tags.some((t) => t.id === bridgeKey(b.id))))),
       ),
     );
     return bridge
@@ -173,7 +174,7 @@ function clashWords(shop: Workshop, core: LaidPart[], rung: SolvedRung): string 
     ),
   );
   const groups = new Set(usable);
-  const count = [...groups].reduce((sum, g) => sum + (shop.rows.get(`port:${g}`)?.limit ?? 0), 0);
+  const count = [...groups].reduce((sum, g) => sum + (shop.rows.get(portRow(g))?.limit ?? 0), 0);
   const links = core.reduce(
     (sum, l) => sum + Math.min(...l.modes.map((m) => m.needs.filter((n) => n.link?.kind === 'serial').length)),
     0,
@@ -204,12 +205,9 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
   let said = '';
   /** What those of the parts that could stand there would draw together, and what it carries. Who they are is said once. */
   const say = (label: string, row: string, steadyMa: number, peakMa: number, why: string) => {
-    const able = core.filter((l) => leastOn([l], `peak:${row}`) > 0);
+    const able = core.filter((l) => leastOn([l], peakRow(row)) > 0);
     const names = list(able.map((l) => l.part.peripheral.name));
-    const [steady, peak] = [
-      apart(leastOn(able, `steady:${row}`), steadyMa),
-      apart(leastOn(able, `peak:${row}`), peakMa),
-    ];
+    const [steady, peak] = [apart(leastOn(able, steadyRow(row)), steadyMa), apart(leastOn(able, peakRow(row)), peakMa)];
     limits.push(
       `${names === said ? 'or' : `${names} would draw`} ${steady[0]} A of ${label}, ${peak[0]} A at peak; it may carry ${steady[1]} A${why}, ${peak[1]} A for moments`,
     );
@@ -229,8 +227,9 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
   }
   for (const label of new Set(fed.map((w) => w.feed!.label))) {
     const row = fed.find((w) => w.feed!.label === label)!.feed!.output;
-    const [steadyMa, peakMa] = ['steady', 'peak'].map((kind) => shop.rows.get(`${kind}:${row}`)?.limit);
-    if (row && steadyMa !== undefined && peakMa !== undefined) say(label, row, steadyMa, peakMa, '');
+    if (row === undefined) continue;
+    const [steadyMa, peakMa] = [steadyRow(row), peakRow(row)].map((key) => shop.rows.get(key)?.limit);
+    if (steadyMa !== undefined && peakMa !== undefined) say(label, row, steadyMa, peakMa, '');
   }
   const drawers = core.filter((l) => leastOn([l], 'usb') > 0);
   if (drawers.length > 0 && (onUsb > usbAmps || limits.length === 0))
@@ -264,20 +263,18 @@ function suppliesFor(core: LaidPart[]): { direct: Way[]; fed: Way[] } {
 /** Regulators that these parts could stand on. */
 function railsFor(shop: Workshop, core: LaidPart[]): Rail[] {
   const able = new Set(suppliesFor(core).direct.flatMap((w) => w.rows.map((r) => r.id)));
-  return shop.board.rails.filter((r) => r.source.kind === 'regulator' && able.has(`peak:${r.id}`));
+  return shop.board.rails.filter((r) => r.source.kind === 'regulator' && able.has(peakRow(r.id)));
 }
 
 /** Those of them that do not carry them all together. */
 function weakRails(shop: Workshop, core: LaidPart[]): Rail[] {
   const carries = (rail: string) =>
-    ['peak', 'steady'].every(
-      (kind) => leastOn(core, `${kind}:${rail}`) <= (shop.rows.get(`${kind}:${rail}`)?.limit ?? 0),
-    );
+    [peakRow(rail), steadyRow(rail)].every((key) => leastOn(core, key) <= (shop.rows.get(key)?.limit ?? 0));
   return railsFor(shop, core).filter((r) => !carries(r.id));
 }
 
 /** The least that these parts together put on a row, in mA, wherever they put anything on it. */
-function leastOn(core: LaidPart[], id: string): number {
+function leastOn(core: LaidPart[], id: RowKey): number {
   const amounts = (l: LaidPart) =>
     l.modes.flatMap((m) =>
       m.needs.flatMap((n) => n.ways.flatMap((w) => w.rows.filter((r) => r.id === id).map((r) => r.amount))),

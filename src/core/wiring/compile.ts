@@ -3,6 +3,7 @@ import { cost } from '../solver/cost';
 import type { LaidMode, LaidNeed, LaidPart } from './laid';
 import type { Choice, Problem, TagUse } from '../solver/problem';
 import { isMet, type Place, type SolvedRung, type Way, type Workshop } from './way';
+import { bridgeKey } from './keys';
 
 /** A choice problem, and for each of its choices the way it stands for. */
 export interface Compiled {
@@ -71,7 +72,7 @@ export function compile(shop: Workshop, laid: LaidPart[], upTo: SolvedRung, lock
     };
   }
 
-  function tagUse(t: { id: string; value: string }): TagUse {
+  function tagUse(t: Way['tags'][number]): TagUse {
     const { tag, values } = tagAt.get(t.id)!;
     return [tag, values.indexOf(t.value)];
   }
@@ -90,7 +91,7 @@ function keepsLocks(w: Way, need: LaidNeed, l: LaidPart, locks: Lock[]): boolean
     if (k.kind === 'link' && k.part === l.part.id && k.link === need.id)
       return w.link !== undefined && endsAt(w.link, k.to);
     if (k.kind === 'supply' && k.part === l.part.id && need.kind === 'supply') return w.feed?.rail === k.to;
-    if (k.kind === 'bridge') return w.tags.every((t) => t.id !== `bridge:${k.bridge}` || t.value === k.position);
+    if (k.kind === 'bridge') return w.tags.every((t) => t.id !== bridgeKey(k.bridge) || t.value === k.position);
     return true;
   });
 }

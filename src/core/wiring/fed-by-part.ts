@@ -7,6 +7,7 @@ import type { LaidPart } from './laid';
 import type { Supplied } from '../circuit/rail-tree';
 import { ampsAt, deskAmps, insideRange, loadOn, milliamps, unsaidDraw } from './supply-ways';
 import { row, tag, way, type Condition, type Way, type Workshop } from './way';
+import { peakRow, steadyRow, bridgeKey, feedKey } from './keys';
 
 /** A supply that a part hands on. */
 type Output = Peripheral['gives'][number];
@@ -19,7 +20,7 @@ export function feedFromParts(shop: Workshop, laid: LaidPart[]): void {
   const hosts = laid.filter((l) => l.part.peripheral.gives.length > 0 && l.modes.every((m) => m.mode.supply));
   const seats = hosts.map((host) => ({
     host,
-    id: `feed:${host.part.id}`,
+    id: feedKey(host.part.id),
     ways: supplyNeeds(host).flatMap((n) => n.ways),
   }));
   for (const { host, id, ways } of seats) {
@@ -55,7 +56,7 @@ function supplyOf(shop: Workshop, w: Way): Supplied | undefined {
   return shop.supplies.find(
     (s) =>
       s.rail.id === w.feed!.rail &&
-      s.bridges.every((b) => w.tags.some((t) => t.id === `bridge:${b.bridge}` && t.value === b.position)),
+      s.bridges.every((b) => w.tags.some((t) => t.id === bridgeKey(b.bridge) && t.value === b.position)),
   );
 }
 
@@ -134,13 +135,13 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
   const rows = limits
     ? [
         {
-          id: row(shop, { id: `peak:${output}`, limit: limits.printedMa, comfort: limits.deratedMa }),
+          id: row(shop, { id: peakRow(output), limit: limits.printedMa, comfort: limits.deratedMa }),
           load: { kind: 'peak' as const, rail: output },
           amount: milliamps(peakAmps),
           rung: 7 as const,
         },
         {
-          id: row(shop, { id: `steady:${output}`, limit: limits.deratedMa }),
+          id: row(shop, { id: steadyRow(output), limit: limits.deratedMa }),
           load: { kind: 'steady' as const, rail: output },
           amount: milliamps(typicalAmps),
           rung: 7 as const,
@@ -159,7 +160,7 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
     way({
       conditions: [...conditions, ...load.conditions],
       rows: [...rows, ...load.rows],
-      tags: [tag(shop, `feed:${host.part.id}`, placeOf(shop, seat))],
+      tags: [tag(shop, feedKey(host.part.id), placeOf(shop, seat))],
       cost: preferred ? {} : { compromises: 1 },
       lost: preferred ? [] : [{ code: 'dark with its host', host: hostName }],
       feed: {

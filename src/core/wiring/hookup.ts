@@ -14,6 +14,7 @@ import type { Reason } from './reason';
 import { sameOnPort } from './same-on-port';
 import { railLimits } from './supply-ways';
 import type { Condition, Feed, Place, Workshop } from './way';
+import { bridgeKey, releaseKey } from './keys';
 
 /** A link as it is wired: which port, bus, input or output, and which pads. */
 export interface WiredLink {
@@ -251,13 +252,11 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
     }
   }
 
-  const lines = shop.board.ports.map((p) =>
-    portLine(p, usedBy.get(p.id) ?? [], tags.get(`release:${p.id}`) === 'free'),
-  );
+  const lines = shop.board.ports.map((p) => portLine(p, usedBy.get(p.id) ?? [], tags.get(releaseKey(p.id)) === 'free'));
   return {
     parts,
     bridges: shop.board.bridges.map((b) => {
-      const position = tags.get(`bridge:${b.id}`) ?? b.factory;
+      const position = tags.get(bridgeKey(b.id)) ?? b.factory;
       return {
         bridge: b.id,
         label: b.label,
@@ -267,7 +266,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
       };
     }),
     releases: shop.board.ports.flatMap((p) =>
-      p.taken?.release && tags.get(`release:${p.id}`) === 'free'
+      p.taken?.release && tags.get(releaseKey(p.id)) === 'free'
         ? [{ port: p.label, what: p.taken.release.what, lost: p.taken.release.lost }]
         : [],
     ),

@@ -20,5 +20,5 @@ export interface LaidPart {
   part: Part;
   modes: LaidMode[];
   /** What is fixed when the part is left out. */
-  unmetTags?: { id: string; value: string }[];
+  unmetTags?: Way['tags'];
 }

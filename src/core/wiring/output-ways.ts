@@ -5,6 +5,7 @@ import { sharedPads } from '../circuit/shared-pads';
 import { padTags } from './pad-tags';
 import type { Reason } from './reason';
 import { row, tag, way, type Condition, type Way, type Workshop } from './way';
+import { outputRow } from './keys';
 
 /** Outputs that are alike: one timer, the same uses. */
 export interface OutputGroup {
@@ -99,7 +100,7 @@ export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'
     return way({
       conditions: used.flatMap((u) => u.conditions),
       rows: used.map(({ g, n }) => ({
-        id: row(shop, { id: `output:${g.id}`, limit: g.limit, pool: 'output' }),
+        id: row(shop, { id: outputRow(g.id), limit: g.limit, pool: 'output' }),
         amount: n,
         rung: 4,
       })),

@@ -6,6 +6,7 @@ import { fliesOnOwnEsc } from '../circuit/esc-lines';
 import { ground } from '../quantity/ground';
 import { portGroups } from './serial-ways';
 import { padTags } from './pad-tags';
+import type { RowKey } from './keys';
 import type { Reason } from './reason';
 import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
 
@@ -71,7 +72,7 @@ export function analogueWays(shop: Workshop, kind: AnalogueKind): Way[] {
   const first = shop.board.analogueInputs.find((i) => i.kind === kind);
   if (inputs.length === 0)
     return first ? refused({ code: 'input taken by the ESC', input: first.label }) : none(`${kind} input`);
-  const group = `input:${kind}`;
+  const group: RowKey = `input:${kind}`;
   const at = inputs[0]!.at;
   return [
     way({

@@ -12,6 +12,7 @@ import { ableGroups } from './output-ways';
 import { sharedPads } from '../circuit/shared-pads';
 import { padTags } from './pad-tags';
 import type { Named, Reason } from './reason';
+import { portRow, outputRow, releaseKey } from './keys';
 
 type End = Port['rx'][number] & { twoWayInverter?: boolean };
 
@@ -85,8 +86,8 @@ function harnessWay(shop: Workshop, group: PortGroup): Way {
   const port = group.ports[0]!;
   return way({
     conditions: [{ rung: 5, truth: 'yes', reason: { code: 'nothing to wire' } }],
-    rows: [{ id: row(shop, { id: `port:${group.id}`, limit: group.ports.length, pool: 'port' }), amount: 1, rung: 4 }],
-    tags: port.taken!.release ? [tag(shop, `release:${port.id}`, 'kept')] : [],
+    rows: [{ id: row(shop, { id: portRow(group.id), limit: group.ports.length, pool: 'port' }), amount: 1, rung: 4 }],
+    tags: port.taken!.release ? [tag(shop, releaseKey(port.id), 'kept')] : [],
     link: { kind: 'port', group: group.id },
   });
 }
@@ -95,7 +96,7 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
   const port = group.ports[0]!;
   const base = way({
     cost: { ports: 1 },
-    rows: [{ id: row(shop, { id: `port:${group.id}`, limit: group.ports.length, pool: 'port' }), amount: 1, rung: 4 }],
+    rows: [{ id: row(shop, { id: portRow(group.id), limit: group.ports.length, pool: 'port' }), amount: 1, rung: 4 }],
   });
   if (port.taken && !port.taken.release) return [];
   const release = port.taken?.release;
@@ -108,7 +109,7 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
       compromises: 1,
     };
     base.lost = [{ code: 'as the file says', text: release.lost }];
-    base.tags = [tag(shop, `release:${port.id}`, 'free')];
+    base.tags = [tag(shop, releaseKey(port.id), 'free')];
   }
   if (shop.board.buses.some((b) => b.sharesPort === port.id))
     base.tags = [...base.tags, tag(shop, `shared:${port.id}`, 'serial')];
@@ -338,7 +339,7 @@ function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
 
 function softOn(shop: Workshop, group: string, limit: number, timer: string, pads: number): Partial<Way> {
   return {
-    rows: [{ id: row(shop, { id: `output:${group}`, limit, pool: 'output' }), amount: pads, rung: 4 }],
+    rows: [{ id: row(shop, { id: outputRow(group), limit, pool: 'output' }), amount: pads, rung: 4 }],
     tags: [
       tag(shop, `timer:${timer}`, 'soft serial'),
       ...padTags(shop, shop.board.outputs.find((o) => o.id === group)!.pad, group),

@@ -1,6 +1,7 @@
 import { mayShare } from '../trade/protocol';
 import type { LaidNeed, LaidPart } from './laid';
 import { portGroups, sideWays, spoken, type Spoken } from './serial-ways';
+import { sideKey, type RowKey, type SideKey } from './keys';
 import { row, tag, way, type Way, type Workshop } from './way';
 
 /**
@@ -14,7 +15,7 @@ export function shareSides(shop: Workshop, laid: LaidPart[]): void {
         const seat = hostNeed(host, guest.protocol);
         if (!seat) continue;
         // A host with two links has two seats; each is told apart.
-        const id = `side:${host.part.id}/${seat.need.id}`;
+        const id = sideKey(host.part.id, seat.need.id);
         const once = row(shop, { id, limit: 1 });
         markHost(shop, host, seat.need, id);
         guest.need.ways.push(...ridingWays(shop, host, seat.need, guest.protocol, id, once));
@@ -39,13 +40,13 @@ function hostNeed(host: LaidPart, guest: Spoken): { need: LaidNeed } | null {
 }
 
 /** Each way of the host says where it ends; left out, it ends nowhere. Done once however many could ride. */
-function markHost(shop: Workshop, host: LaidPart, need: LaidNeed, id: string): void {
+function markHost(shop: Workshop, host: LaidPart, need: LaidNeed, id: SideKey): void {
   if (host.unmetTags?.some((t) => t.id === id)) return;
   for (const w of need.ways) w.tags = [...w.tags, tag(shop, id, w.link?.kind === 'port' ? w.link.group : 'elsewhere')];
   host.unmetTags = [...(host.unmetTags ?? []), tag(shop, id, 'nowhere')];
 }
 
-function ridingWays(shop: Workshop, host: LaidPart, seat: LaidNeed, guest: Spoken, id: string, once: string): Way[] {
+function ridingWays(shop: Workshop, host: LaidPart, seat: LaidNeed, guest: Spoken, id: SideKey, once: RowKey): Way[] {
   const groups = new Set(seat.ways.flatMap((w) => (w.link?.kind === 'port' ? [w.link.group] : [])));
   return portGroups(shop)
     .filter((g) => groups.has(g.id))

@@ -10,6 +10,7 @@ import { pinLimit } from '../circuit/plug-pins';
 import { cellGround, type Supplied } from '../circuit/rail-tree';
 import type { Reason } from './reason';
 import { bridgeTag, isVideo, row, way, type Condition, type Way, type Workshop } from './way';
+import { peakRow, steadyRow } from './keys';
 
 /** An LC filter in the supply of one part: assumed cost and mass, common practice of the trade, no source. */
 const filter = { cents: 450, grams: 3, effort: 2 };
@@ -159,13 +160,13 @@ export function loadOn(
     const rated = railLimits(shop, rail.id);
     rows.push(
       {
-        id: row(shop, { id: `peak:${rail.id}`, limit: rated.printedMa, comfort: rated.deratedMa }),
+        id: row(shop, { id: peakRow(rail.id), limit: rated.printedMa, comfort: rated.deratedMa }),
         load: { kind: 'peak', rail: rail.id },
         amount: milliamps(peakAmps * perAmp),
         rung: 7,
       },
       {
-        id: row(shop, { id: `steady:${rail.id}`, limit: rated.deratedMa }),
+        id: row(shop, { id: steadyRow(rail.id), limit: rated.deratedMa }),
         load: { kind: 'steady', rail: rail.id },
         amount: milliamps(typicalAmps * perAmp),
         rung: 7,

@@ -7,6 +7,7 @@ import { overlayConditions } from './pad-ways';
 import { portGroups, spoken } from './serial-ways';
 import { ampsAt, unsaidDraw } from './supply-ways';
 import { row, way, type Condition, type Way, type Workshop } from './way';
+import { portRow } from './keys';
 
 /** The way onto a pad that is not drawn, where there may be one. Serial ports that are all there may still have a pad more, for inverted signals. */
 export function undrawnWays(shop: Workshop, link: Link): Way[] {
@@ -57,7 +58,7 @@ function invertedPads(shop: Workshop): Way[] {
             reason: { code: 'inverted pad not drawn', port: { id: ports[0]!.id, label: ports[0]!.label } },
           },
         ],
-        rows: [{ id: row(shop, { id: `port:${id}`, limit: ports.length, pool: 'port' }), amount: 1, rung: 4 }],
+        rows: [{ id: row(shop, { id: portRow(id), limit: ports.length, pool: 'port' }), amount: 1, rung: 4 }],
         link: { kind: 'pad', pads: [], what: `a pad of ${ports[0]!.label} that is not drawn` },
       }),
     );

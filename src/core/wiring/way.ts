@@ -6,6 +6,7 @@ import type { Ground } from '../quantity/ground';
 import { withoutIdleHarness } from '../circuit/harness-line';
 import { budgetWith, spend, type Budget } from '../solver/budget';
 import type { Row } from '../solver/problem';
+import { bridgeKey, type RowKey, type TagKey } from './keys';
 import type { Reason } from './reason';
 import { suppliesOf, type Supplied } from '../circuit/rail-tree';
 
@@ -47,7 +48,7 @@ export interface Feed {
 
 /** What a way takes of a row. `load`: milliamps, steady or at peak, of a rail or of another part's output. */
 export interface Taken {
-  id: string;
+  id: RowKey;
   amount: number;
   rung: SolvedRung;
   load?: { kind: 'peak' | 'steady'; rail: string };
@@ -60,7 +61,7 @@ export interface Way {
   lost: Reason[];
   margin: number;
   rows: Taken[];
-  tags: { id: string; value: string }[];
+  tags: { id: TagKey; value: string }[];
   link?: Place;
   feed?: Feed;
 }
@@ -87,9 +88,9 @@ export interface Workshop {
   world: World;
   budget: Budget;
   supplies: Supplied[];
-  rows: Map<string, Row>;
+  rows: Map<RowKey, Row>;
   /** For each tag the values it can take and what each costs once. */
-  tags: Map<string, Map<string, Partial<Cost>>>;
+  tags: Map<TagKey, Map<string, Partial<Cost>>>;
 }
 
 export function workshop(build: Build, board: Board, world: World, budget: Budget = budgetWith()): Workshop {
@@ -104,17 +105,17 @@ export function workshop(build: Build, board: Board, world: World, budget: Budge
   };
 }
 
-export function row(shop: Workshop, made: Row): string {
+export function row(shop: Workshop, made: Row & { id: RowKey }): RowKey {
   if (!shop.rows.has(made.id)) shop.rows.set(made.id, made);
   return made.id;
 }
 
 export function tag(
   shop: Workshop,
-  id: string,
+  id: TagKey,
   value: string,
   once: Partial<Cost> = {},
-): { id: string; value: string } {
+): { id: TagKey; value: string } {
   const values = shop.tags.get(id) ?? new Map<string, Partial<Cost>>();
   if (!values.has(value)) values.set(value, once);
   shop.tags.set(id, values);
@@ -122,9 +123,9 @@ export function tag(
 }
 
 /** A bridge put in a position: free where it is delivered so, else the effort of moving it. */
-export function bridgeTag(shop: Workshop, bridge: string, position: string): { id: string; value: string } {
+export function bridgeTag(shop: Workshop, bridge: string, position: string): { id: TagKey; value: string } {
   const b = shop.board.bridges.find((x) => x.id === bridge);
-  return tag(shop, `bridge:${bridge}`, position, b && b.factory !== position ? { effort: b.effort } : {});
+  return tag(shop, bridgeKey(bridge), position, b && b.factory !== position ? { effort: b.effort } : {});
 }
 
 export function isVideo(part: Part): boolean {
