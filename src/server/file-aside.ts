@@ -7,13 +7,12 @@ import type { Imported } from './import-file';
 /** What one file may take: a file of 50 MB needs a third of either. */
 const mostMb = 1500;
 const mostMs = 120_000;
-/** So many files may wait; one at a time is read, so that other requests find a processor free. */
-const mostWaiting = 6;
+/** So many files may be here at once, the one that is read and those that come in or wait. */
+const mostInside = 6;
 /** Below this a file is read in a few milliseconds, sooner than a thread starts. */
 const smallBytes = 64 * 1024;
 
 const tooMuch = 'The file takes more memory or time than Rung gives one file. Split it. Nothing was changed.';
-const busy = 'Rung is at work on other files. Nothing was changed; try again in a moment.';
 
 /** Reads a Rung file and stores what is in it, all or nothing, away from the thread that answers requests. */
 export function importAside(bytes: Uint8Array): Promise<Imported> {
@@ -32,13 +31,24 @@ export async function readAside<F extends 'rung-board' | 'rung-build'>(
   return read as Read<F extends 'rung-board' ? Board : Build>;
 }
 
-let waiting = 0;
+let inside = 0;
+
+/** Takes a large file in, from the first byte of its body on; null where there are too many already. */
+export async function admitted<T>(work: () => Promise<T>): Promise<T | null> {
+  if (inside >= mostInside) return null;
+  inside += 1;
+  try {
+    return await work();
+  } finally {
+    inside -= 1;
+  }
+}
+
+/** One file at a time is read, so that other requests find a processor free. */
 let last: Promise<unknown> = Promise.resolve();
 
 function inTurn(job: FileJob): Promise<unknown> {
-  if (waiting >= mostWaiting) return Promise.resolve(refused(busy));
-  waiting += 1;
-  const mine = last.then(() => inWorker(job)).finally(() => (waiting -= 1));
+  const mine = last.then(() => inWorker(job));
   last = mine.catch(() => undefined);
   return mine;
 }

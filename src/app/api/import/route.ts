@@ -1,16 +1,21 @@
 import { NextResponse } from 'next/server';
 import { answer, bodyBytes, say } from '@/server/answer';
-import { importAside } from '@/server/file-aside';
+import { admitted, importAside } from '@/server/file-aside';
 
 const limitMb = 50;
 
 export function POST(request: Request) {
   return answer(request, async () => {
-    const bytes = await bodyBytes(request, limitMb);
-    if (bytes === null)
-      return say(413, `The file is larger than ${limitMb} MB. Split it, or use the command line. Nothing was changed.`);
-    const result = await importAside(bytes);
-    if (!result.ok) return say(422, 'Nothing was imported. The file needs mending first:', { faults: result.faults });
-    return NextResponse.json(result);
+    const reply = await admitted(() => imported(request));
+    return reply ?? say(503, 'Rung is at work on other files. Nothing was changed; try again in a moment.');
   });
+}
+
+async function imported(request: Request): Promise<NextResponse> {
+  const bytes = await bodyBytes(request, limitMb);
+  if (bytes === null)
+    return say(413, `The file is larger than ${limitMb} MB. Split it, or use the command line. Nothing was changed.`);
+  const result = await importAside(bytes);
+  if (!result.ok) return say(422, 'Nothing was imported. The file needs mending first:', { faults: result.faults });
+  return NextResponse.json(result);
 }
