@@ -6,7 +6,10 @@ export class UnreadableRecord extends Error {
     faults: readonly { field: string; sentence: string }[],
   ) {
     super(
-      `The stored ${kind} "${id}" cannot be read: ${faults.map((f) => `${f.field}: ${f.sentence}`).join(' ')} It is still in the database as it was.`,
+      `The stored ${kind} "${id}" cannot be read: ${faults
+        .slice(0, 3)
+        .map((f) => `${f.field}: ${f.sentence}`)
+        .join(' ')} It is still in the database as it was.`,
     );
   }
 }

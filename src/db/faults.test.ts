@@ -1,0 +1,68 @@
+import { sql } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { answer } from '../server/answer';
+import { newBuild } from '../server/new-build';
+import { allBuilds, findBuild } from './builds';
+import { openDatabase, type Database } from './connection';
+import { isDatabaseDown, UnreadableRecord } from './faults';
+import { allBoards } from './library';
+import { builds } from './schema';
+import { freshDatabase } from './tests/fresh-database';
+
+let db: Database;
+let close: () => Promise<void>;
+beforeAll(async () => {
+  ({ db, close } = openDatabase(await freshDatabase(process.env.TEST_DATABASE_URL!)));
+});
+afterAll(() => close());
+
+const request = new Request('http://127.0.0.1:1/api', { headers: { host: '127.0.0.1:1' } });
+const said = async (work: () => Promise<unknown>) => {
+  const reply = await answer(request, () => work() as never);
+  return { status: reply.status, sentence: ((await reply.json()) as { sentence: string }).sentence };
+};
+
+describe('what went wrong is told as what it is', () => {
+  test('a database that is not there', async () => {
+    const nowhere = openDatabase('postgres://rung:x@127.0.0.1:9/none');
+    const error = await allBoards(nowhere.db).catch((e: unknown) => e);
+    await nowhere.close();
+    expect(isDatabaseDown(error)).toBe(true);
+    expect(await said(() => Promise.reject(error as Error))).toMatchObject({
+      status: 503,
+      sentence: expect.stringContaining('database does not answer'),
+    });
+  });
+  test('a database that ends the connection, and a password that is not taken', async () => {
+    expect(
+      isDatabaseDown(await db.execute(sql`select pg_terminate_backend(pg_backend_pid())`).catch((e: unknown) => e)),
+    ).toBe(true);
+    const wrong = openDatabase(process.env.TEST_DATABASE_URL!.replace(/:[^:@]*@/, ':wrong@'));
+    expect(isDatabaseDown(await allBoards(wrong.db).catch((e: unknown) => e))).toBe(true);
+    await wrong.close();
+  });
+  test('a query of ours that is wrong is a fault of ours, with a number for the log', async () => {
+    const error = await db.execute(sql`select nothing from nowhere`).catch((e: unknown) => e);
+    expect(isDatabaseDown(error)).toBe(false);
+    expect(await said(() => Promise.reject(error as Error))).toMatchObject({
+      status: 500,
+      sentence: expect.stringMatching(/fault of ours.*log as [0-9a-f]{8}/),
+    });
+    expect((await said(() => Promise.reject(new Error('secret detail')))).sentence).not.toContain('secret');
+  });
+  test('a build that cannot be read is named, hides no other, and says what is wrong with it', async () => {
+    const id = await newBuild(db, 'Sound');
+    await db.insert(builds).values({ id: 'odd', name: 'Odd', body: { format: 'rung-build', version: 1 } as never });
+    const found = await allBuilds(db);
+    expect(found.builds.map((b) => b.build.id)).toEqual([id]);
+    expect(found.unreadable).toMatchObject([
+      { id: 'odd', name: 'Odd', why: expect.stringContaining('still in the database') },
+    ]);
+    const error = await findBuild(db, 'odd').catch((e: unknown) => e);
+    expect(error).toBeInstanceOf(UnreadableRecord);
+    expect(await said(() => Promise.reject(error as Error))).toMatchObject({
+      status: 500,
+      sentence: expect.stringContaining('"odd" cannot be read'),
+    });
+  });
+});
