@@ -20,14 +20,17 @@ type End = Port['rx'][number] & { twoWayInverter?: boolean };
 export type Spoken = Protocol & { sendsVolts?: number | undefined; hearsFromVolts?: number | undefined };
 
 export function spoken(link: Extract<Link, { kind: 'serial' }>): Spoken {
-  const usual = protocols[link.protocol];
-  return {
-    ...usual,
-    sense: link.sense ?? usual.sense,
-    sendsVolts: link.sendsVolts,
-    hearsFromVolts: link.hearsFromVolts,
-  };
+  let said = speech.get(link);
+  if (!said) {
+    const usual = protocols[link.protocol];
+    const { sense = usual.sense, sendsVolts, hearsFromVolts } = link;
+    speech.set(link, (said = { ...usual, sense, sendsVolts, hearsFromVolts }));
+  }
+  return said;
 }
+
+/** A link is asked for once for every other link and every port. */
+const speech = new WeakMap<object, Spoken>();
 
 /** Ports that no way can tell apart, so that the search need not either. */
 export interface PortGroup {

@@ -24,7 +24,15 @@ export function shareSides(shop: Workshop, laid: LaidPart[]): void {
   });
 }
 
+const needsOf = new WeakMap<LaidPart, { need: LaidNeed; protocol: Spoken }[]>();
+
 function serialNeeds(l: LaidPart): { need: LaidNeed; protocol: Spoken }[] {
+  let needs = needsOf.get(l);
+  if (!needs) needsOf.set(l, (needs = findSerialNeeds(l)));
+  return needs;
+}
+
+function findSerialNeeds(l: LaidPart): { need: LaidNeed; protocol: Spoken }[] {
   return l.modes.flatMap((m) =>
     m.needs.flatMap((need) => {
       if (need.link?.kind !== 'serial') return [];
