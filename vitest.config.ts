@@ -10,7 +10,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'unit',
-          include: ['src/{core,ui,workers}/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts'],
+          include: ['src/{core,ui,workers,highs}/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts'],
           testTimeout: 120_000,
         },
       },
