@@ -7,7 +7,7 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { parseAsArrayOf, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { rankClimbs, rungNames, type Mended, type Ranked } from '@/core';
 import { MarkKey } from '../marks/Key';
@@ -63,18 +63,12 @@ export function LadderScreen() {
       ),
     [ranked, view, mended],
   );
-  // The cursor moves at once; the address follows.
-  const [cursor, setCursor] = useState<{ board: string | null; rung: number | null }>({
-    board: view.board,
-    rung: view.rung,
-  });
-  useEffect(() => void setView(cursor), [cursor, setView]);
   const at = Math.max(
     0,
-    rows.findIndex((r) => r.climb.boardId === cursor.board),
+    rows.findIndex((r) => r.climb.boardId === view.board),
   );
   const current = rows[at] ?? null;
-  const rung = cursor.rung ?? (current ? (tellingRung(current.climb)?.rung ?? 1) : 1);
+  const rung = view.rung ?? (current ? (tellingRung(current.climb)?.rung ?? 1) : 1);
 
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
@@ -84,7 +78,7 @@ export function LadderScreen() {
     overscan: 10,
   });
   const step = (by: number) =>
-    setCursor((c) => {
+    void setView((c) => {
       const from = Math.max(
         0,
         rows.findIndex((r) => r.climb.boardId === c.board),
@@ -92,7 +86,7 @@ export function LadderScreen() {
       return { ...c, board: rows[Math.max(0, Math.min(rows.length - 1, from + by))]?.climb.boardId ?? null };
     });
   const toRung = (to: number) =>
-    setCursor((c) => ({ board: c.board ?? current?.climb.boardId ?? null, rung: Math.max(1, Math.min(10, to)) }));
+    void setView((c) => ({ board: c.board ?? current?.climb.boardId ?? null, rung: Math.max(1, Math.min(10, to)) }));
   useHotkeys('down', () => step(1), { preventDefault: true });
   useHotkeys('up', () => step(-1), { preventDefault: true });
   useHotkeys('right', () => toRung(rung + 1), { preventDefault: true });
@@ -116,10 +110,10 @@ export function LadderScreen() {
   useHotkeys('f', () => current && router.push(`/b/${build.id}/hookup/${current.climb.boardId}`));
   useHotkeys('/', () => filter.current?.focus(), { preventDefault: true, useKey: true });
   useEffect(() => {
-    if (at >= 0 && cursor.board) virtual.scrollToIndex(at);
+    if (at >= 0 && view.board) virtual.scrollToIndex(at);
     // The list itself changes with every ranking; only a move of the cursor scrolls.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [cursor.board]);
+  }, [view.board]);
 
   if (shelfFault) {
     return (
@@ -281,7 +275,7 @@ export function LadderScreen() {
                     current={v.index === at}
                     rung={v.index === at ? rung : null}
                     grams={grams(r.climb)}
-                    onPick={(n) => setCursor({ board: r.climb.boardId, rung: n })}
+                    onPick={(n) => void setView({ board: r.climb.boardId, rung: n })}
                     href={`/b/${build.id}/board/${r.climb.boardId}`}
                   />
                 </Box>
