@@ -22,5 +22,5 @@ export default ts.config(
       'prefer-const': 'error',
     },
   },
-  { files: ['src/app/**', '*.config.*', '.dependency-cruiser.cjs'], rules: { 'no-restricted-syntax': 'off' } },
+  { files: ['src/app/**', '*.config.{ts,mjs}', '.dependency-cruiser.cjs'], rules: { 'no-restricted-syntax': 'off' } },
 );

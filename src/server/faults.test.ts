@@ -1,13 +1,13 @@
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { answer } from '../server/answer';
-import { newBuild } from '../server/new-build';
-import { allBuilds, findBuild } from './builds';
-import { openDatabase, type Database } from './connection';
-import { isDatabaseDown, UnreadableRecord } from './faults';
-import { allBoards } from './library';
-import { builds } from './schema';
-import { freshDatabase } from './tests/fresh-database';
+import { answer } from './answer';
+import { newBuild } from './new-build';
+import { allBuilds, findBuild } from '../db/builds';
+import { openDatabase, type Database } from '../db/connection';
+import { isDatabaseDown, UnreadableRecord } from '../db/faults';
+import { allBoards } from '../db/library';
+import { builds } from '../db/schema';
+import { freshDatabase } from '../db/tests/fresh-database';
 
 let db: Database;
 let close: () => Promise<void>;
