@@ -80,7 +80,9 @@ export function evaluate(
 ): Climb {
   const known = <T>(layer: string, more: readonly unknown[], work: () => T) =>
     remembered(memory, bought, layer, [...whatWires(asked), general === null, ...more], work);
-  const { build, board, wiring, early, after, delegated } = known('wiring', [], () => wired(asked, bought, general));
+  const { build, board, wiring, early, after, motors, delegated } = known('wiring', [], () =>
+    wired(asked, bought, general),
+  );
   const { hookup, findings: solved, states, setAside } = wiring;
   const checkedAfter = new Set(after);
   // Of the masses and the bill a limit changes nothing.
@@ -92,6 +94,7 @@ export function evaluate(
   const findings: Finding[] = [
     ...early,
     ...after,
+    ...motors,
     ...solved,
     ...checkWeight(now, masses),
     ...checkCost(asked, bought, bill),
@@ -139,8 +142,9 @@ function wired(asked: Build, bought: Board, general: GeneralSolver | null) {
     build,
     board,
     wiring,
-    early: [...checkFrame(build, board), ...checkPack(build, board), ...checkMotors(build, board)],
+    early: [...checkFrame(build, board), ...checkPack(build, board)],
     after: [...sanityFindings(board), ...checkLights(build), ...checkWires(build, board, wiring.hookup)],
+    motors: checkMotors(build, board),
     delegated: budget.delegated > 0,
   };
 }
