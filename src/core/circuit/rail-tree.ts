@@ -1,4 +1,4 @@
-import { feedersOf } from '../records/board-links';
+import { feedersOf, mostWaysToFeed } from '../records/board-links';
 import type { Board, Rail, Regulator } from '../records/board';
 import type { Build } from '../records/build';
 import { assumed, exactly, interval, type Interval } from '../quantity/figure';
@@ -47,13 +47,14 @@ type End = 'worst' | 'best';
 
 /**
  * Every way each rail can be supplied, over all bridge positions that matter to it; each rail is visited once. Rails without a source in the board, and those that
- * are fed from themselves, are left out. `spend` is told how many there are, rail by rail, and may stop it: bridges can make very many.
+ * are fed from themselves, are left out. `spend` is told how many there are, rail by rail, and may stop it: bridges can make
+ * very many. Without it a rail with more ways than a file may have is left out.
  */
 export function suppliesOf(
   board: Board,
   build: Powered,
   end: End = 'worst',
-  spend: (ways: number) => void = () => undefined,
+  spend?: (ways: number) => void,
 ): Supplied[] {
   const rails = new Map(board.rails.map((r) => [r.id, r]));
   const known = new Map<string, Supplied[]>();
@@ -63,7 +64,9 @@ export function suppliesOf(
     known.set(id, []);
     const rail = rails.get(id);
     if (!rail) return [];
-    spend(feedersOf(rail.source).reduce((sum, f) => sum + waysOf(f).length, 1));
+    const count = feedersOf(rail.source).reduce((sum, f) => sum + waysOf(f).length, 0);
+    if (spend) spend(count + 1);
+    else if (count > mostWaysToFeed) return [];
     const ways = supplied(board, build, rail, end, waysOf).filter(standsOneWay);
     known.set(id, ways);
     return ways;

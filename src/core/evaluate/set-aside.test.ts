@@ -1,4 +1,6 @@
 import { describe, expect, test } from 'vitest';
+import { powerUp } from '../bench/power-up';
+import { sagOver } from '../bench/sag';
 import { evaluate } from './climb';
 import { suppliesOf } from '../circuit/rail-tree';
 import { rankClimbs } from '../decide/rank-shelf';
@@ -71,6 +73,13 @@ describe('no board stops the ladder', () => {
     expect(climb).toMatchObject({ setAside: true, verdict: 'cannot say yet' });
     expect(climb.rungs.slice(3, 7).map((r) => r.state)).toEqual(['unknown', 'unknown', 'unknown', 'unknown']);
     expect(climb.rungs[3]!.findings[0]!.sentence).toContain('steps');
+  });
+
+  test('the bench does not hang on such a board either', () => {
+    const board = fan(24, 24);
+    const climb = evaluate(build, board);
+    expect(powerUp(build, board, climb, 2).steadyAmps).toBeGreaterThanOrEqual(0);
+    expect(sagOver(build, board, climb, 'full').length).toBeGreaterThan(0);
   });
 
   test('a bridge that stands behind itself makes no ways that it cannot stand in: forty rails on one bridge have two', () => {
