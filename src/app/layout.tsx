@@ -4,6 +4,7 @@ import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata } from 'next';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
+import { Queries } from '@/ui/frame/Queries';
 import { Look } from '@/ui/theme/Look';
 
 export const metadata: Metadata = {
@@ -18,7 +19,9 @@ export default function Layout({ children }: { children: ReactNode }) {
         <InitColorSchemeScript attribute="data-scheme" defaultMode="light" />
         <AppRouterCacheProvider>
           <Look>
-            <NuqsAdapter>{children}</NuqsAdapter>
+            <NuqsAdapter>
+              <Queries>{children}</Queries>
+            </NuqsAdapter>
           </Look>
         </AppRouterCacheProvider>
       </body>

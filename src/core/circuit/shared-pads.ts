@@ -6,15 +6,27 @@ const found = new WeakMap<Board, Set<string>>();
 export function sharedPads(board: Board): Set<string> {
   let shared = found.get(board);
   if (!shared) {
-    const uses = [
-      ...board.ports.map((p) => [...p.rx, ...p.tx].map((e) => e.pad)),
-      ...board.outputs.map((o) => [o.pad]),
-      ...board.analogueInputs.map((a) => [a.pad]),
-      // A bus that shares a port says so by `sharesPort`.
-      ...board.buses.filter((b) => !b.sharesPort).map((b) => b.pads),
-    ].flatMap((pads) => [...new Set(pads)]);
-    shared = new Set(uses.filter((p, i) => uses.indexOf(p) !== i));
+    const pads = functionsOf(board).flatMap((uses) => [...new Set(uses)]);
+    shared = new Set(pads.filter((p, i) => pads.indexOf(p) !== i));
     found.set(board, shared);
   }
   return shared;
+}
+
+/** The signal pads of each function of the board, a port's two sides counted apart: two links may use them. */
+function functionsOf({ ports, outputs, analogueInputs, buses, video, buzzerPad }: Board): string[][] {
+  const single = [...(video?.cameraIns ?? []), video?.out, video?.cameraControl, buzzerPad];
+  return [
+    ...ports.flatMap((p) => [p.rx.map((e) => e.pad), p.tx.map((e) => e.pad)]),
+    ...outputs.map((o) => [o.pad]),
+    ...analogueInputs.map((a) => [a.pad]),
+    ...buses.map((b) => busPads(b, ports)),
+    ...single.flatMap((pad) => (pad === undefined ? [] : [[pad]])),
+  ];
+}
+
+/** The pads of a bus; where it shares a port, those of the port too. */
+export function busPads(bus: Board['buses'][number], ports: Board['ports']): string[] {
+  const port = ports.find((p) => p.id === bus.sharesPort);
+  return [...bus.pads, ...(port ? [...port.rx, ...port.tx].map((e) => e.pad) : [])];
 }

@@ -6,7 +6,8 @@ import { addCosts, cost, noCost, type Cost } from '../solver/cost';
 import { outputId, outputLimits } from './fed-by-part';
 import { heldPads } from './held-pads';
 import { outputGroups } from './output-ways';
-import { freeInputs } from './pad-ways';
+import { inputGroups } from './pad-ways';
+import { analogueKinds } from '../records/board';
 import { pinOf } from '../circuit/plug-pins';
 import type { Solution } from '../solver/problem';
 import { portGroups } from './serial-ways';
@@ -121,7 +122,11 @@ export function nothingWired(build: Build): Hookup {
 export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution): Hookup {
   const ports = new Map(portGroups(shop).map((g) => [g.id, [...g.ports]]));
   const outputs = new Map(outputGroups(shop).map((g) => [g.id, [...g.outputs]]));
-  const inputs = new Map(shop.board.analogueInputs.map(({ kind }) => [kind as string, freeInputs(shop, kind)]));
+  const inputs = new Map(
+    analogueKinds.flatMap((kind) =>
+      inputGroups(shop, kind).map((g): [string, typeof g.inputs] => [g.id, [...g.inputs]]),
+    ),
+  );
   const usedPads = new Map<string, number>();
   const tags = new Map<string, string>();
   const usedBy = new Map<string, string[]>();
@@ -276,9 +281,13 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
     cost: solution.cost,
     marginPercent: solution.margin,
     // The other side of a port that is taken may carry something all the same.
-    held: heldPads(shop, lines).filter(
-      ({ pad }) => !parts.some((p) => p.links.some((l) => l.pads.some((x) => x.pad === pad))),
-    ),
+    held: heldPads(shop)
+      .filter(
+        ({ pad, freedBy }) =>
+          !lines.some((l) => l.port === freedBy && l.released) &&
+          !parts.some((p) => p.links.some((l) => l.pads.some((x) => x.pad === pad))),
+      )
+      .map(({ pad, by }) => ({ pad, by })),
     freePorts: lines.filter((l) => l.usedBy.length === 0 && (!l.takenBy || l.released)).length,
   };
 }

@@ -27,6 +27,8 @@ export const steadyRow = (rail: string): RowKey => `steady:${rail}`;
 export const portRow = (group: string): RowKey => `port:${group}`;
 /** Wires on a group of like outputs. */
 export const outputRow = (group: string): RowKey => `output:${group}`;
+/** Wires on a group of like analogue inputs. */
+export const inputRow = (group: string): RowKey => `input:${group}`;
 /** The position of a bridge. */
 export const bridgeKey = (bridge: string): TagKey => `bridge:${bridge}`;
 /** Whether what takes a port is freed. */

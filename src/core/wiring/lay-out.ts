@@ -2,6 +2,7 @@ import type { Part } from '../records/build';
 import type { Link, Mode } from '../records/peripheral';
 import { spend } from '../solver/budget';
 import { feedFromParts } from './fed-by-part';
+import { enforceOneUse } from './one-use';
 import { outputWays } from './output-ways';
 import { analogueWays, canWays, i2cWays, motorLineWays, singlePadWays, videoWays } from './pad-ways';
 import { serialWays } from './serial-ways';
@@ -20,6 +21,7 @@ export function layOut(shop: Workshop): LaidPart[] {
   }));
   shareSides(shop, laid);
   feedFromParts(shop, laid);
+  enforceOneUse(shop, laid);
   return laid;
 }
 

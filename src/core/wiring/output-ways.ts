@@ -2,7 +2,6 @@ import type { Output, OutputUse } from '../records/board';
 import type { Truth } from '../quantity/truth';
 import { freeOfEsc } from '../circuit/esc-lines';
 import { sharedPads } from '../circuit/shared-pads';
-import { padTags } from './pad-tags';
 import type { Reason } from './reason';
 import { row, tag, way, type Condition, type Way, type Workshop } from './way';
 import { outputRow } from './keys';
@@ -104,7 +103,7 @@ export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'
         amount: n,
         rung: 4,
       })),
-      tags: used.flatMap(({ g }) => [tag(shop, `timer:${g.timer}`, use), ...padTags(shop, g.outputs[0]!.pad, g.id)]),
+      tags: used.map(({ g }) => tag(shop, `timer:${g.timer}`, use)),
       link: { kind: 'output', take: used.map(({ g, n }) => ({ group: g.id, count: n })) },
     });
   });

@@ -4,9 +4,9 @@ import type { AnalogueKind, Board } from '../records/board';
 import type { Link } from '../records/peripheral';
 import { fliesOnOwnEsc } from '../circuit/esc-lines';
 import { ground } from '../quantity/ground';
+import { sharedPads } from '../circuit/shared-pads';
+import { inputRow } from './keys';
 import { portGroups } from './serial-ways';
-import { padTags } from './pad-tags';
-import type { RowKey } from './keys';
 import type { Reason } from './reason';
 import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
 
@@ -72,18 +72,31 @@ export function analogueWays(shop: Workshop, kind: AnalogueKind): Way[] {
   const first = shop.board.analogueInputs.find((i) => i.kind === kind);
   if (inputs.length === 0)
     return first ? refused({ code: 'input taken by the ESC', input: first.label }) : none(`${kind} input`);
-  const group: RowKey = `input:${kind}`;
-  const at = inputs[0]!.at;
-  return [
-    way({
-      tags: [
-        ...(at ? [bridgeTag(shop, at.bridge, at.position)] : []),
-        ...(inputs.length === 1 ? padTags(shop, inputs[0]!.pad, group) : []),
-      ],
-      rows: [{ id: row(shop, { id: group, limit: inputs.length, pool: group }), amount: 1, rung: 4 }],
-      link: { kind: 'input', group: kind },
-    }),
-  ];
+  return inputGroups(shop, kind).map(({ id, inputs: alike }) => {
+    const at = alike[0]!.at;
+    const limit = { id: inputRow(id), limit: alike.length, pool: `input:${kind}` };
+    return way({
+      tags: at ? [bridgeTag(shop, at.bridge, at.position)] : [],
+      rows: [{ id: row(shop, limit), amount: 1, rung: 4 }],
+      link: { kind: 'input', group: id },
+    });
+  });
+}
+
+/** Free inputs of a kind that no way can tell apart; one whose pad has another use stands alone. */
+export function inputGroups(
+  shop: Workshop,
+  kind: AnalogueKind,
+): { id: string; inputs: Board['analogueInputs'][number][] }[] {
+  const groups = new Map<string, { id: string; inputs: Board['analogueInputs'][number][] }>();
+  for (const input of freeInputs(shop, kind)) {
+    const alone = sharedPads(shop.board).has(input.pad);
+    const key = JSON.stringify([input.at, input.maxVolts, alone ? input.id : '']);
+    const group = groups.get(key);
+    if (group) group.inputs.push(input);
+    else groups.set(key, { id: input.id, inputs: [input] });
+  }
+  return [...groups.values()];
 }
 
 export function videoWays(shop: Workshop, link: Extract<Link, { kind: 'video' }>): Way[] {
@@ -95,13 +108,18 @@ export function videoWays(shop: Workshop, link: Extract<Link, { kind: 'video' }>
   else pads = [];
   if (pads.length === 0) return none(link.role === 'camera' ? 'camera input' : 'video output');
   const id = row(shop, { id: `video:${link.role}`, limit: pads.length, pool: link.role });
-  return [
+  const contested = pads.filter((p) => sharedPads(shop.board).has(p));
+  const free = pads.filter((p) => !contested.includes(p));
+  return [...contested.map((p) => [p]), ...(free.length > 0 ? [free] : [])].map((choice) =>
     way({
       conditions: overlayConditions(shop, link),
-      rows: [{ id, amount: 1, rung: 4 }],
-      link: { kind: 'pad', pads, what: link.role === 'camera' ? 'camera input' : 'video output' },
+      rows: [
+        { id, amount: 1, rung: 4 },
+        { id: row(shop, { id: `video:${choice[0]!}`, limit: choice.length }), amount: 1, rung: 4 },
+      ],
+      link: { kind: 'pad', pads: choice, what: link.role === 'camera' ? 'camera input' : 'video output' },
     }),
-  ];
+  );
 }
 
 /** Where the picture is to carry the board's overlay, the board wants a chip for it. */

@@ -29,6 +29,8 @@ export type Reason =
   | { code: 'signal too low'; volts: number; reaches: 'just' | 'not' }
   | { code: 'soft serial refuses'; because: 'control' | 'inverted' | 'speed' }
   | { code: 'soft serial is slow' }
+  | { code: 'pad held'; pad: Named; by: string }
+  | { code: 'two positions at once' }
   | { code: 'pad not drawn' }
   | { code: 'rail not drawn' }
   | { code: 'no pad of the rail drawn'; rail: string }
@@ -125,6 +127,10 @@ export function reasonWords(r: Reason): string {
       }[r.because];
     case 'soft serial is slow':
       return 'runs on soft serial: slow, and it costs the processor time';
+    case 'pad held':
+      return `${r.pad.label} is in use: ${r.by} has it`;
+    case 'two positions at once':
+      return 'it would need a bridge in two positions at once';
     case 'pad not drawn':
       return undrawn;
     case 'rail not drawn':

@@ -10,7 +10,6 @@ import { broughtByHarness } from '../circuit/harness-line';
 import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
 import { ableGroups } from './output-ways';
 import { sharedPads } from '../circuit/shared-pads';
-import { padTags } from './pad-tags';
 import type { Named, Reason } from './reason';
 import { portRow, outputRow, releaseKey } from './keys';
 
@@ -57,7 +56,13 @@ function groupPorts(shop: Workshop): PortGroup[] {
   ]);
   const groups = new Map<string, PortGroup>();
   for (const port of shop.board.ports) {
-    const strip = (ends: End[]) => ends.map(({ sense, switch: s, twoWayInverter }) => [sense, s, twoWayInverter]);
+    const strip = (ends: End[]) =>
+      ends.map(({ pad, sense, switch: s, twoWayInverter }) => [
+        sense,
+        s,
+        twoWayInverter,
+        shop.board.pads.find((p) => p.id === pad)?.toleratesVolts,
+      ]);
     const key = JSON.stringify([strip(port.rx), strip(port.tx), port.taken, named.has(port.id) ? port.id : '']);
     const group = groups.get(key);
     if (group) group.ports.push(port);
@@ -97,23 +102,13 @@ function harnessWay(shop: Workshop, group: PortGroup): Way {
 
 function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
   const port = group.ports[0]!;
-  const base = way({
+  if (port.taken && !port.taken.release) return [];
+  const onPort = way({
     cost: { ports: 1 },
     rows: [{ id: row(shop, { id: portRow(group.id), limit: group.ports.length, pool: 'port' }), amount: 1, rung: 4 }],
   });
-  if (port.taken && !port.taken.release) return [];
   const release = port.taken?.release;
-  if (release) {
-    base.cost = {
-      ...base.cost,
-      cents: release.cents,
-      deciGrams: Math.round(release.grams * 10),
-      effort: release.effort,
-      compromises: 1,
-    };
-    base.lost = [{ code: 'as the file says', text: release.lost }];
-    base.tags = [tag(shop, releaseKey(port.id), 'free')];
-  }
+  const base = release ? freeing(shop, port, onPort) : onPort;
   if (shop.board.buses.some((b) => b.sharesPort === port.id))
     base.tags = [...base.tags, tag(shop, `shared:${port.id}`, 'serial')];
   const releaseOf = release ? { release: port.id } : {};
@@ -171,6 +166,17 @@ function portWays(shop: Workshop, group: PortGroup, protocol: Spoken): Way[] {
       return [missing(talk.length > 0 ? 'talk' : 'nothing')];
     }
   }
+}
+
+/** A way that wants a port which something on the board holds: what freeing it costs and gives up. */
+export function freeing(shop: Workshop, port: Port, w: Way): Way {
+  const { cents, grams, effort, lost } = port.taken!.release!;
+  return {
+    ...w,
+    cost: addTo(w.cost, { cents, deciGrams: Math.round(grams * 10), effort, compromises: 1 }),
+    lost: [...w.lost, { code: 'as the file says', text: lost }],
+    tags: [...w.tags, tag(shop, releaseKey(port.id), 'free')],
+  };
 }
 
 /** What a 5 V signal does to a 3.3 V pad, and a 3.3 V pad to a part that wants more (trade/level). */
@@ -241,7 +247,7 @@ function endWays(shop: Workshop, end: End, protocol: Spoken, port: Port, verb: '
       verb === 'talk',
       way({
         conditions,
-        tags: [...tags, ...padTags(shop, end.pad, port.label)],
+        tags,
         link: { kind: 'pad', pads: [end.pad], what: verb },
       }),
     );
@@ -292,7 +298,6 @@ function oneWireEnd(shop: Workshop, end: End, protocol: Spoken, on: Port): Way[]
       true,
       way({
         conditions: [condition],
-        tags: padTags(shop, end.pad, port.label),
         link: { kind: 'pad', pads: [end.pad], what: 'one wire' },
       }),
     );
@@ -343,10 +348,7 @@ function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
 function softOn(shop: Workshop, group: string, limit: number, timer: string, pads: number): Partial<Way> {
   return {
     rows: [{ id: row(shop, { id: outputRow(group), limit, pool: 'output' }), amount: pads, rung: 4 }],
-    tags: [
-      tag(shop, `timer:${timer}`, 'soft serial'),
-      ...padTags(shop, shop.board.outputs.find((o) => o.id === group)!.pad, group),
-    ],
+    tags: [tag(shop, `timer:${timer}`, 'soft serial')],
     link: { kind: 'soft serial', pads, group },
   };
 }

@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { arrivesOn, basketCsv, basketOf, eurosOf, orderFor, type BasketLine, money } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { saveAs } from '../shelf/save-as';
 import { WithBoard, type Chosen } from './use-chosen';
 import { today } from '../room/today';
@@ -19,7 +19,7 @@ export function BasketScreen() {
 }
 
 function Basket({ board, climb }: Chosen) {
-  const { build, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
   const [aim, setAim] = useQueryState('aim', parseAsStringLiteral(aims).withDefault('cheapest'));
   const lines = basketOf(build, board, climb.hookup);
   const order = orderFor(lines, aim, build.atHome);
@@ -130,7 +130,7 @@ function Basket({ board, climb }: Chosen) {
 
 /** What every build waits for, week by week, is told by this one's parcels; the others stand on the first page. */
 function Schedule() {
-  const { build } = useRoom();
+  const { build } = useRoom('build');
   if (!build.orderedOn) return null;
   return (
     <Typography sx={{ mt: 1 }} color="text.secondary">

@@ -9,7 +9,7 @@ import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { useMemo, useState } from 'react';
 import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { assumedCell, counted, deskState, faultsFor, powerUp, probesWith, sagOver, stillPossible } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { WithBoard, type Chosen } from './use-chosen';
 
 const scenes = ['power-up', 'desk', 'sag', 'faults', 'practice'] as const;
@@ -56,7 +56,7 @@ export function BenchScreen() {
 }
 
 function FirstPower({ board, climb }: Chosen) {
-  const { build } = useRoom();
+  const { build } = useRoom('build');
   const [limit, setLimit] = useState<1 | 2 | null>(1);
   const run = useMemo(() => powerUp(build, board, climb, limit), [build, board, climb, limit]);
   const used = run.order.slice(0, 5);
@@ -109,7 +109,7 @@ function FirstPower({ board, climb }: Chosen) {
 }
 
 function Desk({ climb }: Chosen) {
-  const { build } = useRoom();
+  const { build } = useRoom('build');
   const desk = deskState(build, climb);
   return (
     <>
@@ -143,7 +143,7 @@ function Desk({ climb }: Chosen) {
 }
 
 function Throttle({ board, climb }: Chosen) {
-  const { build } = useRoom();
+  const { build } = useRoom('build');
   const [charge, setCharge] = useState<'full' | 'nominal' | 'land'>('land');
   const points = useMemo(() => sagOver(build, board, climb, charge), [build, board, climb, charge]);
   const assumed = assumedCell(build);
@@ -231,7 +231,7 @@ function Chart({
 }
 
 function WhatIf({ board, climb }: Chosen) {
-  const { build } = useRoom();
+  const { build } = useRoom('build');
   const faults = faultsFor(build, board, climb);
   const [fault, setFault] = useState('healthy');
   const healthy = new Map(probesWith(build, board, climb, 'healthy').map((p) => [p.id, p.value]));
@@ -278,7 +278,7 @@ function WhatIf({ board, climb }: Chosen) {
 
 /** A hidden fault: hold the meter where you like, then name it. Fewer readings, more points. */
 function Practice({ board, climb }: Chosen) {
-  const { build } = useRoom();
+  const { build } = useRoom('build');
   const faults = useMemo(() => faultsFor(build, board, climb), [build, board, climb]);
   const [round, setRound] = useState(() => ({ n: 1, fault: Math.floor(Math.random() * faults.length) }));
   const [read, setRead] = useState<string[]>([]);

@@ -21,7 +21,8 @@ import {
   type Entry,
   type Moved,
 } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
 import { Photos } from '../shelf/Photos';
 import { saveAs } from '../shelf/save-as';
 import { WithBoard, type Chosen } from './use-chosen';
@@ -36,7 +37,7 @@ export function LogScreen() {
 }
 
 function Log({ board }: Chosen) {
-  const { build, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
   const [q, setQ] = useQueryState('q', parseAsString.withDefault(''));
   const word = q.trim().toLowerCase();
   const shown = [...build.log]
@@ -97,7 +98,7 @@ function Log({ board }: Chosen) {
 }
 
 function NewEntry({ board }: Pick<Chosen, 'board'>) {
-  const { edit } = useRoom();
+  const { edit } = useRoom('edit');
   const [kind, setKind] = useState<Entry['kind']>('measured');
   const [about, setAbout] = useState('');
   const [note, setNote] = useState('');
@@ -213,7 +214,8 @@ function NewEntry({ board }: Pick<Chosen, 'board'>) {
 }
 
 function OneEntry({ entry, board }: { entry: Entry; board: Chosen['board'] }) {
-  const { build, edit, putBoard, ranking } = useRoom();
+  const { build, edit, ranking } = useRoom('build', 'edit', 'ranking');
+  const { putBoard } = useShelf();
   const [preview, setPreview] = useState<Moved[] | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const [pictures, setPictures] = useState(false);

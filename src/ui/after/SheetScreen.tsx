@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import { useEffect, useState } from 'react';
 import { buildSheet, sheetMarkdown, type BuildSheet, type Step } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { saveAs } from '../shelf/save-as';
 import { Repin } from './Repin';
 import { WithBoard, type Chosen } from './use-chosen';
@@ -16,7 +16,7 @@ export function SheetScreen() {
 }
 
 function Sheet({ board, climb }: Chosen) {
-  const { build } = useRoom();
+  const { build } = useRoom('build');
   const sheet = buildSheet(build, board, climb);
   const total = [
     sheet.before,
@@ -69,7 +69,7 @@ function Sheet({ board, climb }: Chosen) {
 const doneKey = (board: string, s: Step) => `${board} ${s.key}`.slice(0, 120);
 
 function Steps({ title, steps, board }: { title: string; steps: Step[]; board: string }) {
-  const { build, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
   if (steps.length === 0) return null;
   const tick = (s: Step) =>
     edit(`tick ${s.key}`, (b) => {

@@ -6,7 +6,8 @@ import { parseAsString, useQueryState } from 'nuqs';
 import type { ReactNode } from 'react';
 import { outcomeWords, type Board, type Climb } from '@/core';
 import { useBoardAtHand } from '../room/board-at-hand';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
 
 export interface Chosen {
   board: Board;
@@ -15,7 +16,7 @@ export interface Chosen {
 
 /** The board that the work goes on with. */
 function useChosen(): Chosen | null {
-  const { shelf } = useRoom();
+  const { shelf } = useShelf();
   const { ranked } = useBoardAtHand();
   const board = ranked && shelf?.boards.find((b) => b.id === ranked.climb.boardId);
   return ranked && board ? { board, climb: ranked.climb } : null;
@@ -26,7 +27,7 @@ const mostListed = 60;
 
 /** The head of a page that is about one board, with a way to another board; waits until there is one. */
 export function WithBoard({ title, children }: { title: string; children: (chosen: Chosen) => ReactNode }) {
-  const { ranking } = useRoom();
+  const { ranking } = useRoom('ranking');
   const chosen = useChosen();
   const [, setAsked] = useQueryState('board', parseAsString);
   if (!chosen)
@@ -65,7 +66,7 @@ export function WithBoard({ title, children }: { title: string; children: (chose
 
 /** Above every page about a board that does not surely carry the build, on paper too. */
 function Warning({ climb }: { climb: Climb }) {
-  const { build } = useRoom();
+  const { build } = useRoom('build');
   if (climb.stopsAt === null && climb.verdict !== 'cannot say yet') return null;
   const words =
     climb.stopsAt === null

@@ -7,14 +7,16 @@ import type { Climb } from '@/core';
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
 import { stateColour, verdictColour } from '../marks/words';
 import { NoBoard } from '../frame/NoBoard';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
 import { FindingLine } from './FindingLine';
 import { PortLedger } from './PortLedger';
 import { RailLedger } from './RailLedger';
 import { WireTable } from './WireTable';
 
 export function BoardScreen({ boardId }: { boardId: string }) {
-  const { build, ranking, shelf } = useRoom();
+  const { build, ranking } = useRoom('build', 'ranking');
+  const { shelf } = useShelf();
   if (!ranking.ranked)
     return (
       <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>

@@ -5,12 +5,14 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { kindMeant, type Peripheral } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
 import { withPart } from './change';
 
 /** Picks a part from the library by kind, name or maker; Enter adds it. */
 export function AddPart({ onAdded }: { onAdded: (id: string) => void }) {
-  const { shelf, edit } = useRoom();
+  const { edit } = useRoom('edit');
+  const { shelf } = useShelf();
   const [typed, setTyped] = useState('');
   useHotkeys('/', () => document.getElementById('add-part')?.focus(), { preventDefault: true, useKey: true });
   return (

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
 import { leadWords, outcomeWords } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { AddPart } from './AddPart';
 import { Craft } from './Craft';
 import { PartList } from './PartList';
@@ -15,7 +15,7 @@ import { TallyBox } from './TallyBox';
 import { Variants } from './Variants';
 
 export function BuildScreen() {
-  const { build, ranking } = useRoom();
+  const { build, ranking } = useRoom('build', 'ranking');
   const [selected, setSelected] = useState<string | null>(null);
   const part = build.parts.find((p) => p.id === selected) ?? null;
   const first = ranking.ranked?.[0];

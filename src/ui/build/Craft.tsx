@@ -4,13 +4,13 @@ import { money, type Build } from '@/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { CraftFields } from './CraftFields';
 import { Policies } from './Policies';
 
 /** Frame, pack, motors and limits as sentences; opened, as fields. */
 export function Craft() {
-  const { build } = useRoom();
+  const { build } = useRoom('build');
   const [open, setOpen] = useState(build.parts.length === 0);
   return (
     <Box component="section" aria-label="Craft and limits">

@@ -6,7 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import type { ReactNode } from 'react';
 import { sides, type Build, centsOf } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
 import { NumberBox } from './NumberBox';
@@ -17,7 +17,7 @@ const patterns = [16, 20, 25.5, 30.5] as const;
 const screws = ['M2', 'M3'] as const;
 
 export function CraftFields() {
-  const { build, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
   const set = <K extends keyof Build>(key: K, next: Partial<Build[K]>) =>
     edit(String(key), (b) => ({ ...b, [key]: { ...(b[key] as object), ...(next as object) } as Build[K] }));
   const hasMount = (patternMm: number, screw: 'M2' | 'M3') =>
@@ -320,7 +320,7 @@ const wishes = [
 
 /** How much each wish counts against the others; a single one has nothing to be weighed against. */
 function Wishes() {
-  const { build, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
   const { weights } = build.comforts;
   const set = wishes.filter(([, is]) => is(build.comforts));
   if (set.length < 2) return null;

@@ -3,11 +3,11 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { forLibrary, type Peripheral } from '@/core';
 import { askServer } from '../room/ask-server';
-import { useRoom } from '../room/BuildRoom';
+import { useShelf } from '../room/use-shelf';
 
 /** Puts a copy of a part into the library, for every build to pick. */
 export function KeepPart({ peripheral }: { peripheral: Peripheral }) {
-  const { reloadShelf } = useRoom();
+  const { reloadShelf } = useShelf();
   const [said, setSaid] = useState<string | null>(null);
   const keep = async () => {
     const reply = await askServer(

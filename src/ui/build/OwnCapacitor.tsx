@@ -1,12 +1,12 @@
 'use client';
 
 import { useState } from 'react';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { NumberBox } from './NumberBox';
 
 /** A capacitor the buyer has. It counts only once both figures are said: a rating that nobody states is never taken for enough. */
 export function OwnCapacitor() {
-  const { build, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
   const [said, setSaid] = useState<{ microfarads: number | null; volts: number | null }>({
     microfarads: null,
     volts: null,

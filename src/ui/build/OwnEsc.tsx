@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { newOwnEsc, type Build } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { FigureBox } from './FigureBox';
 import { NumberBox } from './NumberBox';
 
@@ -11,7 +11,7 @@ type Esc = NonNullable<Build['motors']['ownEsc']>;
 
 /** The ESC the buyer has: rated against the motors, and its plug pin by pin against the board's. */
 export function OwnEsc() {
-  const { build, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
   const esc = build.motors.ownEsc;
   const put = (ownEsc: Esc | undefined) => edit('own ESC', (b) => ({ ...b, motors: { ...b.motors, ownEsc } }));
   if (!esc) return <Button onClick={() => put(newOwnEsc(build.motors))}>Say which ESC you have</Button>;

@@ -4,12 +4,12 @@ import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, us
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import Box from '@mui/material/Box';
 import { numbered } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { movedPart } from './change';
 import { PartRow } from './PartRow';
 
 export function PartList({ selected, onSelect }: { selected: string | null; onSelect: (id: string | null) => void }) {
-  const { build, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),

@@ -4,7 +4,7 @@ import { money, type Part, type Priority, linkWords } from '@/core';
 import { useSortable } from '@dnd-kit/sortable';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { changedPart, movedPart, withoutPart } from './change';
 
 const priorities: Priority[] = ['must', 'should', 'nice'];
@@ -23,7 +23,7 @@ export function PartRow({
   selected: boolean;
   onSelect: () => void;
 }) {
-  const { edit } = useRoom();
+  const { edit } = useRoom('edit');
   const { attributes, listeners, setNodeRef, transform, isDragging } = useSortable({ id: part.id });
   const { peripheral } = part;
   const mode = peripheral.modes[0]!;

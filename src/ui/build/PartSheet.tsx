@@ -7,7 +7,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { places, unsaidSupply, usualPlace, type Part, type Peripheral, centsOf } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { changedPart } from './change';
 import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
@@ -20,7 +20,7 @@ type Supply = NonNullable<Mode['supply']>;
 
 /** The electrical needs of one part, to be corrected where they stand. The library keeps its own copy. */
 export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }) {
-  const { edit } = useRoom();
+  const { edit } = useRoom('edit');
   const { peripheral } = part;
   const change = (what: string, next: Partial<Peripheral>) =>
     edit(`${what} ${part.id}`, (b) =>

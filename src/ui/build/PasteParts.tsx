@@ -5,13 +5,15 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { counted, readPartsList, type Peripheral, euros, linkWords } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
 import { withPart } from './change';
 import { OwnPart } from './OwnPart';
 
 /** A parts list as text or CSV: what each line is taken for is shown before anything is added. */
 export function PasteParts() {
-  const { shelf, edit } = useRoom();
+  const { edit } = useRoom('edit');
+  const { shelf } = useShelf();
   const [open, setOpen] = useState(false);
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState<Record<string, string>>({});

@@ -2,12 +2,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { schools, whatMoved, type Moved, type Policies as PolicySet, type School } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 
 /** Where people of the trade disagree: each question with the reason for the default, the other school, and what flipping it would change. */
 export function Policies() {
   const [open, setOpen] = useState(false);
-  const { build } = useRoom();
+  const { build } = useRoom('build');
   const moved = schools.filter((s) => build.policies[s.policy] !== s.ways[0]!.value);
   return (
     <Box component="section" aria-label="Policies" sx={{ mt: 1 }}>
@@ -34,7 +34,7 @@ function wordsOf(s: School, value: string): string {
 }
 
 function Question({ school }: { school: School }) {
-  const { build, edit, ranking } = useRoom();
+  const { build, edit, ranking } = useRoom('build', 'edit', 'ranking');
   const [preview, setPreview] = useState<{ value: string; moved: Moved[] | null } | null>(null);
   const now = build.policies[school.policy];
   const withPolicy = (value: string): PolicySet => ({ ...build.policies, [school.policy]: value }) as PolicySet;

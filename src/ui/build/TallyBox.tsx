@@ -3,11 +3,11 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { tally, money } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 
 /** What the list asks for, added up at each change. */
 export function TallyBox() {
-  const { build } = useRoom();
+  const { build } = useRoom('build');
   const t = tally(build);
   const lines: [string, string][] = [
     ['Serial ports', `${t.ports} (${t.hear} hear, ${t.talk} talk)`],

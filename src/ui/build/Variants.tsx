@@ -2,12 +2,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { carries, readData, type Build, type Ranked } from '@/core';
 import { askServer } from '../room/ask-server';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 
 interface Listed {
   id: string;
@@ -17,21 +18,15 @@ interface Listed {
 
 /** "What if": a fork of the build, which boards survive in each, and a way to take the fork over. */
 export function Variants() {
-  const { build, edit, ranking } = useRoom();
+  const { build, edit, ranking } = useRoom('build', 'edit', 'ranking');
   const router = useRouter();
-  const [list, setList] = useState<Listed[]>([]);
   const [name, setName] = useState('');
   const [said, setSaid] = useState<string | null>(null);
   const [compared, setCompared] = useState<{ id: string; other: Build; ranked: Ranked[] } | null>(null);
-  useEffect(() => {
-    let gone = false;
-    fetch('/api/builds')
-      .then(async (r) => !gone && r.ok && setList(((await r.json()) as { builds: Listed[] }).builds))
-      .catch(() => undefined);
-    return () => {
-      gone = true;
-    };
-  }, []);
+  const { data: list = [] } = useQuery({
+    queryKey: ['builds'],
+    queryFn: async () => (await askServer<{ builds: Listed[] }>('/api/builds', {}, '')).said.builds ?? [],
+  });
   const kin = list.filter(
     (b) =>
       b.id !== build.id &&

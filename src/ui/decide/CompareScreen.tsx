@@ -12,7 +12,7 @@ import { parseAsArrayOf, parseAsBoolean, parseAsString, useQueryStates } from 'n
 import { sideBySide, type Climb } from '@/core';
 import { RungMark } from '../marks/RungMark';
 import { stateColour, verdictColour } from '../marks/words';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { PickButton } from './PickButton';
 
 const address = { boards: parseAsArrayOf(parseAsString).withDefault([]), all: parseAsBoolean.withDefault(false) };
@@ -20,7 +20,7 @@ const most = 5;
 
 /** Two to five boards as upright ladders that share their rungs, and below them only what differs. */
 export function CompareScreen() {
-  const { build, ranking } = useRoom();
+  const { build, ranking } = useRoom('build', 'ranking');
   const [view, setView] = useQueryStates(address, { history: 'replace' });
   if (!ranking.ranked)
     return (

@@ -1,11 +1,13 @@
 import Button from '@mui/material/Button';
 import { pickOf, type Ranked } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
 import { today } from '../room/today';
 
 /** Picks a board: a frozen copy with its reasons and open questions is kept with the build. */
 export function PickButton({ ranked, firstShare }: { ranked: Ranked; firstShare: number | null }) {
-  const { build, shelf, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
+  const { shelf } = useShelf();
   const board = shelf?.boards.find((b) => b.id === ranked.climb.boardId);
   const last = build.picks.at(-1);
   if (!board) return null;

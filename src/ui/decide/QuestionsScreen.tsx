@@ -9,7 +9,8 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { carries, outcomeWords, withBuildFigure, withTyped, type BuildQuestion, type Question } from '@/core';
 import { NumberBox } from '../build/NumberBox';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
 import { useDecide } from './use-decide';
 import { today } from '../room/today';
 
@@ -18,7 +19,7 @@ const ease = { 1: 'easy: read or weigh it', 2: 'ask the seller', 3: 'wants a ben
 /** The unknown figures that could still change the pick, most telling first, each with the sentence to send; answered in place. */
 export function QuestionsScreen() {
   const questions = useDecide({ about: 'questions' });
-  const { ranking } = useRoom();
+  const { ranking } = useRoom('ranking');
   const first = ranking.ranked?.[0];
   const asked = questions ? questions.build.length + questions.boards.length : null;
   return (
@@ -61,7 +62,7 @@ export function QuestionsScreen() {
 
 /** A figure of the build itself: only the buyer can say it. */
 function OfBuild({ question: q }: { question: BuildQuestion }) {
-  const { build, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
   const [value, setValue] = useState<number | null>(null);
   const answer = () => value !== null && edit('answer', (b) => withBuildFigure(b, q.path, value, q.origin, today()));
   return (
@@ -86,7 +87,7 @@ function OfBuild({ question: q }: { question: BuildQuestion }) {
 }
 
 function One({ question: q }: { question: Question }) {
-  const { shelf, putBoard } = useRoom();
+  const { shelf, putBoard } = useShelf();
   const [value, setValue] = useState('');
   const [origin, setOrigin] = useState<'manual' | 'report' | 'print' | 'measured' | 'claim'>('manual');
   const [said, setSaid] = useState<string | null>(null);

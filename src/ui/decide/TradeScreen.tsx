@@ -5,16 +5,18 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { CartesianGrid, Legend, ResponsiveContainer, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts';
 import { carries, frontierOf, rungNames, stillStands, type RungName, type Standing } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { PickButton } from './PickButton';
 import { useDecide } from './use-decide';
 
 /** Price against grams with the frontier, how often each board wins over all reasonable weightings, what would tip it, and the picks made. */
 export function TradeScreen() {
-  const { ranking, build } = useRoom();
+  const { ranking: newest, build } = useRoom('ranking', 'build');
+  // Charts of many boards are drawn when the page is free.
+  const ranking = useDeferredValue(newest);
   const robustness = useDecide({ about: 'robustness' });
   const whole = ranking.ranked?.filter((r) => carries(r.climb)) ?? [];
   const first = whole[0] ?? null;
@@ -214,7 +216,7 @@ function words(s: { name: string; euro: number; grams: number; percent: number; 
 
 /** "Weight matters more than Cost": statements in pairs, each can be taken back. */
 function Weighing() {
-  const { build, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
   const [more, setMore] = useState<RungName>('Weight');
   const [than, setThan] = useState<RungName>('Cost');
   const { statements } = build.weighing;
@@ -260,7 +262,7 @@ function Weighing() {
 
 /** What was picked, why, and whether it would be picked again. */
 function Picks() {
-  const { build, edit, ranking } = useRoom();
+  const { build, edit, ranking } = useRoom('build', 'edit', 'ranking');
   if (build.picks.length === 0) return null;
   return (
     <section aria-label="Picks">

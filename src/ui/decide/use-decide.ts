@@ -1,11 +1,13 @@
 import type { Decided, Decision, ToDecider } from '@/workers/decide.worker';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
 import { identityOf } from '../room/identity';
 import { useWorkerAnswer } from '../room/use-worker-answer';
 
 /** Asks the deciding worker about the shelf as it is ranked now; null while it thinks, or when `decision` is null. */
 export function useDecide<K extends Decision['about']>(decision: (Decision & { about: K }) | null): Decided[K] | null {
-  const { build, shelf, ranking } = useRoom();
+  const { build, ranking } = useRoom('build', 'ranking');
+  const { shelf } = useShelf();
   const { ranked, busy } = ranking;
   // Read here and not in the question below: what a closure reads of what may be null is read early once it is compiled.
   const boards = shelf?.boards;

@@ -4,12 +4,16 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useColorScheme } from '@mui/material/styles';
 import { counted } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom, useRoomPart } from '../room/store';
 import { SaveMark } from './SaveMark';
 
 /** The build as one sentence, with undo, saving and the light. */
 export function BuildLine() {
-  const { build, undo, redo, canUndo, canRedo } = useRoom();
+  const { build, undo, redo } = useRoom('build', 'undo', 'redo');
+  const { canUndo, canRedo } = useRoomPart(({ history }) => ({
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+  }));
   const { mode, setMode } = useColorScheme();
   const mounts = build.frame.mounts.map((m) => `${m.patternMm} mm`).join(' or ');
   const facts = [

@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import Link from 'next/link';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 
 /** An address that names a board which is not on the shelf (any more). */
 export function NoBoard() {
-  const { build } = useRoom();
+  const { build } = useRoom('build');
   return (
     <Box role="status" sx={{ p: 3 }}>
       No board of this name is on the shelf. <Link href={`/b/${build.id}/ladder`}>Back to the ladder</Link> or{' '}

@@ -2,11 +2,11 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 
 /** Where the last change is: on the server, on its way, or kept in this browser. */
 export function SaveMark() {
-  const { save } = useRoom();
+  const { save } = useRoom('save');
   const words = {
     saved: 'Saved',
     saving: 'Saving ...',
@@ -29,7 +29,7 @@ export function SaveMark() {
 
 /** Shown below the build line when a change could not be saved as it is. */
 export function SaveTrouble() {
-  const { save, keepMine, takeTheirs } = useRoom();
+  const { save, keepMine, takeTheirs } = useRoom('save', 'keepMine', 'takeTheirs');
   if (save.kind === 'saved' || save.kind === 'saving') return null;
   const time =
     save.kind === 'conflict'

@@ -5,7 +5,8 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { carries, counted } from '@/core';
 import { useBoardAtHand } from '../room/board-at-hand';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
 
 interface Stage {
   name: string;
@@ -16,7 +17,8 @@ interface Stage {
 
 /** The stages of the work as a ladder that goes up: the first stage stands at the foot. */
 export function Stile() {
-  const { build, ranking, shelf } = useRoom();
+  const { build, ranking } = useRoom('build', 'ranking');
+  const { shelf } = useShelf();
   const path = usePathname();
   const base = `/b/${build.id}`;
   const fits = ranking.ranked?.filter((r) => carries(r.climb)).length;

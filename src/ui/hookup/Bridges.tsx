@@ -2,12 +2,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { priceWords, sameNeed, type Board, type Lock } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { useExplain } from './use-explain';
 
 /** Every bridge of the board: where it stands in this hookup, and what another position would cost. */
 export function Bridges({ board }: { board: Board }) {
-  const { build, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
   const answers = useExplain(build, board, board.bridges.length > 0 ? { about: 'bridges' } : null);
   if (board.bridges.length === 0) return null;
   const locks = build.locks[board.id] ?? [];

@@ -4,12 +4,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { numbered, priceWords, sameNeed, type Board, type Lock } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { useExplain } from './use-explain';
 
 /** For the chosen part: each port or rail it could end on, and what that would cost against the best. A click locks it. */
 export function Choices({ board, part }: { board: Board; part: string }) {
-  const { build, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
   const answers = useExplain(build, board, { about: 'alternatives', part });
   const locks = build.locks[board.id] ?? [];
   const name = numbered(build).parts.find((p) => p.id === part)?.peripheral.name ?? 'Separate ESCs';

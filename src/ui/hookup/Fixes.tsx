@@ -4,12 +4,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { fixWords, numbered, outcomeWords, type Board, type Climb, type Fix, money } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { useExplain } from './use-explain';
 
 /** Why it stops, which fixes would carry it on, and those already accepted. */
 export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
-  const { build, edit } = useRoom();
+  const { build, edit } = useRoom('build', 'edit');
   const stopped = climb.stopsAt !== null;
   const sets = useExplain(build, board, stopped ? { about: 'fixes' } : null);
   const accepted = build.fixes[board.id] ?? [];

@@ -12,7 +12,8 @@ import { RailLedger } from '../board/RailLedger';
 import { WireTable } from '../board/WireTable';
 import { verdictColour } from '../marks/words';
 import { NoBoard } from '../frame/NoBoard';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
 import { BoardDrawing, DrawingKey } from './BoardDrawing';
 import { Bridges } from './Bridges';
 import { Choices } from './Choices';
@@ -22,7 +23,8 @@ import { useExplain } from './use-explain';
 const partAddress = parseAsString;
 
 export function HookupScreen({ boardId }: { boardId: string }) {
-  const { build, ranking, shelf, edit } = useRoom();
+  const { build, ranking, edit } = useRoom('build', 'ranking', 'edit');
+  const { shelf } = useShelf();
   const [part, setPart] = useQueryState('part', partAddress);
   const board = shelf?.boards.find((b) => b.id === boardId) ?? null;
   const climb = ranking.ranked?.find((r) => r.climb.boardId === boardId)?.climb ?? null;

@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import { rungNames } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 import { asCsv, fixFilters, type sortKeys } from './stop';
 
 export type View = {
@@ -29,7 +29,7 @@ export function Filters({
   looking: boolean;
   onChange: (change: Partial<Pick<View, 'stops' | 'most' | 'light' | 'fix'>>) => void;
 }) {
-  const { ranking } = useRoom();
+  const { ranking } = useRoom('ranking');
   const box = (label: string, key: 'most' | 'light', unit: string) => (
     <TextField
       placeholder={label}

@@ -3,11 +3,11 @@
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import { commonBreak, money, overBudget, type Build, type Ranked } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
 
 /** What keeps every board from passing: said once, above the ladder, with the way to change it. */
 export function InTheWay() {
-  const { build, ranking } = useRoom();
+  const { build, ranking } = useRoom('build', 'ranking');
   const notes = [unweighed(build), ...sharedBreak(build, ranking.ranked ?? [])].filter((n) => n !== null);
   if (notes.length === 0) return null;
   return (

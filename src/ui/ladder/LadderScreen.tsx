@@ -7,14 +7,15 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { parseAsArrayOf, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
-import { useEffect, useMemo, useRef } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { rankClimbs, rungNames, type Mended, type Ranked } from '@/core';
 import { MarkKey } from '../marks/Key';
 import { rungPitch } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
 import { useDecide } from '../decide/use-decide';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
 import { Filters, type View } from './Filters';
 import { InTheWay } from './InTheWay';
 import { LadderRow } from './LadderRow';
@@ -37,7 +38,10 @@ const address = {
 };
 
 export function LadderScreen() {
-  const { build, ranking, shelfFault, reloadShelf, shelf } = useRoom();
+  const { build, ranking: newest } = useRoom('build', 'ranking');
+  // A new order of many boards is drawn when the page is free, not before the letter that is being typed.
+  const ranking = useDeferredValue(newest);
+  const { shelfFault, reloadShelf, shelf } = useShelf();
   const router = useRouter();
   const [view, setView] = useQueryStates(address, { history: 'replace' });
   const filter = useRef<HTMLInputElement>(null);
@@ -298,7 +302,7 @@ export function LadderScreen() {
 
 /** What the last change of the build moved, in one line. */
 function Moves() {
-  const { ranking } = useRoom();
+  const { ranking } = useRoom('ranking');
   const told = ranking.moved.filter((m) => m.before !== m.after || m.because !== null);
   if (told.length === 0) return null;
   const m = told[0]!;

@@ -1,14 +1,14 @@
 import { usePathname } from 'next/navigation';
 import { parseAsString, useQueryState } from 'nuqs';
 import type { Ranked } from '@/core';
-import { useRoom } from './BuildRoom';
+import { useRoom } from './store';
 
 /**
  * The board that the work is about: the one that the address names, else the last pick, else the first of the ladder. `named`: the address names it, so that
  * the way to another stage keeps to it.
  */
 export function useBoardAtHand(): { ranked: Ranked | null; named: boolean } {
-  const { build, ranking } = useRoom();
+  const { build, ranking } = useRoom('build', 'ranking');
   const [asked] = useQueryState('board', parseAsString);
   const open = /[/](?:board|hookup)[/]([^/]+)$/.exec(usePathname())?.[1];
   const of = (id: string | null | undefined) => ranking.ranked?.find((r) => r.climb.boardId === id) ?? null;

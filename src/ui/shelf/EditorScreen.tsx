@@ -10,7 +10,8 @@ import { completenessOf, differencesOf, doubtsAbout, evaluate, readFile, type Bo
 import { LadderStrip } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
 import { NoBoard } from '../frame/NoBoard';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
 import { useHistory } from '../room/use-history';
 import { useUndoKeys } from '../room/use-undo-keys';
 import { RemoveBoard } from './RemoveBoard';
@@ -29,7 +30,7 @@ const draftKey = (id: string) => `rung:board:${id}`;
 
 /** One board as it is filled in: figures, pads to scale, the sheet it is read from, and how it climbs for the build at hand. */
 export function EditorScreen({ boardId }: { boardId: string }) {
-  const { shelf } = useRoom();
+  const { shelf } = useShelf();
   const stored = shelf?.boards.find((b) => b.id === boardId);
   if (!stored)
     return shelf ? (
@@ -43,7 +44,8 @@ export function EditorScreen({ boardId }: { boardId: string }) {
 }
 
 function Editor({ stored }: { stored: Board }) {
-  const { build, shelf, putBoard } = useRoom();
+  const { build } = useRoom('build');
+  const { shelf, putBoard } = useShelf();
   const router = useRouter();
   const history = useHistory(() => draftOf(stored));
   const { now: board, edit, undo, redo } = history;

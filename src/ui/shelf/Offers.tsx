@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { isStale, withOffer, withoutOffer, type Board, money, centsOf, euros } from '@/core';
 import { NumberBox } from '../build/NumberBox';
 import { askServer } from '../room/ask-server';
-import { useRoom } from '../room/BuildRoom';
+import { useShelf } from '../room/use-shelf';
 import { today } from '../room/today';
 
 /** What shops ask for the board, when that was seen, and a way to ask again. */
@@ -21,7 +21,7 @@ export function Offers({
   onFresh: (b: Board) => void;
   onChange: (b: Board) => void;
 }) {
-  const { takeBoard } = useRoom();
+  const { takeBoard } = useShelf();
   const day = today();
   const [said, setSaid] = useState<string | null>(null);
   const refresh = async () => {

@@ -1,24 +1,25 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect, useRef, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
 import { askServer } from '../room/ask-server';
 
 /** Pictures about a board or a logbook entry, PNG or JPEG; what the camera wrote beside the picture is left out. */
 export function Photos({ about }: { about: string }) {
   const input = useRef<HTMLInputElement>(null);
-  const [photos, setPhotos] = useState<string[]>([]);
   const [said, setSaid] = useState<string | null>(null);
-  const [tries, setTries] = useState(0);
-  useEffect(() => {
-    let gone = false;
-    fetch(`/api/photos?about=${encodeURIComponent(about)}`)
-      .then(async (r) => !gone && r.ok && setPhotos(((await r.json()) as { photos: string[] }).photos))
-      .catch(() => undefined);
-    return () => {
-      gone = true;
-    };
-  }, [about, tries]);
+  const { data: photos = [], refetch } = useQuery({
+    queryKey: ['photos', about],
+    queryFn: async () => {
+      const { said: list } = await askServer<{ photos: string[] }>(
+        `/api/photos?about=${encodeURIComponent(about)}`,
+        {},
+        'The server does not answer; the pictures are not here yet.',
+      );
+      return list.photos ?? [];
+    },
+  });
   const send = async (file: File) => {
     const { ok, said: answer } = await askServer(
       `/api/photos?about=${encodeURIComponent(about)}`,
@@ -26,7 +27,16 @@ export function Photos({ about }: { about: string }) {
       'The server does not answer. Nothing was kept.',
     );
     setSaid(ok ? null : answer.sentence);
-    setTries((n) => n + 1);
+    void refetch();
+  };
+  const remove = async (id: string) => {
+    const { ok, said: answer } = await askServer(
+      `/api/photos/${id}`,
+      { method: 'DELETE' },
+      'The server does not answer. The picture is still there.',
+    );
+    setSaid(ok ? null : answer.sentence);
+    void refetch();
   };
   return (
     <section aria-label="Pictures">
@@ -54,11 +64,7 @@ export function Photos({ about }: { about: string }) {
       {photos.map((id, i) => (
         <Box key={id} sx={{ mt: 0.5 }}>
           <img src={`/api/photos/${id}`} alt={`Picture ${i + 1}`} style={{ maxWidth: '100%' }} />
-          <Button
-            onClick={() => void fetch(`/api/photos/${id}`, { method: 'DELETE' }).then(() => setTries((n) => n + 1))}
-          >
-            Remove
-          </Button>
+          <Button onClick={() => void remove(id)}>Remove</Button>
         </Box>
       ))}
     </section>

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { useRoom } from '../room/BuildRoom';
+import { useShelf } from '../room/use-shelf';
 
 /** Takes a board off the shelf, also one that nobody can open: the first press asks, the second removes, leaving the button changes nothing. */
 export function RemoveBoard({
@@ -12,7 +12,7 @@ export function RemoveBoard({
   name: string;
   onDone: (fault: string | null) => void;
 }) {
-  const { removeBoard } = useRoom();
+  const { removeBoard } = useShelf();
   const [asking, setAsking] = useState(false);
   return (
     <Button

@@ -5,7 +5,7 @@ import { useRef, useState } from 'react';
 import { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault, type ShelfFile } from '@/core';
 import type { FromReader } from '@/workers/read-shelf.worker';
 import { askServer } from '../room/ask-server';
-import { useRoom } from '../room/BuildRoom';
+import { useShelf } from '../room/use-shelf';
 import { saveAs } from './save-as';
 
 interface Preview {
@@ -24,7 +24,7 @@ const mostMb = 100;
 
 /** The shelf as files, out and in. What comes in is shown first, row by row; the buyer says how much of it is taken. */
 export function ShelfFiles() {
-  const { shelf, reloadShelf } = useRoom();
+  const { shelf, reloadShelf } = useShelf();
   const input = useRef<HTMLInputElement>(null);
   const stopped = useRef(false);
   const [preview, setPreview] = useState<Preview | null>(null);

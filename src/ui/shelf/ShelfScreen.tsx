@@ -20,7 +20,8 @@ import {
   type Completeness,
   euros,
 } from '@/core';
-import { useRoom } from '../room/BuildRoom';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
 import { RemoveBoard } from './RemoveBoard';
 import { ShelfFiles } from './ShelfFiles';
 
@@ -36,7 +37,8 @@ interface Line {
 
 /** All boards with how much is known of each and whose word it is. */
 export function ShelfScreen() {
-  const { build, shelf, shelfFault, reloadShelf } = useRoom();
+  const { build } = useRoom('build');
+  const { shelf, shelfFault, reloadShelf } = useShelf();
   const [view, setView] = useQueryStates(
     { q: parseAsString.withDefault(''), sort: parseAsStringLiteral(orders).withDefault('name') },
     { history: 'replace' },
@@ -226,7 +228,8 @@ function Row({
 }
 
 function AddBoard() {
-  const { build, shelf, putBoard } = useRoom();
+  const { build } = useRoom('build');
+  const { shelf, putBoard } = useShelf();
   const router = useRouter();
   const [name, setName] = useState('');
   const [maker, setMaker] = useState('');

@@ -1,0 +1,119 @@
+import type { Build } from '@/core';
+import { askServer } from './ask-server';
+import { dropDraft, findDraft, keepDraft } from './draft';
+import type { RoomStore } from './store';
+
+export interface Stored {
+  build: Build;
+  version: number;
+  savedAt: string;
+}
+
+export type SaveState =
+  | { kind: 'saved'; at: string }
+  | { kind: 'saving' }
+  | { kind: 'kept here'; why: string }
+  | { kind: 'refused'; why: string }
+  | { kind: 'conflict'; theirs: Stored };
+
+const pauseMs = 450;
+const retryMs = 4000;
+
+/**
+ * Saves the build a moment after the last change, one save at a time; what cannot be saved stays in the browser and is tried again. A newer version on the
+ * server stops the saving until the buyer has chosen. Until the returned function ends it.
+ */
+export function keepSaved(store: RoomStore, stored: Stored): () => void {
+  let { version, build: clean } = stored;
+  let touched = false;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let held: 'no' | 'on its way' | 'conflict' = 'no';
+  const say = (save: SaveState) => store.setState({ save });
+  const again = (ms: number) => {
+    clearTimeout(timer);
+    timer = setTimeout(() => void save(), ms);
+  };
+
+  async function save() {
+    const wanted = store.getState().build;
+    if (held !== 'no' || wanted === clean) return;
+    held = 'on its way';
+    say({ kind: 'saving' });
+    const { ok, status, said } = await askServer<{
+      version: number;
+      savedAt: string;
+      current: Stored;
+      faults: { field: string; sentence: string }[];
+    }>(
+      `/api/builds/${wanted.id}`,
+      {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json', 'if-match': String(version) },
+        body: JSON.stringify(wanted),
+      },
+      'The server does not answer. The change is kept in this browser and is saved as soon as it is back.',
+    );
+    held = 'no';
+    if (ok && said.version) {
+      version = said.version;
+      clean = wanted;
+      if (store.getState().build !== wanted) return again(0);
+      dropDraft(wanted.id);
+      say({ kind: 'saved', at: said.savedAt ?? '' });
+    } else if (status === 409 && said.current) {
+      held = 'conflict';
+      say({ kind: 'conflict', theirs: said.current });
+    } else if (status === 0 || status > 500) {
+      say({ kind: 'kept here', why: said.sentence });
+      again(retryMs);
+    } else {
+      const fault = said.faults?.[0];
+      say({ kind: 'refused', why: fault ? `${fault.field}: ${fault.sentence}` : said.sentence });
+    }
+  }
+
+  const changed = (build: Build) => {
+    clearTimeout(timer);
+    if (build === clean && held === 'no') {
+      // Undone back to what is saved: nothing is left to keep. A draft of an earlier visit is not touched.
+      if (touched) dropDraft(build.id);
+    } else {
+      touched = true;
+      keepDraft({ build, baseVersion: version });
+      again(pauseMs);
+    }
+  };
+  const unsubscribe = store.subscribe(({ build }, { build: before }) => {
+    if (build !== before) changed(build);
+  });
+
+  /** Two versions stand, and the buyer has chosen. */
+  const chosen = (choose: (theirs: Stored) => void) => () => {
+    const { save: now } = store.getState();
+    if (now.kind !== 'conflict') return;
+    version = now.theirs.version;
+    held = 'no';
+    choose(now.theirs);
+  };
+  store.setState({
+    keepMine: chosen(() => void save()),
+    takeTheirs: chosen((theirs) => {
+      clean = theirs.build;
+      touched = true;
+      store.getState().replace(theirs.build);
+      say({ kind: 'saved', at: theirs.savedAt });
+    }),
+  });
+
+  const draft = findDraft(stored.build.id);
+  if (draft && JSON.stringify(draft.build) === JSON.stringify(stored.build)) dropDraft(stored.build.id);
+  else if (draft) {
+    // It builds on an older version: if somebody saved since, that shows as a conflict.
+    version = draft.baseVersion;
+    store.getState().edit('draft', () => draft.build);
+  }
+  return () => {
+    clearTimeout(timer);
+    unsubscribe();
+  };
+}

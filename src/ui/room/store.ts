@@ -1,0 +1,62 @@
+import { createContext, useContext } from 'react';
+import { createStore, useStore, type StoreApi } from 'zustand';
+import { useShallow } from 'zustand/react/shallow';
+import type { Build } from '@/core';
+import { begin, edited, redone, undone, type History } from './history';
+import type { SaveState, Stored } from './keep-saved';
+import { noRanking, type Ranking } from './keep-ranked';
+
+/** What the screens of one open build share. */
+export interface Room {
+  build: Build;
+  history: History<Build>;
+  /** Changes the build; edits with one label in quick succession undo together. */
+  edit: (label: string, change: (b: Build) => Build) => void;
+  undo: () => void;
+  redo: () => void;
+  /** Another build in its place, from which nothing leads back. */
+  replace: (by: Build) => void;
+  save: SaveState;
+  /** Where two versions stand: the one here, or the one on the server. */
+  keepMine: () => void;
+  takeTheirs: () => void;
+  ranking: Ranking;
+}
+
+export type RoomStore = StoreApi<Room>;
+
+export function roomStore(stored: Stored): RoomStore {
+  return createStore<Room>((set) => {
+    const now = (next: (h: History<Build>) => History<Build>) =>
+      set(({ history }) => {
+        const moved = next(history);
+        return { history: moved, build: moved.now };
+      });
+    return {
+      build: stored.build,
+      history: begin(stored.build),
+      edit: (label, change) => now((h) => edited(h, change(h.now), label, Date.now())),
+      undo: () => now(undone),
+      redo: () => now(redone),
+      replace: (by) => now(() => begin(by)),
+      save: { kind: 'saved', at: stored.savedAt },
+      keepMine: () => undefined,
+      takeTheirs: () => undefined,
+      ranking: noRanking,
+    };
+  });
+}
+
+export const RoomContext = createContext<RoomStore | null>(null);
+
+/** The named things of the open build; the component is drawn again when one of these changes, and for nothing else. */
+export function useRoom<K extends keyof Room>(...keys: K[]): Pick<Room, K> {
+  return useRoomPart((room) => Object.fromEntries(keys.map((k) => [k, room[k]])) as Pick<Room, K>);
+}
+
+/** What a screen makes of the open build: drawn again when a field of it changes. */
+export function useRoomPart<T>(select: (room: Room) => T): T {
+  const store = useContext(RoomContext);
+  if (!store) throw new Error('useRoom outside a BuildRoom');
+  return useStore(store, useShallow(select));
+}

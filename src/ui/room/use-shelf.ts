@@ -1,0 +1,83 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { Board, Shelf } from '@/core';
+import { askServer } from './ask-server';
+
+const key = ['shelf'];
+
+interface Stocked {
+  shelf: Shelf;
+  /** The version of each board on the server that the page builds on. */
+  versions: Record<string, number>;
+}
+
+async function askForShelf(): Promise<Stocked> {
+  const { ok, said } = await askServer<Shelf & { versions: Record<string, number> }>(
+    '/api/shelf',
+    {},
+    'The server does not answer, so the boards are not here yet.',
+  );
+  if (!ok) throw new Error(said.sentence);
+  const { versions = {}, sentence: _, ...shelf } = said;
+  return { shelf: shelf as Shelf, versions };
+}
+
+/** The shelf as the server has it; null until it comes. */
+export function useShelf() {
+  const client = useQueryClient();
+  const { data, error, refetch } = useQuery({ queryKey: key, queryFn: askForShelf, staleTime: Infinity });
+  const change = (next: (s: Stocked) => Stocked) => client.setQueryData<Stocked>(key, (s) => s && next(s));
+
+  /** Takes a board as the server has just stored it. */
+  const takeBoard = (board: Board, version: number) =>
+    change(({ shelf, versions }) => ({
+      versions: { ...versions, [board.id]: version },
+      shelf: {
+        ...shelf,
+        boards: shelf.boards.some((b) => b.id === board.id)
+          ? shelf.boards.map((b) => (b.id === board.id ? board : b))
+          : [...shelf.boards, board],
+      },
+    }));
+
+  /** Puts a board on the shelf, or in the place of its older self, and saves it. Answers with a sentence when that did not go. */
+  const putBoard = async (board: Board): Promise<string | null> => {
+    const base = client.getQueryData<Stocked>(key)?.versions[board.id] ?? 0;
+    const { ok, status, said } = await askServer<{
+      version: number;
+      faults: { field: string; sentence: string }[];
+      current: { board: Board; version: number };
+    }>(
+      `/api/boards/${board.id}`,
+      { method: 'PUT', headers: { 'if-match': String(base) }, body: JSON.stringify(board) },
+      'The server does not answer; the board is not saved yet. Nothing you typed is lost: save again.',
+    );
+    if (ok) {
+      takeBoard(board, said.version!);
+      return null;
+    }
+    const { current } = said;
+    if (status === 409 && current) change((s) => ({ ...s, versions: { ...s.versions, [board.id]: current.version } }));
+    const faults = said.faults?.map((f) => `${f.field}: ${f.sentence}`).join(' ') ?? '';
+    return `${said.sentence} ${faults}${status === 409 ? ' Save again to put yours in its place.' : ''}`;
+  };
+
+  const removeBoard = async (id: string): Promise<string | null> => {
+    const { ok, said } = await askServer(
+      `/api/boards/${id}`,
+      { method: 'DELETE' },
+      'The server does not answer; the board is still on the shelf.',
+    );
+    if (!ok) return said.sentence;
+    change((s) => ({ ...s, shelf: { ...s.shelf, boards: s.shelf.boards.filter((b) => b.id !== id) } }));
+    return null;
+  };
+
+  return {
+    shelf: data?.shelf ?? null,
+    shelfFault: error ? error.message : null,
+    reloadShelf: () => void refetch(),
+    takeBoard,
+    putBoard,
+    removeBoard,
+  };
+}
