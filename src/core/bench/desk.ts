@@ -2,7 +2,7 @@ import { reasonWords } from '../wiring/reason';
 import { deskDraws, sumOf } from '../rungs/desk';
 import type { Climb } from '../evaluate/climb';
 import type { Build } from '../records/build';
-import { usbAmps } from '../trade/rating';
+import { usbAmps } from '../trade/usb';
 
 export interface DeskPart {
   id: string;

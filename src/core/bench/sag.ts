@@ -1,10 +1,11 @@
 import { num } from '../rungs/finding';
 import type { Climb } from '../evaluate/climb';
-import { suppliesOf } from '../circuit/rail-tree';
+import { readsBehind, suppliesOf } from '../circuit/rail-tree';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { interval, isKnown } from '../quantity/figure';
 import { cellOhm, cellVolts } from '../trade/cell';
+import { usbVolts } from '../trade/usb';
 
 export interface SagPoint {
   throttlePercent: number;
@@ -42,10 +43,7 @@ export function sagOver(build: Build, board: Board, climb: Climb, charge: 'full'
       // From the pack downwards through every regulator on the way.
       rails[s.rail.id] = [...s.regulators]
         .reverse()
-        .reduce(
-          (v, r) => Math.min(interval(r.source.outVolts).high, Math.max(0, v - interval(r.source.dropOutVolts).high)),
-          s.rail.source.kind === 'usb' ? 5 : packVolts,
-        );
+        .reduce((v, r) => readsBehind(r.source, v), s.rail.source.kind === 'usb' ? usbVolts.nominal : packVolts);
     }
     const out = climb.hookup.parts.flatMap((p) => {
       const supply = build.parts.find((x) => x.id === p.id)?.peripheral.modes.find((m) => m.id === p.mode?.id)?.supply;

@@ -27,13 +27,9 @@ const assumedAmps = 5;
 
 /** AWG of a supply wire. Where nobody says what the part draws, it carries all that the regulator gives. */
 export function supplyGauge(hookup: Hookup, supply: WiredSupply): number {
+  if (!supply.unsaid) return supply.gauge;
   const most = [...hookup.rails, ...hookup.outputs].find((r) => r.rail === (supply.output ?? supply.rail))?.printedMa;
-  let amps: number;
-  if (supply.unsaid) {
-    if (most) amps = most / 1000;
-    else amps = assumedAmps;
-  } else amps = supply.peakAmps;
-  return gaugeFor(amps) ?? 10;
+  return gaugeFor(most ? most / 1000 : assumedAmps) ?? 10;
 }
 
 /** Every wire of the hookup with its ground return, part by part: from which pad, to which pin, gauge, length and colour. */

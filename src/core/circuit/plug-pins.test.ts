@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { makeBoard } from '../tests/make';
 import { plugFamily } from '../trade/plug';
-import { pinLimit, pinOf } from './plug-pins';
+import { railPlugs, spotsOf } from './plug-pins';
 
 const pin = (id: string) => ({ id, label: id, form: 'pin' as const });
 const board = makeBoard({
@@ -22,12 +22,21 @@ const board = makeBoard({
 const rail = (pads: string[]) => ({ ...board.rails[0]!, pads });
 const amps = plugFamily('SH')!.ampsPerPin;
 
-test('pins of one rail in one plug share its load, and the best plug is the limit; a pad that can be soldered has none', () => {
-  expect(pinOf(board, rail(['a1', 'a2', 'b1']), 'a1')).toMatchObject({ sharing: 2, amps: 2 * amps });
-  expect(pinOf(board, rail(['a1', 'b1']), 'a1')).toMatchObject({ sharing: 1, amps });
-  expect(pinLimit('plugs', board, rail(['a1', 'a2', 'b1']))).toEqual({ amps: 2 * amps, plug: 'Two pins' });
-  expect(pinLimit('plugs', board, rail(['b1', 'a1', 'a2']))).toEqual({ amps: 2 * amps, plug: 'Two pins' });
-  expect(pinLimit('plugs', board, rail(['b1', 'free']))).toEqual({ amps: Infinity, plug: '' });
-  expect(pinLimit('solder', board, rail(['b1']))).toEqual({ amps: Infinity, plug: '' });
-  expect(pinLimit('plugs', board, rail([]))).toEqual({ amps: Infinity, plug: '' });
+test('pins of one rail in one plug share its load; the return goes over the ground pins that are there', () => {
+  expect(railPlugs(board, rail(['a1', 'a2', 'b1']))).toMatchObject([
+    { pads: ['a1', 'a2'], amps: 2 * amps, groundAmps: null },
+    { pads: ['b1'], amps, groundAmps: amps },
+  ]);
+});
+
+test('a rail that can be soldered anywhere has one place without limit; one of pins alone has a place for each plug', () => {
+  const places = (joints: 'plugs' | 'solder', pads: string[]) =>
+    spotsOf(joints, board, rail(pads)).map((s) => [s.pads.join(' '), s.plug?.plug.id ?? null]);
+  expect(places('plugs', ['a1', 'a2', 'b1'])).toEqual([
+    ['a1 a2', 'a'],
+    ['b1', 'b'],
+  ]);
+  expect(places('plugs', ['b1', 'free'])).toEqual([['b1 free', null]]);
+  expect(places('solder', ['b1'])).toEqual([['b1', null]]);
+  expect(places('plugs', [])).toEqual([['', null]]);
 });

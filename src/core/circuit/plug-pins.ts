@@ -1,30 +1,60 @@
 import type { Board, Rail } from '../records/board';
+import { isGround } from '../trade/harness';
 import { plugFamily, type PlugFamily } from '../trade/plug';
 import type { Policies } from '../trade/policies';
 
-/** The plug a pad is a pin of, with how many of its pins carry the same rail; null for a pad that is soldered, or a family without figures. */
-export function pinOf(
-  board: Board,
-  rail: Rail,
-  pad: string,
-): { plug: Board['plugs'][number]; family: PlugFamily; sharing: number; amps: number } | null {
-  const plug = board.plugs.find((x) => x.pins.some((pin) => pin.pad === pad));
-  const family = plug && plugFamily(plug.family);
-  if (!plug || !family || board.pads.find((x) => x.id === pad)?.form !== 'pin') return null;
-  // Pins of the same rail in this plug share the load.
-  const sharing = plug.pins.filter((pin) => pin.pad && rail.pads.includes(pin.pad)).length;
-  return { plug, family, sharing, amps: sharing * family.ampsPerPin };
+type Plug = Board['plugs'][number];
+
+/** A plug by which a rail leaves the board: how many pins carry it out, and how many carry the return of all that the plug feeds. */
+export interface RailPlug {
+  plug: Plug;
+  family: PlugFamily;
+  /** Ids of the rail's pads in it. */
+  pads: string[];
+  /** Amps of the rail's pins together. */
+  amps: number;
+  /** Amps of the ground pins together; null where the plug names none: then the return takes another way. */
+  groundAmps: number | null;
 }
 
-/** The most that one part may draw from the rail through the best of its pads: Infinity where one can be soldered, or where the build solders everything. */
-export function pinLimit(joints: Policies['joints'], board: Board, rail: Rail): { amps: number; plug: string } {
+/** Where on a rail a part can be joined. `plug` null: by soldering, where pins have no say. */
+export interface Spot {
+  pads: string[];
+  plug: RailPlug | null;
+}
+
+/**
+ * The places at which parts can be joined to a rail. Where one can be soldered, or where the build solders everything, there is one for all of its pads; else one for each
+ * plug, of which the pins have to carry the sum.
+ */
+export function spotsOf(joints: Policies['joints'], board: Board, rail: Rail): Spot[] {
   // Of a rail whose pads are not drawn nobody says that they are pins.
-  if (rail.pads.length === 0) return { amps: Infinity, plug: '' };
-  let best = { amps: 0, plug: '' };
-  for (const pad of rail.pads) {
-    const pin = joints === 'solder' ? null : pinOf(board, rail, pad);
-    if (!pin) return { amps: Infinity, plug: '' };
-    if (pin.amps > best.amps) best = { amps: pin.amps, plug: pin.plug.label };
-  }
-  return best;
+  const plugs = joints === 'solder' ? [] : railPlugs(board, rail);
+  const pinned = new Set(plugs.flatMap((p) => p.pads));
+  if (plugs.length === 0 || rail.pads.some((pad) => !pinned.has(pad))) return [{ pads: rail.pads, plug: null }];
+  return plugs.map((plug) => ({ pads: plug.pads, plug }));
+}
+
+/** The plugs of a rail whose families Rung has figures of. */
+export function railPlugs(board: Board, rail: Rail): RailPlug[] {
+  return board.plugs.flatMap((plug) => {
+    const family = plugFamily(plug.family);
+    if (!family) return [];
+    const pins = plug.pins.filter(
+      ({ pad }) => pad && rail.pads.includes(pad) && board.pads.find((x) => x.id === pad)?.form === 'pin',
+    );
+    if (pins.length === 0) return [];
+    const grounds = plug.pins.filter(
+      ({ name, pad }) => (pad !== undefined && board.grounds.includes(pad)) || isGround(name),
+    );
+    return [
+      {
+        plug,
+        family,
+        pads: pins.map((p) => p.pad!),
+        amps: pins.length * family.ampsPerPin,
+        groundAmps: grounds.length > 0 ? grounds.length * family.ampsPerPin : null,
+      },
+    ];
+  });
 }

@@ -55,11 +55,12 @@ describe("rails over the pack's swing", () => {
 
   // Common practice, no source: on USB only the 5 V (often marked 4.5 V) pad is alive.
   test('on USB only the 5 V pad lives, at 4.5 V', () => {
-    expect(on(4, '5v')[0]!.onUsb).toEqual({ low: 4.5, high: 4.5 });
+    // USB 2.0, 7.2.2: 4.75 to 5.25 V, less the diode's 0.5 V.
+    expect(on(4, '5v')[0]!.onUsb).toEqual({ volts: { low: 4.25, high: 4.75 }, nominal: 4.5, perAmp: 1 });
     expect(on(4, '10v')[0]!.onUsb).toBeNull();
     expect(on(4, 'pack')[0]!.onUsb).toBeNull();
-    expect(on(4, 'vtx').map((s) => [s.bridges[0]!.position, s.onUsb?.low ?? null])).toEqual([
-      ['low', 4.5],
+    expect(on(4, 'vtx').map((s) => [s.bridges[0]!.position, s.onUsb?.volts.low ?? null])).toEqual([
+      ['low', 4.25],
       ['high', null],
     ]);
   });
@@ -108,7 +109,11 @@ describe('on USB alone', () => {
     ).find((s) => s.rail.id === '3v')!;
   // A linear regulator needs its output plus drop-out at its input (definition of drop-out, any electronics handbook): 3.3 + 1.2 = 4.5 V.
   test('a regulator behind USB lives as long as USB stands above its output plus drop-out', () => {
-    expect(supplies(1.2, 0.5).onUsb).toEqual({ low: 3.3, high: 3.3 });
+    expect(supplies(1.2, 0.5).onUsb).toEqual({
+      volts: { low: expect.closeTo(4.25 - 1.2, 9), high: 3.3 },
+      nominal: 3.3,
+      perAmp: 1,
+    });
     expect(supplies(1.21, 0.5).onUsb).toBeNull();
     expect(supplies(1.21, 0.4).onUsb).not.toBeNull();
   });

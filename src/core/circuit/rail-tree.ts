@@ -1,10 +1,12 @@
 import { feedersOf, mostWaysToFeed } from '../records/board-links';
 import type { Board, Rail, Regulator } from '../records/board';
 import type { Build } from '../records/build';
+import { plausible } from '../figures/plausible-ends';
 import { assumed, exactly, interval, type Interval } from '../quantity/figure';
 import { any, flag, not, type Truth } from '../quantity/truth';
 import { lowestVolts, packSwing } from '../trade/cell';
-import { assumedBuckEfficiency } from '../trade/rating';
+import { assumedEfficiency } from '../trade/rating';
+import { usbVolts } from '../trade/usb';
 import { usbUnsaid } from './all-pads';
 import { ground, type Ground } from '../quantity/ground';
 
@@ -14,24 +16,33 @@ export interface Swing {
   high: Interval;
 }
 
+/** What a rail has when nothing but USB is plugged in. */
+export interface OnUsb {
+  /** Both ends of what USB may bring; not finite where nobody says whether the rail is alive then. */
+  volts: Interval;
+  /** Volts when USB has its 5 V. */
+  nominal: number;
+  /** Amps drawn of USB for one amp at the pad. */
+  perAmp: number;
+}
+
 /** One way current reaches a rail: bridge positions on the way, regulators it passes, and the volts that arrive. */
 export interface Supplied {
   rail: Rail;
   bridges: { bridge: string; position: string }[];
   swing: Swing;
-  /** Volts on USB alone, without ends where nobody says; null where the rail is dead then. */
-  onUsb: Interval | null;
-  /** Regulators from the pad up to the pack, with the amps each carries for one amp at the pad. */
-  regulators: { rail: Rail; source: Regulator; perAmp: number }[];
+  /** Only USB feeds it: in flight it is dead. */
+  deadInFlight: boolean;
+  /** null where the rail is dead on USB alone. */
+  onUsb: OnUsb | null;
+  /** Regulators from the pad up to the pack, with the amps each carries for one amp at the pad and the volts at its input. */
+  regulators: { rail: Rail; source: Regulator; perAmp: number; input: Swing }[];
   /** Comes straight from the pack, with the motors' noise on it. */
   raw: boolean;
-  /** Are USB and regulator not kept apart, so that one drives current into the other? */
+  /** Are two sources not kept apart, so that one drives current into the other: USB and a regulator, or two regulators? */
   backFeeds: Truth;
   grounds: Ground[];
 }
-
-/** USB gives 4.75 to 5.25 V (USB 2.0, 7.2.2, from memory). */
-const mostUsbVolts = 5.25;
 
 /** The name of the figure that says how far a pack sags. */
 export const cellGround = "One cell's resistance";
@@ -64,7 +75,12 @@ export function suppliesOf(
     known.set(id, []);
     const rail = rails.get(id);
     if (!rail) return [];
-    const count = feedersOf(rail.source).reduce((sum, f) => sum + waysOf(f).length, 0);
+    const feeders = feedersOf(rail.source).map((f) => waysOf(f).length);
+    // What is fed by whichever of several is up combines the ways of each.
+    const count =
+      rail.source.kind === 'either'
+        ? feeders.reduce((product, n) => product * Math.max(1, n), 1)
+        : feeders.reduce((sum, n) => sum + n, 0);
     if (spend) spend(count + 1);
     else if (count > mostWaysToFeed) return [];
     const ways = supplied(board, build, rail, end, waysOf).filter(standsOneWay);
@@ -86,31 +102,20 @@ function supplied(board: Board, build: Powered, rail: Rail, end: End, parent: (i
       const swing = packSwing(build.pack);
       const low = lowestVolts(build.pack, build.motors.count * build.motors.peakAmps);
       const sags = low.low < swing.low ? [ground(cellGround, build.pack.cellMilliohm ?? { unknown: true }, 'mΩ')] : [];
-      return [
-        {
-          rail,
-          bridges: [],
-          swing: { low, high: exactly(swing.high) },
-          onUsb: null,
-          regulators: [],
-          raw: true,
-          backFeeds: 'no',
-          grounds: sags,
-        },
-      ];
+      return [{ ...bare(rail), swing: { low, high: exactly(swing.high) }, raw: true, grounds: sags }];
     }
     case 'usb': {
-      const volts = exactly(5 - source.dropVolts);
+      const volts = {
+        low: usbVolts.low - source.dropVolts,
+        high: usbVolts.high - source.dropVolts,
+      };
+      const onUsb = { volts, nominal: usbVolts.nominal - source.dropVolts, perAmp: 1 };
       return [
         {
-          rail,
-          bridges: [],
-          swing: { low: volts, high: volts },
-          onUsb: volts,
-          regulators: [],
-          raw: false,
-          backFeeds: 'no',
-          grounds: [],
+          ...bare(rail),
+          swing: { low: exactly(volts.low), high: exactly(volts.high) },
+          deadInFlight: true,
+          onUsb,
         },
       ];
     }
@@ -118,22 +123,14 @@ function supplied(board: Board, build: Powered, rail: Rail, end: End, parent: (i
       return parent(source.input).map((from) => {
         const made = regulated(rail, source, from, end);
         // As USB has 5 V, so may what a regulator of 5 V feeds.
-        return usbUnsaid(board) && interval(source.outVolts).low <= mostUsbVolts
-          ? { ...made, onUsb: made.onUsb ?? { low: -Infinity, high: Infinity } }
+        return usbUnsaid(board) && interval(source.outVolts).low <= usbVolts.high
+          ? { ...made, onUsb: made.onUsb ?? { volts: { low: -Infinity, high: Infinity }, nominal: NaN, perAmp: 1 } }
           : made;
       });
-    case 'either': {
-      // In flight the pack's side holds the rail up; on the desk only the USB side does.
-      const sides = source.of.map(parent);
-      const usb = sides.flat().find((s) => s.onUsb);
-      const flight = sides.find((side) => side.some((s) => s.regulators.length > 0 || s.raw)) ?? sides[0] ?? [];
-      return flight.map((s) => ({
-        ...s,
-        rail,
-        onUsb: usb?.onUsb ?? null,
-        backFeeds: any([s.backFeeds, source.isolated ? not(flag(source.isolated)) : 'no']),
-      }));
-    }
+    case 'either':
+      return combinations(source.of.map((id) => parent(id).map((s) => behindDiode(s, source, id)))).map((sides) =>
+        whicheverIsUp(rail, source, sides),
+      );
     case 'bridge':
       return Object.entries(source.byPosition).flatMap(([position, id]) =>
         parent(id).map((s) => ({ ...s, rail, bridges: [...s.bridges, { bridge: source.bridge, position }] })),
@@ -141,37 +138,148 @@ function supplied(board: Board, build: Powered, rail: Rail, end: End, parent: (i
   }
 }
 
+/** A rail that nothing feeds yet. */
+function bare(rail: Rail): Omit<Supplied, 'swing'> {
+  return {
+    rail,
+    bridges: [],
+    deadInFlight: false,
+    onUsb: null,
+    regulators: [],
+    raw: false,
+    backFeeds: 'no',
+    grounds: [],
+  };
+}
+
+type Either = Extract<Rail['source'], { kind: 'either' }>;
+
+/** One way of each side; a side without any way is left out. */
+function combinations(sides: Supplied[][]): Supplied[][] {
+  return sides
+    .filter((side) => side.length > 0)
+    .reduce<Supplied[][]>((all, side) => all.flatMap((head) => side.map((s) => [...head, s])), [[]])
+    .filter((chosen) => chosen.length > 0);
+}
+
+function behindDiode(from: Supplied, { dropVolts }: Either, id: string): Supplied {
+  const drop = dropVolts?.[id] ?? 0;
+  if (drop === 0) return from;
+  const less = ({ low, high }: Interval) => ({ low: low - drop, high: high - drop });
+  return {
+    ...from,
+    swing: { low: less(from.swing.low), high: less(from.swing.high) },
+    onUsb: from.onUsb && { ...from.onUsb, volts: less(from.onUsb.volts), nominal: from.onUsb.nominal - drop },
+  };
+}
+
+/** The side of the most volts feeds; where it is not certain which has most, each of them must be able to. */
+function whicheverIsUp(rail: Rail, source: Either, sides: Supplied[]): Supplied {
+  const flying = sides.filter((s) => !s.deadInFlight);
+  const most = Math.max(...flying.map((s) => s.swing.low.low));
+  const feeding = flying.length > 0 ? flying.filter((s) => !(s.swing.high.high < most)) : sides;
+  const highest = (end: keyof Swing): Interval => ({
+    low: Math.max(...feeding.map((s) => s.swing[end].low)),
+    high: Math.max(...feeding.map((s) => s.swing[end].high)),
+  });
+  // On the desk all the sides that USB reaches are up at once as well.
+  const lit = sides.flatMap((s) => (s.onUsb ? [s.onUsb] : []));
+  const brightest = lit.reduce<OnUsb | null>((best, s) => (best && !(s.nominal > best.nominal) ? best : s), null);
+  return {
+    rail,
+    bridges: sides.flatMap((s) => s.bridges),
+    swing: { low: highest('low'), high: highest('high') },
+    deadInFlight: flying.length === 0,
+    onUsb: brightest,
+    regulators: unique(feeding.flatMap((s) => s.regulators)),
+    raw: feeding.some((s) => s.raw),
+    backFeeds: any([...sides.map((s) => s.backFeeds), source.isolated ? not(flag(source.isolated)) : 'no']),
+    grounds: feeding.flatMap((s) => s.grounds),
+  };
+}
+
+/** A regulator that lies on several ways carries the most that any of them asks. */
+function unique(regulators: Supplied['regulators']): Supplied['regulators'] {
+  return regulators.filter(
+    (r, i) =>
+      !regulators.some(
+        (other, j) => other.rail.id === r.rail.id && (other.perAmp > r.perAmp || (other.perAmp === r.perAmp && j < i)),
+      ),
+  );
+}
+
 /**
- * A regulator holds its output only while the input stays above output plus drop-out; below, the output
- * follows the input down. (Definition of drop-out: any electronics handbook.)
+ * A regulator that steps down or is linear holds its output only while the input stays above output plus drop-out; below, the output follows the input down. One that
+ * steps up holds it while the input stays below; above, the input passes through. (Any electronics handbook.)
  */
 function regulated(rail: Rail, source: Regulator, from: Supplied, end: End): Supplied {
   const out = interval(source.outVolts);
-  const drop = interval(source.dropOutVolts);
-  const faded = (input: Interval): Interval => ({
-    low: Math.min(out.low, Math.max(0, input.low - drop.high)),
-    high: Math.min(out.high, Math.max(0, input.high - drop.low)),
-  });
-  // Against overload the lowest input counts: a buck then draws the most.
-  const lowest = from.swing.low[end === 'worst' ? 'low' : 'high'];
-  const lowestIn = Math.max(0.1, Number.isFinite(lowest) ? lowest : 0.1);
-  const efficiency =
-    source.efficiency ?? assumed(assumedBuckEfficiency, 'common practice for a buck whose efficiency is not stated');
-  const eta = Math.max(0.01, finite(interval(efficiency)[end === 'worst' ? 'low' : 'high'], assumedBuckEfficiency));
+  const given = (input: Interval): Interval => outputOf(source, out, input);
+  const efficiency = source.efficiency ?? assumed(assumedEfficiency, 'common practice where it is not stated');
+  const eta = Math.max(0.01, finite(interval(efficiency)[end === 'worst' ? 'low' : 'high'], assumedEfficiency));
   const volts = finite(out[end === 'worst' ? 'high' : 'low'], from.swing.high.high);
-  const parentPerAmp = source.type === 'linear' ? 1 : Math.min(volts / (eta * lowestIn), 1e3);
+  // Against overload the lowest input counts: a switching regulator then draws the most.
+  const parentPerAmp = (lowest: number) => {
+    if (source.type === 'linear') return 1;
+    return Math.min(volts / (eta * Math.max(0.1, finite(lowest, 0.1))), 1e3);
+  };
+  const flight = parentPerAmp(from.swing.low[end === 'worst' ? 'low' : 'high']);
   return {
-    rail,
+    ...bare(rail),
     bridges: from.bridges,
-    swing: { low: faded(from.swing.low), high: faded(from.swing.high) },
-    onUsb: from.onUsb && from.onUsb.low >= out.high + drop.high ? out : null,
+    swing: { low: given(from.swing.low), high: given(from.swing.high) },
+    deadInFlight: from.deadInFlight,
+    onUsb: from.onUsb && litThrough(source, out, from.onUsb, parentPerAmp),
     regulators: [
-      { rail, source, perAmp: 1 },
-      ...from.regulators.map((r) => ({ ...r, perAmp: r.perAmp * parentPerAmp })),
+      { rail, source, perAmp: 1, input: from.swing },
+      ...from.regulators.map((r) => ({ ...r, perAmp: r.perAmp * flight })),
     ],
-    raw: false,
     backFeeds: from.backFeeds,
     grounds: [ground(`${rail.label} volts`, source.outVolts, 'V'), ...from.grounds],
+  };
+}
+
+/** Volts behind a regulator at one input, of which both ends may be uncertain. */
+function outputOf(source: Regulator, out: Interval, input: Interval): Interval {
+  const starts = source.inputVolts ? interval(source.inputVolts.min) : exactly(0);
+  const drop = plausible(source.dropOutVolts, 'dropOutVolts');
+  const at = (volts: number, made: number, lost: number, least: number) => {
+    if (volts < least) return 0;
+    if (source.type === 'step-up') return Math.max(made, volts);
+    if (source.type === 'step-up-down') return made;
+    return Math.min(made, Math.max(0, volts - lost));
+  };
+  return {
+    low: at(input.low, out.low, drop.high, starts.high),
+    high: at(input.high, out.high, drop.low, starts.low),
+  };
+}
+
+/** What a meter reads behind a regulator that has so many volts at its input; of a drop-out that nobody says, the most. */
+export function readsBehind(source: Regulator, volts: number): number {
+  return outputOf(source, exactly(interval(source.outVolts).high), exactly(volts)).low;
+}
+
+/** A rail behind a regulator is alive on USB where that has enough for it; a little less at USB's low end is still alive. */
+function litThrough(
+  source: Regulator,
+  out: Interval,
+  usb: OnUsb,
+  parentPerAmp: (lowest: number) => number,
+): OnUsb | null {
+  const perAmp = usb.perAmp * parentPerAmp(usb.volts.low);
+  if (!Number.isFinite(usb.volts.low)) return { ...usb, perAmp };
+  const nominal = outputOf(source, out, exactly(usb.nominal));
+  const least = source.type === 'step-up' || source.type === 'step-up-down' ? 0.1 : out.low;
+  if (nominal.high < least) return null;
+  if (nominal.low < least) return { volts: { low: -Infinity, high: Infinity }, nominal: NaN, perAmp };
+  return {
+    volts: {
+      low: outputOf(source, out, exactly(usb.volts.low)).low,
+      high: outputOf(source, out, exactly(usb.volts.high)).high,
+    },
+    nominal: nominal.low,
+    perAmp,
   };
 }
 

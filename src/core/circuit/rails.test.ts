@@ -180,7 +180,7 @@ describe('amps: what a regulator carries', () => {
   });
 });
 
-test('what the board itself draws is asked and unknown: so is what is left for a part, on that regulator and on the one it is fed from', () => {
+test('what the board itself draws is asked and unknown: it decides only where 0.05 to 0.3 A (common practice, no source) would', () => {
   const five = { id: 'five', label: '5 V', pads: ['a'], source: regulator(5, 2) };
   const three = (ownAmps?: object) => ({
     id: 'three',
@@ -189,9 +189,13 @@ test('what the board itself draws is asked and unknown: so is what is left for a
     source: regulator(3.3, 0.5, { input: 'five' }),
     ...(ownAmps ? { ownAmps: ownAmps as never } : {}),
   });
-  const load = (...rails: NonNullable<Rails>) => railState(7, 4, 'lipo', supply(4.5, 5.5, 0.1), boardOn(...rails));
-  expect(load(five, three())).toBe('holds');
-  expect(load(five, three(unknown))).toBe('unknown');
-  expect(load({ ...five, ownAmps: unknown }, three())).toBe('unknown');
-  expect(load(five, { ...three(unknown), source: regulator(3.3, 0.5) })).toBe('holds');
+  const load = (amps: number, ...rails: NonNullable<Rails>) =>
+    railState(7, 4, 'lipo', supply(4.5, 5.5, amps), boardOn(...rails));
+  expect(load(0.1, five, three(unknown))).toBe('holds');
+  // 2 A as printed, 1.9 A at peak: 0.1 A are left, enough for a frugal board only, on that rail or on one that it feeds.
+  expect(load(1.9, five, three())).not.toBe('unknown');
+  expect(load(1.9, five, three(unknown))).toBe('unknown');
+  expect(load(1.9, { ...five, ownAmps: unknown }, three())).toBe('unknown');
+  expect(load(1.9, five, { ...three(unknown), source: regulator(3.3, 0.5) })).not.toBe('unknown');
+  expect(load(1.99, five, three(unknown))).toBe('breaks');
 });

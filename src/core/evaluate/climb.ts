@@ -143,7 +143,7 @@ function wired(asked: Build, bought: Board, general: GeneralSolver | null) {
     board,
     wiring,
     early: [...checkFrame(build, board), ...checkPack(build, board)],
-    after: [...sanityFindings(board), ...checkLights(build), ...checkWires(build, board, wiring.hookup)],
+    after: [...sanityFindings(board), ...checkLights(build), ...checkWires(board, wiring.hookup)],
     motors: checkMotors(build, board),
     delegated: budget.delegated > 0,
   };

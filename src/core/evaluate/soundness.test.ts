@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
+import { interval, isKnown, type NumberFigure } from '../quantity/figure';
 import { evaluate, type Climb } from './climb';
 import { boardFigures, type BoardFigure } from '../figures/board-figures';
 import { railFigures } from '../figures/rail-figures';
@@ -92,6 +93,13 @@ function withFigure(build: Build, path: Path, figure: object): Build | null {
   return read.success ? read.data : null;
 }
 
+/** Nothing draws more for long than for moments: such a figure cannot be. */
+function steadyAbovePeak(build: Build, path: Path): boolean {
+  if (path.at(-1) !== 'typicalAmps') return false;
+  const { typicalAmps, peakAmps } = at(build, path.slice(0, -1)) as Record<string, NumberFigure>;
+  return isKnown(peakAmps) && interval(typicalAmps!).high > interval(peakAmps).high;
+}
+
 function checkBuild(build: Build, board: Board): void {
   for (const path of figuresIn(build)) {
     const now = at(build, path) as { value: unknown };
@@ -106,7 +114,7 @@ function checkBuild(build: Build, board: Board): void {
     else values = [];
     for (const value of values) {
       const said = withFigure(build, path, { ...now, value, origin: 'manual' });
-      if (!said) continue;
+      if (!said || steadyAbovePeak(said, path)) continue;
       const real = evaluate(said, board);
       // What the unknown left out, and is in now, has a mass and a price of its own.
       if (leftOut(open) > leftOut(real)) continue;

@@ -1,5 +1,6 @@
 import type { Board } from '../records/board';
 import type { BoardFigure } from './board-figures';
+import { plausibleEnds } from './plausible-ends';
 
 const onTheBench = { how: 'Load the rail with a resistor and read the volts at the pad.', ease: 3 as const };
 
@@ -40,7 +41,7 @@ export function railFigures(board: Board): BoardFigure[] {
         says: `${label}, drop-out`,
         unit: 'V',
         ask: `How far above its output must the input of ${label} stay?`,
-        plausible: [0, 3],
+        plausible: plausibleEnds.dropOutVolts.ends,
       },
     ];
   });

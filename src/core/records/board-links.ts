@@ -52,7 +52,11 @@ export function checkBoard(board: Board, at: string): Fault[] {
     rail.pads.forEach((p, j) => want(pads, p, `rails[${i}].pads[${j}]`, 'pad'));
     const s = rail.source;
     if (s.kind === 'regulator') want(rails, s.input, `rails[${i}].source.input`, 'rail');
-    if (s.kind === 'either') s.of.forEach((r, j) => want(rails, r, `rails[${i}].source.of[${j}]`, 'rail'));
+    if (s.kind === 'either') {
+      s.of.forEach((r, j) => want(rails, r, `rails[${i}].source.of[${j}]`, 'rail'));
+      for (const r of Object.keys(s.dropVolts ?? {}))
+        want(new Set(s.of), r, `rails[${i}].source.dropVolts.${r}`, 'rail that feeds this one');
+    }
     if (s.kind === 'bridge') {
       for (const [position, r] of Object.entries(s.byPosition)) {
         wantPosition(s.bridge, position, `rails[${i}].source.byPosition`);
@@ -60,6 +64,7 @@ export function checkBoard(board: Board, at: string): Fault[] {
       }
     }
   });
+  board.grounds.forEach((p, i) => want(pads, p, `grounds[${i}]`, 'pad'));
   board.bridges.forEach((b, i) => wantPosition(b.id, b.factory, `bridges[${i}].factory`));
   board.outputs.forEach((o, i) => want(pads, o.pad, `outputs[${i}].pad`, 'pad'));
   board.analogueInputs.forEach((o, i) => {
@@ -101,7 +106,13 @@ function feedingFault(board: Board): string | null {
     ways.set(id, 'open');
     const rail = rails.get(id);
     const feeders = rail ? feedersOf(rail.source) : [];
-    const count = feeders.length === 0 ? 1 : feeders.reduce((sum, f) => sum + visit(f), 0);
+    const each = feeders.map(visit);
+    // What is fed by whichever of several is up combines the ways of each.
+    const together = rail?.source.kind === 'either';
+    const count = each.reduce(
+      (all, n) => (together ? all * Math.max(1, n) : all + n),
+      together || each.length === 0 ? 1 : 0,
+    );
     if (count > mostWaysToFeed)
       fault ??= `Rail "${id}" can be fed in more than ${mostWaysToFeed} ways, over all positions of its bridges: more than Rung tries out.`;
     ways.set(id, count);

@@ -87,12 +87,16 @@ export type Port = z.infer<typeof portSchema>;
 
 const regulatorSchema = z.strictObject({
   kind: z.literal('regulator'),
-  type: z.enum(['buck', 'linear']),
+  type: z.enum(['buck', 'linear', 'step-up', 'step-up-down']),
   outVolts: numberFigureSchema,
   ratedAmps: numberFigureSchema,
   dropOutVolts: numberFigureSchema,
-  efficiency: numberFigureSchema.optional().describe('0 to 1, of a buck'),
+  efficiency: numberFigureSchema.optional().describe('0 to 1, of one that is not linear'),
   input: idSchema.describe('The rail it is fed from'),
+  inputVolts: z
+    .strictObject({ min: numberFigureSchema, max: numberFigureSchema })
+    .optional()
+    .describe('Where it is stated: below the least it does not start, above the most it is destroyed'),
   filtered: z.boolean().default(false),
   burnsWatts: numberFigureSchema.optional().describe('What a linear regulator may turn into heat'),
 });
@@ -109,6 +113,9 @@ export const railSchema = z.strictObject({
       .strictObject({
         kind: z.literal('either'),
         of: z.array(idSchema).min(2).max(4),
+        dropVolts: recordOf(idSchema, z.number().min(0).max(2), 4)
+          .optional()
+          .describe('What the diode of each loses, by its rail'),
         isolated: flagFigureSchema
           .optional()
           .describe('Diodes keep the sources apart; no: USB and regulator back-feed each other'),
@@ -219,6 +226,7 @@ export const boardSchema = z.strictObject({
     .optional(),
   buzzerPad: idSchema.optional(),
   pads: z.array(padSchema).max(200).default([]),
+  grounds: z.array(idSchema).max(60).default([]).describe('The pads, holes and pins of ground'),
   allPads: flagFigureSchema
     .default({ value: true, origin: 'claim' })
     .describe(

@@ -64,7 +64,7 @@ describe('500 mA on the desk (USB 2.0, 7.2.1)', () => {
   test('what is alive on USB and draws nobody knows what is named, and the sum is at least so much', () => {
     const build = makeBuild({}, [
       receiver(0.1),
-      makePart('lights', { supply: { ...supply(4.5, 5.5, 0.2), typicalAmps: unknown } }),
+      makePart('lights', { supply: { ...supply(4.5, 5.5, 0.2), typicalAmps: unknown, peakAmps: unknown } }),
     ]);
     const c = evaluate(build, board);
     expect(c.rungs[6]!.state).toBe('unknown');

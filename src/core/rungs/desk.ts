@@ -1,6 +1,6 @@
 import type { Hookup } from '../wiring/hookup';
 import type { Build } from '../records/build';
-import { usbAmps } from '../trade/rating';
+import { usbAmps } from '../trade/usb';
 import { list, num, type Finding } from './finding';
 
 /** What a part does when only USB is plugged in. */

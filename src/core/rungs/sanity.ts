@@ -93,7 +93,7 @@ function regulators(board: Board): Doubt[] {
         });
     }
     const parent = input?.source.kind === 'regulator' ? known(input.source.outVolts) : null;
-    if (parent !== null && out !== null && out > parent)
+    if (parent !== null && out !== null && out > parent && (s.type === 'buck' || s.type === 'linear'))
       doubts.push({
         field: `rails[${i}].source.outVolts`,
         rung: 6,

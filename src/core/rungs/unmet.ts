@@ -1,16 +1,16 @@
 import { compile } from '../wiring/compile';
 import { smallestConflict, type Jury } from '../wiring/conflict';
 import type { LaidPart } from '../wiring/laid';
-import { railLimits } from '../wiring/supply-ways';
+import { railLimits, usbLimitMa } from '../wiring/rail-limits';
 import { interval, isKnown } from '../quantity/figure';
-import { usbAmps } from '../trade/rating';
+import { usbAmps } from '../trade/usb';
 import { reasonWords } from '../wiring/reason';
 import { isMet, type SolvedRung, type Way, type Workshop, type World } from '../wiring/way';
 import type { Rail } from '../records/board';
 import { protocols } from '../trade/protocol';
 import { capital, list, num, rungNames, type Finding, type RungState } from './finding';
 import { linkNeeds } from '../wiring/signal-words';
-import { peakRow, steadyRow, portRow, bridgeKey, type RowKey } from '../wiring/keys';
+import { bridgeKey, groundRow, heatRow, peakRow, pinRow, portRow, steadyRow, type RowKey } from '../wiring/keys';
 
 const rungs = [4, 5, 6, 7] as const;
 
@@ -214,8 +214,14 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
     said = names;
   };
   // Where no single sum is too much, but all choices together: every regulator they could stand on is named.
-  for (const r of weak.length > 0 || onUsb > usbAmps ? weak : railsFor(shop, core)) {
-    const { deratedMa, printedMa, share, ownMa, byHeat } = railLimits(shop, r.id);
+  const usbMa = usbLimitMa(shop);
+  const pins = weakPins(shop, core);
+  const enough = weak.length > 0 || onUsb * 1000 > usbMa || pins.length > 0;
+  for (const r of enough ? weak : railsFor(shop, core)) {
+    const { printedMa, share, ownMa, ...limit } = railLimits(shop, r.id);
+    const heatMa = Math.min(...heatRows(shop, r.id).map((id) => shop.rows.get(id)!.limit));
+    const byHeat = heatMa < limit.deratedMa;
+    const deratedMa = Math.min(heatMa, limit.deratedMa);
     const own = ownMa > 0 ? ` after the board's own ${num(ownMa / 1000, 2)} A` : '';
     say(
       r.label,
@@ -232,10 +238,13 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
     if (steadyMa !== undefined && peakMa !== undefined) say(label, row, steadyMa, peakMa, '');
   }
   const drawers = core.filter((l) => leastOn([l], 'usb') > 0);
-  if (drawers.length > 0 && (onUsb > usbAmps || limits.length === 0))
+  if (drawers.length > 0 && (onUsb * 1000 > usbMa || limits.length + pins.length === 0)) {
+    const own = usbMa < usbAmps * 1000 ? ` of its ${num(usbAmps, 1)} A, after what the board itself may draw` : '';
     limits.push(
-      `${list(drawers.map((l) => l.part.peripheral.name))} would draw ${num(onUsb, 2)} A of USB on the desk; it gives ${num(usbAmps, 1)} A to what must live on it`,
+      `${list(drawers.map((l) => l.part.peripheral.name))} would draw ${num(onUsb, 2)} A of USB on the desk; it gives ${num(usbMa / 1000, 2)} A to what must live on it${own}`,
     );
+  }
+  limits.push(...pins);
   if (limits.length > 0) return `${limits.join('; ')}: too little.`;
   const draw = (which: 'typicalAmps' | 'peakAmps') =>
     num(
@@ -243,6 +252,29 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
       1,
     );
   return `${list(core.map((l) => l.part.peripheral.name))} ${core.length === 1 ? 'takes' : 'take'} ${draw('typicalAmps')} W, ${draw('peakAmps')} W at peak; no choice of supplies carries that.`;
+}
+
+/** Pins of plugs that do not carry all these parts at once, where there is nowhere else to join them. */
+function weakPins(shop: Workshop, core: LaidPart[]): string[] {
+  return shop.board.plugs.flatMap((plug) => {
+    const rows = [...shop.rows.values()].filter(
+      ({ id }) => id === groundRow(plug.id) || shop.board.rails.some((r) => id === pinRow(r.id, plug.id)),
+    );
+    return rows.flatMap(({ id, limit }) => {
+      const able = core.filter((l) => leastOn([l], id as RowKey) > 0);
+      const ma = leastOn(able, id as RowKey);
+      if (ma <= limit) return [];
+      const way = id === groundRow(plug.id) ? 'back over its ground pins' : 'out over its pins';
+      return [
+        `${list(able.map((l) => l.part.peripheral.name))} would draw ${num(ma / 1000, 2)} A through the ${plug.label} plug; ${num(limit / 1000, 2)} A go ${way}`,
+      ];
+    });
+  });
+}
+
+/** The rows that hold a linear regulator to its heat, one for each way it can be fed. */
+function heatRows(shop: Workshop, rail: string): RowKey[] {
+  return [...shop.rows.keys()].filter((id) => id === heatRow(rail, '') || id.startsWith(heatRow(rail, '@')));
 }
 
 /** Two currents in A, with as many digits as tell them apart. */
@@ -269,7 +301,9 @@ function railsFor(shop: Workshop, core: LaidPart[]): Rail[] {
 /** Those of them that do not carry them all together. */
 function weakRails(shop: Workshop, core: LaidPart[]): Rail[] {
   const carries = (rail: string) =>
-    [peakRow(rail), steadyRow(rail)].every((key) => leastOn(core, key) <= (shop.rows.get(key)?.limit ?? 0));
+    [peakRow(rail), steadyRow(rail), ...heatRows(shop, rail)].every(
+      (key) => leastOn(core, key) <= (shop.rows.get(key)?.limit ?? 0),
+    );
   return railsFor(shop, core).filter((r) => !carries(r.id));
 }
 
@@ -290,7 +324,7 @@ function leastWatts(l: LaidPart, which: 'typicalAmps' | 'peakAmps'): number {
 }
 
 function fixHint(shop: Workshop, core: LaidPart[], rung: SolvedRung): { fix?: string } {
-  if (rung === 7 && leastOn(core, 'usb') > usbAmps * 1000 && weakRails(shop, core).length === 0)
+  if (rung === 7 && leastOn(core, 'usb') > usbLimitMa(shop) && weakRails(shop, core).length === 0)
     return {
       fix: 'Let the largest of them go without USB: untick "Must work from USB alone on the desk" in its sheet.',
     };

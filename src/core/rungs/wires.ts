@@ -1,61 +1,57 @@
 import type { Board } from '../records/board';
-import type { Build } from '../records/build';
 import type { Hookup, WiredPart } from '../wiring/hookup';
-import { pinOf } from '../circuit/plug-pins';
-import { routeMm } from '../circuit/route';
-import { dropVolts, gaugeFor } from '../trade/wire';
-import { num, type Finding } from './finding';
+import { railPlugs, type RailPlug } from '../circuit/plug-pins';
+import { gaugeFor } from '../trade/wire';
+import { counted, list, num, type Finding } from './finding';
 
 /** Rung 7, the way from pad to part: the pins of the plug, and the wire and its ground return. */
-export function checkWires(build: Build, board: Board, hookup: Hookup): Finding[] {
-  return hookup.parts.flatMap((p) =>
-    p.supply
-      ? [
-          ...pins(board, p),
-          ...wire(
-            p,
-            routeMm(
-              build,
-              board,
-              build.parts.find((x) => x.id === p.id),
-              p.supply.pads[0] ?? null,
-            ),
-          ),
-        ]
-      : [],
+export function checkWires(board: Board, hookup: Hookup): Finding[] {
+  return [...pins(board, hookup), ...hookup.parts.flatMap(wire)];
+}
+
+/** What goes over the pins of each plug, from all parts that are joined there, and from those that these feed. */
+function pins(board: Board, hookup: Hookup): Finding[] {
+  return board.rails.flatMap((rail) =>
+    railPlugs(board, rail).flatMap((by): Finding[] => {
+      const joined = hookup.parts.filter((p) => p.supply?.rail === rail.id && by.pads.includes(p.supply.pads[0] ?? ''));
+      return joined.length > 0 ? [overPins(by, joined, hookup)] : [];
+    }),
   );
 }
 
-function pins(board: Board, part: WiredPart): Finding[] {
-  const rail = board.rails.find((r) => r.id === part.supply!.rail);
-  const pin = rail && part.supply!.pads[0] !== undefined ? pinOf(board, rail, part.supply!.pads[0]) : null;
-  if (!pin) return [];
-  const { peakAmps: peak, unsaid } = part.supply!;
-  const { amps, sharing, plug, family } = pin;
-  let state: 'unknown' | 'holds' | 'strained';
+function overPins({ plug, family, pads, amps, groundAmps }: RailPlug, joined: WiredPart[], hookup: Hookup): Finding {
+  const guests = hookup.parts.filter((p) => joined.some((j) => j.id === p.supply?.throughHost?.host));
+  const peak =
+    joined.reduce((sum, p) => sum + p.supply!.peakAmps, 0) +
+    guests.reduce((sum, p) => sum + p.supply!.throughHost!.amps, 0);
+  const most = Math.min(amps, groundAmps ?? Infinity);
+  const unsaid = [...joined, ...guests].some((p) => p.supply!.unsaid);
+  let state: 'unknown' | 'holds' | 'strained' = 'holds';
   if (unsaid) state = 'unknown';
-  else if (peak > 0.9 * amps) state = 'strained';
-  else state = 'holds';
-  return [
-    {
-      rung: 7,
-      state,
-      code: 'plug pin',
-      about: part.name,
-      sentence: `${part.name} draws ${unsaid ? 'nobody says how much' : `up to ${num(peak, 2)} A`} through ${sharing} pin${sharing === 1 ? '' : 's'} of the ${plug.label} plug, and back through as many for ground; ${family.family} pins carry ${num(family.ampsPerPin, 1)} A each.`,
-      needed: unsaid ? 'unknown' : `${num(peak, 2)} A`,
-      given: `${num(amps, 1)} A`,
-      ...(unsaid ? {} : { margin: (amps - peak) / amps }),
-      grounds: [],
-    },
-  ];
+  else if (peak > 0.9 * most) state = 'strained';
+  const names = list([...joined, ...guests].map((p) => p.name));
+  const back =
+    groundAmps === null
+      ? 'the plug names no ground pin, so the return takes another way'
+      : `back through ${counted(Math.round(groundAmps / family.ampsPerPin), 'pin')} of ground`;
+  return {
+    rung: 7,
+    state,
+    code: 'plug pin',
+    about: plug.label,
+    sentence: `${names} ${joined.length + guests.length === 1 ? 'draws' : 'together draw'} ${unsaid ? 'nobody says how much' : `up to ${num(peak, 2)} A`} through ${counted(pads.length, 'pin')} of the ${plug.label} plug, ${back}; ${family.family} pins carry ${num(family.ampsPerPin, 1)} A each.`,
+    needed: unsaid ? 'unknown' : `${num(peak, 2)} A`,
+    given: `${num(most, 1)} A`,
+    ...(unsaid ? {} : { margin: (most - peak) / most }),
+    grounds: [],
+  };
 }
 
-/** A drop of more than a twentieth of the rail wants a thicker or a shorter wire. */
-function wire(part: WiredPart, mm: number): Finding[] {
-  const { peakAmps, volts } = part.supply!;
-  const gauge = gaugeFor(peakAmps);
-  if (gauge === null)
+/** A drop of more than a twentieth of the rail is a lot for a part that still gets what it wants. */
+function wire(part: WiredPart): Finding[] {
+  if (!part.supply) return [];
+  const { peakAmps, volts, gauge, lostVolts } = part.supply;
+  if (gaugeFor(peakAmps) === null)
     return [
       {
         rung: 7,
@@ -66,15 +62,14 @@ function wire(part: WiredPart, mm: number): Finding[] {
         grounds: [],
       },
     ];
-  const lost = dropVolts(gauge, mm, peakAmps);
-  if (!Number.isFinite(volts.low) || lost <= 0.05 * volts.low) return [];
+  if (!Number.isFinite(volts.low) || lostVolts <= 0.05 * volts.low) return [];
   return [
     {
       rung: 7,
       state: 'strained',
       code: 'wire loses volts',
       about: part.name,
-      sentence: `${num(mm, 0)} mm of ${gauge} AWG out and back lose ${num(lost, 2)} V of ${num(volts.low, 1)} V at ${part.name}'s peak: take a thicker wire.`,
+      sentence: `The wire of ${gauge} AWG to ${part.name} loses ${num(lostVolts, 2)} V of ${num(volts.low, 1)} V out and back at its peak: take a thicker or a shorter one.`,
       grounds: [],
     },
   ];

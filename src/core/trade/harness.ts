@@ -9,10 +9,15 @@ export interface Meeting {
 
 const kindOf = (label: string): 'ground' | 'pack' | 'signal' => {
   const word = label.trim().toUpperCase();
-  if (/^(G|GND|GROUND|-)$/.test(word)) return 'ground';
+  if (/^(G|GND|GROUND|0 ?V|-)$/.test(word)) return 'ground';
   if (/^(V|VBAT|BAT|BATT|PACK|VCC|\+)\+?$/.test(word)) return 'pack';
   return 'signal';
 };
+
+/** Does the print on a pin or a pad mean ground? */
+export function isGround(label: string): boolean {
+  return kindOf(label) === 'ground';
+}
 
 /** Pins at which the two ends of a straight harness carry different things; pins that one end lacks meet "nothing". */
 export function meetings(board: readonly string[], esc: readonly string[]): Meeting[] {

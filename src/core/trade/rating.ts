@@ -10,11 +10,8 @@ export function ratingShare(figure: NumberFigure, policy: Policies['ratedAmps'])
   return share[policy];
 }
 
-/** Efficiency taken for a buck regulator whose own is not stated. Common practice, no source. */
-export const assumedBuckEfficiency = 0.85;
+/** Efficiency taken for a switching regulator whose own is not stated. Common practice, no source. */
+export const assumedEfficiency = 0.85;
 
 /** What a small linear regulator on a board turns into heat without help, in watts, where its page does not say. Common practice, no source. */
 export const assumedLinearWatts = 1.5;
-
-/** USB 2.0, section 7.2.1: a configured device may draw 500 mA. */
-export const usbAmps = 0.5;

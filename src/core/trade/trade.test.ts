@@ -4,7 +4,8 @@ import { clearanceHoleMm } from './frame';
 import { gramsPerOunce, mmPerInch } from './mass';
 import { processors } from './processor';
 import { mayShare, protocolIds, protocols, softSerialCarries } from './protocol';
-import { ratingShare, usbAmps } from './rating';
+import { ratingShare } from './rating';
+import { usbAmps } from './usb';
 import { awgDiameterMm, awgMilliohmPerM, gaugeFor } from './wire';
 
 describe('processors', () => {

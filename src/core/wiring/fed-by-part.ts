@@ -1,11 +1,15 @@
 import { interval } from '../quantity/figure';
 import type { Peripheral, Supply } from '../records/peripheral';
-import { assumedBuckEfficiency, ratingShare } from '../trade/rating';
+import { assumedEfficiency, ratingShare } from '../trade/rating';
 import { all, type Truth } from '../quantity/truth';
 import { ground } from '../quantity/ground';
 import type { LaidPart } from './laid';
 import type { Supplied } from '../circuit/rail-tree';
-import { ampsAt, deskAmps, insideRange, loadOn, milliamps, unsaidDraw } from './supply-ways';
+import { railPlugs } from '../circuit/plug-pins';
+import { gaugeFor } from '../trade/wire';
+import { milliamps } from './rail-limits';
+import { loadOn, pinRows } from './supply-load';
+import { ampsAt, deskAmps, insideRange, unsaidDraw } from './supply-ways';
 import { row, tag, way, type Condition, type Way, type Workshop } from './way';
 import { peakRow, steadyRow, bridgeKey, feedKey } from './keys';
 
@@ -64,7 +68,8 @@ function supplyOf(shop: Workshop, w: Way): Supplied | undefined {
 function placeOf(shop: Workshop, w: Way): string {
   const from = supplyOf(shop, w);
   const regulators = from?.regulators.map((r) => `${r.rail.id} ${r.perAmp}`) ?? [];
-  return [...regulators, w.feed!.volts.low, from?.onUsb ? 'on USB' : ''].join(';');
+  const plug = w.feed!.plug === undefined ? '' : `by ${w.feed!.plug}`;
+  return [...regulators, w.feed!.volts.low, from?.onUsb ? 'on USB' : '', plug].join(';');
 }
 
 function uniqueByPlace(shop: Workshop, ways: Way[]): Way[] {
@@ -114,7 +119,7 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
   if (guest.part.onUsb) {
     let rail: Truth;
     if (from.onUsb === null) rail = 'no';
-    else if (Number.isFinite(from.onUsb.low)) rail = 'yes';
+    else if (Number.isFinite(from.onUsb.nominal)) rail = 'yes';
     else rail = 'unknown';
     const alive = all([host.part.onUsb ? 'yes' : 'no', rail]);
     conditions.push({ rung: 6, truth: alive, reason: { code: 'host on USB', host: hostName, alive } });
@@ -150,8 +155,11 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
     : [];
   // The host draws for its guest what its own regulator loses as well.
   const lowest = Math.max(0.5, from.swing.low[shop.world === 'sure' ? 'low' : 'high']);
-  const through = (Number.isFinite(volts.high) ? volts.high : lowest) / (assumedBuckEfficiency * lowest);
-  const load = loadOn(shop, from, typicalAmps * through, peakAmps * through, guest.part.onUsb);
+  const through = (Number.isFinite(volts.high) ? volts.high : lowest) / (assumedEfficiency * lowest);
+  const asked = { typicalAmps: typicalAmps * through, peakAmps: peakAmps * through };
+  const load = loadOn(shop, from, asked, guest.part.onUsb);
+  const plug = railPlugs(shop.board, from.rail).find((p) => p.plug.id === seat.feed!.plug);
+  const pins = plug ? pinRows(shop, from.rail.id, plug, asked.peakAmps) : [];
   const preferred =
     guest.part.peripheral.kind === 'camera' &&
     shop.build.policies.cameraSupply === 'transmitter' &&
@@ -159,7 +167,7 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
   return [
     way({
       conditions: [...conditions, ...load.conditions],
-      rows: [...rows, ...load.rows],
+      rows: [...rows, ...load.rows, ...pins],
       tags: [tag(shop, feedKey(host.part.id), placeOf(shop, seat))],
       cost: preferred ? {} : { compromises: 1 },
       lost: preferred ? [] : [{ code: 'dark with its host', host: hostName }],
@@ -172,7 +180,10 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
         typicalAmps,
         peakAmps,
         unsaid: unsaid.length > 0,
-        usbAmps: deskAmps(from.onUsb !== null, supply, typicalAmps * through),
+        usbAmps: deskAmps(from.onUsb, supply, asked.typicalAmps),
+        gauge: gaugeFor(peakAmps) ?? 10,
+        lostVolts: 0,
+        throughHost: { host: host.part.id, amps: asked.peakAmps },
       },
     }),
   ];

@@ -8,12 +8,13 @@ import { heldPads } from './held-pads';
 import { outputGroups } from './output-ways';
 import { inputGroups } from './pad-ways';
 import { analogueKinds } from '../records/board';
-import { pinOf } from '../circuit/plug-pins';
+import { isKnown } from '../quantity/figure';
+import { joinsOf } from './joins';
 import type { Solution } from '../solver/problem';
 import { portGroups } from './serial-ways';
 import type { Reason } from './reason';
 import { sameOnPort } from './same-on-port';
-import { railLimits } from './supply-ways';
+import { heatLimitMa, railLimits } from './rail-limits';
 import type { Condition, Feed, Place, Workshop } from './way';
 import { bridgeKey, releaseKey } from './keys';
 
@@ -127,7 +128,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
       inputGroups(shop, kind).map((g): [string, typeof g.inputs] => [g.id, [...g.inputs]]),
     ),
   );
-  const usedPads = new Map<string, number>();
+  const joined = joinsOf(shop, compiled, solution);
   const tags = new Map<string, string>();
   const usedBy = new Map<string, string[]>();
   /** The port that each "part/link" has been given, for those that ride on its other side. */
@@ -180,7 +181,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         const margin = Number.isFinite(w.margin) ? w.margin : null;
         wired.supply = {
           ...w.feed,
-          pads: w.feed.pads.length > 0 ? [leastUsed(able(w.feed))] : [],
+          pads: w.feed.pads.length > 0 ? [joined(wired.id, w.feed)] : [],
           on: w.feed.label,
           conditions: w.conditions,
           lost: w.lost,
@@ -193,21 +194,6 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
 
   function firstOf(group: string): Port {
     return portGroups(shop).find((g) => g.id === group)!.ports[0]!;
-  }
-
-  /** Pads that carry what the part draws; all of them where only the policy says they do. */
-  function able(feed: Feed): string[] {
-    const rail = shop.board.rails.find((r) => r.id === feed.rail)!;
-    const strong = feed.pads.filter((p) => (pinOf(shop.board, rail, p)?.amps ?? Infinity) >= feed.peakAmps);
-    return strong.length > 0 ? strong : feed.pads;
-  }
-
-  function leastUsed(pads: string[]): string {
-    const pad = [...pads].sort(
-      (a, b) => (usedPads.get(a) ?? 0) - (usedPads.get(b) ?? 0) || pads.indexOf(a) - pads.indexOf(b),
-    )[0]!;
-    usedPads.set(pad, (usedPads.get(pad) ?? 0) + 1);
-    return pad;
   }
 
   function endOf(place: Place, link: string): Pick<WiredLink, 'on' | 'to' | 'pads'> {
@@ -276,7 +262,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         : [],
     ),
     ports: lines,
-    rails: railLines(shop, loads),
+    rails: railLines(shop, loads, (b) => tags.get(bridgeKey(b))),
     outputs: outputLines(shop, loads),
     cost: solution.cost,
     marginPercent: solution.margin,
@@ -304,22 +290,32 @@ function portLine(port: Port, usedBy: string[], released: boolean): PortLine {
   };
 }
 
-function railLines(shop: Workshop, loads: Map<string, RailLine['parts']>): RailLine[] {
+function railLines(
+  shop: Workshop,
+  loads: Map<string, RailLine['parts']>,
+  positionOf: (bridge: string) => string | undefined,
+): RailLine[] {
   return shop.board.rails.flatMap((rail) => {
-    if (rail.source.kind !== 'regulator') return [];
+    const { source } = rail;
+    if (source.kind !== 'regulator') return [];
     const limits = railLimits(shop, rail.id);
-    const known = (ma: number) =>
-      Number.isFinite(ma) && !('unknown' in (rail.source as { ratedAmps: object }).ratedAmps) ? ma : null;
+    const known = (ma: number) => (Number.isFinite(ma) && isKnown(source.ratedAmps) ? ma : null);
+    // Fed as its bridges stand in this hookup.
+    const fed = shop.supplies.find(
+      (s) => s.rail.id === rail.id && s.bridges.every((b) => (positionOf(b.bridge) ?? b.position) === b.position),
+    );
+    const heatMa = fed?.regulators[0] ? heatLimitMa(shop, fed.regulators[0]) : Infinity;
+    const usableMa = known(Math.min(limits.deratedMa, heatMa));
     return [
       {
         rail: rail.id,
         label: rail.label,
         printedMa: known(limits.printedMa),
-        usableMa: known(limits.deratedMa),
+        usableMa,
         ownMa: limits.ownMa,
         share: limits.share,
-        byHeat: limits.byHeat,
-        ...loadOf(loads.get(rail.id), known(limits.deratedMa)),
+        byHeat: heatMa < limits.deratedMa,
+        ...loadOf(loads.get(rail.id), usableMa),
       },
     ];
   });

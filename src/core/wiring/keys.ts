@@ -9,6 +9,9 @@ export type RowKey =
   | `pad:${string}`
   | `address:${string}:${string}`
   | `side:${string}/${string}`
+  | `heat:${string}`
+  | `pin:${string}/${string}`
+  | `ground:${string}`
   | 'usb';
 export type TagKey =
   | `bridge:${string}`
@@ -23,6 +26,11 @@ export type TagKey =
 export const peakRow = (rail: string): RowKey => `peak:${rail}`;
 /** The same, steady. */
 export const steadyRow = (rail: string): RowKey => `steady:${rail}`;
+/** Steady milliamps of a linear regulator that is fed on one way. */
+export const heatRow = (rail: string, way: string): RowKey => `heat:${rail}${way}`;
+/** Milliamps over the pins by which a rail leaves the board in a plug, and back over the ground pins of that plug. */
+export const pinRow = (rail: string, plug: string): RowKey => `pin:${rail}/${plug}`;
+export const groundRow = (plug: string): RowKey => `ground:${plug}`;
 /** Links on a group of like ports. */
 export const portRow = (group: string): RowKey => `port:${group}`;
 /** Wires on a group of like outputs. */

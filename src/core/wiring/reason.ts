@@ -47,11 +47,21 @@ export type Reason =
   | { code: 'volts of a rail'; swing: SwingSaid; minVolts: number; maxVolts: number; fit: 'inside' | 'above' | 'below' }
   | { code: 'sag may be too deep'; rail: string; volts: number; minVolts: number }
   | { code: 'volts unsaid'; rail: string }
+  | { code: 'dead in flight'; rail: string }
+  | { code: 'too much on USB'; rail: string; volts: number; maxVolts: number }
+  | { code: "USB's low end"; rail: string; volts: number; minVolts: number }
+  | {
+      code: 'volts at the part';
+      gauge: number;
+      mm: number;
+      lostVolts: number;
+      arrives: number;
+      minVolts: number;
+    }
   | { code: 'alive on USB'; rail: string; volts: number | null; alive: Truth }
   | { code: 'plug pin too weak'; part: string; amps: number; plug: string; pinAmps: number }
   | { code: 'draw unsaid'; part: string }
   | { code: 'rating unsaid'; rail: string }
-  | { code: 'own draw unsaid'; rail: string }
   | { code: 'back-feeds'; rail: string; tied: Truth }
   | { code: 'policy'; prefers: "the transmitter's output" | 'quiet rail' | 'raw pack' | 'filter' }
   | {
@@ -167,6 +177,14 @@ export function reasonWords(r: Reason): string {
       return `${r.rail} may fall to ${volts(r.volts)} V at full throttle, below the ${volts(r.minVolts)} V it needs: nobody says one cell's resistance, and a tired pack has much`;
     case 'volts unsaid':
       return `nobody says enough about the volts of ${r.rail} or of the part`;
+    case 'dead in flight':
+      return `only USB feeds ${r.rail}: it is dead in flight`;
+    case 'too much on USB':
+      return `${r.rail} has up to ${volts(r.volts)} V when USB is plugged in, above the ${volts(r.maxVolts)} V it survives`;
+    case "USB's low end":
+      return `on USB at its low end ${r.rail} has ${volts(r.volts)} V, and it wants ${volts(r.minVolts)} V: read the volts on your own desk`;
+    case 'volts at the part':
+      return `${r.mm} mm of ${r.gauge} AWG out and back lose ${volts(r.lostVolts)} V at peak: ${volts(r.arrives)} V arrive, it wants ${volts(r.minVolts)} V`;
     case 'alive on USB':
       if (r.alive === 'no' && r.volts === null) return `${r.rail} is dead on USB alone`;
       return r.volts === null
@@ -178,8 +196,6 @@ export function reasonWords(r: Reason): string {
       return `nobody says what ${r.part} draws`;
     case 'rating unsaid':
       return `nobody says what ${r.rail} is rated for`;
-    case 'own draw unsaid':
-      return `nobody says what the board itself draws from ${r.rail}`;
     case 'back-feeds':
       return `${r.tied === 'yes' ? `${r.rail} ties USB and regulator together` : `nobody says whether ${r.rail} keeps USB and regulator apart`}: unplug the pack before USB`;
     case 'policy':

@@ -3,6 +3,7 @@ import { interval, isKnown } from '../quantity/figure';
 import type { Part } from '../records/build';
 import type { Link, Supply } from '../records/peripheral';
 import { mayHaveMore } from '../circuit/all-pads';
+import { gaugeFor } from '../trade/wire';
 import { overlayConditions } from './pad-ways';
 import { portGroups, spoken } from './serial-ways';
 import { ampsAt, unsaidDraw } from './supply-ways';
@@ -41,6 +42,8 @@ export function undrawnSupply(shop: Workshop, part: Part, supply: Supply): Way[]
         peakAmps: ampsAt(supply, 'peakAmps', at, shop.world),
         unsaid: unsaid.length > 0,
         usbAmps: null,
+        gauge: gaugeFor(ampsAt(supply, 'peakAmps', at, shop.world)) ?? 10,
+        lostVolts: 0,
       },
     }),
   ];

@@ -44,6 +44,13 @@ export interface Feed {
   unsaid: boolean;
   /** Typical amps that it draws of USB when nothing else is plugged in; 0 where its rail is dead then, null where nobody says. */
   usbAmps: number | null;
+  /** The plug whose pins carry it, where the rail leaves the board by pins alone. */
+  plug?: string;
+  /** AWG of its wire, and the volts that the wire loses out and back at peak. */
+  gauge: number;
+  lostVolts: number;
+  /** Amps at peak that it draws through the part that feeds it, at that part's own pad. */
+  throughHost?: { host: string; amps: number };
 }
 
 /** What a way takes of a row. `load`: milliamps, steady or at peak, of a rail or of another part's output. */
