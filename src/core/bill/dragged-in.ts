@@ -2,6 +2,7 @@ import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { capacitorMicrofarads, capacitorVolts } from '../trade/capacitor';
 import { packSwing } from '../trade/cell';
+import { massIncludes } from '../trade/mass-words';
 import { spares, sundries } from '../trade/sundries';
 import { wireGramsPerM } from '../trade/wire';
 import type { Hookup } from '../wiring/hookup';
@@ -95,7 +96,7 @@ function wires(build: Build, board: Board, hookup: Hookup): Sundry[] {
 /** The leads between board and pack plug, where the buyer says how thick they are and the board's mass does not say that it includes them. */
 function packLeads(build: Build, board: Board): Sundry[] {
   const { leadGauge, leadMm } = build.pack;
-  if (leadGauge === undefined || /^(with|incl\S*) .*(lead|cable|wire)/i.test(board.massIncludes ?? '')) return [];
+  if (leadGauge === undefined || massIncludes(board.massIncludes, /lead|cable|wire/i) === 'yes') return [];
   const metres = (2 * leadMm) / 1000;
   return [
     sundry(

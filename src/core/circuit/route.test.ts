@@ -88,10 +88,21 @@ describe('what the hookup drags in', () => {
     expect(leads('w/o cable')).toBeCloseTo(5.96, 1);
     expect(leads('with leads and capacitor')).toBeUndefined();
   });
-  test('a delivered capacitor weighs unless the stated mass includes it', () => {
+  test('a delivered capacitor weighs unless the stated mass includes it; where nobody says, it may', () => {
     const capacitor = { microfarads: 470, volts: 35 };
-    const grams = (massIncludes?: string) =>
-      evaluate(wired, { ...able, capacitor, ...(massIncludes ? { massIncludes } : {}) }).massG.low;
-    expect(grams() - grams('with capacitor')).toBeCloseTo(3.2, 6);
+    const grams = (massIncludes?: string, inMass?: boolean) =>
+      evaluate(wired, {
+        ...able,
+        capacitor: { ...capacitor, ...(inMass === undefined ? {} : { inMass: { value: inMass, origin: 'manual' } }) },
+        ...(massIncludes ? { massIncludes } : {}),
+      }).massG;
+    const { low, high } = grams('with capacitor');
+    expect(grams('without capacitor')).toEqual({
+      low: expect.closeTo(low + 3.2, 6),
+      high: expect.closeTo(high! + 3.2, 6),
+    });
+    expect(grams(undefined, false).low).toBeCloseTo(low + 3.2, 6);
+    expect(grams(undefined, true)).toEqual({ low, high });
+    expect(grams()).toEqual({ low, high: expect.closeTo(high! + 3.2, 6) });
   });
 });

@@ -9,6 +9,7 @@ export function newOwnEsc({ count }: Pick<Motors, 'count'>): NonNullable<Motors[
   return {
     name: 'Own ESC',
     channels: 1,
+    count: 1,
     continuousAmps: unknown,
     burstAmps: unknown,
     burstSeconds: unknown,

@@ -251,6 +251,7 @@ export const boardSchema = z.strictObject({
         .optional()
         .describe('What the motor pads or corner pads carry, where that is less than the transistors'),
       telemetry: flagFigureSchema.optional(),
+      needsCapacitor: flagFigureSchema.optional().describe('Its maker asks for one at the pack leads'),
       drivenByOutputs: flagFigureSchema
         .optional()
         .describe(
@@ -263,7 +264,11 @@ export const boardSchema = z.strictObject({
     .optional()
     .describe('The plug for a separate four-in-one ESC and its pin order'),
   capacitor: z
-    .strictObject({ microfarads: z.number().positive(), volts: z.number().positive() })
+    .strictObject({
+      microfarads: z.number().positive(),
+      volts: z.number().positive(),
+      inMass: flagFigureSchema.optional().describe('Is it part of the stated mass?'),
+    })
     .optional()
     .describe('Delivered with the board'),
   motorLine: wordFigureSchema(motorLines)

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { places } from '../trade/place';
 import { rungNames } from '../trade/rungs';
 import { boardSchema, screwSchema } from './board';
-import { numberFigureSchema } from '../quantity/figure';
+import { flagFigureSchema, numberFigureSchema } from '../quantity/figure';
 import { peripheralSchema } from './peripheral';
 import { fixSchema } from './fix';
 import { policiesSchema } from './policy';
@@ -39,6 +39,9 @@ export const packSchema = z.strictObject({
   leadGauge: z.int().min(6).max(30).optional().describe('AWG of the pack leads'),
   leadMm: z.number().min(10).max(1000).default(80),
   massG: numberFigureSchema,
+  mostAmps: numberFigureSchema
+    .optional()
+    .describe('What the pack gives without end: capacity times its C figure, or what its maker says'),
 });
 
 export const motorsSchema = z.strictObject({
@@ -54,6 +57,10 @@ export const motorsSchema = z.strictObject({
       burstAmps: numberFigureSchema,
       burstSeconds: numberFigureSchema,
       maxCells: numberFigureSchema,
+      maxVolts: numberFigureSchema.optional().describe('Where it is stated: counts before the cells'),
+      telemetry: flagFigureSchema.optional().describe('Does it send its telemetry on a wire of its own?'),
+      count: z.int().min(1).max(12).default(1).describe('How many of them there are: 1 four-in-one, or one a motor'),
+      needsCapacitor: flagFigureSchema.optional().describe('Its maker asks for one at the pack leads'),
       plugFamily: labelSchema.optional(),
       pins: z.array(labelSchema).max(20).default([]).describe('Pin order of its harness plug'),
       heightMm: z.number().min(0).max(50).default(6),
@@ -61,6 +68,10 @@ export const motorsSchema = z.strictObject({
     .optional()
     .describe('The ESC the buyer has, where it is separate'),
   esc: z.enum(['on the board', 'separate']).describe('separate: the buyer has ESCs, the board only signals them'),
+  signal: z
+    .enum(['digital', '50 Hz'])
+    .default('digital')
+    .describe('How separate ESCs are signalled: at 50 Hz they may share a timer with servos'),
 });
 export type Motors = z.infer<typeof motorsSchema>;
 

@@ -123,7 +123,7 @@ export function stackLines(build: Build, board: Board): { what: string; mm: { lo
   const over = build.parts.reduce((most, p) => Math.max(most, p.peripheral.overhangMm ?? 0), build.frame.overhangMm);
   return [
     { what: 'standoffs', mm: exactly(build.frame.standoffMm) },
-    ...(esc ? [{ what: esc.name, mm: exactly(esc.heightMm + build.frame.standoffMm) }] : []),
+    ...(esc && esc.count === 1 ? [{ what: esc.name, mm: exactly(esc.heightMm + build.frame.standoffMm) }] : []),
     { what: 'the board', mm: interval(board.heightMm) },
     ...(over > 0 ? [{ what: 'what hangs in from above', mm: exactly(over) }] : []),
   ];

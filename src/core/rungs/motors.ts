@@ -6,10 +6,11 @@ import { ground } from '../quantity/ground';
 import { capacitorVolts } from '../trade/capacitor';
 import { packSwing } from '../trade/cell';
 import { comfort } from '../trade/comfort';
-import { carriesAmps, dropVolts } from '../trade/wire';
+import { plugFamily } from '../trade/plug';
+import { airCelsius, carriesAmps, dropVolts, settlesAtCelsius, sleeveMostCelsius } from '../trade/wire';
 import { checkSensing } from './current-sensing';
 import { escAgainstMotors } from './esc-amps';
-import { counted, marginOf, num, onlySpare, stateWithin, type Finding } from './finding';
+import { counted, marginOf, num, onlySpare, stateOf, stateWithin, type Finding } from './finding';
 import { separateEscs } from './separate-esc';
 
 const separate = 'Set the build to separate ESCs (Pack and motors), and add their price and mass.';
@@ -97,26 +98,89 @@ function leads(build: Build, board: Board): Finding[] {
       grounds: [],
     });
   }
-  const gauge = build.pack.leadGauge;
-  const carries = gauge === undefined ? null : carriesAmps(gauge);
-  if (gauge !== undefined && carries !== null) {
-    const steady = build.motors.count * build.motors.cruiseAmps;
-    const peakTotal = build.motors.count * build.motors.peakAmps;
-    const lost = dropVolts(gauge, build.pack.leadMm, peakTotal);
-    let state: 'breaks' | 'strained' | 'holds';
-    if (carries < steady) state = 'breaks';
-    else if (3 * carries < peakTotal) state = 'strained';
-    else state = 'holds';
-    findings.push({
+  return [...findings, ...packLeads(build), ...packPlug(build), ...packAmps(build)];
+}
+
+/** What all motors draw together: cruising, and at full throttle. */
+function drawn({ motors }: Build): { steady: number; peak: number } {
+  return { steady: motors.count * motors.cruiseAmps, peak: motors.count * motors.peakAmps };
+}
+
+/** The usual table is a rule of thumb: beyond it leads are strained. Beyond what their sleeve stands, they break. */
+function packLeads(build: Build): Finding[] {
+  const { leadGauge: gauge, leadMm } = build.pack;
+  if (gauge === undefined) return [];
+  const { steady, peak } = drawn(build);
+  const carries = carriesAmps(gauge);
+  const celsius = settlesAtCelsius(gauge, steady);
+  let state: 'breaks' | 'strained' | 'holds' = 'holds';
+  if (celsius > sleeveMostCelsius) state = 'breaks';
+  else if (carries < steady || 3 * carries < peak) state = 'strained';
+  const hot = Number.isFinite(celsius) ? `settle near ${num(celsius, 0)} C` : 'never stop getting hotter';
+  const heat =
+    carries < steady
+      ? ` Cruising they ${hot} in air of ${airCelsius} C${state === 'breaks' ? `, more than the ${sleeveMostCelsius} C that silicone stands` : ''}.`
+      : '';
+  return [
+    {
       rung: 3,
       state,
       code: 'pack leads',
       about: 'Pack leads',
-      sentence: `The leads are ${gauge} AWG: good for ${num(carries, 0)} A steady by the usual table; the motors cruise at ${num(steady, 0)} A and peak at ${num(peakTotal, 0)} A, when ${num(build.pack.leadMm, 0)} mm out and back lose ${num(lost, 2)} V.`,
+      sentence: `The leads are ${gauge} AWG: good for ${num(carries, 0)} A steady by the usual table; the motors cruise at ${num(steady, 0)} A and peak at ${num(peak, 0)} A, when ${num(leadMm, 0)} mm out and back lose ${num(dropVolts(gauge, leadMm, peak), 2)} V.${heat}`,
       needed: `${num(steady, 0)} A`,
       given: `${num(carries, 0)} A`,
       grounds: [],
-    });
-  }
-  return findings;
+    },
+  ];
+}
+
+/** For a full-throttle stretch a pack plug carries about three times what it carries for long: data sheets of the common families, from memory. */
+const plugForMoments = 3;
+
+function packPlug(build: Build): Finding[] {
+  const { connector } = build.pack;
+  const family = connector === undefined ? null : plugFamily(connector);
+  if (!family) return [];
+  const { steady, peak } = drawn(build);
+  const amps = family.ampsPerPin;
+  const beyond = peak > plugForMoments * amps;
+  let state: 'breaks' | 'strained' | 'holds' = 'holds';
+  if (steady > amps) state = 'breaks';
+  else if (beyond) state = 'strained';
+  return [
+    {
+      rung: 3,
+      state,
+      code: 'pack plug',
+      about: 'Pack plug',
+      sentence: `The pack's ${connector} plug carries ${num(amps, 0)} A for long; the motors cruise at ${num(steady, 0)} A and peak at ${num(peak, 0)} A${beyond ? `, more than the ${num(plugForMoments * amps, 0)} A that it carries for moments` : ''}.`,
+      needed: `${num(steady, 0)} A`,
+      given: `${num(amps, 0)} A`,
+      grounds: [],
+    },
+  ];
+}
+
+/** What the pack itself gives without end. */
+function packAmps(build: Build): Finding[] {
+  const figure = build.pack.mostAmps;
+  if (!figure || !isKnown(figure)) return [];
+  const { steady, peak } = drawn(build);
+  const gives = interval(figure);
+  const cruising = atLeast(gives, exactly(steady));
+  let state = stateOf(cruising);
+  if (cruising === 'yes' && gives.low < peak) state = 'strained';
+  return [
+    {
+      rung: 3,
+      state,
+      code: 'pack amps',
+      about: 'Pack amps',
+      sentence: `The pack gives ${num(gives.low, 0)} A without end; the motors cruise at ${num(steady, 0)} A and peak at ${num(peak, 0)} A${state === 'strained' ? ': for moments more than it gives for long' : ''}.`,
+      needed: `${num(steady, 0)} A`,
+      given: `${num(gives.low, 0)} A`,
+      grounds: [ground('The pack gives', figure, 'A')],
+    },
+  ];
 }

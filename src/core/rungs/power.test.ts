@@ -149,7 +149,7 @@ describe('wires', () => {
         3,
         'Pack leads',
       )!.state;
-    expect([leads(18), leads(12)]).toEqual(['breaks', 'holds']); // the default build cruises at 24 A and peaks at 80 A
+    expect([leads(18), leads(12)]).toEqual(['strained', 'holds']); // the default build cruises at 24 A and peaks at 80 A
   });
 });
 

@@ -44,14 +44,18 @@ export function sanityFindings(board: Board): Finding[] {
 function portsBeyondProcessor(board: Board): Doubt[] {
   if (!('value' in board.processor) || !isKnown(board.claimedPorts)) return [];
   const claimed = interval(board.claimedPorts).low;
-  const { mostPorts, family } = processors[board.processor.value];
-  if (claimed <= mostPorts) return [];
+  const { usualPorts, mostPorts, family } = processors[board.processor.value];
+  if (claimed <= usualPorts) return [];
+  const most =
+    claimed > mostPorts
+      ? `no ${family} processor of the trade has more than ${mostPorts}`
+      : `the usual ${family} processors have ${usualPorts}, only the largest up to ${mostPorts}`;
   return [
     {
       field: 'claimedPorts',
       rung: 4,
-      impossible: true,
-      sentence: `The board claims ${num(claimed, 0)} serial ports; no ${family} processor of the trade has more than ${mostPorts}. Ask which of them are soft serial.`,
+      impossible: claimed > mostPorts,
+      sentence: `The board claims ${num(claimed, 0)} serial ports; ${most}. Ask which of them are soft serial.`,
     },
   ];
 }
@@ -88,8 +92,9 @@ function regulators(board: Board): Doubt[] {
         doubts.push({
           field: `rails[${i}].source.ratedAmps`,
           rung: 7,
-          impossible: true,
-          sentence: `${rail.label}: a linear regulator giving ${num(amps)} A at ${num(out)} V from a full ${num(cells, 0)}-cell pack would burn ${num(watts, 0)} W; it cannot.`,
+          // The load rung holds what is really drawn to what its heat allows.
+          impossible: false,
+          sentence: `${rail.label}: a linear regulator giving ${num(amps)} A at ${num(out)} V from a full ${num(cells, 0)}-cell pack would burn ${num(watts, 0)} W; it cannot, so less counts.`,
         });
     }
     const parent = input?.source.kind === 'regulator' ? known(input.source.outVolts) : null;

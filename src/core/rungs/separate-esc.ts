@@ -4,7 +4,9 @@ import { exactly, interval, isKnown } from '../quantity/figure';
 import { atLeast } from '../quantity/truth';
 import { ground } from '../quantity/ground';
 import { enoughDrawn, undrawn } from '../circuit/all-pads';
+import { fullVolts, packSwing } from '../trade/cell';
 import { meetings } from '../trade/harness';
+import { plugFamily } from '../trade/plug';
 import { escAgainstMotors, type EscFigures } from './esc-amps';
 import { counted, list, num, stateOf, type Finding } from './finding';
 
@@ -49,26 +51,48 @@ function outputs(build: Build, board: Board): Finding {
   };
 }
 
+type OwnEsc = NonNullable<Build['motors']['ownEsc']>;
+
 /** The buyer's own ESC: its channels, amps and cells, and the order of its plug. */
 function ownEsc(build: Build, board: Board): Finding[] {
   const esc = build.motors.ownEsc;
-  if (!esc) return [];
-  const figures: EscFigures = { ...esc, channels: { value: esc.channels, origin: 'manual' } };
-  const cells = atLeast(interval(esc.maxCells), exactly(build.pack.cells));
-  return [
-    ...escAgainstMotors(build, figures, esc.name),
-    {
-      rung: 3,
-      state: stateOf(cells),
-      code: 'esc cells',
-      about: 'ESC cells',
-      sentence: `The pack has ${counted(build.pack.cells, 'cell')}; ${isKnown(esc.maxCells) ? `${esc.name} takes ${num(interval(esc.maxCells).low, 0)}` : `nobody says how many ${esc.name} takes`}.`,
-      needed: counted(build.pack.cells, 'cell'),
-      given: counted(interval(esc.maxCells).low, 'cell'),
-      grounds: [ground('Most cells of the ESC', esc.maxCells)],
-    },
-    ...harness(build, board),
-  ];
+  if (!esc) return [unnamed(build)];
+  const figures: EscFigures = { ...esc, channels: { value: esc.channels * esc.count, origin: 'manual' } };
+  return [...escAgainstMotors(build, figures, esc.name), escVolts(build, esc), ...harness(build, board)];
+}
+
+function unnamed({ motors }: Build): Finding {
+  return {
+    rung: 3,
+    state: 'unknown',
+    code: 'esc not named',
+    about: 'ESCs',
+    sentence: `${motors.count === 1 ? 'The motor needs an ESC' : `The ${motors.count} motors need ESCs`}, and the build names none: whether they carry the motors is open.`,
+    needed: counted(motors.count, 'channel'),
+    given: 'unknown',
+    fix: 'Name your ESC in Pack and motors.',
+    grounds: [],
+  };
+}
+
+/** A stated limit in volts counts; else so many plain cells, as for a board. */
+function escVolts({ pack }: Build, esc: OwnEsc): Finding {
+  const full = packSwing(pack).high;
+  const cells = interval(esc.maxCells);
+  const stated = esc.maxVolts && isKnown(esc.maxVolts) ? esc.maxVolts : null;
+  const stands = stated ? interval(stated) : { low: fullVolts(cells.low), high: fullVolts(cells.high) };
+  const truth = atLeast(stands, exactly(full));
+  const takes = stated ? `${num(stands.low, 2)} V` : `${counted(cells.low, 'cell')}, ${num(stands.low, 2)} V full`;
+  return {
+    rung: 3,
+    state: stateOf(truth),
+    code: 'esc cells',
+    about: 'ESC volts',
+    sentence: `${counted(pack.cells, 'cell')} reach ${num(full, 2)} V when full; ${Number.isFinite(stands.low) ? `${esc.name} takes ${takes}` : `nobody says how many volts or cells ${esc.name} takes`}.`,
+    needed: `${num(full, 2)} V`,
+    given: `${num(stands.low, 2)} V`,
+    grounds: [stated ? ground('Most volts of the ESC', stated, 'V') : ground('Most cells of the ESC', esc.maxCells)],
+  };
 }
 
 /** Pin by pin: what would meet what if the ESC's harness were plugged straight in. */
@@ -88,8 +112,10 @@ function harness(build: Build, board: Board): Finding[] {
       },
     ];
   const meets = meetings(own, pins);
+  const families = otherFamily(build.motors.ownEsc!.plugFamily, board.escPlug?.family);
   if (meets.length === 0)
     return [
+      ...families,
       {
         rung: 3,
         state: 'holds',
@@ -102,6 +128,7 @@ function harness(build: Build, board: Board): Finding[] {
   const burns = meets.filter((m) => m.burns);
   const first = (burns.length > 0 ? burns : meets).slice(0, 2).map((m) => `${m.board} would meet ${m.esc}`);
   return [
+    ...families,
     {
       rung: 3,
       state: 'strained',
@@ -110,6 +137,26 @@ function harness(build: Build, board: Board): Finding[] {
       sentence: `The pin orders differ at ${counted(meets.length, 'pin')}. Plugged straight, ${list(first)}${burns.length > 0 ? ': that burns a board' : ''}. Re-pin the plug first; the build sheet has the table.`,
       needed: own.join(' '),
       given: pins.join(' '),
+      grounds: [],
+    },
+  ];
+}
+
+/** Plugs of two families do not go into each other. */
+function otherFamily(esc: string | undefined, board: string | undefined): Finding[] {
+  if (!esc || !board) return [];
+  const same =
+    (plugFamily(esc)?.family ?? esc.trim().toUpperCase()) === (plugFamily(board)?.family ?? board.trim().toUpperCase());
+  if (same) return [];
+  return [
+    {
+      rung: 3,
+      state: 'strained',
+      code: 'esc harness',
+      about: 'ESC plug',
+      sentence: `The ESC has a ${esc} plug, the board a ${board} one: they do not go into each other, so make a cable with one of each.`,
+      needed: esc,
+      given: board,
       grounds: [],
     },
   ];

@@ -1,12 +1,13 @@
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { interval, type Interval, type NumberFigure } from '../quantity/figure';
-import { atLeast } from '../quantity/truth';
 import { ground } from '../quantity/ground';
 import { draggedIn } from '../bill/dragged-in';
 import type { Hookup } from '../wiring/hookup';
 import { comfort } from '../trade/comfort';
-import { sundries } from '../trade/sundries';
+import { any, atLeast, flag } from '../quantity/truth';
+import { massIncludes } from '../trade/mass-words';
+import { sundries, unnamedEsc } from '../trade/sundries';
 import { marginOf, num, span, stateWithin, type Finding } from './finding';
 
 export interface MassLine {
@@ -29,13 +30,8 @@ export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[
     line(board.name, board.massG),
     ...build.parts.filter((p) => flown.has(p.id)).map((p) => line(p.peripheral.name, p.peripheral.massG)),
     ...draggedIn(build, board, hookup).map((s) => line(s.what, { value: s.grams, origin: 'assumed', source: s.why })),
-    ...deliveredCapacitor(board).map((grams) =>
-      line('Capacitor delivered with the board', {
-        value: grams,
-        origin: 'assumed',
-        source: 'the stated mass does not say that it includes one',
-      }),
-    ),
+    ...deliveredCapacitor(board).map((figure) => line('Capacitor delivered with the board', figure)),
+    ...unnamedEscs(build).map((figure) => line('ESCs that nobody has named', figure)),
     ...(hookup.cost.deciGrams > 0
       ? [
           line('Extras of the hookup', {
@@ -48,9 +44,24 @@ export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[
   ];
 }
 
-/** A capacitor comes with the board, but its page does not say that the mass includes it: then it is not taken for granted. */
-function deliveredCapacitor(board: Board): number[] {
-  return board.capacitor && !/capacitor/i.test(board.massIncludes ?? '') ? [sundries.capacitor.grams] : [];
+/** A capacitor that comes with the board and is not in its stated mass; where nobody says, it may be. */
+function deliveredCapacitor({ capacitor, massIncludes: words }: Board): NumberFigure[] {
+  if (!capacitor) return [];
+  const { grams } = sundries.capacitor;
+  const included = any([capacitor.inMass ? flag(capacitor.inMass) : 'no', massIncludes(words, /capacitor/i)]);
+  if (included === 'yes') return [];
+  if (capacitor.inMass ? flag(capacitor.inMass) === 'no' : included === 'no')
+    return [{ value: grams, origin: 'assumed', source: 'the stated mass is without it' }];
+  return [{ low: 0, high: grams, origin: 'assumed', source: 'the stated mass does not say whether it includes one' }];
+}
+
+/** Separate ESCs without a name: in the mass of the bare craft, or not. */
+function unnamedEscs({ motors }: Build): NumberFigure[] {
+  if (motors.esc !== 'separate' || motors.ownEsc || motors.count === 0) return [];
+  const high = motors.count * unnamedEsc.grams;
+  return [
+    { low: 0, high, origin: 'assumed', source: 'single ESCs of up to 10 g a motor, unless the bare craft has them' },
+  ];
 }
 
 export function total(lines: MassLine[]): Interval {

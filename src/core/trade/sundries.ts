@@ -15,6 +15,9 @@ export const sundries = {
   isolator: { cents: 30, grams: 0.3 },
 } as const;
 
+/** One single ESC that nobody has named, at most. Common practice of the trade, no source. */
+export const unnamedEsc = { grams: 10, cents: 2500 } as const;
+
 /** What is bought beyond what is used, by policy: share of wire, and pieces of standoffs, isolators, capacitors and housings. Common practice, no source. */
 export const spares = {
   none: { wire: 0, fixings: 0, sets: 0 },

@@ -41,9 +41,37 @@ export function dropVolts(gauge: number, lengthMm: number, amps: number, celsius
   return (2 * amps * awgMilliohmPerM(gauge) * (1 + copperPerK * (celsius - 20)) * lengthMm) / 1e6;
 }
 
-/** What a gauge carries by the same table; null for gauges that are not in it. */
-export function carriesAmps(gauge: number): number | null {
-  return chassisAmps.find(([g]) => g === gauge)?.[1] ?? null;
+/**
+ * What a gauge carries by the same table. Between its gauges, and beyond its ends, by a straight line of logarithms through the two nearest: the table's own steps
+ * lie close to one.
+ */
+export function carriesAmps(gauge: number): number {
+  const said = chassisAmps.find(([g]) => g === gauge);
+  if (said) return said[1];
+  const at = chassisAmps.findIndex(([g]) => g < gauge);
+  const i = Math.min(Math.max(1, at < 0 ? chassisAmps.length - 1 : at), chassisAmps.length - 1);
+  const [[g0, a0], [g1, a1]] = [chassisAmps[i - 1]!, chassisAmps[i]!];
+  return a0 * (a1 / a0) ** ((gauge - g0) / (g1 - g0));
+}
+
+/** Heat that a wire of a few millimetres gives off to still air, in watts a square metre and degree: about 12 by convection and 8 by radiation, engineering handbooks, from memory. */
+const givesOffWPerM2K = 20;
+/** Silicone sleeve: about 0.5 mm of wall, stranded copper a seventh wider than solid (assumed), good for 200 C (data sheets, from memory). */
+const sleeveMm = 0.5;
+const strandedShare = 1.15;
+export const sleeveMostCelsius = 200;
+/** The air round a wire in a craft in summer: our own choice. */
+export const airCelsius = 40;
+
+/**
+ * Degrees that a wire in still air settles at under so many amps: what it burns, I^2 R with R growing by the temperature, is what its surface gives off.
+ * Infinity where it never settles.
+ */
+export function settlesAtCelsius(gauge: number, amps: number): number {
+  const surfaceM2PerM = (Math.PI * (strandedShare * awgDiameterMm(gauge) + 2 * sleeveMm)) / 1000;
+  const kelvinAt20 = (amps ** 2 * awgMilliohmPerM(gauge)) / 1000 / (givesOffWPerM2K * surfaceM2PerM);
+  const grows = 1 - kelvinAt20 * copperPerK;
+  return grows > 0 ? airCelsius + (kelvinAt20 * (1 + copperPerK * (airCelsius - 20))) / grows : Infinity;
 }
 
 /** Grams of copper and silicone sleeve a metre: copper 8.96 g/cm3 (handbook) and about as much again for the sleeve, assumed. */

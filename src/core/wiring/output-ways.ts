@@ -1,5 +1,6 @@
 import type { Output, OutputUse } from '../records/board';
 import type { Truth } from '../quantity/truth';
+import { spend } from '../solver/budget';
 import { freeOfEsc } from '../circuit/esc-lines';
 import { sharedPads } from '../circuit/shared-pads';
 import type { Reason } from './reason';
@@ -74,6 +75,11 @@ export function ableGroups(shop: Workshop, use: OutputUse): { group: OutputGroup
   });
 }
 
+/** What a timer runs at for a job: motors whose ESCs listen at 50 Hz may share one with servos. */
+function rateOf({ build }: Workshop, use: OutputUse): string {
+  return use === 'motor' && build.motors.signal === '50 Hz' ? 'servo' : use;
+}
+
 /**
  * All splits of `count` wires over the groups that can do the job. Outputs of one timer run at one rate,
  * so a timer that drives motors drives nothing else.
@@ -86,10 +92,14 @@ export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'
     const reason: Reason = { code: 'too few outputs', there: total, othersHeld: held };
     return [way({ conditions: [{ rung: 4, truth: 'no', reason }] })];
   }
+  const left = able.map((_, i) => able.slice(i).reduce((sum, { group }) => sum + group.limit, 0));
   const splits: number[][] = [];
   const split = (i: number, rest: number, taken: number[]) => {
-    if (rest === 0) splits.push(taken);
-    else if (i < able.length && splits.length < 200) {
+    if (rest === 0) {
+      // Each is a way to be made: very many are more than a climb has steps for, and then the board is set aside.
+      spend(shop.budget, 1);
+      splits.push(taken);
+    } else if (rest <= (left[i] ?? 0)) {
       for (let n = Math.min(rest, able[i]!.group.limit); n >= 0; n--) split(i + 1, rest - n, [...taken, n]);
     }
   };
@@ -103,7 +113,7 @@ export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'
         amount: n,
         rung: 4,
       })),
-      tags: used.map(({ g }) => tag(shop, `timer:${g.timer}`, use)),
+      tags: used.map(({ g }) => tag(shop, `timer:${g.timer}`, rateOf(shop, use))),
       link: { kind: 'output', take: used.map(({ g, n }) => ({ group: g.id, count: n })) },
     });
   });

@@ -41,6 +41,7 @@ export type Reason =
   | { code: 'address unsaid'; bus: string }
   | { code: 'overlay chip'; there: Truth }
   | { code: 'motor wires'; carry: 'revolutions' | 'current'; able: Truth }
+  | { code: 'ESC sends telemetry'; sends: Truth }
   | { code: 'ESC reports current'; reports: Truth }
   | { code: 'outputs may drive the ESC' }
   | { code: 'too few outputs'; there: number; othersHeld: boolean }
@@ -161,6 +162,10 @@ export function reasonWords(r: Reason): string {
       return r.there === 'no' ? 'the board has no overlay chip' : 'nobody says whether the board has an overlay chip';
     case 'motor wires':
       return motorWireWords(r.carry, r.able);
+    case 'ESC sends telemetry':
+      return r.sends === 'no'
+        ? 'the ESC sends no telemetry: nothing would drive this line'
+        : 'nobody says whether the ESC sends telemetry';
     case 'ESC reports current':
       return {
         yes: 'each ESC reports its current',

@@ -6,9 +6,9 @@ import { level } from '../trade/level';
 import { processors } from '../trade/processor';
 import { protocols, softSerialCarries, type Protocol } from '../trade/protocol';
 import { ground, type Ground } from '../quantity/ground';
-import { broughtByHarness } from '../circuit/harness-line';
+import { broughtByHarness, escSendsTelemetry } from '../circuit/harness-line';
 import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
-import { ableGroups } from './output-ways';
+import { ableGroups, outputGroups } from './output-ways';
 import { sharedPads } from '../circuit/shared-pads';
 import type { Named, Reason } from './reason';
 import { portRow, outputRow, releaseKey } from './keys';
@@ -86,7 +86,11 @@ export function serialWays(shop: Workshop, link: Extract<Link, { kind: 'serial' 
       ? [harnessWay(shop, group)]
       : portWays(shop, group, protocol),
   );
-  return [...ways, ...softSerialWays(shop, protocol)];
+  const all = [...ways, ...softSerialWays(shop, protocol)];
+  const sends = link.protocol === 'esc-telemetry' ? escSendsTelemetry(shop.build, shop.board) : 'yes';
+  if (sends === 'yes') return all;
+  const silent: Condition = { rung: 5, truth: sends, reason: { code: 'ESC sends telemetry', sends } };
+  return all.map((w) => ({ ...w, conditions: [...w.conditions, silent] }));
 }
 
 /** The port is taken as it is: nothing to wire, to free or to pay. */
@@ -321,10 +325,16 @@ function oneWireEnd(shop: Workshop, end: End, protocol: Spoken, on: Port): Way[]
 }
 
 function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
-  const groups = ableGroups(shop, 'soft serial');
   if (protocol.onTimerPad) {
-    return groups.map(({ group: g, conditions }) => way({ conditions, ...softOn(shop, g.id, g.limit, g.timer, 1) }));
+    const timed = outputGroups(shop).filter((g) => g.can.includes('channel in') || g.can.includes('soft serial'));
+    return timed.flatMap((g) => {
+      const free = ableGroups(shop, g.can.includes('channel in') ? 'channel in' : 'soft serial');
+      return free
+        .filter(({ group }) => group === g)
+        .map(({ conditions }) => way({ conditions, ...softOn(shop, g.id, g.limit, g.timer, 1, 'channel in') }));
+    });
   }
+  const groups = ableGroups(shop, 'soft serial');
   if (!softSerialCarries(protocol)) {
     let because: 'control' | 'inverted' | 'speed' = 'speed';
     if (protocol.control) because = 'control';
@@ -345,10 +355,17 @@ function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
     );
 }
 
-function softOn(shop: Workshop, group: string, limit: number, timer: string, pads: number): Partial<Way> {
+function softOn(
+  shop: Workshop,
+  group: string,
+  limit: number,
+  timer: string,
+  pads: number,
+  rate: 'soft serial' | 'channel in' = 'soft serial',
+): Partial<Way> {
   return {
     rows: [{ id: row(shop, { id: outputRow(group), limit, pool: 'output' }), amount: pads, rung: 4 }],
-    tags: [tag(shop, `timer:${timer}`, 'soft serial')],
+    tags: [tag(shop, `timer:${timer}`, rate)],
     link: { kind: 'soft serial', pads, group },
   };
 }

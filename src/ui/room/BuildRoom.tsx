@@ -2,7 +2,8 @@
 
 import { useEffect, useState, type ReactNode } from 'react';
 import { keepRanked } from './keep-ranked';
-import { keepSaved, type Stored } from './keep-saved';
+import { keepSaved } from './keep-saved';
+import type { Stored } from './room';
 import { RoomContext, roomStore } from './store';
 import { useShelf } from './use-shelf';
 import { useUndoKeys } from './use-undo-keys';

@@ -1,34 +1,6 @@
-import { rankClimbs, whatMoved, type Board, type Build, type Moved, type Ranked } from '@/core';
+import { rankClimbs, whatMoved, type Board, type Build } from '@/core';
 import { climbersOf } from './climbers';
-import type { RoomStore } from './store';
-
-export interface Ranking {
-  ranked: Ranked[] | null;
-  /** Rank of each board before the last change. */
-  before: Map<string, number>;
-  /** What the last change moved, and why. */
-  moved: Moved[];
-  busy: boolean;
-  /** Why no order comes, where a worker died. */
-  fault: string | null;
-  /** How many of how many boards have climbed, while that takes long. */
-  progress: { done: number; total: number } | null;
-  /** Gives the climb of the newest change up; the order shown stays the one before it. */
-  stop: () => void;
-  /** Ranks the shelf for another build, aside. */
-  ask: (build: Build) => Promise<Ranked[]>;
-}
-
-export const noRanking: Ranking = {
-  ranked: null,
-  before: new Map(),
-  moved: [],
-  busy: true,
-  fault: null,
-  progress: null,
-  stop: () => undefined,
-  ask: () => new Promise(() => undefined),
-};
+import type { Ranking, RoomStore } from './room';
 
 /** Progress is shown when a climb takes longer than this, and so often. */
 const longMs = 400;

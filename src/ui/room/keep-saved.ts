@@ -1,20 +1,7 @@
 import type { Build } from '@/core';
 import { askServer } from './ask-server';
 import { dropDraft, findDraft, keepDraft } from './draft';
-import type { RoomStore } from './store';
-
-export interface Stored {
-  build: Build;
-  version: number;
-  savedAt: string;
-}
-
-export type SaveState =
-  | { kind: 'saved'; at: string }
-  | { kind: 'saving' }
-  | { kind: 'kept here'; why: string }
-  | { kind: 'refused'; why: string }
-  | { kind: 'conflict'; theirs: Stored };
+import type { RoomStore, SaveState, Stored } from './room';
 
 const pauseMs = 450;
 const retryMs = 4000;

@@ -1,29 +1,20 @@
 import { createContext, useContext } from 'react';
-import { createStore, useStore, type StoreApi } from 'zustand';
+import { createStore, useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import type { Build } from '@/core';
 import { begin, edited, redone, undone, type History } from './history';
-import type { SaveState, Stored } from './keep-saved';
-import { noRanking, type Ranking } from './keep-ranked';
+import type { Ranking, Room, RoomStore, Stored } from './room';
 
-/** What the screens of one open build share. */
-export interface Room {
-  build: Build;
-  history: History<Build>;
-  /** Changes the build; edits with one label in quick succession undo together. */
-  edit: (label: string, change: (b: Build) => Build) => void;
-  undo: () => void;
-  redo: () => void;
-  /** Another build in its place, from which nothing leads back. */
-  replace: (by: Build) => void;
-  save: SaveState;
-  /** Where two versions stand: the one here, or the one on the server. */
-  keepMine: () => void;
-  takeTheirs: () => void;
-  ranking: Ranking;
-}
-
-export type RoomStore = StoreApi<Room>;
+const noRanking: Ranking = {
+  ranked: null,
+  before: new Map(),
+  moved: [],
+  busy: true,
+  fault: null,
+  progress: null,
+  stop: () => undefined,
+  ask: () => new Promise(() => undefined),
+};
 
 export function roomStore(stored: Stored): RoomStore {
   return createStore<Room>((set) => {

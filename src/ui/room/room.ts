@@ -1,0 +1,52 @@
+import type { StoreApi } from 'zustand';
+import type { Build, Moved, Ranked } from '@/core';
+import type { History } from './history';
+
+/** What the screens of one open build share. */
+export interface Room {
+  build: Build;
+  history: History<Build>;
+  /** Changes the build; edits with one label in quick succession undo together. */
+  edit: (label: string, change: (b: Build) => Build) => void;
+  undo: () => void;
+  redo: () => void;
+  /** Another build in its place, from which nothing leads back. */
+  replace: (by: Build) => void;
+  save: SaveState;
+  /** Where two versions stand: the one here, or the one on the server. */
+  keepMine: () => void;
+  takeTheirs: () => void;
+  ranking: Ranking;
+}
+
+export type RoomStore = StoreApi<Room>;
+
+export interface Stored {
+  build: Build;
+  version: number;
+  savedAt: string;
+}
+
+export type SaveState =
+  | { kind: 'saved'; at: string }
+  | { kind: 'saving' }
+  | { kind: 'kept here'; why: string }
+  | { kind: 'refused'; why: string }
+  | { kind: 'conflict'; theirs: Stored };
+
+export interface Ranking {
+  ranked: Ranked[] | null;
+  /** Rank of each board before the last change. */
+  before: Map<string, number>;
+  /** What the last change moved, and why. */
+  moved: Moved[];
+  busy: boolean;
+  /** Why no order comes, where a worker died. */
+  fault: string | null;
+  /** How many of how many boards have climbed, while that takes long. */
+  progress: { done: number; total: number } | null;
+  /** Gives the climb of the newest change up; the order shown stays the one before it. */
+  stop: () => void;
+  /** Ranks the shelf for another build, aside. */
+  ask: (build: Build) => Promise<Ranked[]>;
+}
