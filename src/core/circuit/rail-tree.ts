@@ -35,8 +35,8 @@ export interface Supplied {
   deadInFlight: boolean;
   /** null where the rail is dead on USB alone. */
   onUsb: OnUsb | null;
-  /** Regulators from the pad up to the pack, with the amps each carries for one amp at the pad and the volts at its input. */
-  regulators: { rail: Rail; source: Regulator; perAmp: number; input: Swing }[];
+  /** Regulators from the pad up to the pack, with the amps each carries for one amp at the pad, the volts at its input and the bridges before that. */
+  regulators: { rail: Rail; source: Regulator; perAmp: number; input: Swing; bridges: Supplied['bridges'] }[];
   /** Comes straight from the pack, with the motors' noise on it. */
   raw: boolean;
   /** Are two sources not kept apart, so that one drives current into the other: USB and a regulator, or two regulators? */
@@ -231,7 +231,7 @@ function regulated(rail: Rail, source: Regulator, from: Supplied, end: End): Sup
     deadInFlight: from.deadInFlight,
     onUsb: from.onUsb && litThrough(source, out, from.onUsb, parentPerAmp),
     regulators: [
-      { rail, source, perAmp: 1, input: from.swing },
+      { rail, source, perAmp: 1, input: from.swing, bridges: from.bridges },
       ...from.regulators.map((r) => ({ ...r, perAmp: r.perAmp * flight })),
     ],
     backFeeds: from.backFeeds,

@@ -21,13 +21,19 @@ function onePad(shop: Workshop, w: Way, place: Place, link: string): Way {
   const shared = sharedPads(shop.board);
   const pads = padsOf(shop, place);
   const user = place.kind === 'bus' ? `bus ${place.bus}` : link;
-  const taken = pads.filter((p) => shared.has(p)).map((p) => tag(shop, `pad:${p}`, user));
+  // A bus that shares a port names the port's pads once more.
+  const wires = place.kind === 'bus' ? (shop.board.buses.find((b) => b.id === place.bus)?.pads ?? []) : pads;
+  const twice = new Set(wires).size < wires.length;
+  const taken = [...new Set(pads)].filter((p) => shared.has(p)).map((p) => tag(shop, `pad:${p}`, user));
   const held = heldPads(shop).filter((h) => pads.includes(h.pad) && !ownHold(place, h.freedBy));
-  if (taken.length === 0 && held.length === 0) return w;
-  const conditions = held.flatMap((h): Condition[] =>
-    h.freedBy === null
-      ? [{ rung: 4, truth: not(h.sure), reason: { code: 'pad held', pad: labelOf(shop, h.pad), by: h.by } }]
-      : [],
+  if (!twice && taken.length === 0 && held.length === 0) return w;
+  const conditions: Condition[] = twice ? [{ rung: 4, truth: 'no', reason: { code: 'one pad twice' } }] : [];
+  conditions.push(
+    ...held.flatMap((h): Condition[] =>
+      h.freedBy === null
+        ? [{ rung: 4, truth: not(h.sure), reason: { code: 'pad held', pad: labelOf(shop, h.pad), by: h.by } }]
+        : [],
+    ),
   );
   const ports = new Set(held.flatMap((h) => (h.freedBy === null ? [] : [h.freedBy])));
   const bare: Way = { ...w, conditions: [...w.conditions, ...conditions], tags: [...w.tags, ...taken] };

@@ -31,6 +31,7 @@ export type Reason =
   | { code: 'soft serial is slow' }
   | { code: 'pad held'; pad: Named; by: string }
   | { code: 'two positions at once' }
+  | { code: 'one pad twice' }
   | { code: 'pad not drawn' }
   | { code: 'rail not drawn' }
   | { code: 'no pad of the rail drawn'; rail: string }
@@ -140,6 +141,8 @@ export function reasonWords(r: Reason): string {
       return 'runs on soft serial: slow, and it costs the processor time';
     case 'pad held':
       return `${r.pad.label} is in use: ${r.by} has it`;
+    case 'one pad twice':
+      return 'two of its wires would share one pad';
     case 'two positions at once':
       return 'it would need a bridge in two positions at once';
     case 'pad not drawn':

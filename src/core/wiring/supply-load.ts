@@ -28,7 +28,8 @@ export function loadOn(
     const { rail, source, perAmp } = regulator;
     const heatMa = heatLimitMa(shop, regulator);
     if (Number.isFinite(heatMa)) {
-      const path = from.bridges.map((b) => `@${b.bridge}=${b.position}`).join('');
+      // All that loads it, on whatever rail behind it, adds up.
+      const path = regulator.bridges.map((b) => `@${b.bridge}=${b.position}`).join('');
       const id = row(shop, { id: heatRow(rail.id, path), limit: heatMa });
       rows.push({ id, amount: milliamps(typicalAmps * perAmp), rung: 7 });
     }
