@@ -27,6 +27,7 @@ export { overBudget } from './decide/over-budget';
 export { counted, rungNames, type Finding, type RungName, type RungState } from './rungs/finding';
 export type { Ground } from './quantity/ground';
 export type { Hookup } from './wiring/hookup';
+export { asItLies, lieOf } from './circuit/turn';
 export { outlineOf, placePads, type PlacedPad } from './circuit/place-pads';
 export {
   fileSchemas,

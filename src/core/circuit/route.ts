@@ -3,7 +3,7 @@ import type { Build, Part } from '../records/build';
 import { interval, type NumberFigure } from '../quantity/figure';
 import { slackMm, usualPlace, type Place } from '../trade/place';
 import { spotOf } from './place-pads';
-import { turnOf } from './turn';
+import { asItLies } from './turn';
 
 /** A board of unknown size is taken to be as large as the commonest: 36 mm, common practice, no source. */
 const usualMm = 36;
@@ -23,10 +23,10 @@ export function routeMm(build: Build, board: Board, part: Part | undefined, padI
 
 /** From the middle of the bay, x to the right and y to the rear. */
 function padFromMiddle(build: Build, board: Board, padId: string | null): { x: number; y: number; under: boolean } {
-  const [width, height] = [sizeOf(board.widthMm, usualMm), sizeOf(board.lengthMm, usualMm)];
-  const at = board.pads.find((p) => p.id === padId);
-  const pad = at ? spotOf(board, at, { x: -width / 2, y: -height / 2, width, height }, 1) : { x: 0, y: 0 };
-  const [x, y] = turnOf(build, board) === 90 ? [-pad.y, pad.x] : [pad.x, pad.y];
+  const lies = asItLies(build, board);
+  const [width, height] = [sizeOf(lies.widthMm, usualMm), sizeOf(lies.lengthMm, usualMm)];
+  const at = lies.pads.find((p) => p.id === padId);
+  const { x, y } = at ? spotOf(lies, at, { x: -width / 2, y: -height / 2, width, height }, 1) : { x: 0, y: 0 };
   return { x, y, under: at?.face === 'bottom' };
 }
 

@@ -1,12 +1,69 @@
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { interval } from '../quantity/figure';
+import { sides, type Side } from '../records/words';
 
-/** Does the board go in as it is drawn, or only turned? Degrees clockwise. */
-export function turnOf(build: Build, board: Board): 0 | 90 {
-  const { bayLengthMm, bayWidthMm } = build.frame;
+/** Degrees clockwise. */
+export type Turn = 0 | 90 | 180 | 270;
+const turns: readonly Turn[] = [0, 90, 180, 270];
+
+/** Where a side of the board comes to lie when the board is turned clockwise. */
+export function turned(side: Side, degrees: number): Side {
+  return sides[(sides.indexOf(side) + Math.round(degrees / 90) + 4) % 4]!;
+}
+
+/** The yaw offset to set in the firmware: a board turned 90 degrees counter-clockwise is an offset of 270 (common practice, no source). */
+export function yawOffset(arrowOffsetDeg: number, turnedDeg: number): number {
+  return (((arrowOffsetDeg + turnedDeg) % 360) + 360) % 360;
+}
+
+/**
+ * How the board comes to lie in the frame: as its outline goes in, and of those ways the one that leaves USB, then the most of button and cables, at an open side; as
+ * drawn, where another is no better. Findings, drawing, routes and sheet all read this one.
+ */
+export function lieOf({ frame }: Build, board: Board): Turn {
+  const usb = board.usb.side === 'unknown' ? null : board.usb.side;
+  const wanted = [...(usb ? [usb] : []), ...(board.buttonSide ? [board.buttonSide] : []), ...board.cableSides];
+  const reached = (side: Side, at: Turn) => frame.openSides.includes(turned(side, at));
+  const worth = (at: Turn) =>
+    Number(usb !== null && reached(usb, at)) * 100 + wanted.filter((side) => reached(side, at)).length;
+  const able = turns.filter((at) => goesIn(frame, board, at));
+  return (able.length > 0 ? able : [turns[0]!]).reduce((a, b) => (worth(b) > worth(a) ? b : a));
+}
+
+/** A board that is not square lies along its bay, or across where only that goes in. */
+function goesIn({ bayLengthMm, bayWidthMm }: Build['frame'], board: Board, at: Turn): boolean {
   const [length, width] = [interval(board.lengthMm).high, interval(board.widthMm).high];
-  if (length <= bayLengthMm && width <= bayWidthMm) return 0;
-  if (width <= bayLengthMm && length <= bayWidthMm) return 90;
-  return 0;
+  if (length === width) return true;
+  const straight = length <= bayLengthMm && width <= bayWidthMm;
+  const across = width <= bayLengthMm && length <= bayWidthMm;
+  const isAcross = at === 90 || at === 270;
+  return isAcross ? across && !straight : straight || !across;
+}
+
+const lying = new WeakMap<Board, Map<Turn, Board>>();
+
+/** The board with all its sides as they come to lie in the frame, nose up. */
+export function asItLies(build: Build, board: Board): Board {
+  const at = lieOf(build, board);
+  if (at === 0) return board;
+  const known = lying.get(board) ?? new Map<Turn, Board>();
+  lying.set(board, known);
+  let lies = known.get(at);
+  if (!lies) known.set(at, (lies = turnBoard(board, at)));
+  return lies;
+}
+
+function turnBoard(board: Board, at: Turn): Board {
+  const across = at === 90 || at === 270;
+  return {
+    ...board,
+    lengthMm: across ? board.widthMm : board.lengthMm,
+    widthMm: across ? board.lengthMm : board.widthMm,
+    pads: board.pads.map((p) => (p.edge === 'inner' ? p : { ...p, edge: turned(p.edge, at) })),
+    usb: { ...board.usb, side: board.usb.side === 'unknown' ? 'unknown' : turned(board.usb.side, at) },
+    ...(board.buttonSide ? { buttonSide: turned(board.buttonSide, at) } : {}),
+    cableSides: board.cableSides.map((side) => turned(side, at)),
+    arrowOffsetDeg: ((board.arrowOffsetDeg + at) % 360) as Turn,
+  };
 }

@@ -2,8 +2,8 @@ import { turnsInside } from '../wiring/reason';
 import type { Climb } from '../evaluate/climb';
 import { currentIsSensed } from '../rungs/current-sensing';
 import { num } from '../rungs/finding';
-import { stackLines, yawOffset } from '../rungs/frame';
-import { turnOf } from '../circuit/turn';
+import { stackLines } from '../rungs/frame';
+import { lieOf, yawOffset } from '../circuit/turn';
 import { wireList, type Wire } from '../bill/wire-list';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
@@ -78,7 +78,7 @@ function step(key: string, does: string, why: string): Step {
 }
 
 function before(build: Build, board: Board): Step[] {
-  const offset = yawOffset(board.arrowOffsetDeg, turnOf(build, board));
+  const offset = yawOffset(board.arrowOffsetDeg, lieOf(build, board));
   return [
     step(
       'revision',

@@ -4,7 +4,8 @@ import type { Board, Screw } from '../records/board';
 import { newOwnEsc } from '../intake/new-own-esc';
 import type { Build } from '../records/build';
 import { claims, makeBoard, makeBuild, makePart, says, unknown } from '../tests/make';
-import { checkFrame, stackLines, turned, yawOffset } from './frame';
+import { turned, yawOffset } from '../circuit/turn';
+import { checkFrame, stackLines } from './frame';
 
 const about = (build: Build, board: Board, what: string) => checkFrame(build, board).find((f) => f.about === what);
 const frame = (change: object) =>

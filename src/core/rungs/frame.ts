@@ -2,9 +2,9 @@ import type { Board, Screw } from '../records/board';
 import type { Build } from '../records/build';
 import { exactly, interval, isUnknown } from '../quantity/figure';
 import { all, any, atLeast, flag, type Truth } from '../quantity/truth';
-import { sides, type Side } from '../records/words';
+import type { Side } from '../records/words';
 import { ground } from '../quantity/ground';
-import { turnOf } from '../circuit/turn';
+import { lieOf, turned, yawOffset } from '../circuit/turn';
 import { comfort } from '../trade/comfort';
 import { isolatorsBridgeMm, samePatternMm } from '../trade/frame';
 import { counted, list, num, stateOf, worst, type Finding, type RungState } from './finding';
@@ -160,34 +160,17 @@ function height(build: Build, board: Board): Finding {
   };
 }
 
-/** Where a side of the board comes to lie when the board is turned clockwise. */
-export function turned(side: Side, degrees: number): Side {
-  return sides[(sides.indexOf(side) + Math.round(degrees / 90) + 4) % 4]!;
-}
-
-/** The yaw offset to set in the firmware: a board turned 90 degrees counter-clockwise is an offset of 270 (common practice, no source). */
-export function yawOffset(arrowOffsetDeg: number, turnedDeg: number): number {
-  return (((arrowOffsetDeg + turnedDeg) % 360) + 360) % 360;
-}
-
-/** USB, button and cables against the frame's open sides, over the four ways the board can be turned in its holes. */
+/** USB, button and cables against the frame's open sides, as the board comes to lie. */
 function plugs(build: Build, board: Board): Finding[] {
   const { openSides } = build.frame;
   const openings = openSides.join(', ') || 'no side';
-  const square = interval(board.lengthMm).high === interval(board.widthMm).high;
-  const base = turnOf(build, board);
-  const turns = square ? [0, 90, 180, 270] : [base, base + 180];
-  const reached = (side: Side, at: number) => openSides.includes(turned(side, at));
+  const best = lieOf(build, board);
+  const reached = (side: Side) => openSides.includes(turned(side, best));
   const usbSide = board.usb.side === 'unknown' ? null : board.usb.side;
-  const needs = [...(usbSide ? [usbSide] : []), ...(board.buttonSide ? [board.buttonSide] : []), ...board.cableSides];
-  const open = (at: number) => needs.filter((s) => reached(s, at)).length;
-  // As drawn, unless another turn opens more: USB counts first.
-  const worth = (at: number) => Number(usbSide !== null && reached(usbSide, at)) * 10 + open(at);
-  const best = turns.reduce((a, b) => (worth(b) > worth(a) ? b : a));
   const offset = yawOffset(board.arrowOffsetDeg, best);
   const turnedWords =
     offset === 0 ? '' : ` The board lies with its arrow at ${offset} degrees: set a yaw offset of ${offset}.`;
-  const usb = usbSide !== null && reached(usbSide, best);
+  const usb = usbSide !== null && reached(usbSide);
   let sentence: string;
   if (usb) sentence = `The USB plug comes to the ${turned(usbSide, best)}, where the frame is open.${turnedWords}`;
   else if (usbSide)
@@ -206,7 +189,7 @@ function plugs(build: Build, board: Board): Finding[] {
       grounds: [],
     },
   ];
-  if (board.buttonSide && !reached(board.buttonSide, best)) {
+  if (board.buttonSide && !reached(board.buttonSide)) {
     findings.push({
       rung: 1,
       state: 'strained',
@@ -216,7 +199,7 @@ function plugs(build: Build, board: Board): Finding[] {
       grounds: [],
     });
   }
-  const shut = board.cableSides.filter((s) => !reached(s, best));
+  const shut = board.cableSides.filter((s) => !reached(s));
   if (shut.length > 0) {
     findings.push({
       rung: 1,

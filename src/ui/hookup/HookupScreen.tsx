@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { priceWords } from '@/core';
+import { asItLies, lieOf, priceWords } from '@/core';
 import { PortLedger } from '../board/PortLedger';
 import { RailLedger } from '../board/RailLedger';
 import { WireTable } from '../board/WireTable';
@@ -52,6 +52,7 @@ export function HookupScreen({ boardId }: { boardId: string }) {
         The board is climbing ...
       </Box>
     );
+  const lie = lieOf(build, board);
   const locked = new Set(locks.flatMap((l) => ('part' in l ? [l.part] : [])));
   return (
     <Box sx={{ display: 'flex', height: { md: '100%' }, flexDirection: { xs: 'column', md: 'row' } }}>
@@ -66,8 +67,13 @@ export function HookupScreen({ boardId }: { boardId: string }) {
           <Box sx={{ flex: 1 }} />
           <DrawingKey />
         </Box>
+        {lie > 0 && (
+          <Box sx={{ fontSize: 12.5, color: 'text.secondary', px: 2 }}>
+            Drawn as it comes to lie in the frame: turned {lie} degrees clockwise.
+          </Box>
+        )}
         <BoardDrawing
-          board={board}
+          board={asItLies(build, board)}
           climb={climb}
           selected={part}
           locked={locked}
