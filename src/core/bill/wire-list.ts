@@ -3,6 +3,7 @@ import type { Build, Part } from '../records/build';
 import { wireColours } from '../trade/sundries';
 import { gaugeFor, wireGramsPerM } from '../trade/wire';
 import type { Hookup, WiredSupply } from '../wiring/hookup';
+import { groundFor } from '../circuit/ground-pads';
 import { routeMm } from '../circuit/route';
 
 export interface Wire {
@@ -21,6 +22,9 @@ export interface Wire {
   /** Where a colour of the part's own plug misleads. */
   warning?: string;
 }
+
+/** AWG of a wire that carries a signal: common practice, no source. */
+const signalGauge = 28;
 
 /** Amps that a wire is made for where nobody says what hangs on it, and no regulator sets an end: our own choice, no source. */
 const assumedAmps = 5;
@@ -49,7 +53,7 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
         if (hears) said = wireColours.hears;
         else if (does === 'board talks') said = wireColours.talks;
         else said = wireColours.other;
-        return wire(p.id, p.name, pad, `${p.name}, ${pinName(part, role)}`, 28, said, 'signal', part);
+        return wire(p.id, p.name, pad, `${p.name}, ${pinName(part, role)}`, signalGauge, said, 'signal', part);
       }),
     );
     if (p.supply) {
@@ -70,23 +74,29 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
           from,
         ),
       );
-      wires.push(
-        wire(
-          p.id,
-          p.name,
-          null,
-          `${p.name}, ${pinName(part, 'GND')}`,
-          gauge,
-          wireColours.ground,
-          'ground',
-          part,
-          pad === null ? `${p.supply.on}, ground` : 'nearest ground pad',
-          pad,
-        ),
-      );
+      wires.push(groundWire(p.id, p.name, part, pad, gauge, pad === null ? `${p.supply.on}, ground` : null));
     }
+    // A picture carries its own ground beside it.
+    for (const l of p.links)
+      if (l.link.kind === 'video' && l.pads[0])
+        wires.push(groundWire(p.id, p.name, part, l.pads[0].pad, signalGauge, null));
     return wires;
   });
+
+  /** The return of what leaves at a pad, on the ground that belongs to it. `from`: where the part is not fed from a pad. */
+  function groundWire(
+    partId: string,
+    partName: string,
+    part: Part | undefined,
+    pad: string | null,
+    gauge: number,
+    from: string | null,
+  ): Wire {
+    const ground = from === null ? groundFor(board, pad) : null;
+    const to = `${partName}, ${pinName(part, 'GND')}`;
+    const said = from ?? (ground === null ? 'nearest ground pad' : undefined);
+    return wire(partId, partName, ground, to, gauge, wireColours.ground, 'ground', part, said, pad);
+  }
 
   function wire(
     partId: string,

@@ -18,7 +18,7 @@ const frame = (openSides: ('front' | 'right' | 'rear' | 'left')[], bayLengthMm =
   });
 const board = makeBoard({
   pads: [
-    { id: 'vbat', label: 'VBAT' },
+    { id: 'vbat', label: 'VBAT', edge: 'inner' },
     { id: 'p', label: 'P', edge: 'left' },
   ],
   usb: { plug: 'C', side: 'left' },

@@ -185,7 +185,7 @@ describe('each policy moves boards of the demo', () => {
     cameraSupply: ['gutterling', 'transmitter'],
     joints: ['gutterling', 'solder'],
     batteryLeads: ['belfry-six', 'first'],
-    mounting: ['attic-mouse', 'all before'],
+    mounting: ['gutterling', 'all before'],
     currentSensing: ['belfry-six', 'none'],
     gyro: ['belfry-six', 'newer part'],
     spares: ['gutterling', 'none'],

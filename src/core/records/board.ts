@@ -124,6 +124,7 @@ export const railSchema = z.strictObject({
     z.strictObject({ kind: z.literal('bridge'), bridge: idSchema, byPosition: recordOf(idSchema, idSchema, 8) }),
   ]),
   ownAmps: numberFigureSchema.optional().describe('What the board itself draws from this rail'),
+  servos: z.boolean().optional().describe('Its pads are meant for servos, whose pulses would disturb others'),
   onlyFor: idSchema.optional().describe('A regulator bought for one part of a build'),
 });
 export type Rail = z.infer<typeof railSchema>;

@@ -81,8 +81,10 @@ describe('what the wishes hang on', () => {
     const under = (...ids: string[]) => pads!.map((p) => (ids.includes(p.id) ? { ...p, face: 'bottom' as const } : p));
     const build = makeBuild({ comforts: { topSide: true } }, [makePart('gps', { links: [serial('positioning')] })]);
     const state = (...ids: string[]) => comforts(build, makeBoard({ ports, pads: under(...ids) }))[0]!;
-    expect([state('r2', 't2').state, state('r1').state]).toEqual(['holds', 'strained']);
-    expect(state('r1', 't1').sentence).toContain('2 pads');
+    // Of two ports alike the one on top is nearer.
+    expect([state('r2', 't2').state, state('r1', 't1').state]).toEqual(['holds', 'holds']);
+    expect([state('r1', 'r2').state, state('r1', 't1', 'r2', 't2').state]).toEqual(['strained', 'strained']);
+    expect(state('r1', 't1', 'r2', 't2').sentence).toContain('2 pads');
   });
   test('each wish carries the weight that the buyer gave it', () => {
     const build = makeBuild({

@@ -139,7 +139,9 @@ function bridges(board: Board, hookup: Hookup): string[] {
       const ends = board.ports.filter((p) => l.to.includes(p.id)).flatMap((p) => [...p.rx, ...p.tx]);
       const end = ends.find((e) => e.pad === pad);
       if (!end || ('twoWayInverter' in end && end.twoWayInverter)) return [];
-      const sense = end.switch ? (at.get(end.switch.bridge) === end.switch.plainAt ? 'plain' : 'inverted') : end.sense;
+      const isPlain = end.switch && at.get(end.switch.bridge) === end.switch.plainAt;
+      let { sense } = end;
+      if (end.switch) sense = isPlain ? 'plain' : 'inverted';
       return sense === wanted || sense === 'unknown' ? [] : [`pad ${pad} is ${sense}, ${l.part} is ${wanted}`];
     });
   });

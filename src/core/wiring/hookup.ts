@@ -9,6 +9,7 @@ import { outputGroups } from './output-ways';
 import { inputGroups } from './pad-ways';
 import { analogueKinds } from '../records/board';
 import { isKnown } from '../quantity/figure';
+import { routeMm } from '../circuit/route';
 import { joinsOf } from './joins';
 import type { Solution } from '../solver/problem';
 import { portGroups } from './serial-ways';
@@ -119,7 +120,7 @@ export function nothingWired(build: Build): Hookup {
   };
 }
 
-/** Turns the solver's picks into wires: alike ports are handed out lowest first, in the order of the parts list. */
+/** Turns the solver's picks into wires: alike ports are handed out in the order of the parts list, the nearest first. */
 export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution): Hookup {
   const ports = new Map(portGroups(shop).map((g) => [g.id, [...g.ports]]));
   const outputs = new Map(outputGroups(shop).map((g) => [g.id, [...g.outputs]]));
@@ -196,12 +197,22 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
     return portGroups(shop).find((g) => g.id === group)!.ports[0]!;
   }
 
+  /** Of ports that are alike the one whose pads lie nearest to the part, the lowest of equals. It is taken out. */
+  function nearest(alike: Port[], link: string): Port {
+    const part = shop.build.parts.find((p) => link.startsWith(`${p.id}/`));
+    const mm = (port: Port) =>
+      [...port.rx, ...port.tx].reduce((sum, { pad }) => sum + routeMm(shop.build, shop.board, part, pad), 0);
+    const best = alike.length > 1 ? alike.reduce((a, b) => (mm(b) < mm(a) ? b : a)) : alike[0]!;
+    alike.splice(alike.indexOf(best), 1);
+    return best;
+  }
+
   function endOf(place: Place, link: string): Pick<WiredLink, 'on' | 'to' | 'pads'> {
     switch (place.kind) {
       case 'port': {
         const first = firstOf(place.group);
         const seat = place.with ? hosts.get(place.with) : undefined;
-        const port = seat ?? ports.get(place.group)!.shift()!;
+        const port = seat ?? nearest(ports.get(place.group)!, link);
         hosts.set(link, port);
         // The way names the pads of the group's first port; the same places on this port are meant.
         const same = (ids: string[] | undefined, side: 'rx' | 'tx') =>

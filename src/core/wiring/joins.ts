@@ -1,4 +1,5 @@
 import { railPlugs, type RailPlug } from '../circuit/plug-pins';
+import { routeMm } from '../circuit/route';
 import type { Compiled } from './compile';
 import type { Solution } from '../solver/problem';
 import type { Feed, Workshop } from './way';
@@ -13,7 +14,7 @@ function sums() {
 }
 
 /**
- * Hands out the pad of a rail that each supply is joined to: the one with fewest wires so far, of those whose pins still carry what it and its guests draw, out and back.
+ * Hands out the pad of a rail that each supply is joined to: the one with fewest wires so far and then the nearest, of those whose pins still carry what it and its guests draw, out and back.
  * A pad that can be soldered carries anything. What the hookup has put on the pins of a plug already counts first.
  */
 export function joinsOf(shop: Workshop, compiled: Compiled, solution: Solution): (part: string, feed: Feed) => string {
@@ -52,7 +53,11 @@ export function joinsOf(shop: Workshop, compiled: Compiled, solution: Solution):
     };
     const strong = feed.pads.filter(carries);
     const pads = strong.length > 0 ? strong : feed.pads;
-    const pad = pads.reduce((best, p) => (wires.of(p) < wires.of(best) ? p : best));
+    const mine = shop.build.parts.find((p) => p.id === part);
+    const mm = (p: string) => routeMm(shop.build, shop.board, mine, p);
+    const pad = pads.reduce((best, p) =>
+      wires.of(p) < wires.of(best) || (wires.of(p) === wires.of(best) && mm(p) < mm(best)) ? p : best,
+    );
     wires.add(pad, 1);
     const by = plugAt(pad);
     if (by && feed.plug === undefined) take(feed, by, amps(part, feed));

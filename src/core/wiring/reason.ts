@@ -65,7 +65,7 @@ export type Reason =
   | { code: 'draw unsaid'; part: string }
   | { code: 'rating unsaid'; rail: string }
   | { code: 'back-feeds'; rail: string; tied: Truth }
-  | { code: 'policy'; prefers: "the transmitter's output" | 'quiet rail' | 'raw pack' | 'filter' }
+  | { code: 'policy'; prefers: "the transmitter's output" | 'quiet rail' | 'raw pack' | 'filter' | 'servo rail' }
   | {
       code: 'fed by a part';
       output: string;
@@ -211,6 +211,7 @@ export function reasonWords(r: Reason): string {
         "the transmitter's output": "fed from the board, where the build prefers the transmitter's output",
         'quiet rail': 'on the raw pack: motor noise can show in the picture',
         'raw pack': 'on a regulator, where the build prefers the raw pack',
+        'servo rail': 'servos belong on the servo rail, and nothing else does: their pulses disturb others',
         filter: 'an LC filter goes between the pad and the part',
       }[r.prefers];
     case 'fed by a part':

@@ -206,6 +206,8 @@ function schooled(shop: Workshop, part: Part, base: Way, from: Supplied): Way {
   );
   if (part.peripheral.kind === 'camera' && cameraSupply === 'transmitter' && feeders)
     return compromise("the transmitter's output");
+  const forServos = shop.board.rails.some((r) => r.servos && r.pads.length > 0);
+  if (forServos && (part.peripheral.kind === 'servo') !== (from.rail.servos === true)) return compromise('servo rail');
   if (!isVideo(part)) return base;
   if (videoSupply === 'quiet rail first') return from.raw ? compromise('quiet rail') : base;
   if (!from.raw) return compromise('raw pack');

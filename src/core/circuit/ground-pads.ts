@@ -1,0 +1,28 @@
+import type { Board } from '../records/board';
+import { interval, type NumberFigure } from '../quantity/figure';
+import { isGround } from '../trade/harness';
+import { spotOf } from './place-pads';
+
+const usualMm = 36;
+
+/**
+ * The ground that belongs to a pad: a ground pin of the same plug, else the nearest ground on the same face, else the nearest of all; null where the board draws none. A
+ * picture wants its ground beside its video pad, a supply beside its own (common practice, no source).
+ */
+export function groundFor(board: Board, padId: string | null): string | null {
+  const plug = board.plugs.find((p) => p.pins.some((pin) => pin.pad !== undefined && pin.pad === padId));
+  const pin = plug?.pins.find((p) => p.pad !== undefined && (isGround(p.name) || board.grounds.includes(p.pad)));
+  if (pin?.pad !== undefined) return pin.pad;
+  const at = board.pads.find((p) => p.id === padId);
+  const grounds = board.pads.filter((p) => board.grounds.includes(p.id));
+  if (grounds.length === 0) return null;
+  if (!at) return grounds[0]!.id;
+  const side = (f: NumberFigure) => (Number.isFinite(interval(f).high) ? interval(f).high : usualMm);
+  const outline = { x: 0, y: 0, width: side(board.widthMm), height: side(board.lengthMm) };
+  const from = spotOf(board, at, outline, 1);
+  const far = (pad: (typeof grounds)[number]) => {
+    const spot = spotOf(board, pad, outline, 1);
+    return Math.hypot(spot.x - from.x, spot.y - from.y) + (pad.face === at.face ? 0 : 1000);
+  };
+  return grounds.reduce((a, b) => (far(b) < far(a) ? b : a)).id;
+}
