@@ -1,6 +1,6 @@
 import { euros } from '../quantity/money';
 import { withFixes } from '../fix/apply';
-import { fixPrices } from '../fix/price';
+import { fixPrice } from '../fix/price';
 import type { Board, Offer } from '../records/board';
 import type { Build, Part } from '../records/build';
 import { draggedIn, type Sundry } from './dragged-in';
@@ -106,7 +106,7 @@ function extras(build: Build, board: Board, hookup: Hookup): BasketLine[] {
   });
   const wired = new Set(hookup.parts.filter((p) => p.mode).map((p) => p.id));
   const fixes = (build.fixes[board.id] ?? []).flatMap((fix, i) => {
-    const price = fixPrices[fix.kind];
+    const price = fixPrice(fix, build.motors.count);
     return price.cents > 0 && (!('part' in fix) || wired.has(fix.part))
       ? [{ inHookup: 'part' in fix, line: piece(`fix ${i}`, fix.kind, price.cents, price.grams, 'a fix you accepted') }]
       : [];

@@ -7,7 +7,7 @@ import type { Fix } from '../records/fix';
 import { packSwing } from '../trade/cell';
 import { protocols } from '../trade/protocol';
 import { withFixes } from '../fix/apply';
-import { fixPrices } from '../fix/price';
+import { fixPrice, mostOnFourInOne } from '../fix/price';
 
 /** Fixes put in place together, and how far the board then climbs. */
 export interface FixSet {
@@ -149,11 +149,12 @@ function pairsOf(fixes: Fix[]): Fix[][] {
 }
 
 function setOf(build: Build, fixes: Fix[], climb: Climb): FixSet {
-  const sum = (key: 'cents' | 'grams' | 'effort') => fixes.reduce((n, f) => n + fixPrices[f.kind][key], 0);
+  const sum = (key: 'cents' | 'grams' | 'effort') =>
+    fixes.reduce((n, f) => n + fixPrice(f, build.motors.count)[key], 0);
   const name = (id: string) => build.parts.find((p) => p.id === id)?.peripheral.name ?? id;
   return {
     fixes,
-    words: fixes.map((f) => fixWords(f, name)),
+    words: fixes.map((f) => fixWords(f, name, build.motors.count)),
     leftOut: fixes.flatMap((f) => (f.kind === 'leave out' ? [name(f.part)] : [])),
     cents: sum('cents'),
     grams: sum('grams'),
@@ -164,7 +165,7 @@ function setOf(build: Build, fixes: Fix[], climb: Climb): FixSet {
 }
 
 /** A fix as an order to the buyer. */
-export function fixWords(fix: Fix, nameOf: (part: string) => string): string {
+export function fixWords(fix: Fix, nameOf: (part: string) => string, motors: number): string {
   switch (fix.kind) {
     case 'leave out':
       return `Leave out ${nameOf(fix.part)}`;
@@ -177,6 +178,6 @@ export function fixWords(fix: Fix, nameOf: (part: string) => string): string {
     case 'adapter plate':
       return 'Mount the board on an adapter plate';
     case 'separate ESC':
-      return 'Add a separate four-in-one ESC';
+      return motors > mostOnFourInOne ? `Add ${motors} single ESCs` : 'Add a separate four-in-one ESC';
   }
 }

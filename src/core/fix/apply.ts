@@ -2,8 +2,9 @@ import type { Board } from '../records/board';
 import type { Build, Part } from '../records/build';
 import type { NumberFigure } from '../quantity/figure';
 import type { Fix } from '../records/fix';
+import { packSwing } from '../trade/cell';
 import { numbered } from '../records/part-names';
-import { externalAmps, fixPrices } from './price';
+import { externalAmps, fixPrice, mostOnFourInOne } from './price';
 
 export interface Pair {
   build: Build;
@@ -93,15 +94,21 @@ export function applyFix({ build, board }: Pair, fix: Fix): Pair {
         patternMm: { value: mount.patternMm, origin: 'assumed' as const, source: 'through an adapter plate' },
         screw: { value: mount.screw, origin: 'assumed' as const, source: 'through an adapter plate' },
       };
-      return { build, board: heavier({ ...board, mounting }, fix) };
+      return { build, board: heavier({ ...board, mounting }, fix, build) };
     }
     case 'separate ESC':
-      return { build: { ...build, motors: { ...build.motors, esc: 'separate' } }, board: heavier(board, fix) };
+      return {
+        build: {
+          ...build,
+          motors: { ...build.motors, esc: 'separate', ownEsc: build.motors.ownEsc ?? escToBuy(build) },
+        },
+        board: heavier(board, fix, build),
+      };
   }
 }
 
 function changePart(build: Build, fix: Fix & { part: string }, change: (p: Part) => Part): Build {
-  const price = fixPrices[fix.kind];
+  const price = fixPrice(fix, build.motors.count);
   return {
     ...build,
     parts: build.parts.map((p) => {
@@ -118,8 +125,26 @@ function changePart(build: Build, fix: Fix & { part: string }, change: (p: Part)
   };
 }
 
-function heavier(board: Board, fix: Fix): Board {
-  const price = fixPrices[fix.kind];
+/** An ESC that is still to be chosen: one that carries these motors on this pack, four-in-one where that has channels enough, else one a motor. */
+function escToBuy({ motors, pack }: Build): NonNullable<Build['motors']['ownEsc']> {
+  const single = motors.count > mostOnFourInOne;
+  const said = (value: number) => ({ value, origin: 'assumed' as const, source: 'an ESC chosen for these motors' });
+  return {
+    name: single ? 'Single ESCs to be chosen' : 'Four-in-one ESC to be chosen',
+    channels: single ? 1 : mostOnFourInOne,
+    count: single ? motors.count : 1,
+    continuousAmps: said(2 * Math.max(motors.cruiseAmps, motors.peakAmps / 2)),
+    burstAmps: said(1.2 * motors.peakAmps),
+    burstSeconds: said(motors.peakSeconds),
+    maxCells: said(pack.cells),
+    maxVolts: said(packSwing(pack).high),
+    pins: [],
+    heightMm: single ? 0 : 6,
+  };
+}
+
+function heavier(board: Board, fix: Fix, { motors }: Build): Board {
+  const price = fixPrice(fix, motors.count);
   return {
     ...board,
     massG: plus(board.massG, price.grams),

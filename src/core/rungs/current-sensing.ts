@@ -3,7 +3,7 @@ import type { Build } from '../records/build';
 import { exactly, interval, isKnown } from '../quantity/figure';
 import { atLeast, type Truth } from '../quantity/truth';
 import { ground } from '../quantity/ground';
-import { num, stateOf, type Finding } from './finding';
+import { num, span, stateOf, type Finding } from './finding';
 
 type Sensor = NonNullable<Board['currentSensor']>;
 
@@ -47,7 +47,7 @@ function shunt(build: Build, sensor: Sensor): Finding {
       : null;
   const says =
     through && isKnown(through)
-      ? `trace and pads carry ${num(interval(through).low, 0)} A`
+      ? `trace and pads carry ${span(interval(through).low, interval(through).high, 'A', 0)}`
       : 'nobody says what trace and pads carry';
   let state: 'unknown' | 'holds' | 'strained';
   if (truth === 'yes') state = 'holds';
@@ -75,7 +75,7 @@ function range(build: Build, sensor: Sensor): Finding {
     state: truth === 'no' ? 'strained' : stateOf(truth),
     code: 'current sensor',
     about: 'Current sensor',
-    sentence: `All motors together peak at ${num(total, 0)} A; ${isKnown(figure) ? `the sensor reads up to ${num(interval(figure).low, 0)} A${truth === 'no' ? ', so it under-reads at full throttle' : ''}` : 'nobody says how far the sensor reads'}.`,
+    sentence: `All motors together peak at ${num(total, 0)} A; ${isKnown(figure) ? `the sensor reads up to ${span(interval(figure).low, interval(figure).high, 'A', 0)}${truth === 'no' ? ', so it under-reads at full throttle' : ''}` : 'nobody says how far the sensor reads'}.`,
     needed: `${num(total, 0)} A`,
     given: `${num(interval(figure).low, 0)} A`,
     grounds: [ground('Sensor full scale', figure, 'A')],

@@ -5,7 +5,7 @@ import { all, atLeast, type Truth } from '../quantity/truth';
 import { ground } from '../quantity/ground';
 import { comfort } from '../trade/comfort';
 import { ratingShare } from '../trade/rating';
-import { counted, marginOf, num, onlySpare, stateOf, stateWithin, type Finding } from './finding';
+import { counted, marginOf, num, onlySpare, span, stateOf, stateWithin, type Finding } from './finding';
 
 /** The figures of an ESC, on the board or the buyer's own. */
 export type EscFigures = Pick<NonNullable<Board['esc']>, 'continuousAmps' | 'burstAmps' | 'burstSeconds' | 'channels'>;
@@ -39,17 +39,17 @@ function cruise(build: Build, esc: EscFigures): Finding {
   const margin = marginOf(usable.low, build.motors.cruiseAmps);
   const truth = atLeast(usable, exactly(build.motors.cruiseAmps));
   const state = stateWithin(truth, margin, comfort.motors);
-  const derated = share === 1 ? '' : ` (${num(rated.low)} A x ${num(share * 100, 0)} %)`;
+  const derated = share === 1 ? '' : ` (${span(rated.low, rated.high, 'A')} x ${num(share * 100, 0)} %)`;
   return {
     rung: 3,
     state,
     code: 'cruise current',
     about: 'Cruise current',
     sentence: isKnown(figure)
-      ? `Each motor cruises at ${num(build.motors.cruiseAmps)} A; a channel carries ${num(usable.low)} A${derated} without end${onlySpare(state, margin)}.`
+      ? `Each motor cruises at ${num(build.motors.cruiseAmps)} A; a channel carries ${span(usable.low, usable.high, 'A')}${derated} without end${onlySpare(state, margin)}.`
       : `Each motor cruises at ${num(build.motors.cruiseAmps)} A; nobody says what a channel carries.`,
     needed: `${num(build.motors.cruiseAmps)} A`,
-    given: isKnown(figure) ? `${num(usable.low)} A` : 'unknown',
+    given: isKnown(figure) ? span(usable.low, usable.high, 'A') : 'unknown',
     ...(margin === undefined ? {} : { margin }),
     grounds: [ground('Continuous rating', figure, 'A')],
   };
@@ -71,11 +71,11 @@ function peak(build: Build, { continuousAmps, burstAmps, burstSeconds }: EscFigu
   const given = interval(useBurst ? burstAmps : continuousAmps).low;
   const margin = marginOf(given, peakAmps);
   const state = stateWithin(truth, margin, comfort.motors);
-  const said = (f: typeof burstAmps, digits = 1) =>
-    isKnown(f) ? num(interval(f).low, digits) : 'an unknown number of';
+  const said = (f: typeof burstAmps, unit: string, digits = 1) =>
+    isKnown(f) ? span(interval(f).low, interval(f).high, unit, digits) : `an unknown number of ${unit}`;
   const words = useBurst
-    ? `${said(burstAmps)} A for ${said(burstSeconds, 0)} s`
-    : `${said(continuousAmps)} A without end`;
+    ? `${said(burstAmps, 'A')} for ${said(burstSeconds, 's', 0)}`
+    : `${said(continuousAmps, 'A')} without end`;
   const ignored =
     build.policies.burst === 'ignored' && byContinuous !== 'yes' ? ' Burst ratings are ignored by policy.' : '';
   return {

@@ -10,7 +10,7 @@ import { plugFamily } from '../trade/plug';
 import { airCelsius, carriesAmps, dropVolts, settlesAtCelsius, sleeveMostCelsius } from '../trade/wire';
 import { checkSensing } from './current-sensing';
 import { escAgainstMotors } from './esc-amps';
-import { counted, marginOf, num, onlySpare, stateOf, stateWithin, type Finding } from './finding';
+import { counted, marginOf, num, onlySpare, span, stateOf, stateWithin, type Finding } from './finding';
 import { separateEscs } from './separate-esc';
 
 const separate = 'Set the build to separate ESCs (Pack and motors), and add their price and mass.';
@@ -67,7 +67,7 @@ function padLimit(build: Build, board: Board): Finding[] {
       state,
       code: 'motor pads',
       about: 'Motor pads',
-      sentence: `Full throttle puts ${num(build.motors.peakAmps)} A through each motor pad; ${isKnown(figure) ? `the pads carry ${num(interval(figure).low)} A${onlySpare(state, margin)}` : 'nobody says what the pads carry'}.`,
+      sentence: `Full throttle puts ${num(build.motors.peakAmps)} A through each motor pad; ${isKnown(figure) ? `the pads carry ${span(interval(figure).low, interval(figure).high, 'A')}${onlySpare(state, margin)}` : 'nobody says what the pads carry'}.`,
       needed: `${num(build.motors.peakAmps)} A`,
       given: isKnown(figure) ? `${num(interval(figure).low)} A` : 'unknown',
       ...(margin === undefined ? {} : { margin }),

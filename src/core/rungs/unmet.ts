@@ -10,7 +10,17 @@ import type { Rail } from '../records/board';
 import { protocols } from '../trade/protocol';
 import { capital, list, num, rungNames, type Finding, type RungState } from './finding';
 import { linkNeeds } from '../wiring/signal-words';
-import { bridgeKey, groundRow, heatRow, peakRow, pinRow, portRow, steadyRow, type RowKey } from '../wiring/keys';
+import {
+  bridgeKey,
+  groundRow,
+  heatRow,
+  peakRow,
+  pinRow,
+  portRow,
+  steadyRow,
+  type RowKey,
+  type TagKey,
+} from '../wiring/keys';
 
 const rungs = [4, 5, 6, 7] as const;
 
@@ -134,14 +144,20 @@ function aloneWords(l: LaidPart, rung: SolvedRung, world: World): string {
       if (n.kind === 'supply' && rung < 6) return [];
       const failing = n.ways.map((w) => w.conditions.find((c) => c.rung <= rung && !isMet(c, world)));
       if (n.ways.length > 0 && failing.some((f) => !f)) return [];
-      // The way that got furthest says most.
-      const furthest = failing.flatMap((f) => (f ? [f] : [])).sort((a, b) => b.rung - a.rung);
+      // The ways that got furthest say most; of those that failed before, the lead would be another.
+      const failed = failing.flatMap((f) => (f ? [f] : []));
+      const last = Math.max(...failed.map((f) => f.rung));
+      const furthest = failed.filter((f) => f.rung === last);
       const reasons = [...new Set(furthest.map((f) => reasonWords(f.reason)))];
+      const before = failed.length - furthest.length;
+      if (before > 0 && n.kind === 'supply')
+        reasons.push(`${before === 1 ? 'one other is' : `${before} others are`} outside its range`);
       const lacks =
         reasons.length > 0
           ? reasons
           : [n.kind === 'supply' ? 'the board has no supply pads' : 'every port is taken for good or there is none'];
-      const what = n.link ? linkNeeds(n.link) : 'a supply inside its range';
+      const supply = last === 7 ? 'a supply that carries it' : 'a supply inside its range';
+      const what = n.link ? linkNeeds(n.link) : supply;
       const many =
         lacks.length > 3 ? `${lacks.slice(0, 3).join('; ')}; and ${lacks.length - 3} more` : lacks.join('; ');
       return [`${what}: ${many}`];
@@ -167,7 +183,8 @@ function clashWords(shop: Workshop, core: LaidPart[], rung: SolvedRung): string 
       : `${names} cannot all be supplied and wired at once: each needs pads that rule another's out.`;
   }
   const serial = core.every((l) => l.modes.every((m) => m.needs.some((n) => n.link?.kind === 'serial')));
-  if (!serial) return `${names} cannot all be wired: they compete for the same pads, outputs or inputs.`;
+  if (!serial)
+    return `${names} cannot all be wired: ${rivalry(shop, core, rung) ?? 'they compete for the same pads, outputs or inputs'}.`;
   const usable = compile(shop, core, rung).parts.flatMap(({ modes }) =>
     modes.flatMap(({ needs }) =>
       needs.flatMap(({ ways }) => ways.flatMap((w) => (w.link?.kind === 'port' ? [w.link.group] : []))),
@@ -184,6 +201,29 @@ function clashWords(shop: Workshop, core: LaidPart[], rung: SolvedRung): string 
       ? ` with the sense each needs${core.some((l) => l.modes.some((m) => m.needs.some((n) => n.link?.kind === 'serial' && protocols[n.link.protocol].sense === 'inverted'))) ? ' (inverted or plain)' : ''}`
       : '';
   return `${capital(names)} need ${links} serial port${links === 1 ? '' : 's'} between them${why}; ${count === 1 ? '1 is' : `${count} are`} there. ${claimWords(shop)}`.trim();
+}
+
+/** What all of them want and only one can have: an address, a pad, a timer; null where it is more than one thing. */
+function rivalry(shop: Workshop, core: LaidPart[], rung: SolvedRung): string | null {
+  const links = core.map((l) => l.modes.flatMap((m) => m.mode.links));
+  const address = links[0]!
+    .flatMap((l) => (l.kind === 'i2c' ? [l.address] : []))
+    .find((a) => a !== undefined && links.every((own) => own.some((l) => l.kind === 'i2c' && l.address === a)));
+  if (address !== undefined)
+    return `they answer at the same address, 0x${address.toString(16)}, and a bus carries one of them`;
+  const all = (id: TagKey) =>
+    core.every((l) =>
+      l.modes.every((m) =>
+        m.needs.some((n) => {
+          const able = n.ways.filter((w) => w.conditions.every((c) => c.rung > rung || isMet(c, shop.world)));
+          return able.length > 0 && able.every((w) => w.tags.some((t) => t.id === id));
+        }),
+      ),
+    );
+  const pad = shop.board.pads.find((p) => all(`pad:${p.id}`));
+  if (pad) return `each wants ${pad.label}, which has one use at a time`;
+  const timer = shop.board.outputs.find((o) => all(`timer:${o.timer}`))?.timer;
+  return timer === undefined ? null : `each wants outputs of timer ${timer}, which runs at one rate`;
 }
 
 /** The shop's count against what is free. */

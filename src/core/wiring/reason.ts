@@ -48,6 +48,12 @@ export type Reason =
   | { code: 'too few outputs'; there: number; othersHeld: boolean }
   | { code: 'volts of a rail'; swing: SwingSaid; minVolts: number; maxVolts: number; fit: 'inside' | 'above' | 'below' }
   | { code: 'sag may be too deep'; rail: string; volts: number; minVolts: number }
+  | {
+      code: 'volts hang on a range';
+      swing: SwingSaid;
+      minVolts: { low: number; high: number };
+      maxVolts: { low: number; high: number };
+    }
   | { code: 'volts unsaid'; rail: string }
   | { code: 'dead in flight'; rail: string }
   | { code: 'too much on USB'; rail: string; volts: number; maxVolts: number }
@@ -183,6 +189,8 @@ export function reasonWords(r: Reason): string {
       return voltWords(r);
     case 'sag may be too deep':
       return `${r.rail} may fall to ${volts(r.volts)} V at full throttle, below the ${volts(r.minVolts)} V it needs: nobody says one cell's resistance, and a tired pack has much`;
+    case 'volts hang on a range':
+      return `${swingWords(r.swing)}, and it takes ${outputVolts(r.minVolts)} at least and ${outputVolts(r.maxVolts)} at most: that hangs on a figure that is only known as a range`;
     case 'volts unsaid':
       return `nobody says enough about the volts of ${r.rail} or of the part`;
     case 'dead in flight':

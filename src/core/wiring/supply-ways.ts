@@ -4,7 +4,7 @@ import { mayHaveMore } from '../circuit/all-pads';
 import { spotsOf, type Spot } from '../circuit/plug-pins';
 import { cellGround, type OnUsb, type Supplied } from '../circuit/rail-tree';
 import { supplyWire } from '../circuit/supply-wire';
-import { interval, isKnown, isUnknown, type Interval } from '../quantity/figure';
+import { interval, isKnown, isUnknown, type Interval, type NumberFigure } from '../quantity/figure';
 import { ground } from '../quantity/ground';
 import { all, atLeast, type Truth } from '../quantity/truth';
 import { arrivesShare } from '../trade/comfort';
@@ -245,6 +245,12 @@ function unsaidVolts(from: Supplied, supply: Supply): Reason {
   const rail = from.rail.label;
   if (sags && isKnown(supply.minVolts))
     return { code: 'sag may be too deep', rail, volts: from.swing.low.low, minVolts: interval(supply.minVolts).low };
+  const ends = [from.swing.low, from.swing.high, interval(supply.minVolts), interval(supply.maxVolts)];
+  if (ends.every(({ low, high }) => Number.isFinite(low) && Number.isFinite(high))) {
+    const [least, most] = [interval(supply.minVolts), interval(supply.maxVolts)];
+    const swing = { rail, low: from.swing.low.low, high: from.swing.high.high };
+    return { code: 'volts hang on a range', swing, minVolts: least, maxVolts: most };
+  }
   return { code: 'volts unsaid', rail };
 }
 
@@ -261,6 +267,13 @@ function rangeMargin(from: Supplied, supply: Supply, world: Workshop['world']): 
   return Number.isFinite(least) ? Math.max(0, Math.floor(least * 100)) : 0;
 }
 
+/** What is said of a draw; what nobody says of the steady one its peak bounds, and what nobody says of the peak is no less than the steady one. */
+function draws(supply: Supply, which: 'peakAmps' | 'typicalAmps', world: Workshop['world']): NumberFigure {
+  if (isKnown(supply[which])) return supply[which];
+  if (which === 'peakAmps') return supply.typicalAmps;
+  return world === 'sure' ? supply.peakAmps : supply.typicalAmps;
+}
+
 /** Amps at the pad. A part with a switching regulator of its own draws more at fewer volts; the lowest volts count. What it draws at peak bounds what it draws else. */
 export function ampsAt(
   supply: Supply,
@@ -268,8 +281,7 @@ export function ampsAt(
   from: Pick<Supplied, 'swing'>,
   world: Workshop['world'],
 ): number {
-  const figure =
-    which === 'typicalAmps' && isUnknown(supply.typicalAmps) && world === 'sure' ? supply.peakAmps : supply[which];
+  const figure = draws(supply, which, world);
   if (!isKnown(figure)) return 0;
   const stated = world === 'sure' ? interval(figure).high : interval(figure).low;
   if (supply.draw === 'constant current') return stated;

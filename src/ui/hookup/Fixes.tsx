@@ -71,7 +71,7 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
           </Typography>
           {accepted.map((f, i) => (
             <Box key={i} sx={{ display: 'flex', gap: 1, alignItems: 'center', fontSize: 12.5 }}>
-              <Box sx={{ flex: 1 }}>{fixWords(f, nameOf)}</Box>
+              <Box sx={{ flex: 1 }}>{fixWords(f, nameOf, build.motors.count)}</Box>
               <Button onClick={() => setFixes(accepted.filter((_, j) => j !== i))}>Take back</Button>
             </Box>
           ))}
