@@ -5,13 +5,35 @@ import { freeId } from '../records/new-board';
 const unknown = { unknown: true as const };
 
 /** What a rail may be fed from, in the words of the trade. */
-export const railSources = ['pack', 'buck regulator', 'linear regulator', 'usb', 'whichever is up', 'bridge'] as const;
+export const railSources = [
+  'pack',
+  'buck regulator',
+  'linear regulator',
+  'step-up regulator',
+  'regulator both ways',
+  'usb',
+  'whichever is up',
+  'bridge',
+] as const;
 export type RailSource = (typeof railSources)[number];
+
+const typeOf = {
+  'buck regulator': 'buck',
+  'linear regulator': 'linear',
+  'step-up regulator': 'step-up',
+  'regulator both ways': 'step-up-down',
+} as const;
+const wordOf = {
+  buck: 'buck regulator',
+  linear: 'linear regulator',
+  'step-up': 'step-up regulator',
+  'step-up-down': 'regulator both ways',
+} as const;
 
 export function railSourceOf({ source }: Rail): RailSource {
   switch (source.kind) {
     case 'regulator':
-      return source.type === 'buck' ? 'buck regulator' : 'linear regulator';
+      return wordOf[source.type];
     case 'either':
       return 'whichever is up';
     default:
@@ -41,8 +63,10 @@ export function feedRail(board: Board, id: string, from: RailSource): Board {
       case 'usb':
         return { kind: 'usb', dropVolts: 0 };
       case 'buck regulator':
-      case 'linear regulator': {
-        const type = from === 'buck regulator' ? 'buck' : 'linear';
+      case 'linear regulator':
+      case 'step-up regulator':
+      case 'regulator both ways': {
+        const type = typeOf[from];
         if (before.kind === 'regulator') return { ...before, type };
         return first === undefined
           ? null

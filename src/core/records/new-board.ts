@@ -92,6 +92,7 @@ export const padGroups = [
   'servo output',
   'buzzer',
   'battery and current inputs',
+  'ground',
 ] as const;
 export type PadGroup = (typeof padGroups)[number];
 
@@ -226,6 +227,11 @@ export function addGroup(board: Board, group: PadGroup, edge: Pad['edge'], face:
       return board.buzzerPad
         ? board
         : { ...addPads(board, edge, face, [{ id: padId(board, 'bz'), label: 'BZ-' }]), buzzerPad: padId(board, 'bz') };
+    case 'ground': {
+      const pad = padId(board, 'gnd');
+      const padded = addPads(board, edge, face, [{ id: pad, label: 'GND' }]);
+      return { ...padded, grounds: [...padded.grounds, pad] };
+    }
     case 'battery and current inputs': {
       const [vbat, curr] = [padId(board, 'vbat'), padId(board, 'curr')];
       const padded = addPads(board, edge, face, [
@@ -281,6 +287,7 @@ export function removePad(board: Board, pad: string): Board {
       .map((p) => ({ ...p, rx: p.rx.filter((e) => e.pad !== pad), tx: p.tx.filter((e) => e.pad !== pad) }))
       .filter((p) => p.rx.length + p.tx.length > 0),
     rails: board.rails.map((r) => ({ ...r, pads: r.pads.filter((x) => x !== pad) })),
+    grounds: board.grounds.filter((x) => x !== pad),
     outputs: board.outputs.filter((o) => o.pad !== pad),
     analogueInputs: board.analogueInputs.filter((i) => i.pad !== pad),
     buses: board.buses.filter((b) => !b.pads.includes(pad)),

@@ -190,6 +190,13 @@ export function CraftFields() {
             mayBeUnknown
             onChange={(v) => set('pack', { leadGauge: v ?? undefined })}
           />
+          <FigureBox
+            label="Gives, at most"
+            unit="A"
+            max={1000}
+            figure={build.pack.mostAmps ?? { unknown: true }}
+            onChange={(mostAmps) => set('pack', { mostAmps })}
+          />
           <NumberBox
             label="Motors"
             whole

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { newOwnEsc, type Build } from '@/core';
 import { useRoom } from '../room/store';
+import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
 import { NumberBox } from './NumberBox';
 
@@ -62,6 +63,41 @@ export function OwnEsc() {
         figure={esc.maxCells}
         onChange={(maxCells) => set({ maxCells })}
       />
+      <FigureBox
+        label="or most volts"
+        unit="V"
+        max={100}
+        figure={esc.maxVolts ?? { unknown: true }}
+        onChange={(maxVolts) => set({ maxVolts })}
+      />
+      <NumberBox
+        label="How many"
+        whole
+        min={1}
+        max={12}
+        width={80}
+        value={esc.count}
+        onChange={(v) => v && set({ count: v })}
+      />
+      <Choice
+        label="Sends telemetry"
+        value={telemetryWord(esc.telemetry)}
+        words={telemetryWords}
+        onChange={(said) => set({ telemetry: telemetryOf(said) })}
+      />
+      <Choice
+        label="Listens at"
+        value={build.motors.signal}
+        words={['digital', '50 Hz']}
+        onChange={(signal) => edit('ESC signal', (b) => ({ ...b, motors: { ...b.motors, signal } }))}
+      />
+      <TextField
+        label="Plug family"
+        value={esc.plugFamily ?? ''}
+        onChange={(e) => set({ plugFamily: e.target.value === '' ? undefined : e.target.value })}
+        slotProps={{ htmlInput: { maxLength: 40 } }}
+        sx={{ width: 100 }}
+      />
       <NumberBox
         label="Under the board"
         unit="mm"
@@ -73,6 +109,20 @@ export function OwnEsc() {
       <Button onClick={() => put(undefined)}>Take it out</Button>
     </>
   );
+}
+
+const telemetryWords = ['as listed', 'nobody says', 'yes', 'no'] as const;
+type TelemetryWord = (typeof telemetryWords)[number];
+
+function telemetryWord(said: Esc['telemetry']): TelemetryWord {
+  if (!said) return 'as listed';
+  if ('unknown' in said) return 'nobody says';
+  return said.value ? 'yes' : 'no';
+}
+
+function telemetryOf(word: TelemetryWord): Esc['telemetry'] {
+  if (word === 'as listed') return undefined;
+  return word === 'nobody says' ? { unknown: true } : { value: word === 'yes', origin: 'manual' };
 }
 
 function PinOrder({ pins, onChange }: { pins: string[]; onChange: (pins: string[]) => void }) {

@@ -1,5 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
 import {
   addSupplyPad,
@@ -45,6 +47,10 @@ export function BoardRails({ board, onChange }: { board: Board; onChange: (b: Bo
               ? 'no pads'
               : r.pads.map((id) => board.pads.find((p) => p.id === id)?.label ?? id).join(', ')}
           </Box>
+          <FormControlLabel
+            control={<Checkbox checked={r.servos ?? false} onChange={(e) => put(r.id, { servos: e.target.checked })} />}
+            label="for servos"
+          />
           <Button onClick={() => onChange(addSupplyPad(board, r.id, r.label.slice(0, 8)))}>Add a pad</Button>
           {board.rails.length > 1 && <Button onClick={() => takeOut(r)}>Remove</Button>}
         </CircuitRow>
