@@ -466,3 +466,64 @@ test('a regulator that steps up holds its rail while the pack is below it', () =
   // Two cells are 8.4 V: they pass straight through.
   expect(state(on(2, 4.5, 5.5), board, 6)).toBe('breaks');
 });
+
+test('servos go on the servo rail where there is one, and nothing else does', () => {
+  const board = (servos: boolean) =>
+    makeBoard({
+      pads: pads('vbat', 'a', 'b'),
+      rails: [
+        { ...pack, pads: ['vbat'] },
+        { id: 'five', label: '5 V', pads: ['a'], source: regulator(5, 3) },
+        { id: 'servo', label: 'Servo', pads: ['b'], servos, source: regulator(5, 3) },
+      ],
+    });
+  const on = (servos: boolean, kind: 'servo' | 'receiver') =>
+    evaluate(wants(fed('p', 4.5, 6, 0.5, { kind })), board(servos)).hookup.parts[0]!.supply!.rail;
+  expect([on(true, 'servo'), on(true, 'receiver')]).toEqual(['servo', 'five']);
+});
+
+describe('conflicts name what they are about', () => {
+  const said = (build: Build, board: Board) =>
+    evaluate(build, board)
+      .rungs.flatMap((r) => r.findings.filter((f) => f.state === 'breaks').map((f) => f.sentence))
+      .join(' ');
+  test('the address, the pad, the timer', () => {
+    const i2c = (id: string) => makePart(id, { links: [{ kind: 'i2c', id: 'i', address: 0x1e }] });
+    const bus = makeBoard({
+      pads: pads('vbat', 's', 'c'),
+      buses: [{ id: 'bus', label: 'I2C', kind: 'i2c', pads: ['s', 'c'] }],
+    });
+    expect(said(wants(i2c('a'), i2c('b')), bus)).toContain('same address, 0x1e');
+    const shared = makeBoard({ pads: pads('vbat', 'x'), buzzerPad: 'x', outputs: [own('x', ['light'])] });
+    const light = makePart('l', { links: [{ kind: 'output', id: 'o', use: 'light', count: 1 }] });
+    const buzz = makePart('buzz', { links: [{ kind: 'buzzer', id: 'b' }] });
+    expect(said(wants(buzz, light), shared)).toContain('each wants x, which has one use at a time');
+    const timed = makeBoard({
+      pads: pads('vbat', 'x', 'y'),
+      outputs: [own('x', ['light', 'servo']), own('y', ['light', 'servo'])],
+    });
+    const servo = makePart('s', { links: [{ kind: 'output', id: 'o', use: 'servo', count: 1 }] });
+    expect(said(wants(servo, light), timed)).toContain('timer t, which runs at one rate');
+  });
+  test('a range is called a range, and a lead about volts stands over reasons about volts', () => {
+    const board = makeBoard({
+      pads: pads('vbat', 'v'),
+      esc: {
+        channels: says(4),
+        continuousAmps: { low: 25, high: 35, origin: 'report' },
+        burstAmps: says(50),
+        burstSeconds: says(10),
+      },
+      rails: [
+        { ...pack, pads: ['vbat'] },
+        { id: 'five', label: '5 V', pads: ['v'], source: regulator(5, 0.3) },
+      ],
+    });
+    const climb = evaluate(wants(fed('p', 4.5, 5.5, 2)), board);
+    expect(climb.rungs[2]!.findings.map((f) => f.sentence).join()).toContain('20 to 28 A');
+    const load = climb.rungs[6]!.findings.filter((f) => f.state === 'breaks')
+      .map((f) => f.sentence)
+      .join();
+    expect(load).not.toContain('inside its range:');
+  });
+});
