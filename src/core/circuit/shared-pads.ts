@@ -1,6 +1,7 @@
 import type { Board } from '../records/board';
 
 const found = new WeakMap<Board, Set<string>>();
+const powered = new WeakMap<Board, Set<string>>();
 
 /** Pads that serve more than one function of the board, of which one at a time: an output that is also a port's talking pad, say. */
 export function sharedPads(board: Board): Set<string> {
@@ -23,6 +24,13 @@ function functionsOf({ ports, outputs, analogueInputs, buses, video, buzzerPad }
     ...buses.map((b) => busPads(b, ports)),
     ...single.flatMap((pad) => (pad === undefined ? [] : [[pad]])),
   ];
+}
+
+/** Pads of a supply or of ground: whatever else a file calls them, no signal goes over them. What measures the pack may sit on its pad. */
+export function supplyPads(board: Board): Set<string> {
+  let pads = powered.get(board);
+  if (!pads) powered.set(board, (pads = new Set([...board.rails.flatMap((r) => r.pads), ...board.grounds])));
+  return pads;
 }
 
 /** The pads of a bus; where it shares a port, those of the port too. */

@@ -51,6 +51,17 @@ describe('a pad has one use, whatever the uses are', () => {
     );
   });
 
+  test('a supply pad carries no signal', () => {
+    const on = (x: string) =>
+      makeBoard({
+        pads: pads('vbat', 'x'),
+        outputs: [own('x', ['servo'])],
+        rails: [{ ...pack, pads: ['vbat', x] }],
+      });
+    const build = wants(makePart('flap', { links: [{ kind: 'output', id: 'o', use: 'servo', count: 1 }] }));
+    expect([state(build, on('x'), 4), state(build, on('vbat'), 4)]).toEqual(['breaks', 'holds']);
+  });
+
   test('a bus on the pads of a port, said or not said to share it', () => {
     const { ports } = portsAndPads(['rt']);
     const on = (sharesPort?: string) =>

@@ -1,4 +1,4 @@
-import { busPads, sharedPads } from '../circuit/shared-pads';
+import { busPads, sharedPads, supplyPads } from '../circuit/shared-pads';
 import { not } from '../quantity/truth';
 import { heldPads } from './held-pads';
 import type { LaidPart } from './laid';
@@ -26,8 +26,16 @@ function onePad(shop: Workshop, w: Way, place: Place, link: string): Way {
   const twice = new Set(wires).size < wires.length;
   const taken = [...new Set(pads)].filter((p) => shared.has(p)).map((p) => tag(shop, `pad:${p}`, user));
   const held = heldPads(shop).filter((h) => pads.includes(h.pad) && !ownHold(place, h.freedBy));
-  if (!twice && taken.length === 0 && held.length === 0) return w;
+  const powered = place.kind === 'input' ? [] : pads.filter((p) => supplyPads(shop.board).has(p));
+  if (!twice && taken.length + held.length + powered.length === 0) return w;
   const conditions: Condition[] = twice ? [{ rung: 4, truth: 'no', reason: { code: 'one pad twice' } }] : [];
+  conditions.push(
+    ...powered.map((p): Condition => ({
+      rung: 4,
+      truth: 'no',
+      reason: { code: 'pad held', pad: labelOf(shop, p), by: 'a supply' },
+    })),
+  );
   conditions.push(
     ...held.flatMap((h): Condition[] =>
       h.freedBy === null
