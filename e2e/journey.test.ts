@@ -221,7 +221,7 @@ describe('policies and weighing', () => {
         await page.evaluate(
           () => [...document.querySelectorAll('tr')].find((r) => r.innerText.startsWith('Oxbow Sounder'))!.innerText,
         ),
-      ).toMatch(/Port 4; 5 V\s+I2C; 5 V/);
+      ).toMatch(/Port 2; 5 V\s+I2C; 5 V/);
     });
   });
   test('a figure that cannot be true is asked; answered in place the pick follows, and only what the build leaves open is asked still', async () => {
