@@ -252,7 +252,6 @@ export const boardSchema = z.strictObject({
         .optional()
         .describe('What the motor pads or corner pads carry, where that is less than the transistors'),
       telemetry: flagFigureSchema.optional(),
-      needsCapacitor: flagFigureSchema.optional().describe('Its maker asks for one at the pack leads'),
       drivenByOutputs: flagFigureSchema
         .optional()
         .describe(

@@ -60,7 +60,6 @@ export const motorsSchema = z.strictObject({
       maxVolts: numberFigureSchema.optional().describe('Where it is stated: counts before the cells'),
       telemetry: flagFigureSchema.optional().describe('Does it send its telemetry on a wire of its own?'),
       count: z.int().min(1).max(12).default(1).describe('How many of them there are: 1 four-in-one, or one a motor'),
-      needsCapacitor: flagFigureSchema.optional().describe('Its maker asks for one at the pack leads'),
       plugFamily: labelSchema.optional(),
       pins: z.array(labelSchema).max(20).default([]).describe('Pin order of its harness plug'),
       heightMm: z.number().min(0).max(50).default(6),

@@ -15,6 +15,7 @@ export const findingCodes = [
   'cannot be wired',
   'esc channels',
   'esc not named',
+  'regulator input',
   'pack plug',
   'pack amps',
   'cruise current',

@@ -451,6 +451,23 @@ describe('unknown decides only where a plausible value would', () => {
   });
 });
 
+test('a regulator is not fed more than its input stands: six full cells are 25.2 V', () => {
+  const board = (most: number) =>
+    makeBoard({
+      rails: [
+        { ...pack, pads: ['vbat'] },
+        {
+          id: 'five',
+          label: '5 V',
+          pads: [],
+          source: regulator(5, 1, { inputVolts: { min: says(6), max: says(most) } }),
+        },
+      ],
+    });
+  const six = makeBuild({ pack: { cells: 6, chemistry: 'lipo', massG: says(180), cellMilliohm: says(1) } });
+  expect([state(six, board(25), 2), state(six, board(26), 2)]).toEqual(['breaks', 'holds']);
+});
+
 test('a regulator that steps up holds its rail while the pack is below it', () => {
   const board = makeBoard({
     pads: pads('vbat', 'v'),

@@ -5,11 +5,12 @@ import { atLeast } from '../quantity/truth';
 import { ground } from '../quantity/ground';
 import { fullVolts, packSwing } from '../trade/cell';
 import { comfort } from '../trade/comfort';
-import { marginOf, num, stateOf, stateWithin, type Finding } from './finding';
+import { suppliesOf } from '../circuit/rail-tree';
+import { marginOf, num, span, stateOf, stateWithin, type Finding } from './finding';
 
 /** Rung 2: does the board survive the full pack and start on the empty one? */
 export function checkPack(build: Build, board: Board): Finding[] {
-  return [fullPack(build, board), emptyPack(build, board)];
+  return [fullPack(build, board), emptyPack(build, board), ...inputs(build, board)];
 }
 
 /** A stated limit in volts counts; else "6S" is read as six plain cells at 4.20 V, with nothing to spare promised or needed. */
@@ -66,4 +67,33 @@ function emptyPack(build: Build, board: Board): Finding {
     given: `${build.pack.cells} cells`,
     grounds: [ground('Fewest cells', board.packCells.min, 'cells')],
   };
+}
+
+/** A regulator whose stated input ends below what reaches it, on every way it can be fed, is destroyed. */
+function inputs(build: Build, board: Board): Finding[] {
+  const stated = board.rails.filter((r) => r.source.kind === 'regulator' && r.source.inputVolts);
+  if (stated.length === 0) return [];
+  const supplies = suppliesOf(board, build);
+  return stated.flatMap((rail): Finding[] => {
+    const most = rail.source.kind === 'regulator' ? rail.source.inputVolts?.max : undefined;
+    const reach = supplies.flatMap((s) =>
+      s.rail.id === rail.id && s.regulators[0] ? [s.regulators[0].input.high] : [],
+    );
+    if (reach.length === 0 || !isKnown(most)) return [];
+    const highest = reach.reduce((a, b) => (b.high < a.high ? b : a));
+    const stands = interval(most);
+    const given = span(stands.low, stands.high, 'V', 2);
+    return [
+      {
+        rung: 2,
+        state: stateOf(atLeast(stands, highest)),
+        code: 'regulator input',
+        about: rail.label,
+        sentence: `Up to ${num(highest.high, 2)} V reach the regulator of ${rail.label}; it takes ${given} at most.`,
+        needed: `${num(highest.high, 2)} V`,
+        given,
+        grounds: [ground(`${rail.label}, most input`, most, 'V')],
+      },
+    ];
+  });
 }

@@ -10,17 +10,7 @@ import type { Rail } from '../records/board';
 import { protocols } from '../trade/protocol';
 import { capital, list, num, rungNames, type Finding, type RungState } from './finding';
 import { linkNeeds } from '../wiring/signal-words';
-import {
-  bridgeKey,
-  groundRow,
-  heatRow,
-  peakRow,
-  pinRow,
-  portRow,
-  steadyRow,
-  type RowKey,
-  type TagKey,
-} from '../wiring/keys';
+import { bridgeKey, groundRow, peakRow, pinRow, portRow, steadyRow, type RowKey, type TagKey } from '../wiring/keys';
 
 const rungs = [4, 5, 6, 7] as const;
 
@@ -259,7 +249,7 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
   const enough = weak.length > 0 || onUsb * 1000 > usbMa || pins.length > 0;
   for (const r of enough ? weak : railsFor(shop, core)) {
     const { printedMa, share, ownMa, ...limit } = railLimits(shop, r.id);
-    const heatMa = Math.min(...heatRows(shop, r.id).map((id) => shop.rows.get(id)!.limit));
+    const heatMa = Math.min(...heatRows(core, r.id).map((id) => shop.rows.get(id)!.limit));
     const byHeat = heatMa < limit.deratedMa;
     const deratedMa = Math.min(heatMa, limit.deratedMa);
     const own = ownMa > 0 ? ` after the board's own ${num(ownMa / 1000, 2)} A` : '';
@@ -312,9 +302,10 @@ function weakPins(shop: Workshop, core: LaidPart[]): string[] {
   });
 }
 
-/** The rows that hold a linear regulator to its heat, one for each way it can be fed. */
-function heatRows(shop: Workshop, rail: string): RowKey[] {
-  return [...shop.rows.keys()].filter((id) => id === heatRow(rail, '') || id.startsWith(heatRow(rail, '@')));
+/** The rows that hold a linear regulator to its heat when these parts load it, one for each way it can be fed. */
+function heatRows(core: LaidPart[], rail: string): RowKey[] {
+  const rows = core.flatMap((l) => l.modes.flatMap((m) => m.needs.flatMap((n) => n.ways.flatMap((w) => w.rows))));
+  return [...new Set(rows.filter((r) => r.load?.kind === 'heat' && r.load.rail === rail).map((r) => r.id))];
 }
 
 /** Two currents in A, with as many digits as tell them apart. */
@@ -341,7 +332,7 @@ function railsFor(shop: Workshop, core: LaidPart[]): Rail[] {
 /** Those of them that do not carry them all together. */
 function weakRails(shop: Workshop, core: LaidPart[]): Rail[] {
   const carries = (rail: string) =>
-    [peakRow(rail), steadyRow(rail), ...heatRows(shop, rail)].every(
+    [peakRow(rail), steadyRow(rail), ...heatRows(core, rail)].every(
       (key) => leastOn(core, key) <= (shop.rows.get(key)?.limit ?? 0),
     );
   return railsFor(shop, core).filter((r) => !carries(r.id));

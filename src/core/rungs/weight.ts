@@ -5,9 +5,9 @@ import { ground } from '../quantity/ground';
 import { draggedIn } from '../bill/dragged-in';
 import type { Hookup } from '../wiring/hookup';
 import { comfort } from '../trade/comfort';
-import { any, atLeast, flag } from '../quantity/truth';
+import { atLeast, flag } from '../quantity/truth';
 import { massIncludes } from '../trade/mass-words';
-import { sundries, unnamedEsc } from '../trade/sundries';
+import { sundries, unnamedEscGrams } from '../trade/sundries';
 import { marginOf, num, span, stateWithin, type Finding } from './finding';
 
 export interface MassLine {
@@ -48,17 +48,17 @@ export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[
 function deliveredCapacitor({ capacitor, massIncludes: words }: Board): NumberFigure[] {
   if (!capacitor) return [];
   const { grams } = sundries.capacitor;
-  const included = any([capacitor.inMass ? flag(capacitor.inMass) : 'no', massIncludes(words, /capacitor/i)]);
+  // A figure says more than words.
+  const included = capacitor.inMass ? flag(capacitor.inMass) : massIncludes(words, /capacitor/i);
   if (included === 'yes') return [];
-  if (capacitor.inMass ? flag(capacitor.inMass) === 'no' : included === 'no')
-    return [{ value: grams, origin: 'assumed', source: 'the stated mass is without it' }];
+  if (included === 'no') return [{ value: grams, origin: 'assumed', source: 'the stated mass is without it' }];
   return [{ low: 0, high: grams, origin: 'assumed', source: 'the stated mass does not say whether it includes one' }];
 }
 
 /** Separate ESCs without a name: in the mass of the bare craft, or not. */
 function unnamedEscs({ motors }: Build): NumberFigure[] {
   if (motors.esc !== 'separate' || motors.ownEsc || motors.count === 0) return [];
-  const high = motors.count * unnamedEsc.grams;
+  const high = motors.count * unnamedEscGrams;
   return [
     { low: 0, high, origin: 'assumed', source: 'single ESCs of up to 10 g a motor, unless the bare craft has them' },
   ];

@@ -16,7 +16,7 @@ export const sundries = {
 } as const;
 
 /** One single ESC that nobody has named, at most. Common practice of the trade, no source. */
-export const unnamedEsc = { grams: 10, cents: 2500 } as const;
+export const unnamedEscGrams = 10;
 
 /** What is bought beyond what is used, by policy: share of wire, and pieces of standoffs, isolators, capacitors and housings. Common practice, no source. */
 export const spares = {

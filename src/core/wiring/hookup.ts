@@ -1,5 +1,5 @@
 import type { Port } from '../records/board';
-import type { Build, Priority } from '../records/build';
+import type { Build, Part, Priority } from '../records/build';
 import type { Link } from '../records/peripheral';
 import type { Compiled } from './compile';
 import { addCosts, cost, noCost, type Cost } from '../solver/cost';
@@ -154,7 +154,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
       const w = need.ways[pick.choices[i]!]!;
       for (const t of w.tags) tags.set(t.id, t.value);
       for (const r of w.rows) {
-        if (!r.load) continue;
+        if (!r.load || r.load.kind === 'heat') continue;
         const { kind, rail } = r.load;
         const lines = loads.get(rail) ?? [];
         let line = lines.find((l) => l.part === wired.id);
@@ -167,7 +167,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         loads.set(rail, lines);
       }
       if (need.laid.link && w.link) {
-        const ended = endOf(w.link, `${wired.id}/${need.laid.id}`);
+        const ended = endOf(w.link, `${wired.id}/${need.laid.id}`, laid.part);
         for (const id of ended.to) usedBy.set(id, [...(usedBy.get(id) ?? []), wired.name]);
         const port = w.link.kind === 'port' ? hosts.get(`${wired.id}/${need.laid.id}`)! : null;
         const said = port && w.link.kind === 'port' ? sameOnPort(shop.board, firstOf(w.link.group), port) : null;
@@ -198,8 +198,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
   }
 
   /** Of ports that are alike the one whose pads lie nearest to the part, the lowest of equals. It is taken out. */
-  function nearest(alike: Port[], link: string): Port {
-    const part = shop.build.parts.find((p) => link.startsWith(`${p.id}/`));
+  function nearest(alike: Port[], part: Part): Port {
     const mm = (port: Port) =>
       [...port.rx, ...port.tx].reduce((sum, { pad }) => sum + routeMm(shop.build, shop.board, part, pad), 0);
     const best = alike.length > 1 ? alike.reduce((a, b) => (mm(b) < mm(a) ? b : a)) : alike[0]!;
@@ -207,12 +206,12 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
     return best;
   }
 
-  function endOf(place: Place, link: string): Pick<WiredLink, 'on' | 'to' | 'pads'> {
+  function endOf(place: Place, link: string, part: Part): Pick<WiredLink, 'on' | 'to' | 'pads'> {
     switch (place.kind) {
       case 'port': {
         const first = firstOf(place.group);
         const seat = place.with ? hosts.get(place.with) : undefined;
-        const port = seat ?? nearest(ports.get(place.group)!, link);
+        const port = seat ?? nearest(ports.get(place.group)!, part);
         hosts.set(link, port);
         // The way names the pads of the group's first port; the same places on this port are meant.
         const same = (ids: string[] | undefined, side: 'rx' | 'tx') =>

@@ -8,7 +8,7 @@ import { protocols, softSerialCarries, type Protocol } from '../trade/protocol';
 import { ground, type Ground } from '../quantity/ground';
 import { broughtByHarness, escSendsTelemetry } from '../circuit/harness-line';
 import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
-import { ableGroups, outputGroups } from './output-ways';
+import { ableGroups } from './output-ways';
 import { sharedPads } from '../circuit/shared-pads';
 import type { Named, Reason } from './reason';
 import { portRow, outputRow, releaseKey } from './keys';
@@ -326,13 +326,10 @@ function oneWireEnd(shop: Workshop, end: End, protocol: Spoken, on: Port): Way[]
 
 function softSerialWays(shop: Workshop, protocol: Protocol): Way[] {
   if (protocol.onTimerPad) {
-    const timed = outputGroups(shop).filter((g) => g.can.includes('channel in') || g.can.includes('soft serial'));
-    return timed.flatMap((g) => {
-      const free = ableGroups(shop, g.can.includes('channel in') ? 'channel in' : 'soft serial');
-      return free
-        .filter(({ group }) => group === g)
-        .map(({ conditions }) => way({ conditions, ...softOn(shop, g.id, g.limit, g.timer, 1, 'channel in') }));
-    });
+    const timed = [...ableGroups(shop, 'channel in'), ...ableGroups(shop, 'soft serial')];
+    return timed
+      .filter(({ group }, i) => timed.findIndex((t) => t.group === group) === i)
+      .map(({ group: g, conditions }) => way({ conditions, ...softOn(shop, g.id, g.limit, g.timer, 1, 'channel in') }));
   }
   const groups = ableGroups(shop, 'soft serial');
   if (!softSerialCarries(protocol)) {

@@ -31,7 +31,7 @@ export function loadOn(
       // All that loads it, on whatever rail behind it, adds up.
       const path = regulator.bridges.map((b) => `@${b.bridge}=${b.position}`).join('');
       const id = row(shop, { id: heatRow(rail.id, path), limit: heatMa });
-      rows.push({ id, amount: milliamps(typicalAmps * perAmp), rung: 7 });
+      rows.push({ id, load: { kind: 'heat', rail: rail.id }, amount: milliamps(typicalAmps * perAmp), rung: 7 });
     }
     if (!isKnown(source.ratedAmps)) {
       conditions.push({

@@ -53,12 +53,12 @@ export interface Feed {
   throughHost?: { host: string; amps: number };
 }
 
-/** What a way takes of a row. `load`: milliamps, steady or at peak, of a rail or of another part's output. */
+/** What a way takes of a row. `load`: milliamps, steady or at peak, of a rail or of another part's output; steady ones that heat a linear regulator. */
 export interface Taken {
   id: RowKey;
   amount: number;
   rung: SolvedRung;
-  load?: { kind: 'peak' | 'steady'; rail: string };
+  load?: { kind: 'peak' | 'steady' | 'heat'; rail: string };
 }
 
 /** One way to make one link or one supply of a part. */

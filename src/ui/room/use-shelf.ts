@@ -16,7 +16,7 @@ async function askForShelf(): Promise<Stocked> {
     {},
     'The server does not answer, so the boards are not here yet.',
   );
-  if (!ok) throw new Error(said.sentence);
+  if (!ok || !said.boards) throw new Error(said.sentence);
   const { versions = {}, sentence: _, ...shelf } = said;
   return { shelf: shelf as Shelf, versions };
 }
