@@ -1,6 +1,6 @@
 import { list } from '../rungs/finding';
 import type { Climb } from '../evaluate/climb';
-import { readsBehind, suppliesOf } from '../circuit/rail-tree';
+import { suppliesOf } from '../circuit/rail-tree';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { interval, isKnown } from '../quantity/figure';
@@ -78,7 +78,7 @@ export function powerUp(
     let load = 0;
     for (const s of supplies) {
       // From the pack down through every regulator on the way.
-      const out = [...s.regulators].reverse().reduce((volts, r) => readsBehind(r.source, volts), v);
+      const out = s.reads(v);
       const last = s.regulators[0];
       const enough = !last || (Number.isFinite(out) && out > 0.9 * interval(last.source.outVolts).low);
       if (enough && v > 0.9 * Math.min(volts, 6) && !upAt.has(s.rail.id))

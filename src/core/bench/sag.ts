@@ -1,11 +1,10 @@
 import { num } from '../rungs/finding';
 import type { Climb } from '../evaluate/climb';
-import { readsBehind, suppliesOf } from '../circuit/rail-tree';
+import { suppliesOf } from '../circuit/rail-tree';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { interval, isKnown } from '../quantity/figure';
 import { cellOhm, cellVolts } from '../trade/cell';
-import { usbVolts } from '../trade/usb';
 
 export interface SagPoint {
   throttlePercent: number;
@@ -41,9 +40,7 @@ export function sagOver(build: Build, board: Board, climb: Climb, charge: 'full'
     for (const s of supplies) {
       if (!s.bridges.every((b) => (positions.get(b.bridge) ?? b.position) === b.position)) continue;
       // From the pack downwards through every regulator on the way.
-      rails[s.rail.id] = [...s.regulators]
-        .reverse()
-        .reduce((v, r) => readsBehind(r.source, v), s.rail.source.kind === 'usb' ? usbVolts.nominal : packVolts);
+      rails[s.rail.id] = s.reads(packVolts);
     }
     const out = climb.hookup.parts.flatMap((p) => {
       const supply = build.parts.find((x) => x.id === p.id)?.peripheral.modes.find((m) => m.id === p.mode?.id)?.supply;

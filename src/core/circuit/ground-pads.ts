@@ -1,9 +1,6 @@
 import type { Board } from '../records/board';
-import { interval, type NumberFigure } from '../quantity/figure';
 import { isGround } from '../trade/harness';
-import { spotOf } from './place-pads';
-
-const usualMm = 36;
+import { sizeMm, spotOf } from './place-pads';
 
 /**
  * The ground that belongs to a pad: a ground pin of the same plug, else the nearest ground on the same face, else the nearest of all; null where the board draws none. A
@@ -17,8 +14,7 @@ export function groundFor(board: Board, padId: string | null): string | null {
   const grounds = board.pads.filter((p) => board.grounds.includes(p.id));
   if (grounds.length === 0) return null;
   if (!at) return grounds[0]!.id;
-  const side = (f: NumberFigure) => (Number.isFinite(interval(f).high) ? interval(f).high : usualMm);
-  const outline = { x: 0, y: 0, width: side(board.widthMm), height: side(board.lengthMm) };
+  const outline = { x: 0, y: 0, width: sizeMm(board.widthMm), height: sizeMm(board.lengthMm) };
   const from = spotOf(board, at, outline, 1);
   const far = (pad: (typeof grounds)[number]) => {
     const spot = spotOf(board, pad, outline, 1);

@@ -1,3 +1,4 @@
+import { interval, type NumberFigure } from '../quantity/figure';
 import type { Board } from '../records/board';
 
 export interface PlacedPad {
@@ -15,20 +16,21 @@ export interface Outline {
   height: number;
 }
 
+/** A side of a board, or a part's height: the most that it may be; where nobody says, as large as the commonest board, common practice, no source. */
+export function sizeMm(figure: NumberFigure, otherwise = 36): number {
+  const { high } = interval(figure);
+  return Number.isFinite(high) ? high : otherwise;
+}
+
 /** The board's outline in the drawing, to scale, nose up; 36 mm where its size is unknown. */
 export function outlineOf(
   board: Board,
   area: { width: number; height: number },
   room: number,
 ): Outline & { mmPx: number } {
-  const mm = (f: Board['lengthMm']) => {
-    if ('value' in f) return f.value;
-    if ('high' in f) return f.high;
-    return 36;
-  };
-  const mmPx = Math.min(room / mm(board.widthMm), room / mm(board.lengthMm));
-  const width = mm(board.widthMm) * mmPx;
-  const height = mm(board.lengthMm) * mmPx;
+  const mmPx = Math.min(room / sizeMm(board.widthMm), room / sizeMm(board.lengthMm));
+  const width = sizeMm(board.widthMm) * mmPx;
+  const height = sizeMm(board.lengthMm) * mmPx;
   return { x: (area.width - width) / 2, y: (area.height - height) / 2, width, height, mmPx };
 }
 

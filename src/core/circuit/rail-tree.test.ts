@@ -118,3 +118,21 @@ describe('on USB alone', () => {
     expect(supplies(1.21, 0.4).onUsb).not.toBeNull();
   });
 });
+
+test('of two regulators side by side a meter reads the higher, not one behind the other; a diode takes its share', () => {
+  const board = makeBoard({
+    rails: [
+      { id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' } },
+      { id: 'a', label: 'A', source: regulator(5, 1) },
+      { id: 'b', label: 'B', source: regulator(5.2, 1) },
+      { id: 'both', label: 'Both', source: { kind: 'either', of: ['a', 'b'], dropVolts: { b: 0.1 } } },
+    ],
+  });
+  const both = suppliesOf(board, {
+    pack: { cells: 4, chemistry: 'lipo', massG: unknown },
+    motors: { count: 0, peakAmps: 0 },
+  }).find((s) => s.rail.id === 'both')!;
+  expect(both.reads(16)).toBeCloseTo(5.1, 9);
+  // Both could be asked for all of it where neither is surely the higher; here B always is.
+  expect(both.regulators.map((r) => r.rail.id)).toEqual(['b']);
+});

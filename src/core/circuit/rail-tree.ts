@@ -37,6 +37,8 @@ export interface Supplied {
   onUsb: OnUsb | null;
   /** Regulators from the pad up to the pack, with the amps each carries for one amp at the pad, the volts at its input and the bridges before that. */
   regulators: { rail: Rail; source: Regulator; perAmp: number; input: Swing; bridges: Supplied['bridges'] }[];
+  /** What a meter reads at the rail when the pack stands at so many volts; a rail of USB alone reads USB's. */
+  reads: (packVolts: number) => number;
   /** Comes straight from the pack, with the motors' noise on it. */
   raw: boolean;
   /** Are two sources not kept apart, so that one drives current into the other: USB and a regulator, or two regulators? */
@@ -102,7 +104,7 @@ function supplied(board: Board, build: Powered, rail: Rail, end: End, parent: (i
       const swing = packSwing(build.pack);
       const low = lowestVolts(build.pack, build.motors.count * build.motors.peakAmps);
       const sags = low.low < swing.low ? [ground(cellGround, build.pack.cellMilliohm ?? { unknown: true }, 'mΩ')] : [];
-      return [{ ...bare(rail), swing: { low, high: exactly(swing.high) }, raw: true, grounds: sags }];
+      return [{ ...bare(rail), swing: { low, high: exactly(swing.high) }, reads: (v) => v, raw: true, grounds: sags }];
     }
     case 'usb': {
       const volts = {
@@ -114,6 +116,7 @@ function supplied(board: Board, build: Powered, rail: Rail, end: End, parent: (i
         {
           ...bare(rail),
           swing: { low: exactly(volts.low), high: exactly(volts.high) },
+          reads: () => onUsb.nominal,
           deadInFlight: true,
           onUsb,
         },
@@ -139,7 +142,7 @@ function supplied(board: Board, build: Powered, rail: Rail, end: End, parent: (i
 }
 
 /** A rail that nothing feeds yet. */
-function bare(rail: Rail): Omit<Supplied, 'swing'> {
+function bare(rail: Rail): Omit<Supplied, 'swing' | 'reads'> {
   return {
     rail,
     bridges: [],
@@ -169,6 +172,7 @@ function behindDiode(from: Supplied, { dropVolts }: Either, id: string): Supplie
   return {
     ...from,
     swing: { low: less(from.swing.low), high: less(from.swing.high) },
+    reads: (v) => Math.max(0, from.reads(v) - drop),
     onUsb: from.onUsb && { ...from.onUsb, volts: less(from.onUsb.volts), nominal: from.onUsb.nominal - drop },
   };
 }
@@ -189,6 +193,7 @@ function whicheverIsUp(rail: Rail, source: Either, sides: Supplied[]): Supplied 
     rail,
     bridges: sides.flatMap((s) => s.bridges),
     swing: { low: highest('low'), high: highest('high') },
+    reads: (v) => Math.max(...feeding.map((s) => s.reads(v))),
     deadInFlight: flying.length === 0,
     onUsb: brightest,
     regulators: unique(feeding.flatMap((s) => s.regulators)),
@@ -228,6 +233,7 @@ function regulated(rail: Rail, source: Regulator, from: Supplied, end: End): Sup
     ...bare(rail),
     bridges: from.bridges,
     swing: { low: given(from.swing.low), high: given(from.swing.high) },
+    reads: (v) => readsBehind(source, from.reads(v)),
     deadInFlight: from.deadInFlight,
     onUsb: from.onUsb && litThrough(source, out, from.onUsb, parentPerAmp),
     regulators: [
@@ -256,7 +262,7 @@ function outputOf(source: Regulator, out: Interval, input: Interval): Interval {
 }
 
 /** What a meter reads behind a regulator that has so many volts at its input; of a drop-out that nobody says, the most. */
-export function readsBehind(source: Regulator, volts: number): number {
+function readsBehind(source: Regulator, volts: number): number {
   return outputOf(source, exactly(interval(source.outVolts).high), exactly(volts)).low;
 }
 

@@ -1,12 +1,8 @@
 import type { Board } from '../records/board';
 import type { Build, Part } from '../records/build';
-import { interval, type NumberFigure } from '../quantity/figure';
 import { slackMm, usualPlace, type Place } from '../trade/place';
-import { spotOf } from './place-pads';
+import { sizeMm, spotOf } from './place-pads';
 import { asItLies } from './turn';
-
-/** A board of unknown size is taken to be as large as the commonest: 36 mm, common practice, no source. */
-const usualMm = 36;
 
 /**
  * Millimetres of wire from a pad to a part: what the buyer measured, else along and across the bay as cables are laid, from where the pad lies on the board
@@ -17,14 +13,14 @@ export function routeMm(build: Build, board: Board, part: Part | undefined, padI
   if (part?.wireMm !== undefined) return part.wireMm;
   const from = padFromMiddle(build, board, padId);
   const to = middleOf(build, part?.sits ?? usualPlace[part?.peripheral.kind ?? 'other']);
-  const up = to.up + (from.under ? sizeOf(board.heightMm, 6) : 0);
+  const up = to.up + (from.under ? sizeMm(board.heightMm, 6) : 0);
   return Math.ceil((Math.abs(to.x - from.x) + Math.abs(to.y - from.y) + up + slackMm[build.policies.mounting]) / 5) * 5;
 }
 
 /** From the middle of the bay, x to the right and y to the rear. */
 function padFromMiddle(build: Build, board: Board, padId: string | null): { x: number; y: number; under: boolean } {
   const lies = asItLies(build, board);
-  const [width, height] = [sizeOf(lies.widthMm, usualMm), sizeOf(lies.lengthMm, usualMm)];
+  const [width, height] = [sizeMm(lies.widthMm), sizeMm(lies.lengthMm)];
   const at = lies.pads.find((p) => p.id === padId);
   const { x, y } = at ? spotOf(lies, at, { x: -width / 2, y: -height / 2, width, height }, 1) : { x: 0, y: 0 };
   return { x, y, under: at?.face === 'bottom' };
@@ -39,9 +35,4 @@ function middleOf({ frame }: Build, place: Place): { x: number; y: number; up: n
     right: { x: across, y: 0, up: 0 },
     above: { x: 0, y: 0, up: frame.bayHeightMm },
   }[place];
-}
-
-function sizeOf(figure: NumberFigure, otherwise: number): number {
-  const { high } = interval(figure);
-  return Number.isFinite(high) ? high : otherwise;
 }
