@@ -35,8 +35,18 @@ export function spotsOf(joints: Policies['joints'], board: Board, rail: Rail): S
   return plugs.map((plug) => ({ pads: plug.pads, plug }));
 }
 
-/** The plugs of a rail whose families Rung has figures of. */
+/** The plugs of a rail whose families Rung has figures of. Asked for every part and rail: kept with the board. */
 export function railPlugs(board: Board, rail: Rail): RailPlug[] {
+  const known = found.get(board) ?? new Map<Rail, RailPlug[]>();
+  found.set(board, known);
+  let plugs = known.get(rail);
+  if (!plugs) known.set(rail, (plugs = findPlugs(board, rail)));
+  return plugs;
+}
+
+const found = new WeakMap<Board, Map<Rail, RailPlug[]>>();
+
+function findPlugs(board: Board, rail: Rail): RailPlug[] {
   return board.plugs.flatMap((plug) => {
     const family = plugFamily(plug.family);
     if (!family) return [];

@@ -17,13 +17,32 @@ export function routeMm(build: Build, board: Board, part: Part | undefined, padI
   return Math.ceil((Math.abs(to.x - from.x) + Math.abs(to.y - from.y) + up + slackMm[build.policies.mounting]) / 5) * 5;
 }
 
+interface PadSpot {
+  x: number;
+  y: number;
+  under: boolean;
+}
+
+/** Asked for every wire that could be: where a pad lies is kept with the board. */
+const spots = new WeakMap<Board, Map<string, PadSpot>>();
+
 /** From the middle of the bay, x to the right and y to the rear. */
-function padFromMiddle(build: Build, board: Board, padId: string | null): { x: number; y: number; under: boolean } {
+function padFromMiddle(build: Build, board: Board, padId: string | null): PadSpot {
+  if (padId === null) return { x: 0, y: 0, under: false };
   const lies = asItLies(build, board);
-  const [width, height] = [sizeMm(lies.widthMm), sizeMm(lies.lengthMm)];
-  const at = lies.pads.find((p) => p.id === padId);
-  const { x, y } = at ? spotOf(lies, at, { x: -width / 2, y: -height / 2, width, height }, 1) : { x: 0, y: 0 };
-  return { x, y, under: at?.face === 'bottom' };
+  const known = spots.get(lies) ?? new Map<string, PadSpot>();
+  spots.set(lies, known);
+  let spot = known.get(padId);
+  if (!spot) known.set(padId, (spot = spotFromMiddle(lies, padId)));
+  return spot;
+}
+
+function spotFromMiddle(board: Board, padId: string): PadSpot {
+  const at = board.pads.find((p) => p.id === padId);
+  if (!at) return { x: 0, y: 0, under: false };
+  const [width, height] = [sizeMm(board.widthMm), sizeMm(board.lengthMm)];
+  const { x, y } = spotOf(board, at, { x: -width / 2, y: -height / 2, width, height }, 1);
+  return { x, y, under: at.face === 'bottom' };
 }
 
 function middleOf({ frame }: Build, place: Place): { x: number; y: number; up: number } {

@@ -22,6 +22,17 @@ export function yawOffset(arrowOffsetDeg: number, turnedDeg: number): number {
  * drawn, where another is no better. Findings, drawing, routes and sheet all read this one.
  */
 export function lieOf({ frame }: Build, board: Board): Turn {
+  const known = lies.get(board);
+  if (known?.frame === frame) return known.at;
+  const at = bestTurn(frame, board);
+  lies.set(board, { frame, at });
+  return at;
+}
+
+/** Asked for every wire: the answer for the frame at hand is kept with the board. */
+const lies = new WeakMap<Board, { frame: Build['frame']; at: Turn }>();
+
+function bestTurn(frame: Build['frame'], board: Board): Turn {
   const usb = board.usb.side === 'unknown' ? null : board.usb.side;
   const wanted = [...(usb ? [usb] : []), ...(board.buttonSide ? [board.buttonSide] : []), ...board.cableSides];
   const reached = (side: Side, at: Turn) => frame.openSides.includes(turned(side, at));
@@ -49,9 +60,9 @@ export function asItLies(build: Build, board: Board): Board {
   if (at === 0) return board;
   const known = lying.get(board) ?? new Map<Turn, Board>();
   lying.set(board, known);
-  let lies = known.get(at);
-  if (!lies) known.set(at, (lies = turnBoard(board, at)));
-  return lies;
+  let made = known.get(at);
+  if (!made) known.set(at, (made = turnBoard(board, at)));
+  return made;
 }
 
 function turnBoard(board: Board, at: Turn): Board {
