@@ -68,7 +68,7 @@ export function HookupScreen({ boardId }: { boardId: string }) {
           <DrawingKey />
         </Box>
         {lie > 0 && (
-          <Box sx={{ fontSize: 12.5, color: 'text.secondary', px: 2 }}>
+          <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
             Drawn as it comes to lie in the frame: turned {lie} degrees clockwise.
           </Box>
         )}
