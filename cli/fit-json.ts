@@ -49,20 +49,17 @@ export function fitJson(build: Build, ranked: Ranked[]): object {
           })),
         ),
         supplies: climb.hookup.parts.flatMap((p) =>
-          p.supply
-            ? [
-                {
-                  part: p.id,
-                  rail: p.supply.rail,
-                  pads: p.supply.pads,
-                  reasons: reasonsOf(p.supply.conditions),
-                  lost: p.supply.lost.map((r) => ({ ...r, sentence: reasonWords(r) })),
-                  volts: p.supply.volts,
-                  typicalAmps: p.supply.unsaid ? null : p.supply.typicalAmps,
-                  peakAmps: p.supply.unsaid ? null : p.supply.peakAmps,
-                },
-              ]
-            : [],
+          p.supplies.map((s) => ({
+            part: p.id,
+            supply: s.id,
+            rail: s.rail,
+            pads: s.pads,
+            reasons: reasonsOf(s.conditions),
+            lost: s.lost.map((r) => ({ ...r, sentence: reasonWords(r) })),
+            volts: s.volts,
+            typicalAmps: s.unsaid ? null : s.typicalAmps,
+            peakAmps: s.unsaid ? null : s.peakAmps,
+          })),
         ),
         loads: [...climb.hookup.rails, ...climb.hookup.outputs].map((r) => ({
           on: r.rail,

@@ -39,7 +39,7 @@ export {
   type RungFile,
 } from './records/file';
 export type { Fault } from './records/fault';
-export { idFrom } from './records/words';
+export { idFrom, newestVersion } from './records/words';
 export { boardKinds, filledIn, type Board } from './records/board';
 export { figureWords } from './quantity/figure';
 export type { Build, Part, Priority } from './records/build';
@@ -56,8 +56,18 @@ export { railFigures } from './figures/rail-figures';
 export { completenessOf, type Completeness } from './figures/completeness';
 export { withTyped } from './intake/typed-figure';
 export { newOwnEsc } from './intake/new-own-esc';
+export { patternWords } from './trade/frame';
 export { sides, type Side } from './records/words';
-export { addGroup, addSupplyPad, newBoard, ofKind, padGroups, removePad, type PadGroup } from './records/new-board';
+export {
+  addGroup,
+  addSupplyPad,
+  freeId,
+  newBoard,
+  ofKind,
+  padGroups,
+  removePad,
+  type PadGroup,
+} from './records/new-board';
 export {
   addBridge,
   changeBridge,

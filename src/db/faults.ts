@@ -1,7 +1,7 @@
 /** A row whose contents this Rung cannot read: stored by a newer one, or changed by hand. Nothing is lost; it is only not shown. */
 export class UnreadableRecord extends Error {
   constructor(
-    readonly kind: 'build' | 'board',
+    readonly kind: 'build' | 'board' | 'part',
     readonly id: string,
     faults: readonly { field: string; sentence: string }[],
   ) {

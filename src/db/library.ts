@@ -1,5 +1,5 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
-import { filledIn, readData, type Board, type Peripheral } from '../core';
+import { filledIn, newestVersion, readData, type Board, type Peripheral } from '../core';
 import type { Database } from './connection';
 import { UnreadableRecord } from './faults';
 import { boards, peripherals } from './schema';
@@ -14,7 +14,7 @@ export async function allBoards(db: Database): Promise<Board[]> {
 
 /** All boards as one JSON list, with the version of each: the text as it is stored, so that thousands of boards need not be parsed only to be written again. */
 export async function boardsText(db: Database): Promise<{ text: string; versions: Record<string, number> }> {
-  const newest = sql<boolean>`${boards.body} ?& array[${sql.join(
+  const newest = sql<boolean>`${boards.body}->>'version' = ${String(newestVersion)} and ${boards.body} ?& array[${sql.join(
     filledIn.map((f) => sql`${f}`),
     sql`, `,
   )}]`;
@@ -26,20 +26,30 @@ export async function boardsText(db: Database): Promise<{ text: string; versions
   return { text: `[${texts.join(',')}]`, versions: Object.fromEntries(rows.map((r) => [r.id, r.version])) };
 }
 
-/** A board stored by an older Rung, with what has been added to the format since at its default. Newer ones need no second reading. */
+/** A board stored by an older Rung, as the format has it now, with what has been added since at its default. Newer ones need no second reading. */
 function current(stored: Board): Board {
-  if (filledIn.every((field) => field in stored)) return stored;
+  if (isNewest(stored) && filledIn.every((field) => field in stored)) return stored;
   const read = readData(stored, 'rung-board');
   if (!read.ok) throw new UnreadableRecord('board', stored.id, read.faults);
   return read.value;
 }
 
+/** The type says what is written now; a row may have been written by an older Rung. */
+function isNewest({ version }: { version: number }): boolean {
+  return version === newestVersion;
+}
+
 export async function allPeripherals(db: Database): Promise<Peripheral[]> {
   const rows = await db
-    .select({ body: peripherals.body })
+    .select({ id: peripherals.id, body: peripherals.body })
     .from(peripherals)
     .orderBy(asc(peripherals.kind), asc(peripherals.name));
-  return rows.map((r) => ({ ...r.body, offers: r.body.offers ?? [] }));
+  return rows.map(({ id, body }) => {
+    if (isNewest(body)) return body;
+    const read = readData(body, 'rung-peripheral');
+    if (!read.ok) throw new UnreadableRecord('part', id, read.faults);
+    return read.value;
+  });
 }
 
 export type BoardSaved =

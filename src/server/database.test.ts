@@ -4,7 +4,8 @@ import { importFile } from './import-file';
 import { newBuild } from './new-build';
 import { addBuild, findBuild, removeBuild, saveBuild } from '../db/builds';
 import { openDatabase, type Database } from '../db/connection';
-import { allBoards, allPeripherals } from '../db/library';
+import { allBoards, allPeripherals, boardsText } from '../db/library';
+import { boards, peripherals } from '../db/schema';
 import { migrateDatabase } from '../db/migrate';
 import { freshDatabase } from '../db/tests/fresh-database';
 
@@ -75,6 +76,28 @@ describe('builds', () => {
     const { fixes: _, ...older } = build;
     await addBuild(db, { ...older, id: 'older' } as typeof build);
     expect((await findBuild(db, 'older'))!.build.fixes).toEqual({});
+  });
+
+  test('rows that the first version of the format wrote open as they were meant', async () => {
+    const [board] = await allBoards(db);
+    const part = (await allPeripherals(db)).find((p) => p.modes[0]!.supplies.length === 1)!;
+    const [pattern] = board!.mounting.patterns;
+    const { softIsolators } = board!.mounting;
+    const oldBoard = {
+      ...board!,
+      id: 'first-board',
+      version: 1,
+      mounting: { softIsolators, patternMm: pattern!.alongMm, screw: pattern!.screw },
+    };
+    const oldModes = part.modes.map(({ supplies, ...m }) => ({ ...m, supply: supplies[0] ?? null }));
+    const oldPart = { ...part, id: 'first-part', version: 1, modes: oldModes };
+    await db.insert(boards).values({ ...oldBoard, body: oldBoard as never });
+    await db.insert(peripherals).values({ ...oldPart, body: oldPart as never });
+    const meant = { ...board!, id: 'first-board' };
+    expect((await allBoards(db)).find((b) => b.id === 'first-board')).toEqual(meant);
+    const text = JSON.parse((await boardsText(db)).text) as { id: string }[];
+    expect(text.find((b) => b.id === 'first-board')).toEqual(meant);
+    expect((await allPeripherals(db)).find((p) => p.id === 'first-part')).toEqual({ ...part, id: 'first-part' });
   });
 
   test('two saves at once: one wins, the other is told', async () => {

@@ -1,4 +1,4 @@
-import { type Build, idFrom, readData } from '../core';
+import { type Build, idFrom, newestVersion, readData } from '../core';
 import { addBuild } from '../db/builds';
 import type { Database } from '../db/connection';
 
@@ -7,12 +7,12 @@ function draft(id: string, name: string): Build {
   const made = readData(
     {
       format: 'rung-build',
-      version: 1,
+      version: newestVersion,
       id,
       name,
       frame: {
         name: 'Frame',
-        mounts: [{ patternMm: 30.5, screw: 'M3' }],
+        mounts: [{ alongMm: 30.5, screw: 'M3' }],
         bayLengthMm: 44,
         bayWidthMm: 44,
         bayHeightMm: 22,

@@ -31,11 +31,13 @@ export interface Desk {
 export function deskState(build: Build, climb: Climb): Desk {
   const draws = new Map(deskDraws(build, climb.hookup).map((d) => [d.id, d]));
   const parts = climb.hookup.parts.map((p): DeskPart => {
-    const asked = p.supply?.conditions.find((c) => c.reason.code === 'alive on USB' || c.reason.code === 'host on USB');
+    const asked = p.supplies[0]?.conditions.find(
+      (c) => c.reason.code === 'alive on USB' || c.reason.code === 'host on USB',
+    );
     const alive = draws.has(p.id) ? 'alive on USB, though it need not be' : 'not asked to live on USB';
     let says: string;
     if (!p.mode) says = 'left out';
-    else if (!p.supply) says = 'takes no power';
+    else if (p.supplies.length === 0) says = 'takes no power';
     else if (asked) says = reasonWords(asked.reason);
     else says = alive;
     return { id: p.id, name: p.name, says, amps: draws.get(p.id)?.amps ?? (draws.has(p.id) ? null : 0) };

@@ -122,13 +122,14 @@ export function probesWith(build: Build, board: Board, climb: Climb, fault: stri
   };
   const seen = new Set<string>();
   for (const p of climb.hookup.parts) {
-    if (p.supply && !seen.has(p.supply.rail)) {
-      seen.add(p.supply.rail);
+    for (const supply of p.supplies) {
+      if (seen.has(supply.rail)) continue;
+      seen.add(supply.rail);
       probes.push({
-        id: `rail ${p.supply.rail}`,
-        where: `supply pads: ${p.supply.on}`,
+        id: `rail ${supply.rail}`,
+        where: `supply pads: ${supply.on}`,
         unit: 'V',
-        value: voltsOf(p.supply.rail, p.supply.volts.high),
+        value: voltsOf(supply.rail, supply.volts.high),
       });
     }
     const link = p.links.find((l) => l.link.kind === 'serial' && l.pads.some((x) => x.does === 'board hears'));

@@ -33,7 +33,7 @@ export interface PowerUp {
 /** Amps drawn at the pack by the board and all wired parts, at their typical draw, when the pack stands at so many volts. */
 export function steadyPackAmps(board: Board, climb: Climb, packVolts: number): number {
   const watts = climb.hookup.parts.reduce(
-    (sum, p) => sum + (p.supply ? p.supply.typicalAmps * Math.min(p.supply.volts.high, packVolts) : 0),
+    (sum, p) => sum + p.supplies.reduce((w, s) => w + s.typicalAmps * Math.min(s.volts.high, packVolts), 0),
     0,
   );
   const own = board.rails.reduce(
@@ -112,7 +112,7 @@ export function powerUp(
     why = `It trips: the healthy build draws ${full.toFixed(2)} A, more than ${limitAmps} A. That is a known reason for the next larger limit.`;
   else
     why = `It does not trip: ${Math.round(farad * 1e6)} uF charge in ${chargeMs.toFixed(1)} ms at ${limitAmps} A, then the build draws ${full.toFixed(2)} A.`;
-  const unsaid = climb.hookup.parts.filter((p) => p.supply?.unsaid).map((p) => p.name);
+  const unsaid = climb.hookup.parts.filter((p) => p.supplies.some((s) => s.unsaid)).map((p) => p.name);
   const more = unsaid.length > 0 ? ` Nobody says what ${list(unsaid)} draws: it may be more.` : '';
   return { moments, order: order.sort((a, b) => a.ms - b.ms), inrushAmps, steadyAmps: full, trips, why: why + more };
 }

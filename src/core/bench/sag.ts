@@ -1,3 +1,4 @@
+import { suppliedName } from '../wiring/hookup';
 import { num } from '../rungs/finding';
 import type { Climb } from '../evaluate/climb';
 import { suppliesOf } from '../circuit/rail-tree';
@@ -43,11 +44,12 @@ export function sagOver(build: Build, board: Board, climb: Climb, charge: 'full'
       rails[s.rail.id] = s.reads(packVolts);
     }
     const out = climb.hookup.parts.flatMap((p) => {
-      const supply = build.parts.find((x) => x.id === p.id)?.peripheral.modes.find((m) => m.id === p.mode?.id)?.supply;
-      const v = p.supply ? rails[p.supply.rail] : undefined;
-      return supply && v !== undefined && isKnown(supply.minVolts) && v < interval(supply.minVolts).high
-        ? [p.name]
-        : [];
+      const mode = build.parts.find((x) => x.id === p.id)?.peripheral.modes.find((m) => m.id === p.mode?.id);
+      return p.supplies.flatMap((wired) => {
+        const minVolts = mode?.supplies.find((s) => s.id === wired.id)?.minVolts;
+        const v = rails[wired.rail];
+        return v !== undefined && isKnown(minVolts) && v < interval(minVolts).high ? [suppliedName(p, wired)] : [];
+      });
     });
     return { throttlePercent, packVolts, amps, rails, out };
   });

@@ -37,11 +37,12 @@ export function basketOf(build: Build, board: Board, hookup: Hookup): BasketLine
     },
     ...alike(
       build.parts.filter(
-        (p) => !p.owned && flown.has(p.id) && (p.peripheral.cents > 0 || p.peripheral.offers.length > 0),
+        (p) => !p.owned && flown.has(p.id) && (p.peripheral.cents !== 0 || p.peripheral.offers.length > 0),
       ),
     ).map(({ of: { id, peripheral: p }, count }) => ({
-      ...piece(`part ${id}`, p.name, count * p.cents, gramsOf(p.massG, count), 'on the parts list', p.offers),
+      ...piece(`part ${id}`, p.name, count * (p.cents ?? 0), gramsOf(p.massG, count), 'on the parts list', p.offers),
       quantity: count,
+      ...(p.cents === null && p.offers.length === 0 ? { unpriced: true as const } : {}),
     })),
     ...extras(build, board, hookup),
     ...draggedIn(mended.build, mended.board, hookup).map((s) => ({ ...s, offers: [] })),

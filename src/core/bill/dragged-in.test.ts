@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
-import { makeBoard, makeBuild, makePart, portsAndPads, says, serial, unknown } from '../tests/make';
+import { holes, makeBoard, makeBuild, makePart, portsAndPads, says, serial, unknown } from '../tests/make';
 import { wireGramsPerM } from '../trade/wire';
 import { draggedIn } from './dragged-in';
 
@@ -51,11 +51,7 @@ describe('what a hookup drags in', () => {
           {},
           makeBoard({
             ...portsAndPads(['rt']),
-            mounting: {
-              patternMm: says(30.5),
-              screw: { value: 'M3', origin: 'manual' },
-              softIsolators: softIsolators as never,
-            },
+            mounting: holes(says(30.5), 'M3', softIsolators as never),
           }),
         ),
         'isolators',

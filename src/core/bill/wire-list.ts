@@ -2,7 +2,7 @@ import type { Board } from '../records/board';
 import type { Build, Part } from '../records/build';
 import { wireColours } from '../trade/sundries';
 import { gaugeFor, wireGramsPerM } from '../trade/wire';
-import type { Hookup, WiredSupply } from '../wiring/hookup';
+import { suppliedName, type Hookup, type WiredSupply } from '../wiring/hookup';
 import { groundFor } from '../circuit/ground-pads';
 import { routeMm } from '../circuit/route';
 
@@ -56,17 +56,18 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
         return wire(p.id, p.name, pad, `${p.name}, ${pinName(part, role)}`, signalGauge, said, 'signal', part);
       }),
     );
-    if (p.supply) {
-      const gauge = supplyGauge(hookup, p.supply);
-      const raw = board.rails.find((r) => r.id === p.supply!.rail)?.source.kind === 'pack';
-      const pad = p.supply.pads[0] ?? null;
-      const from = pad === null ? p.supply.on : undefined;
+    for (const supply of p.supplies) {
+      const gauge = supplyGauge(hookup, supply);
+      const raw = board.rails.find((r) => r.id === supply.rail)?.source.kind === 'pack';
+      const pad = supply.pads[0] ?? null;
+      const from = pad === null ? supply.on : undefined;
+      const name = suppliedName(p, supply);
       wires.push(
         wire(
           p.id,
           p.name,
           pad,
-          `${p.name}, ${pinName(part, 'V+')}`,
+          `${name}, ${pinName(part, 'V+')}`,
           gauge,
           raw ? wireColours.pack : wireColours.supply,
           'supply',
@@ -74,7 +75,7 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
           from,
         ),
       );
-      wires.push(groundWire(p.id, p.name, part, pad, gauge, pad === null ? `${p.supply.on}, ground` : null));
+      wires.push(groundWire(p.id, p.name, part, pad, gauge, pad === null ? `${supply.on}, ground` : null));
     }
     // A picture carries its own ground beside it.
     for (const l of p.links)

@@ -40,7 +40,7 @@ describe('the way of a wire, by hand', () => {
     const bay = makeBuild({
       frame: {
         name: 'F',
-        mounts: [{ patternMm: 30.5, screw: 'M3' }],
+        mounts: [{ alongMm: 30.5, screw: 'M3' }],
         bayLengthMm: 32,
         bayWidthMm: 44,
         bayHeightMm: 20,

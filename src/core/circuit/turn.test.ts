@@ -9,7 +9,7 @@ const frame = (openSides: ('front' | 'right' | 'rear' | 'left')[], bayLengthMm =
   makeBuild({
     frame: {
       name: 'F',
-      mounts: [{ patternMm: 30.5, screw: 'M3' }],
+      mounts: [{ alongMm: 30.5, screw: 'M3' }],
       bayLengthMm,
       bayWidthMm,
       bayHeightMm: 20,

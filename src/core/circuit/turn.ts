@@ -1,7 +1,8 @@
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
-import { interval } from '../quantity/figure';
+import { interval, type Interval } from '../quantity/figure';
 import { sides, type Side } from '../records/words';
+import { isolatorsBridgeMm } from '../trade/frame';
 
 /** Degrees clockwise. */
 export type Turn = 0 | 90 | 180 | 270;
@@ -38,18 +39,49 @@ function bestTurn(frame: Build['frame'], board: Board): Turn {
   const reached = (side: Side, at: Turn) => frame.openSides.includes(turned(side, at));
   const worth = (at: Turn) =>
     Number(usb !== null && reached(usb, at)) * 100 + wanted.filter((side) => reached(side, at)).length;
-  const able = turns.filter((at) => goesIn(frame, board, at));
+  const into = turns.filter((at) => goesIn(frame, board, at));
+  const screwedOn = into.filter((at) => holesMeet(frame, board, at));
+  const able = screwedOn.length > 0 ? screwedOn : into;
   return (able.length > 0 ? able : [turns[0]!]).reduce((a, b) => (worth(b) > worth(a) ? b : a));
 }
 
-/** A board that is not square lies along its bay, or across where only that goes in. */
-function goesIn({ bayLengthMm, bayWidthMm }: Build['frame'], board: Board, at: Turn): boolean {
+/** A board that is not square lies along its bay, or across where only that goes in, or only so its holes meet the frame's. */
+function goesIn(frame: Build['frame'], board: Board, at: Turn): boolean {
+  const { bayLengthMm, bayWidthMm } = frame;
   const [length, width] = [interval(board.lengthMm).high, interval(board.widthMm).high];
   if (length === width) return true;
   const straight = length <= bayLengthMm && width <= bayWidthMm;
   const across = width <= bayLengthMm && length <= bayWidthMm;
-  const isAcross = at === 90 || at === 270;
-  return isAcross ? across && !straight : straight || !across;
+  const onlyAcrossMeets = !holesMeet(frame, board, 0) && holesMeet(frame, board, 90);
+  return isAcross(at) ? across && (!straight || onlyAcrossMeets) : straight || !across;
+}
+
+function isAcross(at: Turn): boolean {
+  return at === 90 || at === 270;
+}
+
+/** May some pattern of the board meet one of the frame's, turned so? */
+function holesMeet({ mounts }: Build['frame'], board: Board, at: Turn): boolean {
+  return board.mounting.patterns.some((p) => mounts.some((m) => fewestMmOff(p, m, at) <= isolatorsBridgeMm));
+}
+
+type Pattern = Board['mounting']['patterns'][number];
+type Mount = Build['frame']['mounts'][number];
+
+/** How far the holes of a board that is turned so may lie off the frame's: the larger of both directions, in millimetres. */
+export function mmOff(pattern: Pattern, mount: Mount, at: Turn): Interval {
+  const sides = [interval(pattern.alongMm), interval(pattern.acrossMm ?? pattern.alongMm)];
+  const wanted = [mount.alongMm, mount.acrossMm ?? mount.alongMm];
+  if (isAcross(at)) sides.reverse();
+  const off = sides.map(({ low, high }, i) => ({
+    low: Math.max(0, low - wanted[i]!, wanted[i]! - high),
+    high: Math.max(high - wanted[i]!, wanted[i]! - low),
+  }));
+  return { low: Math.max(...off.map((o) => o.low)), high: Math.max(...off.map((o) => o.high)) };
+}
+
+function fewestMmOff(pattern: Pattern, mount: Mount, at: Turn): number {
+  return mmOff(pattern, mount, at).low;
 }
 
 const lying = new WeakMap<Board, Map<Turn, Board>>();
@@ -66,7 +98,7 @@ export function asItLies(build: Build, board: Board): Board {
 }
 
 function turnBoard(board: Board, at: Turn): Board {
-  const across = at === 90 || at === 270;
+  const across = isAcross(at);
   return {
     ...board,
     lengthMm: across ? board.widthMm : board.lengthMm,

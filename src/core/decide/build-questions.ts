@@ -148,8 +148,9 @@ function openFigures(build: Build): Open[] {
         ends: [10, 0],
       }),
     );
-    p.modes.forEach(({ supply }, m) => {
-      if (!supply) return;
+    const several = p.modes.flatMap((mode, m) => mode.supplies.map((supply, s) => ({ supply, m, s })));
+    for (const { supply, m, s } of several) {
+      const name = supply.label === undefined ? p.name : `${p.name}, ${supply.label}`;
       const supplied = (
         key: 'minVolts' | 'maxVolts' | 'typicalAmps' | 'peakAmps',
         says: string,
@@ -157,8 +158,8 @@ function openFigures(build: Build): Open[] {
         ends: [number, number],
       ) =>
         ask(supply[key], {
-          path: [...at, 'modes', m, 'supply', key],
-          says: `${p.name}: ${says}`,
+          path: [...at, 'modes', m, 'supplies', s, key],
+          says: `${name}: ${says}`,
           unit,
           ...sheet,
           ends,
@@ -167,7 +168,7 @@ function openFigures(build: Build): Open[] {
       supplied('maxVolts', 'most volts it survives', 'V', [80, 1]);
       supplied('typicalAmps', 'amps it draws steadily', 'A', [0, 10]);
       supplied('peakAmps', 'amps it draws at most', 'A', [0, 10]);
-    });
+    }
   });
   return found;
 }

@@ -3,7 +3,7 @@ import { draggedIn } from '../bill/dragged-in';
 import { evaluate } from '../evaluate/climb';
 import { alternativesOf, priceOfLocks } from '../wiring/alternatives';
 import { priceWords } from '../words/price-words';
-import { makeBoard, makeBuild, makePart, portsAndPads, regulator, says, serial, supply } from '../tests/make';
+import { holes, makeBoard, makeBuild, makePart, portsAndPads, regulator, says, serial, supply } from '../tests/make';
 import { findFixes } from './find-fixes';
 
 const rails = (amps: number) => [
@@ -50,11 +50,7 @@ describe('fixes, each checked by climbing again with it in place', () => {
   });
   test('holes that do not meet: an adapter plate, which also weighs and stands higher', () => {
     const board = makeBoard({
-      mounting: {
-        patternMm: says(20),
-        screw: { value: 'M2', origin: 'print' },
-        softIsolators: { value: true, origin: 'print' },
-      },
+      mounting: holes(says(20), 'M2'),
     });
     expect(kinds(makeBuild(), board)).toEqual(['adapter plate']);
     const mended = evaluate({ ...makeBuild(), fixes: { plank: [{ kind: 'adapter plate' }] } }, board);
@@ -84,11 +80,7 @@ describe('fixes, each checked by climbing again with it in place', () => {
     const board = makeBoard({
       ...pads(['rt']),
       processor: { value: 'F4', origin: 'manual' },
-      mounting: {
-        patternMm: says(20),
-        screw: { value: 'M2', origin: 'print' },
-        softIsolators: { value: true, origin: 'print' },
-      },
+      mounting: holes(says(20), 'M2'),
     });
     const build = makeBuild({}, [makePart('rx', { links: [serial('inverted-rc')] })]);
     expect(kinds(build, board)).toContain('adapter plate + signal inverter');
@@ -163,7 +155,7 @@ describe('locks and alternatives', () => {
       locks: {
         plank: [
           { kind: 'link' as const, part: 'link', link: 'serial', to: 'port2' },
-          { kind: 'supply' as const, part: 'gps', to: '5v' },
+          { kind: 'supply' as const, part: 'gps', supply: 'supply', to: '5v' },
         ],
       },
     };

@@ -93,10 +93,8 @@ function climbWith(build: Build, board: Board, fixes: Fix[], general: GeneralSol
 function candidatesFor(original: Build, originalBoard: Board, now: Climb): Fix[] {
   const { build, board } = withFixes(original, originalBoard);
   const fixes: Fix[] = [];
-  const onFrame = build.frame.mounts.some(
-    (m) => 'value' in board.mounting.patternMm && m.patternMm === board.mounting.patternMm.value,
-  );
-  if (!onFrame) fixes.push({ kind: 'adapter plate' });
+  if (now.rungs.some((r) => r.findings.some((f) => f.code === 'mounting' && f.state !== 'holds')))
+    fixes.push({ kind: 'adapter plate' });
   if (
     build.motors.esc === 'on the board' &&
     board.outputs.filter((o) => o.can.includes('motor')).length >= build.motors.count
@@ -109,7 +107,7 @@ function candidatesFor(original: Build, originalBoard: Board, now: Climb): Fix[]
       if (tooMuch) fixes.push({ kind: 'leave out', part: part.id });
       continue;
     }
-    const supply = part.peripheral.modes.find((m) => m.supply)?.supply;
+    const supply = part.peripheral.modes.find((m) => m.supplies.length === 1)?.supplies[0];
     if (supply) {
       const low = packSwing(build.pack).low;
       const volts = [5, 9, 12].find(

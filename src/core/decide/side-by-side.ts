@@ -53,7 +53,7 @@ export function sideBySide(climbs: readonly Climb[]): SideRow[] {
           (l) =>
             `${l.on}${l.pads.some((p) => p.does === 'soft serial') ? ', soft serial' : ''}${there.links.length > 1 ? ` (${linkWords(l.link)})` : ''}`,
         );
-        return [...links, ...(there.supply ? [there.supply.on] : [])].join('; ') || 'nothing to wire';
+        return [...links, ...there.supplies.map((s) => s.on)].join('; ') || 'nothing to wire';
       }),
     });
   }

@@ -41,12 +41,13 @@ export function tally(build: Build): Tally {
     }
     if (isKnown(peripheral.massG)) t.grams += interval(peripheral.massG).high;
     else t.unknownFigures += 1;
-    if (mode.supply) {
-      t.supplied += 1;
-      if (isKnown(mode.supply.typicalAmps)) t.watts += interval(mode.supply.typicalAmps).high * mode.supply.atVolts;
+    t.supplied += mode.supplies.length;
+    for (const { typicalAmps, atVolts } of mode.supplies) {
+      if (isKnown(typicalAmps)) t.watts += interval(typicalAmps).high * atVolts;
       else t.unknownFigures += 1;
     }
-    if (!owned) t.toBuyCents += peripheral.cents;
+    if (!owned && peripheral.cents === null) t.unknownFigures += 1;
+    if (!owned) t.toBuyCents += peripheral.cents ?? 0;
   }
   return t;
 }

@@ -100,7 +100,7 @@ describe('every climb', () => {
         ).toBe(true);
       }
       for (const part of climb.hookup.parts) {
-        for (const c of part.supply?.conditions ?? []) expect(c.truth).not.toBe('no');
+        for (const c of part.supplies[0]?.conditions ?? []) expect(c.truth).not.toBe('no');
       }
     }
   });

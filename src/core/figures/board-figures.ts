@@ -1,12 +1,12 @@
 import { type AnyFigure } from '../quantity/figure';
 import { gyroNoises, motorLines, screwSchema, type Board } from '../records/board';
-import { unknownEsc } from '../records/new-board';
+import { unknownEsc, unknownPattern } from '../records/new-board';
 import { processorFamilies } from '../trade/processor';
 import type { SpecField } from './spec-field';
 
 /** All that is known of one figure of a board, in one place: how to find and set it, what to call and ask, what it may be, how to find it out. */
 export interface BoardFigure {
-  /** Its path in the file, and its key everywhere. */
+  /** Its key everywhere: its path in the file, but for the hole pattern, which keeps the name it had in version 1. */
   field: string;
   says: string;
   /** Follows the number; empty for words, counts, and yes or no. */
@@ -47,10 +47,17 @@ const inEsc = (
   get: (b) => b.esc?.[key],
   set: (b, f) => ({ ...b, esc: { ...(b.esc ?? unknownEsc), [key]: f } }),
 });
-const inMounting = (key: 'patternMm' | 'screw' | 'softIsolators'): Pick<BoardFigure, 'field' | 'get' | 'set'> => ({
-  field: `mounting.${key}`,
-  get: (b) => b.mounting[key],
-  set: (b, f) => ({ ...b, mounting: { ...b.mounting, [key]: f } }),
+/** Of the first hole pattern: most boards have one, and a board that is taped down none. */
+const inPattern = (
+  field: string,
+  key: 'alongMm' | 'acrossMm' | 'screw',
+): Pick<BoardFigure, 'field' | 'get' | 'set'> => ({
+  field: `mounting.${field}`,
+  get: (b) => b.mounting.patterns[0]?.[key],
+  set: (b, f) => {
+    const [first = unknownPattern, ...others] = b.mounting.patterns;
+    return { ...b, mounting: { ...b.mounting, patterns: [{ ...first, [key]: f }, ...others] } };
+  },
 });
 const inCells = (key: 'min' | 'max'): Pick<BoardFigure, 'field' | 'get' | 'set'> => ({
   field: `packCells.${key}`,
@@ -184,7 +191,7 @@ export const boardFigures: readonly BoardFigure[] = [
     set: (b, f) => ({ ...b, currentSensor: { ...b.currentSensor, fullScaleAmps: f } }),
   },
   {
-    ...inMounting('patternMm'),
+    ...inPattern('patternMm', 'alongMm'),
     says: 'Hole pattern',
     unit: 'mm',
     ask: 'What is the distance between the holes?',
@@ -195,7 +202,15 @@ export const boardFigures: readonly BoardFigure[] = [
     spec: 'patternMm',
   },
   {
-    ...inMounting('screw'),
+    ...inPattern('acrossMm', 'acrossMm'),
+    says: 'Hole pattern across, where it is not square',
+    unit: 'mm',
+    ask: 'What is the distance between the holes across the board?',
+    measure: { how: 'Measure from hole centre to hole centre.', ease: 1 },
+    logged: true,
+  },
+  {
+    ...inPattern('screw', 'screw'),
     says: 'Screw',
     unit: '',
     ask: 'Which screws do the holes take?',
@@ -205,7 +220,9 @@ export const boardFigures: readonly BoardFigure[] = [
     spec: 'screw',
   },
   {
-    ...inMounting('softIsolators'),
+    field: 'mounting.softIsolators',
+    get: (b) => b.mounting.softIsolators,
+    set: (b, f) => ({ ...b, mounting: { ...b.mounting, softIsolators: f } }),
     says: 'Soft isolators',
     unit: '',
     ask: 'Are soft isolators delivered?',

@@ -88,11 +88,18 @@ export function applyFix({ build, board }: Pair, fix: Fix): Pair {
         board,
       };
     case 'adapter plate': {
-      const mount = build.frame.mounts[0]!;
+      const mount = build.frame.mounts[0];
+      if (!mount) return { build, board };
+      const plate = { origin: 'assumed' as const, source: 'through an adapter plate' };
       const mounting = {
         ...board.mounting,
-        patternMm: { value: mount.patternMm, origin: 'assumed' as const, source: 'through an adapter plate' },
-        screw: { value: mount.screw, origin: 'assumed' as const, source: 'through an adapter plate' },
+        patterns: [
+          {
+            alongMm: { value: mount.alongMm, ...plate },
+            ...(mount.acrossMm === undefined ? {} : { acrossMm: { value: mount.acrossMm, ...plate } }),
+            screw: { value: mount.screw, ...plate },
+          },
+        ],
       };
       return { build, board: heavier({ ...board, mounting }, fix, build) };
     }

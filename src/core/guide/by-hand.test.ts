@@ -58,7 +58,7 @@ describe('the stack', () => {
     const build = makeBuild({
       frame: {
         name: 'F',
-        mounts: [{ patternMm: 30.5, screw: 'M3' }],
+        mounts: [{ alongMm: 30.5, screw: 'M3' }],
         bayLengthMm: 60,
         bayWidthMm: 60,
         bayHeightMm: 25.9,

@@ -26,11 +26,13 @@ describe('wires', () => {
   const wires = wireList(belfry, keel, climb.hookup);
   test('one for each pad the hookup uses, and a ground for each supply', () => {
     const pads = climb.hookup.parts.reduce(
-      (n, p) => n + p.links.reduce((m, l) => m + l.pads.length, 0) + (p.supply ? 1 : 0),
+      (n, p) => n + p.links.reduce((m, l) => m + l.pads.length, 0) + (p.supplies[0] ? 1 : 0),
       0,
     );
     expect(wires.filter((w) => w.kind !== 'ground')).toHaveLength(pads);
-    expect(wires.filter((w) => w.kind === 'ground')).toHaveLength(climb.hookup.parts.filter((p) => p.supply).length);
+    expect(wires.filter((w) => w.kind === 'ground')).toHaveLength(
+      climb.hookup.parts.filter((p) => p.supplies[0]).length,
+    );
     for (const w of wires.filter((x) => x.kind === 'ground')) expect(w.colour).toBe('black');
   });
   test('28 AWG weighs by the copper in it (ASTM B258, 8.96 g/cm3), doubled for the sleeve', () => {
@@ -44,7 +46,7 @@ describe('the basket', () => {
   test('holds the board, every part still to buy, wire by gauge, heat shrink', () => {
     expect(lines[0]).toMatchObject({ key: 'board tarnfield-keel-f7', quantity: 1 });
     const bought = belfry.parts.filter(
-      (p) => !p.owned && climb.hookup.parts.some((x) => x.id === p.id && x.mode) && p.peripheral.cents > 0,
+      (p) => !p.owned && climb.hookup.parts.some((x) => x.id === p.id && x.mode) && p.peripheral.cents !== 0,
     );
     for (const p of bought) expect(lines.map((l) => l.key)).toContain(`part ${p.id}`);
     expect(lines.some((l) => l.key.startsWith('wire 28'))).toBe(true);

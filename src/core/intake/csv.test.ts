@@ -55,7 +55,7 @@ describe('CSV (RFC 4180)', () => {
       'name,maker,kind,supply.minVolts,supply.maxVolts,supply.peakAmps\nGlint,Maker,camera,4.5,5.5,"0,35"\nBad,Maker,toaster,,,\n',
     );
     expect(read.items[0]!.item).toMatchObject({ id: 'maker-glint', kind: 'camera', massG: { unknown: true } });
-    expect(read.items[0]!.item.modes[0]!.supply).toMatchObject({
+    expect(read.items[0]!.item.modes[0]!.supplies[0]).toMatchObject({
       peakAmps: { value: 0.35, origin: 'claim' },
       typicalAmps: { unknown: true },
     });

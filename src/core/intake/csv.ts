@@ -1,5 +1,7 @@
 import Papa from 'papaparse';
 import { openFile, readData } from '../records/file';
+import { newestVersion } from '../records/words';
+import { unsaidSupply } from './own-part';
 import type { Fault } from '../records/fault';
 import type { Board } from '../records/board';
 import { idFrom } from '../records/words';
@@ -76,7 +78,7 @@ const boards: Table<Board> = {
   },
 };
 
-/** The supply of a part's first way: most parts have one. */
+/** The first supply of a part's first way: most parts have one of each. */
 const ofSupply = (
   key: 'minVolts' | 'maxVolts' | 'typicalAmps' | 'peakAmps',
   says: string,
@@ -85,21 +87,17 @@ const ofSupply = (
   field: `supply.${key}`,
   says,
   unit,
-  get: (p) => p.modes[0]?.supply?.[key],
+  get: (p) => p.modes[0]?.supplies[0]?.[key],
   set: (p, f: NumberFigure) => ({
     ...p,
-    modes: p.modes.map((m, i) => (i === 0 ? { ...m, supply: { ...(m.supply ?? { ...noSupply }), [key]: f } } : m)),
+    modes: p.modes.map((m, i) => {
+      if (i > 0) return m;
+      const [first = unsaidSupply, ...others] = m.supplies;
+      return { ...m, supplies: [{ ...first, [key]: f }, ...others] };
+    }),
   }),
 });
 const unknown = { unknown: true as const };
-const noSupply = {
-  minVolts: unknown,
-  maxVolts: unknown,
-  typicalAmps: unknown,
-  peakAmps: unknown,
-  atVolts: 5,
-  draw: 'constant current' as const,
-};
 
 const peripherals: Table<Peripheral> = {
   format: 'rung-peripheral',
@@ -113,20 +111,21 @@ const peripherals: Table<Peripheral> = {
   ],
   restOf: (p) => ({
     ...p,
-    modes: p.modes.map((m, i) =>
-      i === 0 && m.supply
-        ? { ...m, supply: without(m.supply, ['minVolts', 'maxVolts', 'typicalAmps', 'peakAmps']) }
-        : m,
-    ),
+    modes: p.modes.map((m, i) => ({
+      ...m,
+      supplies: m.supplies.map((s, n) =>
+        i === 0 && n === 0 ? without(s, ['minVolts', 'maxVolts', 'typicalAmps', 'peakAmps']) : s,
+      ),
+    })),
   }),
   start: (cells, rest) => {
     const words = { name: cells.name!.trim(), maker: cells.maker!.trim(), kind: cells.kind || 'other' };
     const bare = {
       format: 'rung-peripheral',
-      version: 1,
+      version: newestVersion,
       massG: unknown,
       cents: 0,
-      modes: [{ id: 'way', label: 'as it comes', links: [], supply: null }],
+      modes: [{ id: 'way', label: 'as it comes', links: [], supplies: [] }],
     };
     return {
       ...bare,

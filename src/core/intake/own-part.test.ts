@@ -43,13 +43,15 @@ describe('a part that is in no library', () => {
       modes: [
         {
           ...own.modes[0]!,
-          supply: {
-            ...own.modes[0]!.supply!,
-            minVolts: says(4.5),
-            maxVolts: says(5.5),
-            typicalAmps: says(0.05),
-            peakAmps: says(0.1),
-          },
+          supplies: [
+            {
+              ...own.modes[0]!.supplies[0]!,
+              minVolts: says(4.5),
+              maxVolts: says(5.5),
+              typicalAmps: says(0.05),
+              peakAmps: says(0.1),
+            },
+          ],
         },
       ],
     };
@@ -86,14 +88,17 @@ describe('a part that is in no library', () => {
         modes: [
           {
             ...ownPart(id, 'compass', 990)!.modes[0]!,
-            supply: null,
+            supplies: [],
             links: [{ kind: 'i2c' as const, id: 'wire1', ...(address ? { address } : {}) }],
           },
         ],
       },
     });
     const bus = (onBoard: { address: number; what: string }[] = []) =>
-      makeBoard({ buses: [{ id: 'i2c', label: 'I2C', kind: 'i2c', pads: ['vbat'], onBoard }] });
+      makeBoard({
+        pads: ['vbat', 'sda', 'scl'].map((id) => ({ id, label: id })),
+        buses: [{ id: 'i2c', label: 'I2C', kind: 'i2c', pads: ['sda', 'scl'], onBoard }],
+      });
     const verdict = (board: ReturnType<typeof makeBoard>, ...parts: ReturnType<typeof compass>[]) =>
       evaluate(makeBuild({}, parts), board).verdict;
     expect(verdict(bus(), compass('a'))).toBe('fits');

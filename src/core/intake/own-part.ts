@@ -1,12 +1,13 @@
 import type { Peripheral, Supply } from '../records/peripheral';
 import type { PeripheralKind } from '../trade/peripheral-kind';
-import { idFrom } from '../records/words';
+import { idFrom, newestVersion } from '../records/words';
 import { withLink } from './link-choices';
 
 const unknown = { unknown: true as const };
 
 /** Takes power, and nobody has said how much of what. Stated at 5 V until it is said otherwise. */
 export const unsaidSupply: Supply = {
+  id: 'supply',
   minVolts: unknown,
   maxVolts: unknown,
   typicalAmps: unknown,
@@ -47,7 +48,7 @@ export function ownPart(name: string, kind: PeripheralKind, cents: number): Peri
   if (called === '') return null;
   return {
     format: 'rung-peripheral',
-    version: 1,
+    version: newestVersion,
     id: idFrom(`own ${called}`, 'own-part'),
     name: called,
     maker: 'your own',
@@ -64,7 +65,7 @@ export function ownPart(name: string, kind: PeripheralKind, cents: number): Peri
         id: 'way',
         label: 'as you say',
         links: usual[kind].reduce<Peripheral['modes'][number]['links']>(withLink, []),
-        supply: kind === 'esc telemetry' ? null : unsaidSupply,
+        supplies: kind === 'esc telemetry' ? [] : [unsaidSupply],
         cents: 0,
         grams: 0,
         effort: 0,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { processorFamilies } from '../trade/processor';
 import { flagFigureSchema, numberFigureSchema, wordFigureSchema } from '../quantity/figure';
-import { idSchema, labelSchema, nameSchema, recordOf, sideSchema, textSchema } from './words';
+import { idSchema, labelSchema, nameSchema, newestVersion, recordOf, sideSchema, textSchema } from './words';
 
 export const outputUses = ['motor', 'servo', 'light', 'soft serial', 'channel in'] as const;
 export type OutputUse = (typeof outputUses)[number];
@@ -204,7 +204,7 @@ export const motorLines = ['analogue', 'digital', 'digital both ways'] as const;
 
 export const boardSchema = z.strictObject({
   format: z.literal('rung-board'),
-  version: z.literal(1),
+  version: z.literal(newestVersion),
   id: idSchema,
   name: nameSchema,
   maker: nameSchema,
@@ -288,8 +288,16 @@ export const boardSchema = z.strictObject({
     })
     .optional(),
   mounting: z.strictObject({
-    patternMm: numberFigureSchema,
-    screw: wordFigureSchema(screwSchema.options as ['M2', 'M3']),
+    patterns: z
+      .array(
+        z.strictObject({
+          alongMm: numberFigureSchema.describe('Between hole centres, from front to rear'),
+          acrossMm: numberFigureSchema.optional().describe('From left to right; left out where it is square'),
+          screw: wordFigureSchema(screwSchema.options as ['M2', 'M3']),
+        }),
+      )
+      .max(6)
+      .describe('Hole patterns of the board; none: it has no holes and is taped down'),
     softIsolators: flagFigureSchema,
   }),
   arrowOffsetDeg: z

@@ -6,7 +6,7 @@ import { flagFigureSchema, numberFigureSchema } from '../quantity/figure';
 import { peripheralSchema } from './peripheral';
 import { fixSchema } from './fix';
 import { policiesSchema } from './policy';
-import { idSchema, labelSchema, nameSchema, recordOf, sideSchema, textSchema } from './words';
+import { idSchema, labelSchema, nameSchema, newestVersion, recordOf, sideSchema, textSchema } from './words';
 
 export const priorities = ['must', 'should', 'nice'] as const;
 export type Priority = (typeof priorities)[number];
@@ -14,10 +14,15 @@ export type Priority = (typeof priorities)[number];
 export const frameSchema = z.strictObject({
   name: nameSchema,
   mounts: z
-    .array(z.strictObject({ patternMm: z.number().positive().max(80), screw: screwSchema }))
-    .min(1)
+    .array(
+      z.strictObject({
+        alongMm: z.number().positive().max(80).describe('Between hole centres, from front to rear'),
+        acrossMm: z.number().positive().max(80).optional().describe('From left to right; left out where it is square'),
+        screw: screwSchema,
+      }),
+    )
     .max(12)
-    .describe('Hole patterns the frame offers'),
+    .describe('Hole patterns the frame offers; none: a plate or tray to tape a board on'),
   bayLengthMm: z.number().positive().max(1000),
   bayWidthMm: z.number().positive().max(1000),
   bayHeightMm: z.number().positive().max(500),
@@ -169,6 +174,7 @@ export const lockSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('supply'),
     part: idSchema,
+    supply: idSchema.default('supply').describe('Which, where the part takes several'),
     to: z.string().min(1).max(80).describe('Rail, or "part:" and the id of the part that feeds it'),
   }),
   z.strictObject({ kind: z.literal('bridge'), bridge: idSchema, position: idSchema }),
@@ -178,7 +184,7 @@ export type Lock = z.infer<typeof lockSchema>;
 
 export const buildSchema = z.strictObject({
   format: z.literal('rung-build'),
-  version: z.literal(1),
+  version: z.literal(newestVersion),
   id: idSchema,
   name: nameSchema,
   craft: textSchema.default(''),

@@ -23,7 +23,7 @@ describe('reading', () => {
     ],
     ['[]', 'Expected an object with a "format" field; the file begins with "[]".'],
     ['{"format":"rung-shelf"}', 'Expected rung-build; found "rung-shelf".'],
-    ['{"format":"rung-build","version":7}', 'This file has version 7; this Rung reads up to 1. Bring Rung up to date.'],
+    ['{"format":"rung-build","version":7}', 'This file has version 7; this Rung reads up to 2. Bring Rung up to date.'],
   ])('%j is refused with a sentence', (text, sentence) => {
     const read = readFile(text, 'rung-build');
     expect(read.ok).toBe(false);

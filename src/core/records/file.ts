@@ -3,9 +3,11 @@ import { boardSchema } from './board';
 import { checkBoard } from './board-links';
 import { buildSchema } from './build';
 import type { Fault } from './fault';
+import { migrated } from './migrate';
 import { peripheralSchema } from './peripheral';
 import { lineAt, lookOver, type ListKey, type Stretch } from './look-over';
 import { shelfSchema, type Shelf } from './shelf';
+import { newestVersion } from './words';
 
 /** Every open file format of Rung, by the word in its `format` field. */
 export const fileSchemas = {
@@ -18,8 +20,6 @@ export type FileFormat = keyof typeof fileSchemas;
 export type RungFile = { [F in FileFormat]: z.infer<(typeof fileSchemas)[F]> }[FileFormat];
 
 export type Read<T> = { ok: true; value: T } | { ok: false; faults: Fault[] };
-
-const newest = 1;
 
 /** The JSON Schema (2020-12) of a format, made from the same definition that reads the file. */
 export function jsonSchemaOf(format: FileFormat): object {
@@ -80,7 +80,7 @@ export function readData(data: unknown, expected?: FileFormat): Read<RungFile> {
   if (fault) return { ok: false, faults: [fault] };
   const format = formatOf(data) as FileFormat;
   if (format === 'rung-shelf') return readShelf(data as object, { boards: [], peripherals: [] }, expected);
-  const read = parsedBy(fileSchemas[format], data);
+  const read = parsedBy(fileSchemas[format], migrated(data as Record<string, unknown>));
   if (!read.ok || read.value.format !== 'rung-board') return read;
   const faults = checkBoard(read.value, '');
   return faults.length > 0 ? { ok: false, faults } : read;
@@ -101,10 +101,10 @@ function notAFile(data: unknown, expected?: FileFormat): Fault | null {
   }
   if (expected && format !== expected)
     return { field: 'format', sentence: `Expected ${expected}; found ${show(format)}.` };
-  if (typeof version === 'number' && version > newest) {
+  if (typeof version === 'number' && version > newestVersion) {
     return {
       field: 'version',
-      sentence: `This file has version ${version}; this Rung reads up to ${newest}. Bring Rung up to date.`,
+      sentence: `This file has version ${version}; this Rung reads up to ${newestVersion}. Bring Rung up to date.`,
     };
   }
   return null;
@@ -118,7 +118,7 @@ function readShelf(frame: object, lists: OpenedFile['lists'], expected?: FileFor
   if (fault) return { ok: false, faults: [fault] };
   const { boards, peripherals } = frame as { boards?: unknown; peripherals?: unknown };
   const head = parsedBy(shelfSchema, {
-    ...frame,
+    ...migrated(frame as Record<string, unknown>),
     ...(Array.isArray(boards) ? { boards: [] } : {}),
     ...(Array.isArray(peripherals) ? { peripherals: [] } : {}),
   });

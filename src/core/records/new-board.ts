@@ -1,9 +1,12 @@
 import { boardSchema, type Board, type Pad } from './board';
-import { idFrom } from './words';
+import { idFrom, newestVersion } from './words';
 
 const unknown = { unknown: true as const };
 /** An ESC of which nothing is known yet. */
 export const unknownEsc = { channels: unknown, continuousAmps: unknown, burstAmps: unknown, burstSeconds: unknown };
+
+/** Holes of which nothing is known yet. */
+export const unknownPattern = { alongMm: unknown, screw: unknown };
 
 function hasEsc(kind: Board['kind']): boolean {
   return kind === 'stack' || kind === 'all-in-one' || kind === 'esc';
@@ -18,7 +21,7 @@ export function ofKind(board: Board, kind: Board['kind']): Board {
 export function newBoard(id: string, name: string, maker: string, kind: Board['kind'] = 'flight controller'): Board {
   return boardSchema.parse({
     format: 'rung-board',
-    version: 1,
+    version: newestVersion,
     id,
     name,
     maker,
@@ -27,7 +30,7 @@ export function newBoard(id: string, name: string, maker: string, kind: Board['k
     processor: unknown,
     claimedPorts: unknown,
     packCells: { min: unknown, max: unknown },
-    mounting: { patternMm: unknown, screw: unknown, softIsolators: unknown },
+    mounting: { patterns: [unknownPattern], softIsolators: unknown },
     lengthMm: unknown,
     widthMm: unknown,
     heightMm: unknown,

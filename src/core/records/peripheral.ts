@@ -3,7 +3,7 @@ import { peripheralKinds } from '../trade/peripheral-kind';
 import { protocolIds } from '../trade/protocol';
 import { analogueKinds, offerSchema } from './board';
 import { numberFigureSchema } from '../quantity/figure';
-import { idSchema, labelSchema, nameSchema, textSchema } from './words';
+import { idSchema, labelSchema, nameSchema, newestVersion, textSchema } from './words';
 
 const linkId = { id: idSchema };
 
@@ -56,6 +56,8 @@ export type Link = z.infer<typeof linkSchema>;
 
 /** What the part takes from a supply pad. */
 export const supplySchema = z.strictObject({
+  id: idSchema.default('supply'),
+  label: labelSchema.optional().describe('Where a part takes several: "chips", "strips"'),
   minVolts: numberFigureSchema,
   maxVolts: numberFigureSchema.describe('Absolute limit'),
   typicalAmps: numberFigureSchema,
@@ -73,7 +75,7 @@ export const modeSchema = z.strictObject({
   id: idSchema,
   label: nameSchema,
   links: z.array(linkSchema).max(8),
-  supply: supplySchema.nullable().describe('null: takes no power from the board'),
+  supplies: z.array(supplySchema).max(4).describe('None: it takes no power from the board'),
   cents: z.int().min(0).default(0).describe('Extra things this way needs, such as a converter'),
   grams: z.number().min(0).default(0),
   effort: z.int().min(0).max(50).default(0),
@@ -84,7 +86,7 @@ export type Mode = z.infer<typeof modeSchema>;
 
 export const peripheralSchema = z.strictObject({
   format: z.literal('rung-peripheral'),
-  version: z.literal(1),
+  version: z.literal(newestVersion),
   id: idSchema,
   name: nameSchema,
   maker: nameSchema,
@@ -93,7 +95,7 @@ export const peripheralSchema = z.strictObject({
   massG: numberFigureSchema,
   lights: z.int().min(1).max(300).optional().describe('Chips in a chain of lights'),
   overhangMm: z.number().min(0).max(100).optional().describe('Height it takes away above the board'),
-  cents: z.int().min(0).describe('Price where it is still to be bought'),
+  cents: z.int().min(0).nullable().describe('Price where it is still to be bought; null: not known yet'),
   offers: z.array(offerSchema).max(200).default([]),
   gives: z
     .array(z.strictObject({ id: idSchema, label: labelSchema, volts: numberFigureSchema, amps: numberFigureSchema }))

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { boardSchema } from './board';
 import { peripheralSchema } from './peripheral';
-import { nameSchema } from './words';
+import { nameSchema, newestVersion } from './words';
 
 /** Candidate boards and a library of parts, as one file. */
 export const shelfSchema = z.strictObject({
   format: z.literal('rung-shelf'),
-  version: z.literal(1),
+  version: z.literal(newestVersion),
   name: nameSchema,
   boards: z.array(boardSchema).max(20_000).default([]),
   peripherals: z.array(peripheralSchema).max(20_000).default([]),

@@ -1,5 +1,8 @@
 import { z } from 'zod';
 
+/** The version of every open file format; `migrate.ts` brings older ones to it. */
+export const newestVersion = 2;
+
 /** Short names that files use to point at things inside themselves. The one word that every object of the language knows already cannot be one. */
 export const idSchema = z.string().regex(/^(?!constructor$)[a-z0-9][a-z0-9.+-]{0,63}$/, {
   error: 'expected small letters, digits, dots, plus or hyphens, at most 64, and not the word "constructor"',

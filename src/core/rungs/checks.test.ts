@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import {
   claims,
+  holes,
   makeBoard,
   makeBuild,
   makePart,
@@ -19,25 +20,19 @@ const rung = (climb: Climb, n: number) => climb.rungs[n - 1]!;
 const states = (build: Build, board: Board, n: number) => rung(evaluate(build, board), n).state;
 
 describe('1 Frame', () => {
-  const frame = (patternMm: number, screw: 'M2' | 'M3') =>
+  const frame = (alongMm: number, screw: 'M2' | 'M3') =>
     makeBuild({
       frame: {
         name: 'F',
-        mounts: [{ patternMm, screw }],
+        mounts: [{ alongMm, screw }],
         bayLengthMm: 44,
         bayWidthMm: 38,
         bayHeightMm: 12,
         openSides: ['left'],
       },
     });
-  const holes = (mm: number, screw: 'M2' | 'M3', soft = true) =>
-    makeBoard({
-      mounting: {
-        patternMm: says(mm),
-        screw: { value: screw, origin: 'print' },
-        softIsolators: { value: soft, origin: 'print' },
-      },
-    });
+  const drilled = (mm: number, screw: 'M2' | 'M3', soft = true) =>
+    makeBoard({ mounting: holes(says(mm), screw, { value: soft, origin: 'print' }) });
   // Patterns and what mates: common practice, no source. Clearance: an M2 screw passes an M3 hole (ISO 273: 3.2 mm), not the other way.
   test.each([
     [30.5, 'M3', 30.5, 'M3', 'holds'],
@@ -47,16 +42,16 @@ describe('1 Frame', () => {
     [20, 'M3', 20, 'M2', 'breaks'],
     [20, 'M2', 20, 'M3', 'strained'],
   ] as const)('a frame of %d mm %s and a board of %d mm %s: %s', (a, b, c, d, state) => {
-    expect(states(frame(a, b), holes(c, d), 1)).toBe(state);
+    expect(states(frame(a, b), drilled(c, d), 1)).toBe(state);
   });
   test('25 on 25.5 needs the soft isolators', () =>
-    expect(states(frame(25.5, 'M2'), holes(25, 'M2', false), 1)).toBe('breaks'));
+    expect(states(frame(25.5, 'M2'), drilled(25, 'M2', false), 1)).toBe('breaks'));
   test('outline: turned by 90 degrees is a compromise, too large a break, tight is strained', () => {
     const bay = (l: number, w: number) =>
       makeBuild({
         frame: {
           name: 'F',
-          mounts: [{ patternMm: 30.5, screw: 'M3' }],
+          mounts: [{ alongMm: 30.5, screw: 'M3' }],
           bayLengthMm: l,
           bayWidthMm: w,
           bayHeightMm: 20,

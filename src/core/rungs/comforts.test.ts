@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
-import { makeBoard, makeBuild, makePart, portsAndPads, says, serial, unknown } from '../tests/make';
+import { holes, makeBoard, makeBuild, makePart, portsAndPads, says, serial, unknown } from '../tests/make';
 
 type Change = Parameters<typeof makeBoard>[0];
 type Wishes = NonNullable<Parameters<typeof makeBuild>[0]>['comforts'];
@@ -66,7 +66,7 @@ describe('what the wishes hang on', () => {
         makeBuild({ comforts: { quietGyro: true }, policies: { gyro: school } }),
         makeBoard({
           ...gyro('high'),
-          mounting: { patternMm: says(30.5), screw: { value: 'M3', origin: 'print' }, softIsolators },
+          mounting: holes(says(30.5), 'M3', softIsolators),
         }),
       )[0]!.state;
     expect([at(yes, 'newer part'), at(no, 'newer part'), at(unknown, 'newer part')]).toEqual([

@@ -118,7 +118,10 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
   }
   if (want.topSide) {
     const used = new Set(
-      hookup.parts.flatMap((p) => [...p.links.flatMap((l) => l.pads.map((x) => x.pad)), ...(p.supply?.pads ?? [])]),
+      hookup.parts.flatMap((p) => [
+        ...p.links.flatMap((l) => l.pads.map((x) => x.pad)),
+        ...p.supplies.flatMap((s) => s.pads),
+      ]),
     );
     const under = board.pads.filter((p) => p.face === 'bottom' && used.has(p.id));
     const t: Truth = under.length === 0 ? 'yes' : 'no';

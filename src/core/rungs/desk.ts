@@ -1,4 +1,4 @@
-import type { Hookup } from '../wiring/hookup';
+import { suppliedName, type Hookup } from '../wiring/hookup';
 import type { Build } from '../records/build';
 import { usbAmps } from '../trade/usb';
 import { list, num, type Finding } from './finding';
@@ -16,9 +16,14 @@ export interface DeskDraw {
 /** What draws of USB alone: whatever hangs on a rail that is alive then, asked to live on it or not. */
 export function deskDraws(build: Build, hookup: Hookup): DeskDraw[] {
   return hookup.parts.flatMap((p) =>
-    p.supply && p.supply.usbAmps !== 0
-      ? [{ id: p.id, name: p.name, asked: build.parts.some((x) => x.id === p.id && x.onUsb), amps: p.supply.usbAmps }]
-      : [],
+    p.supplies
+      .filter((s) => s.usbAmps !== 0)
+      .map((s) => ({
+        id: p.id,
+        name: suppliedName(p, s),
+        asked: s === p.supplies[0] && build.parts.some((x) => x.id === p.id && x.onUsb),
+        amps: s.usbAmps,
+      })),
   );
 }
 

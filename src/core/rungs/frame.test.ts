@@ -3,7 +3,7 @@ import { evaluate } from '../evaluate/climb';
 import type { Board, Screw } from '../records/board';
 import { newOwnEsc } from '../intake/new-own-esc';
 import type { Build } from '../records/build';
-import { claims, makeBoard, makeBuild, makePart, says, unknown } from '../tests/make';
+import { claims, holes, makeBoard, makeBuild, makePart, says, unknown } from '../tests/make';
 import { turned, yawOffset } from '../circuit/turn';
 import { checkFrame, stackLines } from './frame';
 
@@ -12,7 +12,7 @@ const frame = (change: object) =>
   makeBuild({
     frame: {
       name: 'F',
-      mounts: [{ patternMm: 30.5, screw: 'M3' }],
+      mounts: [{ alongMm: 30.5, screw: 'M3' }],
       bayLengthMm: 44,
       bayWidthMm: 44,
       bayHeightMm: 20,
@@ -52,14 +52,10 @@ describe('holes: every pattern on every pattern, every screw in every hole', () 
         for (const s of screws)
           for (const t of screws) {
             const board = makeBoard({
-              mounting: {
-                patternMm: says(b),
-                screw: { value: t, origin: 'print' },
-                softIsolators: { value: soft, origin: 'print' },
-              },
+              mounting: holes(says(b), t, { value: soft, origin: 'print' }),
             });
             expect(
-              about(frame({ mounts: [{ patternMm: a, screw: s }] }), board, 'Mounting')!.state,
+              about(frame({ mounts: [{ alongMm: a, screw: s }] }), board, 'Mounting')!.state,
               `${a} ${s} <- ${b} ${t}`,
             ).toBe(truth(a, b, s, t, soft));
           }
@@ -67,41 +63,28 @@ describe('holes: every pattern on every pattern, every screw in every hole', () 
   test('of two patterns in a frame the better one is taken', () => {
     const two = frame({
       mounts: [
-        { patternMm: 20, screw: 'M2' },
-        { patternMm: 30.5, screw: 'M3' },
+        { alongMm: 20, screw: 'M2' },
+        { alongMm: 30.5, screw: 'M3' },
       ],
     });
     expect(about(two, makeBoard(), 'Mounting')!.state).toBe('holds');
   });
   test('what nobody says is unknown, not a yes, whatever else is known', () => {
-    const holes = (change: object) =>
-      makeBoard({
-        mounting: {
-          patternMm: says(30.5),
-          screw: { value: 'M3', origin: 'print' },
-          softIsolators: { value: true, origin: 'print' },
-          ...change,
-        },
-      });
-    expect(about(makeBuild(), holes({ patternMm: unknown }), 'Mounting')!.state).toBe('unknown');
+    const drilled = (...mounting: Parameters<typeof holes>) => makeBoard({ mounting: holes(...mounting) });
+    expect(about(makeBuild(), drilled(unknown), 'Mounting')!.state).toBe('unknown');
     // A range with the frame's pattern somewhere in it is neither yes nor no; one beside it is no.
-    expect(about(makeBuild(), holes({ patternMm: { low: 25, high: 35, origin: 'report' } }), 'Mounting')).toMatchObject(
-      { state: 'unknown', given: '25 to 35 mm M3' },
-    );
-    expect(about(makeBuild(), holes({ patternMm: { low: 20, high: 26, origin: 'report' } }), 'Mounting')!.state).toBe(
-      'breaks',
-    );
-    expect(about(makeBuild(), holes({ screw: unknown }), 'Mounting')!.state).toBe('unknown');
+    expect(about(makeBuild(), drilled({ low: 25, high: 35, origin: 'report' }), 'Mounting')).toMatchObject({
+      state: 'unknown',
+      given: '25 to 35 mm M3',
+    });
+    expect(about(makeBuild(), drilled({ low: 20, high: 26, origin: 'report' }), 'Mounting')!.state).toBe('breaks');
+    expect(about(makeBuild(), drilled(says(30.5), null), 'Mounting')!.state).toBe('unknown');
     expect(
-      about(
-        frame({ mounts: [{ patternMm: 25.5, screw: 'M3' }] }),
-        holes({ patternMm: says(25), softIsolators: unknown }),
-        'Mounting',
-      )!.state,
+      about(frame({ mounts: [{ alongMm: 25.5, screw: 'M3' }] }), drilled(says(25), 'M3', unknown), 'Mounting')!.state,
     ).toBe('unknown');
   });
   test('a break names the way out', () =>
-    expect(about(frame({ mounts: [{ patternMm: 20, screw: 'M3' }] }), makeBoard(), 'Mounting')!.fix).toContain(
+    expect(about(frame({ mounts: [{ alongMm: 20, screw: 'M3' }] }), makeBoard(), 'Mounting')!.fix).toContain(
       'adapter plate',
     ));
 });

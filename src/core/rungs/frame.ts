@@ -1,12 +1,12 @@
 import type { Board, Screw } from '../records/board';
 import type { Build } from '../records/build';
-import { exactly, interval, isUnknown } from '../quantity/figure';
+import { exactly, figureWords, interval, isUnknown, type FlagFigure, type NumberFigure } from '../quantity/figure';
 import { all, any, atLeast, flag, type Truth } from '../quantity/truth';
 import type { Side } from '../records/words';
 import { ground } from '../quantity/ground';
-import { lieOf, turned, yawOffset } from '../circuit/turn';
+import { lieOf, mmOff, turned, yawOffset, type Turn } from '../circuit/turn';
 import { comfort } from '../trade/comfort';
-import { isolatorsBridgeMm, samePatternMm } from '../trade/frame';
+import { isolatorsBridgeMm, patternWords, samePatternMm } from '../trade/frame';
 import { counted, list, num, stateOf, worst, type Finding, type RungState } from './finding';
 
 /** Rung 1: does the board go onto the frame, and can its USB plug be reached? */
@@ -21,41 +21,29 @@ export function checkFrame(build: Build, board: Board): Finding[] {
 }
 
 function mounting(build: Build, board: Board): Finding {
-  const { patternMm, screw, softIsolators } = board.mounting;
-  const pattern = interval(patternMm);
-  const offered = build.frame.mounts.map((m) => `${num(m.patternMm)} mm ${m.screw}`).join(' or ');
-  const given = `${isUnknown(patternMm) ? 'unknown pattern' : ground('Hole pattern', patternMm, 'mm').figure} ${isUnknown(screw) ? 'unknown screw' : screw.value}`;
+  const { patterns, softIsolators } = board.mounting;
+  const { mounts } = build.frame;
+  const offered = mounts.map((m) => `${patternWords(m)} ${m.screw}`).join(' or ') || 'no holes';
+  const given = patterns.map(holeWords).join(' or ') || 'no holes';
   const base = {
     rung: 1 as const,
     code: 'mounting' as const,
     about: 'Mounting',
     needed: offered,
     given,
-    grounds: [ground('Hole pattern', patternMm, 'mm'), ground('Screw', screw), ground('Soft isolators', softIsolators)],
+    grounds: [
+      ...patterns.flatMap((p) => [
+        ground('Hole pattern', p.alongMm, 'mm'),
+        ...(p.acrossMm ? [ground('Hole pattern, across', p.acrossMm, 'mm')] : []),
+        ground('Screw', p.screw),
+      ]),
+      ground('Soft isolators', softIsolators),
+    ],
   };
-  const tries = build.frame.mounts.map((mount): { state: RungState; why: string } => {
-    // How far off the pattern may be: not at all, where the frame's lies within what is said.
-    const least = Math.max(0, pattern.low - mount.patternMm, mount.patternMm - pattern.high);
-    const most = Math.max(pattern.high - mount.patternMm, mount.patternMm - pattern.low);
-    const within = (mm: number): Truth => {
-      if (most <= mm) return 'yes';
-      if (least > mm) return 'no';
-      return 'unknown';
-    };
-    const goesOn = screwGoes(isUnknown(screw) ? null : screw.value, mount.screw);
-    if (within(samePatternMm) === 'yes') return { state: worst([goesOn.state]), why: goesOn.why };
-    const soft = all([within(isolatorsBridgeMm), flag(softIsolators)]);
-    const truth = any([within(samePatternMm), soft]);
-    if (truth === 'yes')
-      return {
-        state: worst(['strained', goesOn.state]),
-        why: 'the patterns differ by half a millimetre: soft isolators take it up',
-      };
-    return {
-      state: stateOf(truth),
-      why: truth === 'unknown' ? 'nobody says what pattern the board has' : 'the holes do not meet',
-    };
-  });
+  if (patterns.length === 0 || mounts.length === 0)
+    return { ...base, ...taped(patterns.length > 0, mounts.length > 0) };
+  const at = lieOf(build, board);
+  const tries = patterns.flatMap((pattern) => mounts.map((mount) => meet(pattern, mount, at, softIsolators)));
   const states: RungState[] = ['holds', 'strained', 'unknown', 'breaks'];
   const best = [...tries].sort((a, b) => states.indexOf(a.state) - states.indexOf(b.state))[0]!;
   const fix =
@@ -65,6 +53,54 @@ function mounting(build: Build, board: Board): Finding {
     state: best.state,
     sentence: `The frame takes ${offered}; the board has ${given}: ${best.why}.`,
     ...(fix ? { fix } : {}),
+  };
+}
+
+type Pattern = Board['mounting']['patterns'][number];
+
+function holeWords({ alongMm, acrossMm, screw }: Pattern): string {
+  const ends = (f: NumberFigure) => figureWords(f);
+  let size = 'unknown pattern';
+  if (!isUnknown(alongMm)) size = `${ends(alongMm)}${acrossMm ? ` x ${ends(acrossMm)}` : ''} mm`;
+  return `${size} ${isUnknown(screw) ? 'unknown screw' : screw.value}`;
+}
+
+/** Without holes on one side a board is taped down: as meant where the frame has a tray, a compromise where it has standoffs. */
+function taped(boardHasHoles: boolean, frameHasHoles: boolean): { state: RungState; sentence: string } {
+  if (frameHasHoles)
+    return {
+      state: 'strained',
+      sentence: 'The board has no holes and the frame has standoffs: it is taped down between them.',
+    };
+  const besides = boardHasHoles ? ', and the holes of the board stay empty' : '';
+  return { state: 'holds', sentence: `The frame has a tray and no holes: the board is taped down${besides}.` };
+}
+
+/** One pattern of the board on one of the frame's. */
+function meet(
+  pattern: Pattern,
+  mount: Build['frame']['mounts'][number],
+  at: Turn,
+  softIsolators: FlagFigure,
+): { state: RungState; why: string } {
+  const off = mmOff(pattern, mount, at);
+  const within = (mm: number): Truth => {
+    if (off.high <= mm) return 'yes';
+    if (off.low > mm) return 'no';
+    return 'unknown';
+  };
+  const goesOn = screwGoes(isUnknown(pattern.screw) ? null : pattern.screw.value, mount.screw);
+  if (within(samePatternMm) === 'yes') return { state: worst([goesOn.state]), why: goesOn.why };
+  const soft = all([within(isolatorsBridgeMm), flag(softIsolators)]);
+  const truth = any([within(samePatternMm), soft]);
+  if (truth === 'yes')
+    return {
+      state: worst(['strained', goesOn.state]),
+      why: 'the patterns differ by half a millimetre: soft isolators take it up',
+    };
+  return {
+    state: stateOf(truth),
+    why: truth === 'unknown' ? 'nobody says what pattern the board has' : 'the holes do not meet',
   };
 }
 
@@ -91,7 +127,9 @@ function outline(build: Build, board: Board): Finding {
   const turned = { low: air(width.high, length.high).low, high: air(width.low, length.low).high };
   const fitsStraight = atLeast(straight, { low: 0, high: 0 });
   const fitsTurned = atLeast(turned, { low: 0, high: 0 });
-  const turn = fitsStraight !== 'yes' && fitsTurned === 'yes';
+  const lies = lieOf(build, board);
+  const square = length.low === width.low && length.high === width.high;
+  const turn = fitsTurned === 'yes' && (fitsStraight !== 'yes' || (!square && (lies === 90 || lies === 270)));
   const truth = any([fitsStraight, fitsTurned]);
   const room = turn ? turned : straight;
   const state: RungState = truth === 'yes' && (turn || room.low < comfort.airMm) ? 'strained' : stateOf(truth);
@@ -99,7 +137,7 @@ function outline(build: Build, board: Board): Finding {
   const why = {
     holds: `${num(room.low)} mm of air is left.`,
     strained: turn
-      ? 'it goes in only turned by 90 degrees: set the yaw offset.'
+      ? `${fitsStraight === 'yes' ? 'its holes meet' : 'it goes in'} only turned by 90 degrees: set the yaw offset.`
       : `only ${num(room.low)} mm of air is left.`,
     unknown: Number.isFinite(room.low) ? hangsOnRange : 'nobody says how large the board is.',
     breaks: `it is ${num(-Math.max(straight.high, turned.high))} mm too large.`,

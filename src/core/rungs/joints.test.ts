@@ -236,8 +236,11 @@ test('what the wire loses does not arrive: a thicker one is taken while that hel
   });
   const along = (mm: number, min: number) => evaluate(wants(fed('p', min, 5.5, 2.2, { wireMm: mm })), board);
   // 26 AWG is 134 milliohm a metre: 2 x 2.2 A x 0.134 x 0.5 m = 0.29 V, so 4.71 V arrive (ASTM B258, IEC 60028).
-  expect(along(500, 4.5).hookup.parts[0]!.supply).toMatchObject({ gauge: 26, lostVolts: expect.closeTo(0.294, 2) });
-  expect(along(500, 4.9).hookup.parts[0]!.supply!.gauge).toBeLessThan(26);
+  expect(along(500, 4.5).hookup.parts[0]!.supplies[0]).toMatchObject({
+    gauge: 26,
+    lostVolts: expect.closeTo(0.294, 2),
+  });
+  expect(along(500, 4.9).hookup.parts[0]!.supplies[0]!.gauge).toBeLessThan(26);
   // 3 m: even 16 AWG loses 2 x 2.2 x 0.0132 x 3 = 0.17 V.
   expect(along(3000, 4.8).rungs[6]!.state).not.toBe('breaks');
   expect(along(3000, 4.99).rungs[6]!.state).toBe('breaks');
@@ -506,7 +509,7 @@ test('servos go on the servo rail where there is one, and nothing else does', ()
       ],
     });
   const on = (servos: boolean, kind: 'servo' | 'receiver') =>
-    evaluate(wants(fed('p', 4.5, 6, 0.5, { kind })), board(servos)).hookup.parts[0]!.supply!.rail;
+    evaluate(wants(fed('p', 4.5, 6, 0.5, { kind })), board(servos)).hookup.parts[0]!.supplies[0]!.rail;
   expect([on(true, 'servo'), on(true, 'receiver')]).toEqual(['servo', 'five']);
 });
 

@@ -21,10 +21,10 @@ export function checkLights(build: Build): Finding[] {
         grounds: [],
       });
     }
-    const supply = peripheral.modes[0]!.supply;
+    const supply = peripheral.modes[0]!.supplies.find((s) => s.atVolts <= 6);
     const white = lights * ampsPerLight;
     // Strips of high power stand on the pack with drivers of their own.
-    if (supply && supply.atVolts <= 6 && isKnown(supply.peakAmps) && interval(supply.peakAmps).high < 0.9 * white) {
+    if (supply && isKnown(supply.peakAmps) && interval(supply.peakAmps).high < 0.9 * white) {
       findings.push({
         rung: 7,
         state: 'strained',

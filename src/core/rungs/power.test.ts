@@ -330,7 +330,7 @@ describe('back-feeding', () => {
   });
   test('asked and not known, it is a hazard too, and said so', () => {
     const { hookup } = evaluate(build, board('unknown'));
-    expect([hookup.cost.hazards, hookup.parts[0]!.supply!.lost]).toEqual([
+    expect([hookup.cost.hazards, hookup.parts[0]!.supplies[0]!.lost]).toEqual([
       1,
       expect.arrayContaining([{ code: 'back-feeds', rail: '5 V', tied: 'unknown' }]),
     ]);

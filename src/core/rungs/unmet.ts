@@ -348,8 +348,8 @@ function leastOn(core: LaidPart[], id: RowKey): number {
 }
 
 function leastWatts(l: LaidPart, which: 'typicalAmps' | 'peakAmps'): number {
-  const watts = l.modes.flatMap(({ mode }) =>
-    mode.supply && isKnown(mode.supply[which]) ? [interval(mode.supply[which]).low * mode.supply.atVolts] : [0],
+  const watts = l.modes.map(({ mode }) =>
+    mode.supplies.reduce((sum, s) => sum + (isKnown(s[which]) ? interval(s[which]).low * s.atVolts : 0), 0),
   );
   return Math.min(...watts);
 }

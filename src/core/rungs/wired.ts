@@ -1,4 +1,4 @@
-import type { Hookup, WiredPart } from '../wiring/hookup';
+import { suppliedName, type Hookup, type WiredPart, type WiredSupply } from '../wiring/hookup';
 import { portSums } from '../wiring/port-sums';
 import { reasonWords } from '../wiring/reason';
 import type { Condition, SolvedRung } from '../wiring/way';
@@ -12,7 +12,7 @@ export function checkWired(hookup: Hookup): Finding[] {
   return [
     ...portCount(hookup),
     ...wired.flatMap(linkFindings),
-    ...wired.flatMap(supplyFindings),
+    ...wired.flatMap((p) => p.supplies.flatMap((s) => supplyFindings(suppliedName(p, s), s))),
     ...bridgeFindings(hookup),
     ...[...hookup.rails, ...hookup.outputs].flatMap(loadFinding),
   ];
@@ -88,9 +88,7 @@ function doubtful(conditions: readonly Condition[]): string {
   return open.length > 0 ? `; ${list(open.map((c) => reasonWords(c.reason)))}` : '';
 }
 
-function supplyFindings(part: WiredPart): Finding[] {
-  const s = part.supply;
-  if (!s) return [];
+function supplyFindings(name: string, s: WiredSupply): Finding[] {
   const rails = s.conditions.filter((c) => c.rung === 6);
   const loads = s.conditions.filter((c) => c.rung === 7);
   const tight = s.margin !== null && s.margin < comfort.packVolts * 100;
@@ -99,8 +97,8 @@ function supplyFindings(part: WiredPart): Finding[] {
       rung: 6,
       state: worst([s.lost.length > 0 || tight ? 'strained' : 'holds', ...rails.map((c) => stateOf(c.truth))]),
       code: 'supply',
-      about: part.name,
-      sentence: `${part.name} on ${list(rails.map((c) => reasonWords(c.reason)))}${s.lost.length > 0 ? `; ${list(s.lost.map(reasonWords))}` : ''}${tight ? `; only ${s.margin} % is left to its limits` : ''}.`,
+      about: name,
+      sentence: `${name} on ${list(rails.map((c) => reasonWords(c.reason)))}${s.lost.length > 0 ? `; ${list(s.lost.map(reasonWords))}` : ''}${tight ? `; only ${s.margin} % is left to its limits` : ''}.`,
       ...(s.margin === null ? {} : { margin: s.margin / 100 }),
       grounds: rails.flatMap((c) => c.grounds ?? []),
     },
@@ -108,7 +106,7 @@ function supplyFindings(part: WiredPart): Finding[] {
       rung: 7,
       state: stateOf(c.truth),
       code: 'load reason',
-      about: part.name,
+      about: name,
       sentence: `${capital(reasonWords(c.reason))}.`,
       grounds: c.grounds ?? [],
     })),

@@ -1,31 +1,46 @@
 import type { Board } from '../records/board';
-import type { Hookup, WiredPart } from '../wiring/hookup';
+import { suppliedName, type Hookup, type WiredSupply } from '../wiring/hookup';
 import { railPlugs, type RailPlug } from '../circuit/plug-pins';
 import { gaugeFor } from '../trade/wire';
 import { counted, list, num, type Finding } from './finding';
 
 /** Rung 7, the way from pad to part: the pins of the plug, and the wire and its ground return. */
 export function checkWires(board: Board, hookup: Hookup): Finding[] {
-  return [...pins(board, hookup), ...hookup.parts.flatMap(wire)];
+  return [
+    ...pins(board, hookup),
+    ...hookup.parts.flatMap((p) => p.supplies.flatMap((s) => wire(suppliedName(p, s), s))),
+  ];
 }
 
 /** What goes over the pins of each plug, from all parts that are joined there, and from those that these feed. */
 function pins(board: Board, hookup: Hookup): Finding[] {
   return board.rails.flatMap((rail) =>
     railPlugs(board, rail).flatMap((by): Finding[] => {
-      const joined = hookup.parts.filter((p) => p.supply?.rail === rail.id && by.pads.includes(p.supply.pads[0] ?? ''));
+      const joined = suppliesIn(hookup).filter(
+        ({ supply }) => supply.rail === rail.id && by.pads.includes(supply.pads[0] ?? ''),
+      );
       return joined.length > 0 ? [overPins(by, joined, hookup)] : [];
     }),
   );
 }
 
-function overPins({ plug, family, pads, amps, groundAmps }: RailPlug, joined: WiredPart[], hookup: Hookup): Finding {
-  const guests = hookup.parts.filter((p) => joined.some((j) => j.id === p.supply?.throughHost?.host));
+interface Joined {
+  part: string;
+  name: string;
+  supply: WiredSupply;
+}
+
+function suppliesIn({ parts }: Hookup): Joined[] {
+  return parts.flatMap((p) => p.supplies.map((supply) => ({ part: p.id, name: suppliedName(p, supply), supply })));
+}
+
+function overPins({ plug, family, pads, amps, groundAmps }: RailPlug, joined: Joined[], hookup: Hookup): Finding {
+  const guests = suppliesIn(hookup).filter(({ supply }) => joined.some((j) => j.part === supply.throughHost?.host));
   const peak =
-    joined.reduce((sum, p) => sum + p.supply!.peakAmps, 0) +
-    guests.reduce((sum, p) => sum + p.supply!.throughHost!.amps, 0);
+    joined.reduce((sum, { supply }) => sum + supply.peakAmps, 0) +
+    guests.reduce((sum, { supply }) => sum + (supply.throughHost?.amps ?? 0), 0);
   const most = Math.min(amps, groundAmps ?? Infinity);
-  const unsaid = [...joined, ...guests].some((p) => p.supply!.unsaid);
+  const unsaid = [...joined, ...guests].some(({ supply }) => supply.unsaid);
   let state: 'unknown' | 'holds' | 'strained' = 'holds';
   if (unsaid) state = 'unknown';
   else if (peak > 0.9 * most) state = 'strained';
@@ -48,17 +63,15 @@ function overPins({ plug, family, pads, amps, groundAmps }: RailPlug, joined: Wi
 }
 
 /** A drop of more than a twentieth of the rail is a lot for a part that still gets what it wants. */
-function wire(part: WiredPart): Finding[] {
-  if (!part.supply) return [];
-  const { peakAmps, volts, gauge, lostVolts } = part.supply;
+function wire(name: string, { peakAmps, volts, gauge, lostVolts }: WiredSupply): Finding[] {
   if (gaugeFor(peakAmps) === null)
     return [
       {
         rung: 7,
         state: 'strained',
         code: 'wire too thin',
-        about: part.name,
-        sentence: `${part.name} draws ${num(peakAmps, 0)} A: no single wire of the table carries that; run two.`,
+        about: name,
+        sentence: `${name} draws ${num(peakAmps, 0)} A: no single wire of the table carries that; run two.`,
         grounds: [],
       },
     ];
@@ -68,8 +81,8 @@ function wire(part: WiredPart): Finding[] {
       rung: 7,
       state: 'strained',
       code: 'wire loses volts',
-      about: part.name,
-      sentence: `The wire of ${gauge} AWG to ${part.name} loses ${num(lostVolts, 2)} V of ${num(volts.low, 1)} V out and back at its peak: take a thicker or a shorter one.`,
+      about: name,
+      sentence: `The wire of ${gauge} AWG to ${name} loses ${num(lostVolts, 2)} V of ${num(volts.low, 1)} V out and back at its peak: take a thicker or a shorter one.`,
       grounds: [],
     },
   ];

@@ -229,9 +229,10 @@ function supplies(build: Build, board: Board, hookup: Hookup): string[] {
   const back = new Map<string, number>();
   let onUsb = 0;
   const add = (sums: Map<string, number>, key: string, n: number) => sums.set(key, (sums.get(key) ?? 0) + n);
-  const needs = (id: string) => {
+  const needs = (id: string, supply: string) => {
     const mode = hookup.parts.find((p) => p.id === id)?.mode?.id;
-    return build.parts.find((p) => p.id === id)!.peripheral.modes.find((m) => m.id === mode)!.supply!;
+    const { supplies } = build.parts.find((p) => p.id === id)!.peripheral.modes.find((m) => m.id === mode)!;
+    return supplies.find((s) => s.id === supply)!;
   };
   const draw = (rail: Rail, fed: Fed, pad: string | undefined, typical: number, most: number, asked: boolean) => {
     for (const [r, per] of fed.through) {
@@ -245,14 +246,14 @@ function supplies(build: Build, board: Board, hookup: Hookup): string[] {
     add(out, `${plug.id} ${rail.id}`, most);
     add(back, plug.id, most);
   };
-  for (const part of hookup.parts) {
-    const feed = part.supply;
-    if (!feed || feed.rail === 'undrawn') continue;
-    const s = needs(part.id);
-    const asked = build.parts.find((p) => p.id === part.id)!.onUsb;
+  const feeds = hookup.parts.flatMap((part) => part.supplies.map((feed) => ({ part, feed })));
+  for (const { part, feed } of feeds) {
+    if (feed.rail === 'undrawn') continue;
+    const s = needs(part.id, feed.id);
+    const asked = build.parts.find((p) => p.id === part.id)!.onUsb && feed === part.supplies[0];
     const hostId = feed.rail.startsWith('part:') ? feed.rail.slice(5) : null;
     const host = hostId === null ? null : hookup.parts.find((p) => p.id === hostId)!;
-    const rail = board.rails.find((r) => r.id === (host ? host.supply!.rail : feed.rail))!;
+    const rail = board.rails.find((r) => r.id === (host ? host.supplies[0]!.rail : feed.rail))!;
     const fed = fedBy(build, board, hookup, rail.id);
     if (!fed) {
       faults.push(`${part.id} hangs on rail ${rail.id}, which nothing feeds`);
@@ -269,7 +270,7 @@ function supplies(build: Build, board: Board, hookup: Hookup): string[] {
       draw(
         rail,
         fed,
-        host.supply!.pads[0],
+        host.supplies[0]!.pads[0],
         amps(s, 'typicalAmps', volts.low) * per,
         amps(s, 'peakAmps', volts.low) * per,
         asked,

@@ -42,9 +42,9 @@ export function lawfulPair(seed: number): { build: Build; board: Board } {
   const parts: Part[] = [];
   const draws = { '5v': { steady: 0, peak: 0, usb: 0 }, '9v': { steady: 0, peak: 0, usb: 0 } };
 
-  const supplyOf = () => {
+  const suppliesOf = () => {
     const rail = pick(['5v', '5v', '9v', 'none'] as const);
-    if (rail === 'none') return { supply: null, onUsb: false };
+    if (rail === 'none') return { supplies: [], onUsb: false };
     const peak = Math.ceil((0.05 + 0.6 * roll()) * 100) / 100;
     const onUsb = rail === '5v' && draws['5v'].usb + peak / 2 <= 0.5 && chance(0.3);
     const [min, max] =
@@ -61,21 +61,23 @@ export function lawfulPair(seed: number): { build: Build; board: Board } {
     draws[rail].peak += peak;
     if (onUsb) draws['5v'].usb += peak / 2;
     return {
-      supply: {
-        minVolts: says(min),
-        maxVolts: says(max),
-        typicalAmps: says(peak / 2),
-        peakAmps: says(peak),
-        atVolts: rail === '5v' ? 5 : 9,
-      },
+      supplies: [
+        {
+          minVolts: says(min),
+          maxVolts: says(max),
+          typicalAmps: says(peak / 2),
+          peakAmps: says(peak),
+          atVolts: rail === '5v' ? 5 : 9,
+        },
+      ],
       onUsb,
     };
   };
   const part = (link: object) => {
-    const { supply, onUsb } = supplyOf();
+    const { supplies, onUsb } = suppliesOf();
     const id = `p${parts.length}`;
     // Short wires, so that what they lose is no matter.
-    parts.push({ ...makePart(id, { links: [link as never], supply: supply as never }, { onUsb }), wireMm: 30 });
+    parts.push({ ...makePart(id, { links: [link as never], supplies }, { onUsb }), wireMm: 30 });
   };
 
   const count = 1 + Math.floor(roll() * 7);

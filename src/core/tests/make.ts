@@ -1,6 +1,8 @@
-import { boardSchema, type Board } from '../records/board';
+import type { FlagFigure, NumberFigure } from '../quantity/figure';
+import { boardSchema, type Board, type Screw } from '../records/board';
 import { buildSchema, type Build, type Part } from '../records/build';
 import { peripheralSchema, type Peripheral } from '../records/peripheral';
+import { newestVersion } from '../records/words';
 import type { z } from 'zod';
 
 /** Small sound things for tests; each test changes only what it is about. */
@@ -16,7 +18,7 @@ type PeripheralInput = z.input<typeof peripheralSchema>;
 export function makeBoard(change: Partial<BoardInput> = {}): Board {
   return boardSchema.parse({
     format: 'rung-board',
-    version: 1,
+    version: newestVersion,
     id: 'plank',
     name: 'Plank',
     maker: 'Testwright',
@@ -27,7 +29,7 @@ export function makeBoard(change: Partial<BoardInput> = {}): Board {
     pads: [{ id: 'vbat', label: 'VBAT' }],
     packCells: { min: says(2), max: says(6) },
     esc: { channels: says(4), continuousAmps: says(40), burstAmps: says(50), burstSeconds: says(10) },
-    mounting: { patternMm: says(30.5), screw: { value: 'M3', origin: 'manual' }, softIsolators: yes },
+    mounting: holes(says(30.5)),
     lengthMm: says(36),
     widthMm: says(36),
     heightMm: says(10),
@@ -44,12 +46,12 @@ export function makeBoard(change: Partial<BoardInput> = {}): Board {
 export function makeBuild(change: Partial<BuildInput> = {}, parts: Part[] = []): Build {
   return buildSchema.parse({
     format: 'rung-build',
-    version: 1,
+    version: newestVersion,
     id: 'craft',
     name: 'Craft',
     frame: {
       name: 'Frame',
-      mounts: [{ patternMm: 30.5, screw: 'M3' }],
+      mounts: [{ alongMm: 30.5, screw: 'M3' }],
       bayLengthMm: 44,
       bayWidthMm: 44,
       bayHeightMm: 20,
@@ -66,12 +68,34 @@ export function makeBuild(change: Partial<BuildInput> = {}, parts: Part[] = []):
   });
 }
 
+/** The mounting of a board with one square pattern. */
+export function holes(
+  alongMm: NumberFigure,
+  screw: Screw | null = 'M3',
+  softIsolators: FlagFigure = yes,
+): Board['mounting'] {
+  return { patterns: [{ alongMm, screw: screw ? { value: screw, origin: 'manual' } : unknown }], softIsolators };
+}
+
+type ModeInput = PeripheralInput['modes'][number];
+/** A way to wire a part; most take one supply, which is short to say. */
+type Way = Partial<Omit<ModeInput, 'supplies'>> & { supply?: Supplies[number] | null; supplies?: Supplies };
+type Supplies = ModeInput['supplies'];
+
+const modeOf = ({ supply = null, supplies, ...mode }: Way): ModeInput => ({
+  id: 'way',
+  label: 'way',
+  links: [],
+  supplies: supplies ?? (supply ? [supply] : []),
+  ...mode,
+});
+
 export function makePart(
   id: string,
-  mode: Partial<PeripheralInput['modes'][number]>,
+  mode: Way,
   change: Partial<Omit<Part, 'peripheral'>> & {
     kind?: Peripheral['kind'];
-    modes?: PeripheralInput['modes'];
+    modes?: Way[];
     massG?: PeripheralInput['massG'];
     gives?: PeripheralInput['gives'];
   } = {},
@@ -79,7 +103,7 @@ export function makePart(
   const { kind = 'other', modes, massG = says(2), gives = [], ...part } = change;
   const peripheral = peripheralSchema.parse({
     format: 'rung-peripheral',
-    version: 1,
+    version: newestVersion,
     id,
     name: id,
     maker: 'Testwright',
@@ -87,7 +111,7 @@ export function makePart(
     massG,
     gives,
     cents: 1000,
-    modes: modes ?? [{ id: 'way', label: 'way', links: [], supply: null, ...mode }],
+    modes: (modes ?? [mode]).map(modeOf),
   });
   return { id, priority: 'must', onUsb: false, owned: false, ...part, peripheral };
 }

@@ -127,8 +127,12 @@ export function randomPair(seed: number, size: RandomSize = largest): { build: B
     })),
   });
 
-  const supply = (): ModeInput['supply'] => {
-    if (chance(0.1)) return null;
+  const supplies = (): ModeInput['supplies'] => {
+    if (chance(0.1)) return [];
+    // Some parts take two, as a light driver does.
+    return chance(0.1) ? [supply('chip'), supply('strips')] : [supply('supply')];
+  };
+  const supply = (id: string): ModeInput['supplies'][number] => {
     const [min, max] = pick([
       [4.5, 5.5],
       [4.5, 5.5],
@@ -141,6 +145,7 @@ export function randomPair(seed: number, size: RandomSize = largest): { build: B
     ] as const);
     const peak = pick([0.05, 0.1, 0.2, 0.3, 0.45, 0.6, 1]);
     return {
+      id,
       minVolts: says(min),
       maxVolts: says(max),
       typicalAmps: says(peak / 2),
@@ -171,7 +176,7 @@ export function randomPair(seed: number, size: RandomSize = largest): { build: B
           id: `way${m}`,
           label: `way ${m}`,
           links: Array.from({ length: pick([0, 1, 1, 1, 2]) }, (_, n) => link(n)),
-          supply: supply(),
+          supplies: supplies(),
           cents: m === 0 ? 0 : pick([0, 0, 500, 900]),
           grams: m === 0 ? 0 : pick([0, 1.5]),
           effort: m === 0 ? 0 : upTo(4),

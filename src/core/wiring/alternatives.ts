@@ -4,7 +4,7 @@ import { withFixes } from '../fix/apply';
 import type { Link } from '../records/peripheral';
 import { compile } from './compile';
 import { noCost, type Cost } from '../solver/cost';
-import { hookupOf, type Hookup } from './hookup';
+import { hookupOf, type Hookup, type WiredPart } from './hookup';
 import { layOut } from './lay-out';
 import type { Solution } from '../solver/problem';
 import { budgetWith, withinSteps, type GeneralSolver } from '../solver/budget';
@@ -26,6 +26,16 @@ export interface Price {
   marginPercent: number;
 }
 
+/** Everything that a part's mode, one of its links or one of its supplies could be. */
+export interface Choices {
+  kind: 'mode' | 'link' | 'supply';
+  /** Id of the link or the supply; "mode". */
+  need: string;
+  /** Which supply, where the part takes several. */
+  which?: string;
+  alternatives: Alternative[];
+}
+
 /** The price of the buyer's locks on this board: the locked optimum minus the free one; null where either takes too long to prove. */
 export function priceOfLocks(build: Build, board: Board, general: GeneralSolver | null = null): Price | null {
   const locked = best(build, board, build.locks[board.id] ?? [], general);
@@ -39,7 +49,7 @@ export function alternativesOf(
   board: Board,
   part: string,
   general: GeneralSolver | null = null,
-): { need: string; alternatives: Alternative[] }[] {
+): Choices[] {
   const locks = build.locks[board.id] ?? [];
   const unlocked = best(build, board, locks, general);
   if (!unlocked) return [];
@@ -52,6 +62,7 @@ export function alternativesOf(
     peripheral.modes.length > 1
       ? [
           {
+            kind: 'mode' as const,
             need: 'mode',
             alternatives: peripheral.modes.flatMap((m) =>
               tried({ kind: 'mode', part, mode: m.id }, m.id, m.label, m.id === wired?.mode?.id),
@@ -65,6 +76,7 @@ export function alternativesOf(
     const on = wired?.links.find((l) => l.id === link.id)?.to ?? [];
     return [
       {
+        kind: 'link' as const,
         need: link.id,
         alternatives: places.flatMap((p) =>
           tried({ kind: 'link', part, link: link.id, to: p.id }, p.id, p.label, on.includes(p.id)),
@@ -72,17 +84,15 @@ export function alternativesOf(
       },
     ];
   });
-  const supply = mode.supply
-    ? [
-        {
-          need: 'supply',
-          alternatives: feedsFor(build, board, part).flatMap((r) =>
-            tried({ kind: 'supply', part, to: r.id }, r.id, r.label, wired?.supply?.rail === r.id),
-          ),
-        },
-      ]
-    : [];
-  return [...others, ...links, ...supply];
+  const supplies = mode.supplies.map(({ id: supply, label }) => ({
+    kind: 'supply' as const,
+    need: supply,
+    ...(label === undefined ? {} : { which: label }),
+    alternatives: feedsFor(build, board, part).flatMap((r) =>
+      tried({ kind: 'supply', part, supply, to: r.id }, r.id, r.label, isOn(wired, supply, r.id)),
+    ),
+  }));
+  return [...others, ...links, ...supplies];
 
   function tried(lock: Lock, to: string, label: string, chosen: boolean): Alternative[] {
     if (chosen) return [{ to, label, chosen, price: { cost: noCost, marginPercent: 0 } }];
@@ -92,7 +102,7 @@ export function alternativesOf(
     const served = found.hookup.parts.find((p) => p.id === part);
     // A mode without this link satisfies the lock idly; then the choice was not had.
     let had = false;
-    if (lock.kind === 'supply') had = served?.supply?.rail === to;
+    if (lock.kind === 'supply') had = isOn(served, lock.supply, to);
     else if (lock.kind === 'mode') had = served?.mode?.id === to;
     else had = served?.links.some((l) => l.to.includes(to)) ?? false;
     return [{ to, label, chosen, price: had ? minus(found.solution, free.solution) : null }];
@@ -119,6 +129,10 @@ export function bridgeAlternativesOf(
     });
     return { bridge: b.id, label: b.label, alternatives };
   });
+}
+
+function isOn(part: WiredPart | undefined, supply: string, rail: string): boolean {
+  return part?.supplies.some((s) => s.id === supply && s.rail === rail) ?? false;
 }
 
 /** Where a link of this kind could end on this board. */
@@ -152,7 +166,8 @@ function feedsFor(build: Build, board: Board, part: string): { id: string; label
 export function sameNeed(a: Lock, b: Lock): boolean {
   if (a.kind === 'link' && b.kind === 'link') return a.part === b.part && a.link === b.link;
   if (a.kind === 'bridge' && b.kind === 'bridge') return a.bridge === b.bridge;
-  return (a.kind === 'supply' || a.kind === 'mode') && a.kind === b.kind && 'part' in b && a.part === b.part;
+  if (a.kind === 'supply' && b.kind === 'supply') return a.part === b.part && a.supply === b.supply;
+  return a.kind === 'mode' && b.kind === 'mode' && a.part === b.part;
 }
 
 /** The best hookup under some locks; null where it takes too long to prove. */

@@ -90,7 +90,8 @@ function keepsLocks(w: Way, need: LaidNeed, l: LaidPart, locks: Lock[]): boolean
   return locks.every((k) => {
     if (k.kind === 'link' && k.part === l.part.id && k.link === need.id)
       return w.link !== undefined && endsAt(w.link, k.to);
-    if (k.kind === 'supply' && k.part === l.part.id && need.kind === 'supply') return w.feed?.rail === k.to;
+    if (k.kind === 'supply' && k.part === l.part.id && need.kind === 'supply' && k.supply === need.id)
+      return w.feed?.rail === k.to;
     if (k.kind === 'bridge') return w.tags.every((t) => t.id !== bridgeKey(k.bridge) || t.value === k.position);
     return true;
   });

@@ -35,8 +35,8 @@ const pack = { id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack'
 describe('a part fed by another part', () => {
   test("by hand: the camera takes the transmitter's 5 V where the board has none, and says that it is dark when that is", () => {
     const { hookup } = evaluate(makeBuild({}, [transmitter(0.5), camera(0.2)]), makeBoard());
-    expect(hookup.parts[1]!.supply!.rail).toBe('part:tx');
-    expect(hookup.parts[1]!.supply!.lost).toEqual([{ code: 'dark with its host', host: 'tx' }]);
+    expect(hookup.parts[1]!.supplies[0]!.rail).toBe('part:tx');
+    expect(hookup.parts[1]!.supplies[0]!.lost).toEqual([{ code: 'dark with its host', host: 'tx' }]);
   });
 
   test('by hand: what the output may carry is shown and held: of 0.5 A claimed 0.4 A count, the peak may go into the reserve, no further', () => {

@@ -21,11 +21,14 @@ type Output = Peripheral['gives'][number];
  * stands; the guest's way wants the same tag and loads the host's rail through the host. Only a host on a rail of the board feeds others: no chains.
  */
 export function feedFromParts(shop: Workshop, laid: LaidPart[]): void {
-  const hosts = laid.filter((l) => l.part.peripheral.gives.length > 0 && l.modes.every((m) => m.mode.supply));
+  const hosts = laid.filter(
+    (l) => l.part.peripheral.gives.length > 0 && l.modes.every((m) => m.mode.supplies.length > 0),
+  );
   const seats = hosts.map((host) => ({
     host,
     id: feedKey(host.part.id),
-    ways: supplyNeeds(host).flatMap((n) => n.ways),
+    // Of a part with several supplies the first carries what it hands on.
+    ways: supplyNeeds(host).flatMap((n) => (n.first ? n.ways : [])),
   }));
   for (const { host, id, ways } of seats) {
     for (const w of ways) w.tags = [...w.tags, tag(shop, id, placeOf(shop, w))];
@@ -40,18 +43,24 @@ export function feedFromParts(shop: Workshop, laid: LaidPart[]): void {
         const made = host.part.peripheral.gives.flatMap((give) =>
           uniqueByPlace(shop, ways).flatMap((w) => fedWay(shop, guest, supply, host, give, w)),
         );
-        need.add(own ? made.map((w) => ({ ...w, tags: [...w.tags, tag(shop, own.id, 'elsewhere')] })) : made);
+        need.add(
+          own && need.first ? made.map((w) => ({ ...w, tags: [...w.tags, tag(shop, own.id, 'elsewhere')] })) : made,
+        );
       }
     }
   }
 }
 
-function supplyNeeds(l: LaidPart): { supply: Supply; ways: Way[]; add: (more: Way[]) => void }[] {
+function supplyNeeds(l: LaidPart): { supply: Supply; first: boolean; ways: Way[]; add: (more: Way[]) => void }[] {
   return l.modes.flatMap((m) =>
-    m.needs.flatMap((n) => {
-      if (n.kind !== 'supply' || !m.mode.supply) return [];
-      return [{ supply: m.mode.supply, ways: [...n.ways], add: (more: Way[]) => n.ways.push(...more) }];
-    }),
+    m.needs
+      .flatMap((n) => (n.supply ? [{ supply: n.supply, need: n }] : []))
+      .map(({ supply, need }, i) => ({
+        supply,
+        first: i === 0,
+        ways: [...need.ways],
+        add: (more: Way[]) => need.ways.push(...more),
+      })),
   );
 }
 

@@ -33,6 +33,9 @@ export interface WiredLink {
 }
 
 export interface WiredSupply extends Feed {
+  id: string;
+  /** Which of the part's supplies, where it takes several. */
+  which?: string;
   on: string;
   conditions: Condition[];
   lost: Reason[];
@@ -46,7 +49,12 @@ export interface WiredPart {
   /** null: left out. */
   mode: { id: string; label: string; lost: string[]; needs?: string } | null;
   links: WiredLink[];
-  supply: WiredSupply | null;
+  supplies: WiredSupply[];
+}
+
+/** What is fed there: the part, and which of its supplies where it takes several. */
+export function suppliedName(part: Pick<WiredPart, 'name'>, { which }: Pick<WiredSupply, 'which'>): string {
+  return which === undefined ? part.name : `${part.name} (${which})`;
 }
 
 export interface PortLine {
@@ -103,7 +111,7 @@ export function nothingWired(build: Build): Hookup {
     priority,
     mode: null,
     links: [],
-    supply: null,
+    supplies: [],
   }));
   const unmet = parts.reduce((sum, p) => addCosts(sum, cost({ [p.priority]: 1 })), noCost);
   return {
@@ -145,7 +153,7 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
       priority: laid.part.priority,
       mode: null,
       links: [],
-      supply: null,
+      supplies: [],
     };
     if (!mode || !pick) return wired;
     const m = mode.laid.mode;
@@ -180,14 +188,17 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         });
       } else if (w.feed) {
         const margin = Number.isFinite(w.margin) ? w.margin : null;
-        wired.supply = {
+        const which = need.laid.supply?.label;
+        wired.supplies.push({
           ...w.feed,
+          id: need.laid.id,
+          ...(which === undefined ? {} : { which }),
           pads: w.feed.pads.length > 0 ? [joined(wired.id, w.feed)] : [],
           on: w.feed.label,
           conditions: w.conditions,
           lost: w.lost,
           margin,
-        };
+        });
       }
     });
     return wired;

@@ -48,7 +48,7 @@ const copied: (plant: (it: { build: Build; board: Board; hookup: Hookup }) => bo
   return plant(copy) ? copy : null;
 };
 const linked = (h: Hookup) => h.parts.flatMap((p) => p.links).filter((l) => l.pads.length > 0 && l.link.kind !== 'i2c');
-const fed = (h: Hookup, rail: string) => h.parts.filter((p) => p.supply?.rail === rail);
+const fed = (h: Hookup, rail: string) => h.parts.filter((p) => p.supplies[0]?.rail === rail);
 
 const plants: Record<string, Plant> = {
   'two links on one pad': copied(({ hookup }) => {
@@ -103,14 +103,14 @@ const plants: Record<string, Plant> = {
     return true;
   }),
   'a linear regulator too hot': copied(({ board, hookup }) => {
-    if (fed(hookup, '9v').reduce((sum, p) => sum + p.supply!.typicalAmps, 0) < 0.3) return false;
+    if (fed(hookup, '9v').reduce((sum, p) => sum + p.supplies[0]!.typicalAmps, 0) < 0.3) return false;
     for (const r of board.rails)
       if (r.id === '9v' && r.source.kind === 'regulator') r.source = { ...r.source, type: 'linear' };
     return true;
   }),
   'too many volts': copied(({ hookup }) => {
     const [part] = fed(hookup, '5v');
-    if (part) part.supply = { ...part.supply!, rail: 'pack' };
+    if (part) part.supplies = part.supplies.map((s) => ({ ...s, rail: 'pack' }));
     return part !== undefined;
   }),
   'dark in flight': copied(({ board, hookup }) => {
@@ -125,18 +125,18 @@ const plants: Record<string, Plant> = {
   }),
   'too few pins out': copied(({ board, hookup }) => {
     const plug = board.plugs.find(
-      (p) => fed(hookup, p.id.slice(5)).reduce((sum, x) => sum + x.supply!.peakAmps, 0) > 1.05,
+      (p) => fed(hookup, p.id.slice(5)).reduce((sum, x) => sum + x.supplies[0]!.peakAmps, 0) > 1.05,
     );
     if (!plug) return false;
     const [first] = plug.pins;
     // All that it feeds over one pin.
     plug.pins = [first!, ...plug.pins.filter((p) => !p.pad)];
-    for (const p of fed(hookup, plug.id.slice(5))) p.supply!.pads = [first!.pad!];
+    for (const p of fed(hookup, plug.id.slice(5))) p.supplies[0]!.pads = [first!.pad!];
     return true;
   }),
   'too few pins back': copied(({ board, hookup }) => {
     const plug = board.plugs.find(
-      (p) => fed(hookup, p.id.slice(5)).reduce((sum, x) => sum + x.supply!.peakAmps, 0) > 1.05,
+      (p) => fed(hookup, p.id.slice(5)).reduce((sum, x) => sum + x.supplies[0]!.peakAmps, 0) > 1.05,
     );
     if (!plug) return false;
     plug.pins = [...plug.pins.filter((p) => p.pad), { name: 'GND' }];

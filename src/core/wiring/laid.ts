@@ -1,13 +1,14 @@
 import type { Part } from '../records/build';
-import type { Link, Mode } from '../records/peripheral';
+import type { Link, Mode, Supply } from '../records/peripheral';
 import type { Way } from './way';
 
 /** A need of a part, with all ways to meet it, workable or not. */
 export interface LaidNeed {
   kind: 'link' | 'supply';
-  /** The link's id, or "supply". */
+  /** Of the link or the supply. */
   id: string;
   link?: Link;
+  supply?: Supply;
   ways: Way[];
 }
 

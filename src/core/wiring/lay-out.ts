@@ -1,5 +1,6 @@
 import type { Part } from '../records/build';
 import type { Link, Mode } from '../records/peripheral';
+import { newestVersion } from '../records/words';
 import { spend } from '../solver/budget';
 import { feedFromParts } from './fed-by-part';
 import { enforceOneUse } from './one-use';
@@ -35,12 +36,16 @@ function layMode(shop: Workshop, part: Part, mode: Mode): LaidMode {
     link,
     ways: [...linkWays(shop, link), ...undrawnWays(shop, link)],
   }));
-  if (mode.supply)
+  mode.supplies.forEach((supply, i) => {
+    // What lives on USB is the part itself: the chip, not what it switches.
+    const one = i === 0 ? part : { ...part, onUsb: false };
     needs.push({
       kind: 'supply',
-      id: 'supply',
-      ways: [...supplyWays(shop, part, mode.supply), ...undrawnSupply(shop, part, mode.supply)],
+      id: supply.id,
+      supply,
+      ways: [...supplyWays(shop, one, supply), ...undrawnSupply(shop, one, supply)],
     });
+  });
   spend(shop.budget, needs.reduce((n, need) => n + need.ways.length, 0) / waysAStep);
   return { mode, needs };
 }
@@ -80,7 +85,7 @@ function motorsAsPart(shop: Workshop): Part[] {
       owned: true,
       peripheral: {
         format: 'rung-peripheral',
-        version: 1,
+        version: newestVersion,
         id: 'motors',
         name: 'Separate ESCs',
         maker: 'the build',
@@ -95,7 +100,7 @@ function motorsAsPart(shop: Workshop): Part[] {
             id: 'signal',
             label: 'one motor wire each',
             links: [{ kind: 'output', id: 'motors', use: 'motor', count: motors.count }],
-            supply: null,
+            supplies: [],
             cents: 0,
             grams: 0,
             effort: 0,

@@ -285,7 +285,7 @@ describe('a part that feeds another', () => {
   const on = (build: Build, b = board) => evaluate(build, b);
   test('a camera on a board without 5 V is fed by the transmitter', () => {
     const climb = on(makeBuild({}, [transmitter(), camera(4.5)]));
-    expect(climb.hookup.parts[1]!.supply!.rail).toBe('part:tx');
+    expect(climb.hookup.parts[1]!.supplies[0]!.rail).toBe('part:tx');
     expect(climb.stopsAt).toBeNull();
   });
   test('4.5 V out does not feed a camera that starts at 5 V', () =>
@@ -316,7 +316,8 @@ describe('a part that feeds another', () => {
       pads: pads('vbat', 'v5'),
     });
     const fed = (cameraSupply: 'board' | 'transmitter') =>
-      on(makeBuild({ policies: { cameraSupply } }, [transmitter(), camera(4.5)]), both).hookup.parts[1]!.supply!.rail;
+      on(makeBuild({ policies: { cameraSupply } }, [transmitter(), camera(4.5)]), both).hookup.parts[1]!.supplies[0]!
+        .rail;
     expect([fed('board'), fed('transmitter')]).toEqual(['five', 'part:tx']);
   });
   test('no host, no feed: with the transmitter locked out the camera has nothing', () => {

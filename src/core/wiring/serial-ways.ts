@@ -51,7 +51,8 @@ function groupPorts(shop: Workshop): PortGroup[] {
     ...(shop.build.locks[shop.board.id] ?? []).flatMap((l) => (l.kind === 'link' ? [l.to] : [])),
     ...shop.board.buses.flatMap((b) => (b.sharesPort ? [b.sharesPort] : [])),
     ...shop.board.ports
-      .filter((p) => [...p.rx, ...p.tx].some((e) => sharedPads(shop.board).has(e.pad)))
+      // Each port that is taken is freed, and paid for, by itself.
+      .filter((p) => p.taken || [...p.rx, ...p.tx].some((e) => sharedPads(shop.board).has(e.pad)))
       .map((p) => p.id),
   ]);
   const groups = new Map<string, PortGroup>();
@@ -63,7 +64,7 @@ function groupPorts(shop: Workshop): PortGroup[] {
         twoWayInverter,
         shop.board.pads.find((p) => p.id === pad)?.toleratesVolts,
       ]);
-    const key = JSON.stringify([strip(port.rx), strip(port.tx), port.taken, named.has(port.id) ? port.id : '']);
+    const key = JSON.stringify([strip(port.rx), strip(port.tx), named.has(port.id) ? port.id : '']);
     const group = groups.get(key);
     if (group) group.ports.push(port);
     else groups.set(key, { id: port.id, ports: [port] });

@@ -35,6 +35,15 @@ function each(check: (build: Build, board: Board, hookup: Hookup, name: string) 
   for (const { build, board, hookup, name } of solved) check(build, board, hookup, name);
 }
 
+/** Every supply that is taken from a rail of the board, with what it wants. */
+function suppliedByBoard(build: Build, hookup: Hookup) {
+  return hookup.parts.flatMap((p) =>
+    p.supplies
+      .filter(({ rail }) => !rail.startsWith('part:'))
+      .map(({ id, rail }) => ({ p, rail, supply: mode(build, p).supplies.find((s) => s.id === id)! })),
+  );
+}
+
 describe('whatever is wired stands when it is checked by hand', () => {
   test('every link of the chosen mode is wired, and no other', () => {
     each((build, _, hookup, name) => {
@@ -170,9 +179,8 @@ describe('whatever is wired stands when it is checked by hand', () => {
         const held = (v: number) => Math.min(interval(s.outVolts).high, Math.max(0, v - interval(s.dropOutVolts).high));
         return { low: held(from.low), high: held(from.high) };
       };
-      for (const p of hookup.parts.filter((x) => x.supply && !x.supply.rail.startsWith('part:'))) {
-        const supply = mode(build, p).supply!;
-        const given = volts(p.supply!.rail);
+      for (const { p, rail, supply } of suppliedByBoard(build, hookup)) {
+        const given = volts(rail);
         expect(given.low, `${name} ${p.name}`).toBeGreaterThanOrEqual(interval(supply.minVolts).high - 1e-9);
         expect(given.high, `${name} ${p.name}`).toBeLessThanOrEqual(interval(supply.maxVolts).low + 1e-9);
       }
@@ -202,15 +210,10 @@ describe('whatever is wired stands when it is checked by hand', () => {
           s.type === 'linear' ? amps : (amps * interval(s.outVolts).high) / (0.85 * Math.max(0.1, lowest(s.input))),
         );
       };
-      for (const p of hookup.parts) {
-        if (!p.supply || p.supply.rail.startsWith('part:')) continue;
-        const supply = mode(build, p).supply!;
+      for (const { rail, supply } of suppliedByBoard(build, hookup)) {
         if (!isKnown(supply.peakAmps)) continue;
         const stated = interval(supply.peakAmps).high;
-        load(
-          p.supply.rail,
-          supply.draw === 'constant power' ? (stated * supply.atVolts) / Math.max(0.5, lowest(p.supply.rail)) : stated,
-        );
+        load(rail, supply.draw === 'constant power' ? (stated * supply.atVolts) / Math.max(0.5, lowest(rail)) : stated);
       }
       for (const [id, amps] of carried) {
         const s = board.rails.find((r) => r.id === id)!.source;

@@ -33,7 +33,16 @@ export function WireTable({ hookup, board }: { hookup: Hookup; board: Board }) {
                     </div>
                   ))}
                 </td>
-                <td>{p.supply ? `${p.supply.on}${p.supply.pads.map((id) => `, pad ${pad(id)}`).join('')}` : 'none'}</td>
+                <td>
+                  {p.supplies.length === 0 && 'none'}
+                  {p.supplies.map((s) => (
+                    <div key={s.id}>
+                      {s.which && `${s.which}: `}
+                      {s.on}
+                      {s.pads.map((id) => `, pad ${pad(id)}`).join('')}
+                    </div>
+                  ))}
+                </td>
               </tr>
             ))}
         </tbody>

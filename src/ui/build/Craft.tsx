@@ -1,6 +1,6 @@
 'use client';
 
-import { money, type Build } from '@/core';
+import { money, patternWords, type Build } from '@/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -45,7 +45,7 @@ function sentences(b: Build): [string, string][] {
   return [
     [
       'Frame',
-      `${b.frame.mounts.map((m) => `${m.patternMm} mm ${m.screw}`).join(' or ')}; bay ${b.frame.bayLengthMm} x ${b.frame.bayWidthMm} x ${b.frame.bayHeightMm} mm; USB reached from ${b.frame.openSides.join(', ') || 'nowhere'}; bare craft ${mass(b.bareMassG)}`,
+      `${b.frame.mounts.map((m) => `${patternWords(m)} ${m.screw}`).join(' or ') || 'a tray without holes'}; bay ${b.frame.bayLengthMm} x ${b.frame.bayWidthMm} x ${b.frame.bayHeightMm} mm; USB reached from ${b.frame.openSides.join(', ') || 'nowhere'}; bare craft ${mass(b.bareMassG)}`,
     ],
     ['Pack', `${b.pack.cells} cells, ${b.pack.chemistry}, ${mass(b.pack.massG)}`],
     [

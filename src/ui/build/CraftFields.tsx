@@ -9,24 +9,15 @@ import { sides, type Build, centsOf } from '@/core';
 import { useRoom } from '../room/store';
 import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
+import { FrameHoles } from './FrameHoles';
 import { NumberBox } from './NumberBox';
 import { OwnCapacitor } from './OwnCapacitor';
 import { OwnEsc } from './OwnEsc';
-
-const patterns = [16, 20, 25.5, 30.5] as const;
-const screws = ['M2', 'M3'] as const;
 
 export function CraftFields() {
   const { build, edit } = useRoom('build', 'edit');
   const set = <K extends keyof Build>(key: K, next: Partial<Build[K]>) =>
     edit(String(key), (b) => ({ ...b, [key]: { ...(b[key] as object), ...(next as object) } as Build[K] }));
-  const hasMount = (patternMm: number, screw: 'M2' | 'M3') =>
-    build.frame.mounts.some((m) => m.patternMm === patternMm && m.screw === screw);
-  const toggleMount = (patternMm: number, screw: 'M2' | 'M3') => {
-    const rest = build.frame.mounts.filter((m) => m.patternMm !== patternMm || m.screw !== screw);
-    const mounts = hasMount(patternMm, screw) ? rest : [...rest, { patternMm, screw }];
-    if (mounts.length > 0) set('frame', { mounts });
-  };
   const group = (title: string, fields: ReactNode) => (
     <Box
       component="fieldset"
@@ -72,20 +63,7 @@ export function CraftFields() {
       {group(
         'Frame',
         <>
-          <Box role="group" aria-label="Hole patterns the frame offers" sx={{ display: 'flex', flexWrap: 'wrap' }}>
-            {patterns.flatMap((p) =>
-              screws
-                .filter((s) => !(p === 16 && s === 'M3') && !(p === 30.5 && s === 'M2'))
-                .map((s) => (
-                  <FormControlLabel
-                    key={`${p}${s}`}
-                    sx={{ mr: 1.5 }}
-                    control={<Checkbox checked={hasMount(p, s)} onChange={() => toggleMount(p, s)} />}
-                    label={`${p} mm ${s}`}
-                  />
-                )),
-            )}
-          </Box>
+          <FrameHoles mounts={build.frame.mounts} onChange={(mounts) => set('frame', { mounts })} />
           <NumberBox
             label="Bay length"
             unit="mm"

@@ -28,7 +28,7 @@ export function PartRow({
   const { peripheral } = part;
   const mode = peripheral.modes[0]!;
   const needs = mode.links.map(linkWords).join(', ') || 'no wire to the board';
-  const volts = mode.supply ? voltsWords(mode.supply) : 'no supply';
+  const volts = mode.supplies.map(voltsWords).join(' and ') || 'no supply';
   const mass = 'value' in peripheral.massG ? `${peripheral.massG.value} g` : '? g';
   return (
     <Box
@@ -109,7 +109,7 @@ export function PartRow({
         component="span"
         sx={{ width: 64, textAlign: 'right', fontSize: 12, color: part.owned ? 'text.secondary' : undefined }}
       >
-        {part.owned ? 'owned' : money(peripheral.cents)}
+        {priceWords(part)}
       </Box>
       <Box role="radiogroup" aria-label={`How important is ${name}`} sx={{ display: 'flex' }}>
         {priorities.map((p) => (
@@ -142,7 +142,12 @@ export function PartRow({
   );
 }
 
-function voltsWords(supply: NonNullable<Part['peripheral']['modes'][number]['supply']>): string {
+function priceWords({ owned, peripheral }: Part): string {
+  if (owned) return 'owned';
+  return peripheral.cents === null ? '? €' : money(peripheral.cents);
+}
+
+function voltsWords(supply: Part['peripheral']['modes'][number]['supplies'][number]): string {
   const end = (f: typeof supply.minVolts) => ('value' in f ? String(f.value) : '?');
   return `${end(supply.minVolts)} to ${end(supply.maxVolts)} V`;
 }

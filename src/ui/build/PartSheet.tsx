@@ -6,7 +6,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { places, unsaidSupply, usualPlace, type Part, type Peripheral, centsOf } from '@/core';
+import { places, usualPlace, type Part, type Peripheral, centsOf } from '@/core';
 import { useRoom } from '../room/store';
 import { changedPart } from './change';
 import { Choice } from './Choice';
@@ -14,9 +14,9 @@ import { FigureBox } from './FigureBox';
 import { KeepPart } from './KeepPart';
 import { NumberBox } from './NumberBox';
 import { PartLinks } from './PartLinks';
+import { PartSupplies } from './PartSupplies';
 
 type Mode = Peripheral['modes'][number];
-type Supply = NonNullable<Mode['supply']>;
 
 /** The electrical needs of one part, to be corrected where they stand. The library keeps its own copy. */
 export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }) {
@@ -28,8 +28,6 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
     );
   const mode = (id: string, what: string, next: Partial<Mode>) =>
     change(`${what} ${id}`, { modes: peripheral.modes.map((m) => (m.id === id ? { ...m, ...next } : m)) });
-  const supply = (id: string, what: string, next: Partial<Supply>) =>
-    mode(id, what, { supply: { ...peripheral.modes.find((m) => m.id === id)!.supply!, ...next } });
   return (
     <Box
       component="section"
@@ -54,8 +52,10 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
         <NumberBox
           label="Price"
           unit="€"
-          value={peripheral.cents / 100}
-          onChange={(v) => change('price', { cents: centsOf(v ?? 0) })}
+          mayBeUnknown
+          empty="not known"
+          value={peripheral.cents === null ? null : peripheral.cents / 100}
+          onChange={(v) => change('price', { cents: v === null ? null : centsOf(v) })}
         />
       </Box>
       <Box sx={{ display: 'flex', flexDirection: 'column' }}>
@@ -112,56 +112,7 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
               Lost: {l}
             </Box>
           ))}
-          <FormControlLabel
-            control={
-              <Checkbox
-                checked={m.supply !== null}
-                onChange={(_, yes) => mode(m.id, 'power', { supply: yes ? unsaidSupply : null })}
-              />
-            }
-            label="Takes power from the board"
-          />
-          {m.supply && (
-            <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, rowGap: 0.75, mt: 0.5 }}>
-              <FigureBox
-                label="Least"
-                unit="V"
-                max={100}
-                figure={m.supply.minVolts}
-                onChange={(minVolts) => supply(m.id, 'min', { minVolts })}
-              />
-              <FigureBox
-                label="Most"
-                unit="V"
-                max={100}
-                figure={m.supply.maxVolts}
-                onChange={(maxVolts) => supply(m.id, 'max', { maxVolts })}
-              />
-              <FigureBox
-                label={`Steady at ${m.supply.atVolts} V`}
-                unit="A"
-                max={100}
-                figure={m.supply.typicalAmps}
-                onChange={(typicalAmps) => supply(m.id, 'typical', { typicalAmps })}
-              />
-              <FigureBox
-                label={`Peak at ${m.supply.atVolts} V`}
-                unit="A"
-                max={100}
-                figure={m.supply.peakAmps}
-                onChange={(peakAmps) => supply(m.id, 'peak', { peakAmps })}
-              />
-              <NumberBox
-                label="Amps said at"
-                unit="V"
-                min={1}
-                max={60}
-                width={86}
-                value={m.supply.atVolts}
-                onChange={(atVolts) => atVolts && supply(m.id, 'stated at', { atVolts })}
-              />
-            </Box>
-          )}
+          <PartSupplies supplies={m.supplies} onChange={(supplies) => mode(m.id, 'power', { supplies })} />
         </Box>
       ))}
       <KeepPart peripheral={peripheral} />

@@ -124,7 +124,8 @@ function Described({ part }: { part: Peripheral }) {
       <b>{part.name}</b>
       <Box component="span" sx={{ color: 'text.secondary' }}>
         {' '}
-        {part.kind}: {part.modes[0]!.links.map(linkWords).join(', ') || 'no wire to the board'}; €{euros(part.cents)}
+        {part.kind}: {part.modes[0]!.links.map(linkWords).join(', ') || 'no wire to the board'};{' '}
+        {part.cents === null ? 'price unknown' : `€${euros(part.cents)}`}
       </Box>
     </>
   );

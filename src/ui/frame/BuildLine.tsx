@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useColorScheme } from '@mui/material/styles';
-import { counted } from '@/core';
+import { counted, patternWords } from '@/core';
 import { useRoom, useRoomPart } from '../room/store';
 import { SaveMark } from './SaveMark';
 
@@ -15,7 +15,7 @@ export function BuildLine() {
     canRedo: history.future.length > 0,
   }));
   const { mode, setMode } = useColorScheme();
-  const mounts = build.frame.mounts.map((m) => `${m.patternMm} mm`).join(' or ');
+  const mounts = build.frame.mounts.map(patternWords).join(' or ') || 'tray';
   const facts = [
     `${build.pack.cells}S`,
     mounts,

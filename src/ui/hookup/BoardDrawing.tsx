@@ -37,11 +37,9 @@ export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props
     ...p,
     ends: [
       ...p.links.flatMap((l) => l.pads.map((x) => ({ pad: at.get(x.pad), supply: false, gauge: 28 }))),
-      ...(p.supply?.pads ?? []).map((x) => ({
-        pad: at.get(x),
-        supply: true,
-        gauge: supplyGauge(climb.hookup, p.supply!),
-      })),
+      ...p.supplies.flatMap((s) =>
+        s.pads.map((x) => ({ pad: at.get(x), supply: true, gauge: supplyGauge(climb.hookup, s) })),
+      ),
     ].filter((e): e is { pad: PlacedPad; supply: boolean; gauge: number } => e.pad !== undefined),
   }));
   const mean = (p: (typeof parts)[number], key: 'x' | 'y') =>
@@ -189,7 +187,7 @@ export function BoardDrawing({ board, climb, selected, locked, onSelect }: Props
           <text x={b.x + 7} y={b.y + 31} fontSize={10} fill={b.mode ? 'var(--faded)' : 'var(--breaks)'}>
             {b.mode
               ? clip(
-                  `${b.links.map((l) => l.on).join(', ') || 'no signal'}${b.supply ? `; ${b.supply.on}${gaugeWords(b.ends)}` : ''}${locked.has(b.id) ? '; locked' : ''}`,
+                  `${b.links.map((l) => l.on).join(', ') || 'no signal'}${b.supplies.length > 0 ? `; ${b.supplies.map((s) => s.on).join(', ')}${gaugeWords(b.ends)}` : ''}${locked.has(b.id) ? '; locked' : ''}`,
                   36,
                 )
               : `left out (${b.priority})`}

@@ -23,18 +23,18 @@ export function Choices({ board, part }: { board: Board; part: string }) {
         </Box>
       )}
       {answers?.length === 0 && <Box sx={{ fontSize: 12.5 }}>This part has no choice of pads here.</Box>}
-      {answers?.map(({ need, alternatives }) => {
+      {answers?.map(({ kind, need, which, alternatives }) => {
         let said: string;
-        if (need === 'supply') said = 'Supply';
-        else if (need === 'mode') said = 'Way to wire it';
+        if (kind === 'supply') said = which === undefined ? 'Supply' : `Supply of its ${which}`;
+        else if (kind === 'mode') said = 'Way to wire it';
         else said = 'Signal';
         return (
-          <Box key={need} sx={{ mt: 0.5 }}>
+          <Box key={`${kind} ${need}`} sx={{ mt: 0.5 }}>
             <Box sx={{ fontSize: 12, color: 'text.secondary' }}>{said}</Box>
             {alternatives.map((a) => {
               let lock: Lock;
-              if (need === 'supply') lock = { kind: 'supply', part, to: a.to };
-              else if (need === 'mode') lock = { kind: 'mode', part, mode: a.to };
+              if (kind === 'supply') lock = { kind, part, supply: need, to: a.to };
+              else if (kind === 'mode') lock = { kind: 'mode', part, mode: a.to };
               else lock = { kind: 'link', part, link: need, to: a.to };
               const locked = locks.some(
                 (l) => sameNeed(l, lock) && (('to' in l && l.to === a.to) || ('mode' in l && l.mode === a.to)),

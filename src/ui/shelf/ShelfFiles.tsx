@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useRef, useState } from 'react';
-import { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault, type ShelfFile } from '@/core';
+import { boardsToCsv, newestVersion, peripheralsToCsv, tableSchema, type RowFault, type ShelfFile } from '@/core';
 import type { FromReader } from '@/workers/read-shelf.worker';
 import { askServer } from '../room/ask-server';
 import { useShelf } from '../room/use-shelf';
@@ -61,7 +61,7 @@ export function ShelfFiles() {
     for (const step of steps) {
       if (stopped.current) break;
       setProgress({ done, total });
-      const body = JSON.stringify({ format: 'rung-shelf', version: 1, name: 'import', ...step });
+      const body = JSON.stringify({ format: 'rung-shelf', version: newestVersion, name: 'import', ...step });
       const reply = await askServer('/api/import', { method: 'POST', body }, 'The server does not answer.');
       if (!reply.ok) {
         setSaid(`${done} of ${total} came in, then: ${reply.said.sentence} The rest can be brought in again.`);
@@ -90,7 +90,13 @@ export function ShelfFiles() {
             'rung-shelf.json',
             'application/json',
             JSON.stringify(
-              { format: 'rung-shelf', version: 1, name: 'Shelf', boards, peripherals: shelf?.peripherals ?? [] },
+              {
+                format: 'rung-shelf',
+                version: newestVersion,
+                name: 'Shelf',
+                boards,
+                peripherals: shelf?.peripherals ?? [],
+              },
               null,
               1,
             ),
