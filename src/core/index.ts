@@ -24,7 +24,7 @@ export { mayHaveMore } from './circuit/all-pads';
 export { portSums } from './wiring/port-sums';
 export { commonBreak } from './decide/common-break';
 export { overBudget } from './decide/over-budget';
-export { counted, rungNames, type Finding, type RungName, type RungState } from './rungs/finding';
+export { counted, list, rungNames, type Finding, type RungName, type RungState } from './rungs/finding';
 export type { Ground } from './quantity/ground';
 export type { Hookup } from './wiring/hookup';
 export { asItLies, lieOf } from './circuit/turn';

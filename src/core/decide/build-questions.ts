@@ -2,6 +2,8 @@ import { evaluate } from '../evaluate/climb';
 import type { GeneralSolver } from '../solver/budget';
 import type { Board } from '../records/board';
 import { buildSchema, type Build } from '../records/build';
+import { plausibleEnds } from '../figures/plausible-ends';
+import { centsOf } from '../quantity/money';
 import { isKnown, type NumberFigure, type Origin } from '../quantity/figure';
 import { cellOhm } from '../trade/cell';
 import { firstOf, type Ranked } from './rank-shelf';
@@ -82,7 +84,8 @@ export function withBuildFigure(
       (node, key) => node[key] as Record<string | number, unknown>,
       copy as never,
     );
-  holder[path.at(-1)!] = { value, origin, ...(seen ? { seen } : {}) };
+  // A price is an amount, without anybody's word.
+  holder[path.at(-1)!] = path.at(-1) === 'cents' ? centsOf(value) : { value, origin, ...(seen ? { seen } : {}) };
   return buildSchema.parse(copy);
 }
 
@@ -136,8 +139,17 @@ function openFigures(build: Build): Open[] {
     esc('burstSeconds', 'how long it stands them', 's', 600);
     esc('maxCells', 'cells it stands', 'cells', 14);
   }
-  build.parts.forEach(({ peripheral: p }, i) => {
+  build.parts.forEach(({ owned, peripheral: p }, i) => {
     const at = ['parts', i, 'peripheral'];
+    if (!owned && p.cents === null)
+      found.push({
+        path: [...at, 'cents'],
+        says: `what ${p.name} costs`,
+        unit: '€',
+        measure: 'Any shop that sells it says.',
+        origin: 'manual',
+        ends: [plausibleEnds.partCents.ends[0] / 100, plausibleEnds.partCents.ends[1] / 100],
+      });
     ask(p.massG, { path: [...at, 'massG'], says: `what ${p.name} weighs`, unit: 'g', ...scale, ends: [0, 5000] });
     p.gives.forEach((give, n) =>
       ask(give.amps, {

@@ -16,6 +16,10 @@ export const plausibleEnds = {
     ends: [0.05, 0.3],
     because: 'a processor with its sensors and an overlay chip draws 0.1 to 0.3 A (common practice, no source)',
   },
+  partCents: {
+    ends: [0, 15_000],
+    because: 'few parts that hang off a board cost more than 150 (shop pages, common practice, no source)',
+  },
   efficiency: {
     ends: [0.75, 0.95],
     because: 'small step-down and step-up regulators of boards (data sheets, from memory)',

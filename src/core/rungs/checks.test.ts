@@ -403,6 +403,17 @@ describe('8 Weight, 9 Cost, 10 Comforts', () => {
     expect(states(build(600, 6780), makeBoard(), 9)).toBe('holds');
     expect(states(build(600), makeBoard({ offers: [] }), 9)).toBe('unknown');
   });
+  test('a part whose price nobody says: open where it decides, a break where all else is too dear, holding where any plausible price goes', () => {
+    const rung = (budgetCents: number, owned = false) =>
+      evaluate(
+        makeBuild({ limits: { takeOffMassG: 700, budgetCents } }, [makePart('cam', {}, { owned, cents: null })]),
+        makeBoard(),
+      ).rungs[8]!;
+    // Board with shipping 55.00, capacitor 1.80, standoffs 1.00; the part between nought and 150.
+    expect([rung(5_000), rung(10_000), rung(30_000)].map((r) => r.state)).toEqual(['breaks', 'unknown', 'holds']);
+    expect(rung(10_000, true).state).toBe('holds');
+    expect(rung(10_000).findings[0]!.sentence).toContain('Nobody says what cam costs');
+  });
   test('pack leads first, by policy: pads without thermal relief strain the board, with it they hold, unsaid is unknown; by default it is not asked', () => {
     const state = (relief: boolean | undefined, batteryLeads: 'first' | 'last') =>
       rung(

@@ -4,7 +4,10 @@ import type { Hookup } from '../wiring/hookup';
 import { basketOf, orderFor, type BasketLine, type Order } from '../bill/basket';
 import { money } from '../quantity/money';
 import { comfort } from '../trade/comfort';
-import { marginOf, stateWithin, type Finding } from './finding';
+import { plausibleEnds } from '../figures/plausible-ends';
+import { exactly } from '../quantity/figure';
+import { atLeast } from '../quantity/truth';
+import { list, marginOf, stateWithin, type Finding } from './finding';
 
 export interface Bill {
   lines: BasketLine[];
@@ -40,7 +43,10 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
   const { lines, order } = bill;
   const sum = order.totalCents;
   const margin = marginOf(budget, sum);
-  const truth = budget >= sum ? 'yes' : 'no';
+  // What nobody prices may cost anything that such a thing plausibly does.
+  const unsaid = lines.filter((l) => l.unpriced && (build.atHome[l.key] ?? 0) < l.quantity);
+  const most = sum + unsaid.reduce((total, l) => total + l.quantity * plausibleEnds.partCents.ends[1], 0);
+  const truth = atLeast(exactly(budget), { low: sum, high: most });
   const mine = order.from.find((f) => f.key === `board ${board.id}`);
   const shipping = order.parcels.reduce((total, p) => total + p.shippingCents, 0);
   const rest = sum - (mine?.cents ?? 0) - shipping;
@@ -51,6 +57,10 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
     order.parcels.length === 0
       ? ''
       : `, shipping ${money(shipping)} for ${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}`;
+  const without =
+    unsaid.length > 0
+      ? ` Nobody says what ${list(unsaid.map((l) => l.what))} ${unsaid.length === 1 ? 'costs' : 'cost'}: it comes on top.`
+      : '';
   const seen = board.offers.find((o) => o.shop === mine?.shop)?.seen;
   return [
     {
@@ -58,8 +68,8 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
       state: stateWithin(truth, margin, comfort.cost),
       code: 'price',
       about: 'Price',
-      sentence: `${truth === 'yes' ? `${money(budget - sum)} below` : `${money(sum - budget)} over`} the budget of ${money(budget)}: ${home}${sent}, ${money(sum)} together.`,
-      needed: money(sum),
+      sentence: `${sum <= budget ? `${money(budget - sum)} below` : `${money(sum - budget)} over`} the budget of ${money(budget)}: ${home}${sent}, ${money(sum)} together.${without}`,
+      needed: unsaid.length > 0 ? `at least ${money(sum)}` : money(sum),
       given: money(budget),
       ...(margin === undefined ? {} : { margin }),
       grounds: [
@@ -78,6 +88,7 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
           figure: money(lines.filter((l) => l.offers.length === 0).reduce((total, l) => total + l.cents, 0)),
           origin: 'assumed',
         },
+        ...unsaid.map((l) => ({ what: `Price of ${l.what}`, figure: 'unknown', origin: 'unknown' as const })),
       ],
     },
   ];

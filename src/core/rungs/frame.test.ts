@@ -3,8 +3,8 @@ import { evaluate } from '../evaluate/climb';
 import type { Board, Screw } from '../records/board';
 import { newOwnEsc } from '../intake/new-own-esc';
 import type { Build } from '../records/build';
-import { claims, holes, makeBoard, makeBuild, makePart, says, unknown } from '../tests/make';
-import { turned, yawOffset } from '../circuit/turn';
+import { claims, holes, makeBoard, makeBuild, makePart, says, unknown, yes } from '../tests/make';
+import { lieOf, turned, yawOffset } from '../circuit/turn';
 import { checkFrame, stackLines } from './frame';
 
 const about = (build: Build, board: Board, what: string) => checkFrame(build, board).find((f) => f.about === what);
@@ -82,6 +82,68 @@ describe('holes: every pattern on every pattern, every screw in every hole', () 
     expect(
       about(frame({ mounts: [{ alongMm: 25.5, screw: 'M3' }] }), drilled(says(25), 'M3', unknown), 'Mounting')!.state,
     ).toBe('unknown');
+  });
+  test.each([
+    [
+      'along the bay',
+      { alongMm: says(40), acrossMm: says(25), screw: 'M3' },
+      { alongMm: 40, acrossMm: 25 },
+      'holds',
+      0,
+    ],
+    ['turned', { alongMm: says(25), acrossMm: says(40), screw: 'M3' }, { alongMm: 40, acrossMm: 25 }, 'holds', 90],
+    [
+      'one side off',
+      { alongMm: says(40), acrossMm: says(30), screw: 'M3' },
+      { alongMm: 40, acrossMm: 25 },
+      'breaks',
+      0,
+    ],
+    ['a square one on it', { alongMm: says(25), screw: 'M3' }, { alongMm: 40, acrossMm: 25 }, 'breaks', 0],
+    [
+      'a side unsaid',
+      { alongMm: says(40), acrossMm: unknown, screw: 'M3' },
+      { alongMm: 40, acrossMm: 25 },
+      'unknown',
+      0,
+    ],
+  ] as const)('a rectangular pattern, %s', (_, { screw, ...pattern }, mount, state, turn) => {
+    const board = makeBoard({
+      mounting: { patterns: [{ ...pattern, screw: { value: screw, origin: 'print' } }], softIsolators: yes },
+      usb: { plug: 'C', side: 'unknown' },
+    });
+    const build = frame({ mounts: [{ ...mount, screw: 'M3' }] });
+    expect([about(build, board, 'Mounting')!.state, lieOf(build, board)]).toEqual([state, turn]);
+  });
+  test('a long board whose holes meet only across lies across where the bay lets it, and breaks where not', () => {
+    const board = makeBoard({
+      lengthMm: says(42),
+      widthMm: says(30),
+      mounting: {
+        patterns: [{ alongMm: says(36), acrossMm: says(24), screw: { value: 'M3', origin: 'print' } }],
+        softIsolators: yes,
+      },
+    });
+    const at = (bayWidthMm: number) => frame({ mounts: [{ alongMm: 24, acrossMm: 36, screw: 'M3' }], bayWidthMm });
+    expect([about(at(44), board, 'Mounting')!.state, about(at(44), board, 'Outline')!.state]).toEqual([
+      'holds',
+      'strained',
+    ]);
+    expect(about(at(44), board, 'Outline')!.sentence).toContain('its holes meet only turned');
+    expect(about(at(36), board, 'Mounting')!.state).toBe('breaks');
+  });
+  test('of two patterns of a board the better one is taken; without holes it is taped down', () => {
+    const two = makeBoard({
+      mounting: {
+        ...holes(says(20), 'M2'),
+        patterns: [...holes(says(20), 'M2').patterns, ...holes(says(30.5)).patterns],
+      },
+    });
+    expect(about(makeBuild(), two, 'Mounting')).toMatchObject({ state: 'holds', given: '20 mm M2 or 30.5 mm M3' });
+    const none = makeBoard({ mounting: { patterns: [], softIsolators: unknown } });
+    expect(about(makeBuild(), none, 'Mounting')!.state).toBe('strained');
+    expect([none, two].map((b) => about(frame({ mounts: [] }), b, 'Mounting')!.state)).toEqual(['holds', 'holds']);
+    expect(evaluate(frame({ mounts: [] }), none).verdict).toBe('fits');
   });
   test('a break names the way out', () =>
     expect(about(frame({ mounts: [{ alongMm: 20, screw: 'M3' }] }), makeBoard(), 'Mounting')!.fix).toContain(

@@ -9,7 +9,7 @@ import type { z } from 'zod';
 export const says = (value: number) => ({ value, origin: 'manual' as const });
 export const claims = (value: number) => ({ value, origin: 'claim' as const });
 export const unknown = { unknown: true as const };
-const yes = { value: true, origin: 'manual' as const };
+export const yes = { value: true, origin: 'manual' as const };
 
 type BoardInput = z.input<typeof boardSchema>;
 type BuildInput = z.input<typeof buildSchema>;
@@ -98,9 +98,10 @@ export function makePart(
     modes?: Way[];
     massG?: PeripheralInput['massG'];
     gives?: PeripheralInput['gives'];
+    cents?: number | null;
   } = {},
 ): Part {
-  const { kind = 'other', modes, massG = says(2), gives = [], ...part } = change;
+  const { kind = 'other', modes, massG = says(2), gives = [], cents = 1000, ...part } = change;
   const peripheral = peripheralSchema.parse({
     format: 'rung-peripheral',
     version: newestVersion,
@@ -110,7 +111,7 @@ export function makePart(
     kind,
     massG,
     gives,
-    cents: 1000,
+    cents,
     modes: (modes ?? [mode]).map(modeOf),
   });
   return { id, priority: 'must', onUsb: false, owned: false, ...part, peripheral };

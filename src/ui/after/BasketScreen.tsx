@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
-import { arrivesOn, basketCsv, basketOf, eurosOf, orderFor, type BasketLine, money } from '@/core';
+import { arrivesOn, basketCsv, basketOf, eurosOf, list, orderFor, type BasketLine, money } from '@/core';
 import { useRoom } from '../room/store';
 import { saveAs } from '../shelf/save-as';
 import { WithBoard, type Chosen } from './use-chosen';
@@ -25,6 +25,7 @@ function Basket({ board, climb }: Chosen) {
   const order = orderFor(lines, aim, build.atHome);
   const from = new Map(order.from.map((f) => [f.key, f]));
   const grams = lines.reduce((sum, l) => sum + (l.grams ?? 0), 0);
+  const unpriced = lines.filter((l) => l.unpriced);
   const unweighed = lines.some((l) => l.grams === null);
   const day = today();
   const atHome = (l: BasketLine, n: number) =>
@@ -65,7 +66,8 @@ function Basket({ board, climb }: Chosen) {
       </Box>
       <Box sx={{ fontSize: 14, mb: 1 }}>
         <strong>{money(order.totalCents)}</strong> landed
-        {lines.some((l) => l.unpriced) && ' without the board, which nobody offers'}, {unweighed && 'at least '}
+        {unpriced.length > 0 && ` without ${list(unpriced.map((l) => l.what))}, whose price nobody says`},{' '}
+        {unweighed && 'at least '}
         {Math.round(grams)} g,{' '}
         {order.parcels.length === 0
           ? 'no parcels'
@@ -115,7 +117,7 @@ function Basket({ board, climb }: Chosen) {
                 <td>
                   {home >= l.quantity
                     ? 'at home'
-                    : (from.get(l.key)?.shop ?? (l.unpriced ? 'nobody offers it' : 'anywhere, usual price'))}
+                    : (from.get(l.key)?.shop ?? (l.unpriced ? 'nobody says its price' : 'anywhere, usual price'))}
                 </td>
                 <td style={{ whiteSpace: 'normal' }}>{l.why}</td>
               </tr>
