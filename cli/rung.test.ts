@@ -97,12 +97,12 @@ describe('rung check', () => {
     );
     const { status, stderr } = rung('check', broken);
     expect(status).toBe(2);
-    expect(stderr).toContain('field boards[0].version: Expected 1; found nothing.');
+    expect(stderr).toContain('field boards[0].version: Expected a version from 1 to 2; found nothing.');
   });
   test('a sound file is said to be sound', () =>
     expect(rung('check', 'demo/shelf.json')).toMatchObject({
       status: 0,
-      stdout: 'demo/shelf.json: a sound rung-shelf file, version 1.\n',
+      stdout: 'demo/shelf.json: a sound rung-shelf file, version 2.\n',
     }));
 });
 

@@ -1,3 +1,4 @@
+import { motorAmps } from '../circuit/packs';
 import { suppliedName } from '../wiring/hookup';
 import { num } from '../rungs/finding';
 import type { Climb } from '../evaluate/climb';
@@ -35,7 +36,7 @@ export function sagOver(build: Build, board: Board, climb: Climb, charge: 'full'
   const positions = new Map(climb.hookup.bridges.map((b) => [b.bridge, b.position]));
   return Array.from({ length: 21 }, (_, i): SagPoint => {
     const throttlePercent = i * 5;
-    const amps = (build.motors.count * build.motors.peakAmps * throttlePercent) / 100;
+    const amps = (build.motors.count * motorAmps(build).peak * throttlePercent) / 100;
     const packVolts = Math.max(0, build.pack.cells * (rest - ohm * amps));
     const rails: Record<string, number> = {};
     for (const s of supplies) {

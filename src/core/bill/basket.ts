@@ -1,4 +1,6 @@
 import { euros } from '../quantity/money';
+import { atTheDoor } from './border';
+import { isOnBoard } from '../fix/on-board';
 import { withFixes } from '../fix/apply';
 import { fixPrice } from '../fix/price';
 import type { Board, Offer } from '../records/board';
@@ -19,7 +21,9 @@ export interface BasketLine extends Omit<Sundry, 'grams'> {
 
 /** All that is still to be bought for this build on this board, with what the hookup drags in. A must that is left out is still owed. */
 export function basketOf(build: Build, board: Board, hookup: Hookup): BasketLine[] {
-  const flown = new Set(hookup.parts.filter((p) => p.mode || p.priority === 'must').map((p) => p.id));
+  const flown = new Set(
+    hookup.parts.filter((p) => (p.mode || p.priority === 'must') && !isOnBoard(p)).map((p) => p.id),
+  );
   const cheapest = board.offers.length > 0 ? Math.min(...board.offers.map((o) => o.cents)) : 0;
   // What is bought is what the page offers; what is wired is the board with its fixes.
   const mended = withFixes(build, board);
@@ -139,12 +143,24 @@ const mostShops = 10;
 /**
  * The best way to buy the lines: every set of shops is tried, each line from the cheapest offer among them. One parcel a shop, its shipping paid once. Exact
  * for up to 10 shops. An offer without stock for all of a line counts only where there is no other. Lines nobody offers count at their usual price; what is at home is not bought.
+ * Duty and tax of a parcel are part of its prices, where the buyer says the rates.
  */
-export function orderFor(lines: readonly BasketLine[], aim: Aim, atHome: Readonly<Record<string, number>> = {}): Order {
+export function orderFor(
+  lines: readonly BasketLine[],
+  aim: Aim,
+  { atHome, imports }: Pick<Build, 'atHome' | 'imports'> = { atHome: {}, imports: [] },
+): Order {
   const open = lines.flatMap((l) => {
     const quantity = l.quantity - (atHome[l.key] ?? 0);
     return quantity > 0
-      ? [{ ...l, quantity, cents: Math.round((l.cents * quantity) / l.quantity), offers: inStock(l.offers, quantity) }]
+      ? [
+          {
+            ...l,
+            quantity,
+            cents: Math.round((l.cents * quantity) / l.quantity),
+            offers: inStock(l.offers, quantity).map((o) => atTheDoor(o, imports)),
+          },
+        ]
       : [];
   });
   const rest = open.filter((l) => l.offers.length === 0).reduce((sum, l) => sum + l.cents, 0);

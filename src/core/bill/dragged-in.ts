@@ -1,7 +1,8 @@
+import { askedMicrofarads } from '../circuit/esc-capacitor';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { capacitorMicrofarads, capacitorVolts } from '../trade/capacitor';
-import { packSwing } from '../trade/cell';
+import { motorAmps, packVolts } from '../circuit/packs';
 import { massIncludes } from '../trade/mass-words';
 import { spares, sundries } from '../trade/sundries';
 import { wireGramsPerM } from '../trade/wire';
@@ -132,10 +133,14 @@ function housings(build: Build, board: Board): Sundry[] {
   );
 }
 
+function finite(value: number): number {
+  return Number.isFinite(value) ? value : 0;
+}
+
 function capacitor(build: Build, board: Board): Sundry[] {
   if (build.capacitor || board.capacitor || build.motors.count === 0) return [];
-  const volts = capacitorVolts(packSwing(build.pack).high);
-  const what = `Capacitor, ${capacitorMicrofarads(build.motors.count * build.motors.peakAmps)} uF, ${volts} V`;
+  const volts = capacitorVolts(packVolts(build).high);
+  const what = `Capacitor, ${capacitorMicrofarads(build.motors.count * motorAmps(build).peak, finite(askedMicrofarads(build, board).high))} uF, ${volts} V`;
   return [
     sundry(
       'capacitor',

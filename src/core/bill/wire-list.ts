@@ -75,12 +75,12 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
           from,
         ),
       );
-      wires.push(groundWire(p.id, p.name, part, pad, gauge, pad === null ? `${supply.on}, ground` : null));
+      wires.push(groundWire(p.id, name, part, pad, gauge, pad === null ? `${supply.on}, ground` : null));
     }
     // A picture carries its own ground beside it.
     for (const l of p.links)
       if (l.link.kind === 'video' && l.pads[0])
-        wires.push(groundWire(p.id, p.name, part, l.pads[0].pad, signalGauge, null));
+        wires.push(groundWire(p.id, `${p.name}, picture`, part, l.pads[0].pad, signalGauge, null));
     return wires;
   });
 

@@ -1,10 +1,10 @@
 import { feedersOf, mostWaysToFeed } from '../records/board-links';
 import type { Board, Rail, Regulator } from '../records/board';
-import type { Build } from '../records/build';
 import { plausible } from '../figures/plausible-ends';
 import { assumed, exactly, interval, type Interval } from '../quantity/figure';
 import { any, flag, not, type Truth } from '../quantity/truth';
-import { lowestVolts, packSwing } from '../trade/cell';
+import { railsFedByEsc } from './esc-supply';
+import { packVolts, saggedVolts, type Powered } from './packs';
 import { assumedEfficiency } from '../trade/rating';
 import { usbVolts } from '../trade/usb';
 import { usbUnsaid } from './all-pads';
@@ -49,12 +49,6 @@ export interface Supplied {
 /** The name of the figure that says how far a pack sags. */
 export const cellGround = "One cell's resistance";
 
-/** What of a build decides the volts of its rails. */
-export interface Powered {
-  pack: Pick<Build['pack'], 'cells' | 'chemistry' | 'cellMilliohm' | 'massG'>;
-  motors: Pick<Build['motors'], 'count' | 'peakAmps'>;
-}
-
 /** Which end of what is not known counts for what a child asks of its parent: more amps, or fewer. */
 type End = 'worst' | 'best';
 
@@ -69,7 +63,8 @@ export function suppliesOf(
   end: End = 'worst',
   spend?: (ways: number) => void,
 ): Supplied[] {
-  const rails = new Map(board.rails.map((r) => [r.id, r]));
+  const all = railsFedByEsc(board, build);
+  const rails = new Map(all.map((r) => [r.id, r]));
   const known = new Map<string, Supplied[]>();
   const waysOf = (id: string): Supplied[] => {
     const before = known.get(id);
@@ -89,7 +84,7 @@ export function suppliesOf(
     known.set(id, ways);
     return ways;
   };
-  return board.rails.flatMap((rail) => waysOf(rail.id));
+  return all.flatMap((rail) => waysOf(rail.id));
 }
 
 /** No bridge is wanted in two positions at once. */
@@ -100,9 +95,11 @@ function standsOneWay({ bridges }: Supplied): boolean {
 function supplied(board: Board, build: Powered, rail: Rail, end: End, parent: (id: string) => Supplied[]): Supplied[] {
   const source = rail.source;
   switch (source.kind) {
+    case 'esc':
+      return [];
     case 'pack': {
-      const swing = packSwing(build.pack);
-      const low = lowestVolts(build.pack, build.motors.count * build.motors.peakAmps);
+      const swing = packVolts(build);
+      const low = saggedVolts(build);
       const sags = low.low < swing.low ? [ground(cellGround, build.pack.cellMilliohm ?? { unknown: true }, 'mΩ')] : [];
       return [{ ...bare(rail), swing: { low, high: exactly(swing.high) }, reads: (v) => v, raw: true, grounds: sags }];
     }

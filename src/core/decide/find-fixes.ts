@@ -4,7 +4,7 @@ import { interval } from '../quantity/figure';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import type { Fix } from '../records/fix';
-import { packSwing } from '../trade/cell';
+import { packVolts } from '../circuit/packs';
 import { protocols } from '../trade/protocol';
 import { withFixes } from '../fix/apply';
 import { fixPrice, mostOnFourInOne } from '../fix/price';
@@ -109,7 +109,7 @@ function candidatesFor(original: Build, originalBoard: Board, now: Climb): Fix[]
     }
     const supply = part.peripheral.modes.find((m) => m.supplies.length === 1)?.supplies[0];
     if (supply) {
-      const low = packSwing(build.pack).low;
+      const low = packVolts(build).low;
       const volts = [5, 9, 12].find(
         (v) => v >= interval(supply.minVolts).high && v <= interval(supply.maxVolts).low && v + 1 <= low,
       );

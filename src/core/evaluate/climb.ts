@@ -129,8 +129,19 @@ export function evaluate(
 }
 
 /** The fields of a build that rungs 1 to 7 and the hookup depend on; `memory.test.ts` holds that there are no others. */
-function whatWires({ parts, pack, motors, frame, policies, locks, fixes, capacitor }: Build): unknown[] {
-  return [parts, pack, motors, frame, policies, locks, fixes, capacitor];
+function whatWires({
+  parts,
+  pack,
+  morePacks,
+  radio,
+  motors,
+  frame,
+  policies,
+  locks,
+  fixes,
+  capacitor,
+}: Build): unknown[] {
+  return [parts, pack, morePacks, radio, motors, frame, policies, locks, fixes, capacitor];
 }
 
 /** All of a climb that neither a limit nor a wish can change. */

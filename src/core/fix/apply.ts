@@ -2,8 +2,10 @@ import type { Board } from '../records/board';
 import type { Build, Part } from '../records/build';
 import type { NumberFigure } from '../quantity/figure';
 import type { Fix } from '../records/fix';
-import { packSwing } from '../trade/cell';
+import { motorAmps, packCells, packVolts } from '../circuit/packs';
 import { numbered } from '../records/part-names';
+import { fedByEsc } from '../circuit/esc-supply';
+import { servedOnBoard } from './on-board';
 import { externalAmps, fixPrice, mostOnFourInOne } from './price';
 
 export interface Pair {
@@ -13,7 +15,9 @@ export interface Pair {
 
 /** The build and the board as they stand once the accepted fixes of this board are in place, parts of one name told apart. */
 export function withFixes(build: Build, board: Board): Pair {
-  return (build.fixes[board.id] ?? []).reduce(applyFix, { build: numbered(build), board });
+  const fixed = (build.fixes[board.id] ?? []).reduce(applyFix, { build: numbered(build), board });
+  const fed = { build: fixed.build, board: fedByEsc(fixed.board, fixed.build) };
+  return { ...fed, build: servedOnBoard(fed.build, fed.board) };
 }
 
 /** One fix put in place. Prices and grams go where the thing ends: with the part, or with the board. */
@@ -133,18 +137,20 @@ function changePart(build: Build, fix: Fix & { part: string }, change: (p: Part)
 }
 
 /** An ESC that is still to be chosen: one that carries these motors on this pack, four-in-one where that has channels enough, else one a motor. */
-function escToBuy({ motors, pack }: Build): NonNullable<Build['motors']['ownEsc']> {
+function escToBuy(build: Build): NonNullable<Build['motors']['ownEsc']> {
+  const { motors } = build;
+  const { cruise, peak } = motorAmps(build);
   const single = motors.count > mostOnFourInOne;
   const said = (value: number) => ({ value, origin: 'assumed' as const, source: 'an ESC chosen for these motors' });
   return {
     name: single ? 'Single ESCs to be chosen' : 'Four-in-one ESC to be chosen',
     channels: single ? 1 : mostOnFourInOne,
     count: single ? motors.count : 1,
-    continuousAmps: said(2 * Math.max(motors.cruiseAmps, motors.peakAmps / 2)),
-    burstAmps: said(1.2 * motors.peakAmps),
+    continuousAmps: said(2 * Math.max(cruise, peak / 2)),
+    burstAmps: said(1.2 * peak),
     burstSeconds: said(motors.peakSeconds),
-    maxCells: said(pack.cells),
-    maxVolts: said(packSwing(pack).high),
+    maxCells: said(packCells(build).high),
+    maxVolts: said(packVolts(build).high),
     pins: [],
     heightMm: single ? 0 : 6,
   };

@@ -1,3 +1,4 @@
+import { flag } from '../quantity/truth';
 import { turnsInside } from '../wiring/reason';
 import type { Climb } from '../evaluate/climb';
 import { currentIsSensed } from '../rungs/current-sensing';
@@ -7,8 +8,8 @@ import { lieOf, yawOffset } from '../circuit/turn';
 import { wireList, type Wire } from '../bill/wire-list';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
-import { interval, isKnown } from '../quantity/figure';
-import { packSwing } from '../trade/cell';
+import { interval, isKnown, isUnknown, originOf } from '../quantity/figure';
+import { packVolts } from '../circuit/packs';
 import { meetings, type Meeting } from '../trade/harness';
 import { protocols, softSerialMaxBaud } from '../trade/protocol';
 
@@ -77,19 +78,33 @@ function step(key: string, does: string, why: string): Step {
   return { key, does, why };
 }
 
+/** The firmware target as the seller names it, and what is known of its future. */
+function targetWords({ name, firmware }: Board): string {
+  const target = firmware?.target;
+  if (!firmware || !target || isUnknown(target)) return `Note the firmware target as the seller of ${name} names it.`;
+  const supported = flag(firmware.supported);
+  const on = {
+    yes: '',
+    no: ' It is no longer brought up to date.',
+    unknown: ' Nobody says whether it is still brought up to date.',
+  };
+  return `The seller names the firmware target ${target.value} (${originOf(target)}): check that the board says the same.${on[supported]}`;
+}
+
 function before(build: Build, board: Board): Step[] {
   const offset = yawOffset(board.arrowOffsetDeg, lieOf(build, board));
   return [
+    step(
+      'arrival',
+      `On arrival, before the first joint: hold ${board.name} beside its drawing. Pads, plugs and bridges stand where the drawing has them; if one does not, stop and say so in the logbook.`,
+      'It can be sent back until something has been soldered to it.',
+    ),
     step(
       'revision',
       `Check that the print on the board says revision ${board.revision}.`,
       'Pads move between revisions; this sheet holds for that one.',
     ),
-    step(
-      'target',
-      `Note the firmware target as the seller of ${board.name} names it.`,
-      'A wrong target puts every port and output elsewhere.',
-    ),
+    step('target', targetWords(board), 'A wrong target puts every port and output elsewhere.'),
     step(
       'arrow',
       offset === 0
@@ -255,7 +270,7 @@ function checks(build: Build, wires: Wire[]): Step[] {
 }
 
 function powerUp(build: Build, board: Board, wires: Wire[]): Step[] {
-  const swing = packSwing(build.pack);
+  const swing = packVolts(build);
   const rails = [...new Set(wires.filter((w) => w.kind === 'supply').map((w) => w.from))];
   return [
     step(

@@ -120,10 +120,13 @@ describe('the basket', () => {
     );
     expect(pair).toEqual([expect.objectContaining({ key: 'part a', what: 'Nano', quantity: 2, cents: 1780 })]);
     expect(orderFor(pair, 'cheapest')).toMatchObject({ totalCents: 1980, parcels: [{ shop: 'Y' }] });
-    expect(orderFor(pair, 'cheapest', { 'part a': 1 })).toMatchObject({ totalCents: 890, parcels: [{ shop: 'X' }] });
+    expect(orderFor(pair, 'cheapest', { atHome: { 'part a': 1 }, imports: [] })).toMatchObject({
+      totalCents: 890,
+      parcels: [{ shop: 'X' }],
+    });
   });
   test('what is at home is not bought', () =>
-    expect(orderFor(two, 'cheapest', { b: 1 })).toMatchObject({ totalCents: 1400 }));
+    expect(orderFor(two, 'cheapest', { atHome: { b: 1 }, imports: [] })).toMatchObject({ totalCents: 1400 }));
   test('the cost rung is the cheapest basket, parcels and all: Cleat 25 for Gutterling, by hand', () => {
     // Gable Parts: 99.90 + 17.00 + 21.76 + 2.76 + 6.56, shipping 5.90; Tallow Lane: 43.09 + 21.49, no shipping; wire, shrink, leads, standoffs 3.52,
     // of which the grounds of the two pictures are 0.17: 0.1 m of wire more, and two pieces of shrink.

@@ -12,6 +12,7 @@ export const railSources = [
   'step-up regulator',
   'regulator both ways',
   'usb',
+  'the ESC, by its harness',
   'whichever is up',
   'bridge',
 ] as const;
@@ -36,6 +37,8 @@ export function railSourceOf({ source }: Rail): RailSource {
       return wordOf[source.type];
     case 'either':
       return 'whichever is up';
+    case 'esc':
+      return 'the ESC, by its harness';
     default:
       return source.kind;
   }
@@ -62,6 +65,8 @@ export function feedRail(board: Board, id: string, from: RailSource): Board {
         return { kind: 'pack' };
       case 'usb':
         return { kind: 'usb', dropVolts: 0 };
+      case 'the ESC, by its harness':
+        return { kind: 'esc' };
       case 'buck regulator':
       case 'linear regulator':
       case 'step-up regulator':

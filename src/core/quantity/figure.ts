@@ -29,6 +29,12 @@ export type NumberFigure = z.infer<typeof numberFigureSchema>;
 export const flagFigureSchema = z.union([z.strictObject({ value: z.boolean(), ...said }), unknownFigure]);
 export type FlagFigure = z.infer<typeof flagFigureSchema>;
 
+/** Free words with their origin, or unknown. */
+export const textFigureSchema = z.union([
+  z.strictObject({ value: z.string().min(1).max(200), ...said }),
+  unknownFigure,
+]);
+
 /** A word from a closed list with its origin, or unknown. */
 export function wordFigureSchema<const T extends readonly [string, ...string[]]>(words: T) {
   return z.union([z.strictObject({ value: z.enum(words), ...said }), unknownFigure]);

@@ -1,10 +1,14 @@
 import { z } from 'zod';
 import { processorFamilies } from '../trade/processor';
-import { flagFigureSchema, numberFigureSchema, wordFigureSchema } from '../quantity/figure';
+import { flagFigureSchema, numberFigureSchema, textFigureSchema, wordFigureSchema } from '../quantity/figure';
+import { radioSchema } from './radio';
 import { idSchema, labelSchema, nameSchema, newestVersion, recordOf, sideSchema, textSchema } from './words';
 
 export const outputUses = ['motor', 'servo', 'light', 'soft serial', 'channel in'] as const;
 export type OutputUse = (typeof outputUses)[number];
+
+/** How ESCs and servos are signalled. */
+export const signalRates = ['digital', '50 Hz'] as const;
 
 export const analogueKinds = ['battery', 'current', 'signal strength', 'air speed'] as const;
 export type AnalogueKind = (typeof analogueKinds)[number];
@@ -107,6 +111,7 @@ export const railSchema = z.strictObject({
   pads: z.array(idSchema).max(24).default([]),
   source: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('pack') }),
+    z.strictObject({ kind: z.literal('esc') }).describe('Over the harness, from the regulator of a separate ESC'),
     regulatorSchema,
     z.strictObject({ kind: z.literal('usb'), dropVolts: z.number().min(0).default(0) }),
     z
@@ -163,6 +168,8 @@ export const outputSchema = z.strictObject({
   pad: idSchema,
   timer: labelSchema.describe('Outputs of one timer run at one rate'),
   can: z.array(z.enum(outputUses)).min(1).max(outputUses.length),
+  rates: z.array(z.enum(signalRates)).min(1).max(2).optional().describe('Rates it can send at; left out: both'),
+  sendsVolts: z.number().positive().max(12).optional().describe('Its signal level; left out: 3.3 V'),
 });
 export type Output = z.infer<typeof outputSchema>;
 
@@ -252,6 +259,9 @@ export const boardSchema = z.strictObject({
         .optional()
         .describe('What the motor pads or corner pads carry, where that is less than the transistors'),
       telemetry: flagFigureSchema.optional(),
+      wantsMicrofarads: numberFigureSchema
+        .optional()
+        .describe('Least capacitor that its maker asks for at the pack leads'),
       drivenByOutputs: flagFigureSchema
         .optional()
         .describe(
@@ -259,6 +269,9 @@ export const boardSchema = z.strictObject({
         ),
     })
     .optional(),
+  receiver: radioSchema
+    .optional()
+    .describe("A receiver built into the board: it serves where it speaks what the buyer's radio speaks"),
   escPlug: z
     .strictObject({ family: labelSchema, pins: z.array(labelSchema).min(1).max(20) })
     .optional()
@@ -313,6 +326,13 @@ export const boardSchema = z.strictObject({
   massIncludes: textSchema.optional(),
   usb: z.strictObject({ plug: z.enum(['C', 'micro']), side: z.union([sideSchema, z.literal('unknown')]) }),
   barometer: flagFigureSchema,
+  compass: flagFigureSchema.optional(),
+  firmware: z
+    .strictObject({
+      target: textFigureSchema.describe('As the seller names it'),
+      supported: flagFigureSchema.describe('Is it still brought up to date?'),
+    })
+    .optional(),
   storageMb: numberFigureSchema,
   gyroNoise: wordFigureSchema(gyroNoises),
   offers: z.array(offerSchema).max(200).default([]),

@@ -1,7 +1,9 @@
 import { z } from 'zod';
+import { chemistries } from '../trade/cell';
 import { places } from '../trade/place';
 import { rungNames } from '../trade/rungs';
-import { boardSchema, screwSchema } from './board';
+import { boardSchema, screwSchema, signalRates } from './board';
+import { radioSchema } from './radio';
 import { flagFigureSchema, numberFigureSchema } from '../quantity/figure';
 import { peripheralSchema } from './peripheral';
 import { fixSchema } from './fix';
@@ -38,7 +40,7 @@ export const frameSchema = z.strictObject({
 
 export const packSchema = z.strictObject({
   cells: z.int().min(1).max(14),
-  chemistry: z.enum(['lipo', 'high-voltage lipo', 'li-ion']),
+  chemistry: z.enum(chemistries),
   connector: nameSchema.optional(),
   cellMilliohm: numberFigureSchema.optional().describe('Inner resistance of one cell'),
   leadGauge: z.int().min(6).max(30).optional().describe('AWG of the pack leads'),
@@ -53,6 +55,12 @@ export const motorsSchema = z.strictObject({
   count: z.int().min(0).max(12),
   cruiseAmps: z.number().min(0).max(300).describe('Each, steady'),
   peakAmps: z.number().min(0).max(300).describe('Each, full throttle'),
+  atVolts: z
+    .number()
+    .positive()
+    .max(80)
+    .optional()
+    .describe('Volts at which the two currents were stated; left out: they are those on this pack'),
   peakSeconds: z.number().min(0).max(600).describe('Longest full-throttle stretch'),
   ownEsc: z
     .strictObject({
@@ -66,6 +74,12 @@ export const motorsSchema = z.strictObject({
       telemetry: flagFigureSchema.optional().describe('Does it send its telemetry on a wire of its own?'),
       count: z.int().min(1).max(12).default(1).describe('How many of them there are: 1 four-in-one, or one a motor'),
       plugFamily: labelSchema.optional(),
+      gives: z
+        .strictObject({ volts: numberFigureSchema, amps: numberFigureSchema })
+        .nullable()
+        .optional()
+        .describe('What its own regulator gives; null: it has none; left out: nobody says'),
+      wantsMicrofarads: numberFigureSchema.optional().describe('Least capacitor that its maker asks for'),
       pins: z.array(labelSchema).max(20).default([]).describe('Pin order of its harness plug'),
       heightMm: z.number().min(0).max(50).default(6),
     })
@@ -73,7 +87,7 @@ export const motorsSchema = z.strictObject({
     .describe('The ESC the buyer has, where it is separate'),
   esc: z.enum(['on the board', 'separate']).describe('separate: the buyer has ESCs, the board only signals them'),
   signal: z
-    .enum(['digital', '50 Hz'])
+    .enum(signalRates)
     .default('digital')
     .describe('How separate ESCs are signalled: at 50 Hz they may share a timer with servos'),
 });
@@ -101,6 +115,7 @@ export type Part = z.infer<typeof partSchema>;
 
 export const comfortSchema = z.strictObject({
   barometer: z.boolean().default(false),
+  compass: z.boolean().default(false),
   storageMb: z.number().min(0).default(0),
   quietGyro: z.boolean().default(false),
   sparePorts: z.int().min(0).max(8).default(0),
@@ -109,10 +124,10 @@ export const comfortSchema = z.strictObject({
   buttonReach: z.boolean().default(false),
   weights: z
     .record(
-      z.enum(['barometer', 'storage', 'gyro', 'spare ports', 'plugs', 'top side', 'button']),
+      z.enum(['barometer', 'compass', 'storage', 'gyro', 'spare ports', 'plugs', 'top side', 'button']),
       z.number().min(0).max(5),
     )
-    .default({ barometer: 1, storage: 1, gyro: 1, 'spare ports': 1, plugs: 1, 'top side': 1, button: 1 })
+    .default({ barometer: 1, compass: 1, storage: 1, gyro: 1, 'spare ports': 1, plugs: 1, 'top side': 1, button: 1 })
     .describe('How much each preference counts, 0 to 5'),
 });
 
@@ -182,6 +197,14 @@ export const lockSchema = z.discriminatedUnion('kind', [
 ]);
 export type Lock = z.infer<typeof lockSchema>;
 
+/** Duty and tax of a parcel from one shop. Tax is taken on goods, shipping and duty together (common practice of customs, no source). */
+export const importSchema = z.strictObject({
+  shop: nameSchema,
+  dutyPercent: z.number().min(0).max(200).default(0),
+  taxPercent: z.number().min(0).max(100).default(0),
+  feeCents: z.int().min(0).max(1_000_000).default(0).describe('What the carrier asks for a parcel'),
+});
+
 export const buildSchema = z.strictObject({
   format: z.literal('rung-build'),
   version: z.literal(newestVersion),
@@ -190,6 +213,11 @@ export const buildSchema = z.strictObject({
   craft: textSchema.default(''),
   frame: frameSchema,
   pack: packSchema,
+  morePacks: z
+    .array(packSchema)
+    .max(5)
+    .default([])
+    .describe('Other packs it is to fly with: each must pass, the heaviest counts'),
   motors: motorsSchema,
   bareMassG: numberFigureSchema.describe(
     'Frame, motors, propellers, screws: all that is neither pack, board nor listed part',
@@ -199,6 +227,12 @@ export const buildSchema = z.strictObject({
     .optional()
     .describe('At the pack leads, already at home'),
   limits: z.strictObject({ takeOffMassG: z.number().positive(), budgetCents: z.int().min(0) }),
+  radio: radioSchema.optional().describe("The buyer's radio: what receivers must speak"),
+  imports: z
+    .array(importSchema)
+    .max(20)
+    .default([])
+    .describe('What a parcel of a shop costs at the border, where the buyer says the rates'),
   comforts: comfortSchema,
   policies: policiesSchema,
   parts: z.array(partSchema).max(40),

@@ -101,7 +101,10 @@ function notAFile(data: unknown, expected?: FileFormat): Fault | null {
   }
   if (expected && format !== expected)
     return { field: 'format', sentence: `Expected ${expected}; found ${show(format)}.` };
-  if (typeof version === 'number' && version > newestVersion) {
+  if (typeof version !== 'number' || version < 1 || !Number.isInteger(version)) {
+    return { field: 'version', sentence: `Expected a version from 1 to ${newestVersion}; found ${show(version)}.` };
+  }
+  if (version > newestVersion) {
     return {
       field: 'version',
       sentence: `This file has version ${version}; this Rung reads up to ${newestVersion}. Bring Rung up to date.`,

@@ -12,7 +12,7 @@ export function migrated(data: Raw): Raw {
   return step ? { ...step(data), version: newestVersion } : data;
 }
 
-/** Version 1 knew one square pattern a board and one supply a part. */
+/** Version 1 knew one square pattern a board, one supply a part, and no wish for a compass. */
 const fromFirst: Record<string, (data: Raw) => Raw> = {
   'rung-shelf': (shelf) => shelf,
   'rung-board': (board) => changed(board, 'mounting', boardMounting),
@@ -24,8 +24,11 @@ const fromFirst: Record<string, (data: Raw) => Raw> = {
       'parts',
       eachOf((part) => changed(part, 'peripheral', migrated)),
     );
+    const wished = changed(parts, 'comforts', (wishes) =>
+      changed(wishes, 'weights', (w: Raw) => ({ compass: 1, ...w })),
+    );
     return changed(
-      parts,
+      wished,
       'picks',
       eachOf((pick) => changed(pick, 'board', migrated)),
     );

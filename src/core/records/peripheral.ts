@@ -3,6 +3,7 @@ import { peripheralKinds } from '../trade/peripheral-kind';
 import { protocolIds } from '../trade/protocol';
 import { analogueKinds, offerSchema } from './board';
 import { numberFigureSchema } from '../quantity/figure';
+import { radioSchema } from './radio';
 import { idSchema, labelSchema, nameSchema, newestVersion, textSchema } from './words';
 
 const linkId = { id: idSchema };
@@ -31,6 +32,12 @@ export const linkSchema = z.discriminatedUnion('kind', [
       .max(0x77)
       .optional()
       .describe('Left out where nobody says it: then it may be that of another part'),
+    pullsToVolts: z
+      .number()
+      .positive()
+      .max(12)
+      .optional()
+      .describe('Volts that its own pull-ups draw the bus to, where that is above 3.3 V'),
   }),
   z.strictObject({ kind: z.literal('can'), ...linkId }),
   z.strictObject({
@@ -38,8 +45,19 @@ export const linkSchema = z.discriminatedUnion('kind', [
     ...linkId,
     use: z.enum(['motor', 'servo', 'light', 'channel in']),
     count: z.int().min(1).max(16).default(1),
+    hearsFromVolts: z
+      .number()
+      .positive()
+      .max(12)
+      .optional()
+      .describe('Least volts that it takes for high, as chips of lights on 5 V do'),
   }),
-  z.strictObject({ kind: z.literal('analogue'), ...linkId, input: z.enum(analogueKinds) }),
+  z.strictObject({
+    kind: z.literal('analogue'),
+    ...linkId,
+    input: z.enum(analogueKinds),
+    sendsVolts: z.number().positive().max(100).optional().describe('Most volts it puts on the input'),
+  }),
   z.strictObject({
     kind: z.literal('video'),
     ...linkId,
@@ -93,6 +111,7 @@ export const peripheralSchema = z.strictObject({
   kind: z.enum(peripheralKinds),
   summary: textSchema.optional(),
   massG: numberFigureSchema,
+  radio: radioSchema.optional().describe('What a receiver or a link speaks'),
   lights: z.int().min(1).max(300).optional().describe('Chips in a chain of lights'),
   overhangMm: z.number().min(0).max(100).optional().describe('Height it takes away above the board'),
   cents: z.int().min(0).nullable().describe('Price where it is still to be bought; null: not known yet'),

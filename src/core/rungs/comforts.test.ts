@@ -91,7 +91,16 @@ describe('what the wishes hang on', () => {
       comforts: {
         barometer: true,
         storageMb: 4,
-        weights: { barometer: 3, storage: 0, gyro: 1, 'spare ports': 1, plugs: 1, 'top side': 1, button: 1 },
+        weights: {
+          barometer: 3,
+          compass: 1,
+          storage: 0,
+          gyro: 1,
+          'spare ports': 1,
+          plugs: 1,
+          'top side': 1,
+          button: 1,
+        },
       },
     });
     expect(comforts(build, makeBoard()).map((f) => [f.about, f.counts])).toEqual([

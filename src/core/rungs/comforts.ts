@@ -45,6 +45,19 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
       ),
     );
   }
+  if (want.compass) {
+    const figure = board.compass ?? { unknown: true as const };
+    const t = flag(figure);
+    found.push(
+      finding(
+        'Compass',
+        counts.compass,
+        t,
+        yesNo(t, 'A compass is on board.', 'There is no compass.', 'Nobody says whether there is a compass.'),
+        [ground('Compass', figure)],
+      ),
+    );
+  }
   if (want.storageMb > 0) {
     const t = atLeast(interval(board.storageMb), { low: want.storageMb, high: want.storageMb });
     const given = num(interval(board.storageMb).low, 0);

@@ -21,7 +21,7 @@ export interface Bill {
 export function cheapestBill(build: Build, board: Board, hookup: Hookup): Bill | null {
   if (board.offers.length === 0) return null;
   const lines = basketOf(build, board, hookup);
-  return { lines, order: orderFor(lines, 'cheapest', build.atHome) };
+  return { lines, order: orderFor(lines, 'cheapest', build) };
 }
 
 /** Rung 9: landed price with everything the hookup drags in, against the budget. */
@@ -61,6 +61,9 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
     unsaid.length > 0
       ? ` Nobody says what ${list(unsaid.map((l) => l.what))} ${unsaid.length === 1 ? 'costs' : 'cost'}: it comes on top.`
       : '';
+  const border = build.imports.some((i) => order.parcels.some((p) => p.shop === i.shop))
+    ? ', duty and tax included'
+    : '';
   const seen = board.offers.find((o) => o.shop === mine?.shop)?.seen;
   return [
     {
@@ -68,7 +71,7 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
       state: stateWithin(truth, margin, comfort.cost),
       code: 'price',
       about: 'Price',
-      sentence: `${sum <= budget ? `${money(budget - sum)} below` : `${money(sum - budget)} over`} the budget of ${money(budget)}: ${home}${sent}, ${money(sum)} together.${without}`,
+      sentence: `${sum <= budget ? `${money(budget - sum)} below` : `${money(sum - budget)} over`} the budget of ${money(budget)}: ${home}${sent}${border}, ${money(sum)} together.${without}`,
       needed: unsaid.length > 0 ? `at least ${money(sum)}` : money(sum),
       given: money(budget),
       ...(margin === undefined ? {} : { margin }),

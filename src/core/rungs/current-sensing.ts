@@ -1,3 +1,4 @@
+import { motorAmps } from '../circuit/packs';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { exactly, interval, isKnown } from '../quantity/figure';
@@ -38,7 +39,7 @@ function lost(sentence: string): Finding {
 
 /** An all-in-one's own shunt senses a separate ESC only if the ESC's current runs through it, within what trace and pads carry. */
 function shunt(build: Build, sensor: Sensor): Finding {
-  const total = build.motors.count * build.motors.peakAmps;
+  const total = build.motors.count * motorAmps(build).peak;
   const through = sensor.throughAmps;
   const truth: Truth = through ? atLeast(interval(through), exactly(total)) : 'unknown';
   const heat =
@@ -68,7 +69,7 @@ function shunt(build: Build, sensor: Sensor): Finding {
 /** A sensor that ends below the full draw still flies, but under-reads. */
 function range(build: Build, sensor: Sensor): Finding {
   const figure = sensor.fullScaleAmps;
-  const total = build.motors.count * build.motors.peakAmps;
+  const total = build.motors.count * motorAmps(build).peak;
   const truth = atLeast(interval(figure), exactly(total));
   return {
     rung: 3,

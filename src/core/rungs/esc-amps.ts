@@ -1,3 +1,4 @@
+import { motorAmps } from '../circuit/packs';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { exactly, interval, isKnown } from '../quantity/figure';
@@ -33,11 +34,12 @@ function channels(build: Build, esc: EscFigures, whose: string, fix?: string): F
 
 function cruise(build: Build, esc: EscFigures): Finding {
   const figure = esc.continuousAmps;
+  const amps = motorAmps(build).cruise;
   const share = ratingShare(figure, build.policies.ratedAmps);
   const rated = interval(figure);
   const usable = { low: rated.low * share, high: rated.high * share };
-  const margin = marginOf(usable.low, build.motors.cruiseAmps);
-  const truth = atLeast(usable, exactly(build.motors.cruiseAmps));
+  const margin = marginOf(usable.low, amps);
+  const truth = atLeast(usable, exactly(amps));
   const state = stateWithin(truth, margin, comfort.motors);
   const derated = share === 1 ? '' : ` (${span(rated.low, rated.high, 'A')} x ${num(share * 100, 0)} %)`;
   return {
@@ -46,9 +48,9 @@ function cruise(build: Build, esc: EscFigures): Finding {
     code: 'cruise current',
     about: 'Cruise current',
     sentence: isKnown(figure)
-      ? `Each motor cruises at ${num(build.motors.cruiseAmps)} A; a channel carries ${span(usable.low, usable.high, 'A')}${derated} without end${onlySpare(state, margin)}.`
-      : `Each motor cruises at ${num(build.motors.cruiseAmps)} A; nobody says what a channel carries.`,
-    needed: `${num(build.motors.cruiseAmps)} A`,
+      ? `Each motor cruises at ${num(amps)} A; a channel carries ${span(usable.low, usable.high, 'A')}${derated} without end${onlySpare(state, margin)}.`
+      : `Each motor cruises at ${num(amps)} A; nobody says what a channel carries.`,
+    needed: `${num(amps)} A`,
     given: isKnown(figure) ? span(usable.low, usable.high, 'A') : 'unknown',
     ...(margin === undefined ? {} : { margin }),
     grounds: [ground('Continuous rating', figure, 'A')],
@@ -57,7 +59,8 @@ function cruise(build: Build, esc: EscFigures): Finding {
 
 /** Burst amps count only for their stated seconds; beyond, or by policy, the continuous rating must carry the peak. */
 function peak(build: Build, { continuousAmps, burstAmps, burstSeconds }: EscFigures): Finding {
-  const { peakAmps, peakSeconds } = build.motors;
+  const { peakSeconds } = build.motors;
+  const peakAmps = motorAmps(build).peak;
   const byContinuous = atLeast(interval(continuousAmps), exactly(peakAmps));
   const byBurst: Truth =
     build.policies.burst === 'ignored'

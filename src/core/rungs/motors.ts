@@ -4,7 +4,8 @@ import { exactly, interval, isKnown } from '../quantity/figure';
 import { atLeast } from '../quantity/truth';
 import { ground } from '../quantity/ground';
 import { capacitorVolts } from '../trade/capacitor';
-import { packSwing } from '../trade/cell';
+import { wantedCapacitor } from '../circuit/esc-capacitor';
+import { motorAmps, packsOf, packVolts } from '../circuit/packs';
 import { comfort } from '../trade/comfort';
 import { plugFamily } from '../trade/plug';
 import { airCelsius, carriesAmps, dropVolts, settlesAtCelsius, sleeveMostCelsius } from '../trade/wire';
@@ -58,8 +59,8 @@ export function checkMotors(build: Build, board: Board): Finding[] {
 function padLimit(build: Build, board: Board): Finding[] {
   const figure = board.esc?.padAmps;
   if (!figure) return [];
-  const truth = atLeast(interval(figure), exactly(build.motors.peakAmps));
-  const margin = marginOf(interval(figure).low, build.motors.peakAmps);
+  const truth = atLeast(interval(figure), exactly(motorAmps(build).peak));
+  const margin = marginOf(interval(figure).low, motorAmps(build).peak);
   const state = stateWithin(truth, margin, comfort.motors);
   return [
     {
@@ -67,8 +68,8 @@ function padLimit(build: Build, board: Board): Finding[] {
       state,
       code: 'motor pads',
       about: 'Motor pads',
-      sentence: `Full throttle puts ${num(build.motors.peakAmps)} A through each motor pad; ${isKnown(figure) ? `the pads carry ${span(interval(figure).low, interval(figure).high, 'A')}${onlySpare(state, margin)}` : 'nobody says what the pads carry'}.`,
-      needed: `${num(build.motors.peakAmps)} A`,
+      sentence: `Full throttle puts ${num(motorAmps(build).peak)} A through each motor pad; ${isKnown(figure) ? `the pads carry ${span(interval(figure).low, interval(figure).high, 'A')}${onlySpare(state, margin)}` : 'nobody says what the pads carry'}.`,
+      needed: `${num(motorAmps(build).peak)} A`,
       given: isKnown(figure) ? `${num(interval(figure).low)} A` : 'unknown',
       ...(margin === undefined ? {} : { margin }),
       grounds: [ground('Motor pads carry', figure, 'A')],
@@ -78,37 +79,49 @@ function padLimit(build: Build, board: Board): Finding[] {
 
 /** Capacitor and leads at the pack: rated volts above the full pack with a fifth to spare, gauge for the cruise current. Common practice, no source. */
 function leads(build: Build, board: Board): Finding[] {
-  const full = packSwing(build.pack).high;
+  const full = packVolts(build).high;
   const capacitor = build.capacitor ?? board.capacitor;
   const findings: Finding[] = [];
   const wanted = capacitorVolts(full);
   if (capacitor) {
     let state: 'holds' | 'strained' | 'breaks';
-    if (capacitor.volts >= wanted) state = 'holds';
-    else if (capacitor.volts > full) state = 'strained';
-    else state = 'breaks';
+    const wants = wantedCapacitor(build, board);
+    const small = isKnown(wants) && capacitor.microfarads < interval(wants).high;
+    if (capacitor.volts <= full) state = 'breaks';
+    else if (capacitor.volts < wanted || small) state = 'strained';
+    else state = 'holds';
     findings.push({
       rung: 3,
       state,
       code: 'capacitor',
       about: 'Capacitor',
-      sentence: `The pack reaches ${num(full, 1)} V; the capacitor of ${num(capacitor.microfarads, 0)} uF is rated ${num(capacitor.volts, 0)} V${capacitor.volts >= wanted ? '' : `, ${wanted} V is usual on this pack`}.`,
+      sentence: `The pack reaches ${num(full, 1)} V; the capacitor of ${num(capacitor.microfarads, 0)} uF is rated ${num(capacitor.volts, 0)} V${capacitor.volts >= wanted ? '' : `, ${wanted} V is usual on this pack`}${small ? `; the ESC's maker asks for ${num(interval(wants).high, 0)} uF or more` : ''}.`,
       needed: `${wanted} V`,
       given: `${num(capacitor.volts, 0)} V`,
-      grounds: [],
+      grounds: wants ? [ground('The ESC asks for', wants, 'uF')] : [],
     });
   }
-  return [...findings, ...packLeads(build), ...packPlug(build), ...packAmps(build)];
+  return [
+    ...findings,
+    ...packsOf(build).flatMap((pack) => [
+      ...packLeads(build, pack),
+      ...packPlug(build, pack),
+      ...packAmps(build, pack),
+    ]),
+  ];
 }
 
+type Pack = Build['pack'];
+
 /** What all motors draw together: cruising, and at full throttle. */
-function drawn({ motors }: Build): { steady: number; peak: number } {
-  return { steady: motors.count * motors.cruiseAmps, peak: motors.count * motors.peakAmps };
+function drawn(build: Build): { steady: number; peak: number } {
+  const { cruise, peak } = motorAmps(build);
+  return { steady: build.motors.count * cruise, peak: build.motors.count * peak };
 }
 
 /** The usual table is a rule of thumb: beyond it leads are strained. Beyond what their sleeve stands, they break. */
-function packLeads(build: Build): Finding[] {
-  const { leadGauge: gauge, leadMm } = build.pack;
+function packLeads(build: Build, pack: Pack): Finding[] {
+  const { leadGauge: gauge, leadMm } = pack;
   if (gauge === undefined) return [];
   const { steady, peak } = drawn(build);
   const carries = carriesAmps(gauge);
@@ -138,8 +151,8 @@ function packLeads(build: Build): Finding[] {
 /** For a full-throttle stretch a pack plug carries about three times what it carries for long: data sheets of the common families, from memory. */
 const plugForMoments = 3;
 
-function packPlug(build: Build): Finding[] {
-  const { connector } = build.pack;
+function packPlug(build: Build, pack: Pack): Finding[] {
+  const { connector } = pack;
   const family = connector === undefined ? null : plugFamily(connector);
   if (!family) return [];
   const { steady, peak } = drawn(build);
@@ -163,8 +176,8 @@ function packPlug(build: Build): Finding[] {
 }
 
 /** What the pack itself gives without end. */
-function packAmps(build: Build): Finding[] {
-  const figure = build.pack.mostAmps;
+function packAmps(build: Build, pack: Pack): Finding[] {
+  const figure = pack.mostAmps;
   if (!figure || !isKnown(figure)) return [];
   const { steady, peak } = drawn(build);
   const gives = interval(figure);

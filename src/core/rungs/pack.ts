@@ -1,21 +1,26 @@
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
-import { interval, isKnown } from '../quantity/figure';
+import { exactly, interval, isKnown } from '../quantity/figure';
 import { atLeast } from '../quantity/truth';
 import { ground } from '../quantity/ground';
-import { fullVolts, packSwing } from '../trade/cell';
+import { fullVolts } from '../trade/cell';
+import { packCells, packsOf, packVolts } from '../circuit/packs';
 import { comfort } from '../trade/comfort';
 import { suppliesOf } from '../circuit/rail-tree';
-import { marginOf, num, span, stateOf, stateWithin, type Finding } from './finding';
+import { counted, list, marginOf, num, span, stateOf, stateWithin, type Finding } from './finding';
 
 /** Rung 2: does the board survive the full pack and start on the empty one? */
 export function checkPack(build: Build, board: Board): Finding[] {
   return [fullPack(build, board), emptyPack(build, board), ...inputs(build, board)];
 }
 
+function packWords(build: Build): string {
+  return list(packsOf(build).map((p) => `${p.cells} cells`));
+}
+
 /** A stated limit in volts counts; else "6S" is read as six plain cells at 4.20 V, with nothing to spare promised or needed. */
 function fullPack(build: Build, board: Board): Finding {
-  const { high } = packSwing(build.pack);
+  const { high } = packVolts(build);
   const stated = isKnown(board.packMaxVolts);
   const cells = interval(board.packCells.max);
   const limit =
@@ -39,7 +44,7 @@ function fullPack(build: Build, board: Board): Finding {
     state,
     code: 'full pack',
     about: 'Full pack',
-    sentence: `${build.pack.cells} cells reach ${num(high, 2)} V when full; the board takes ${Number.isFinite(limit.low) ? words : 'an unknown number of cells'}: ${why}`,
+    sentence: `${packWords(build)} ${packsOf(build).length > 1 ? 'reach up to' : 'reach'} ${num(high, 2)} V when full; the board takes ${Number.isFinite(limit.low) ? words : 'an unknown number of cells'}: ${why}`,
     needed: `${num(high, 2)} V`,
     given: `${num(limit.low, 2)} V`,
     ...(margin === undefined || !stated ? {} : { margin }),
@@ -49,7 +54,8 @@ function fullPack(build: Build, board: Board): Finding {
 
 function emptyPack(build: Build, board: Board): Finding {
   const cells = interval(board.packCells.min);
-  const truth = atLeast({ low: build.pack.cells, high: build.pack.cells }, cells);
+  const fewest = packCells(build).low;
+  const truth = atLeast(exactly(fewest), cells);
   const state = stateOf(truth);
   const why = {
     holds: 'it starts.',
@@ -62,9 +68,9 @@ function emptyPack(build: Build, board: Board): Finding {
     state,
     code: 'empty pack',
     about: 'Empty pack',
-    sentence: `The pack has ${build.pack.cells} cells (${num(packSwing(build.pack).low, 2)} V empty under load); the board asks for ${num(cells.low, 0)} or more: ${why}`,
+    sentence: `${packsOf(build).length > 1 ? `The smallest pack has ${counted(fewest, 'cell')}` : `The pack has ${fewest} cells`} (${num(packVolts(build).low, 2)} V empty under load); the board asks for ${num(cells.low, 0)} or more: ${why}`,
     needed: `${num(cells.high, 0)} cells`,
-    given: `${build.pack.cells} cells`,
+    given: `${fewest} cells`,
     grounds: [ground('Fewest cells', board.packCells.min, 'cells')],
   };
 }

@@ -4,7 +4,8 @@ import { exactly, interval, isKnown } from '../quantity/figure';
 import { atLeast } from '../quantity/truth';
 import { ground } from '../quantity/ground';
 import { enoughDrawn, undrawn } from '../circuit/all-pads';
-import { fullVolts, packSwing } from '../trade/cell';
+import { fullVolts } from '../trade/cell';
+import { packCells, packVolts } from '../circuit/packs';
 import { meetings } from '../trade/harness';
 import { plugFamily } from '../trade/plug';
 import { escAgainstMotors, type EscFigures } from './esc-amps';
@@ -76,8 +77,8 @@ function unnamed({ motors }: Build): Finding {
 }
 
 /** A stated limit in volts counts; else so many plain cells, as for a board. */
-function escVolts({ pack }: Build, esc: OwnEsc): Finding {
-  const full = packSwing(pack).high;
+function escVolts(build: Build, esc: OwnEsc): Finding {
+  const full = packVolts(build).high;
   const cells = interval(esc.maxCells);
   const stated = esc.maxVolts && isKnown(esc.maxVolts) ? esc.maxVolts : null;
   const stands = stated ? interval(stated) : { low: fullVolts(cells.low), high: fullVolts(cells.high) };
@@ -88,7 +89,7 @@ function escVolts({ pack }: Build, esc: OwnEsc): Finding {
     state: stateOf(truth),
     code: 'esc cells',
     about: 'ESC volts',
-    sentence: `${counted(pack.cells, 'cell')} reach ${num(full, 2)} V when full; ${Number.isFinite(stands.low) ? `${esc.name} takes ${takes}` : `nobody says how many volts or cells ${esc.name} takes`}.`,
+    sentence: `${counted(packCells(build).high, 'cell')} reach ${num(full, 2)} V when full; ${Number.isFinite(stands.low) ? `${esc.name} takes ${takes}` : `nobody says how many volts or cells ${esc.name} takes`}.`,
     needed: `${num(full, 2)} V`,
     given: `${num(stands.low, 2)} V`,
     grounds: [stated ? ground('Most volts of the ESC', stated, 'V') : ground('Most cells of the ESC', esc.maxCells)],

@@ -1,7 +1,9 @@
+import { heaviestPack } from '../circuit/packs';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { interval, type Interval, type NumberFigure } from '../quantity/figure';
 import { ground } from '../quantity/ground';
+import { isOnBoard } from '../fix/on-board';
 import { draggedIn } from '../bill/dragged-in';
 import type { Hookup } from '../wiring/hookup';
 import { comfort } from '../trade/comfort';
@@ -23,10 +25,12 @@ export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[
     figure,
     grams: atLeastZero(interval(figure)),
   });
-  const flown = new Set(hookup.parts.filter((p) => p.mode || p.priority === 'must').map((p) => p.id));
+  const flown = new Set(
+    hookup.parts.filter((p) => (p.mode || p.priority === 'must') && !isOnBoard(p)).map((p) => p.id),
+  );
   return [
     line('Bare craft', build.bareMassG),
-    line('Pack', build.pack.massG),
+    line('Pack', heaviestPack(build)),
     line(board.name, board.massG),
     ...build.parts.filter((p) => flown.has(p.id)).map((p) => line(p.peripheral.name, p.peripheral.massG)),
     ...draggedIn(build, board, hookup).map((s) => line(s.what, { value: s.grams, origin: 'assumed', source: s.why })),

@@ -19,7 +19,12 @@ export function faultsOf(build: Build, board: Board, hookup: Hookup): string[] {
   ];
 }
 
-const cells = { lipo: [4.2, 3.5, 3.3], 'high-voltage lipo': [4.35, 3.5, 3.3], 'li-ion': [4.2, 3.1, 2.8] } as const;
+const cells = {
+  lipo: [4.2, 3.5, 3.3],
+  'high-voltage lipo': [4.35, 3.5, 3.3],
+  'li-ion': [4.2, 3.1, 2.8],
+  'lithium iron phosphate': [3.65, 2.9, 2.5],
+} as const;
 const pinAmps: Record<string, number> = { SH: 1, GH: 1, ZH: 1, PH: 2, XH: 3, XT30: 30, XT60: 60 };
 const share = { cautious: 0.7, usual: 0.8, 'as printed': 1 } as const;
 
@@ -191,6 +196,7 @@ function fedBy(build: Build, board: Board, hookup: Hookup, id: string): Fed | nu
       ? { ...best, high: Math.max(...flying.map((f) => f.high)), usb: lit }
       : { low: 0, high: 0, flies: false, usb: lit, through: new Map() };
   }
+  if (s.kind === 'esc') return null;
   const from = up(s.input);
   if (!from) return null;
   const out = (volts: number, made: number) => {

@@ -2,12 +2,14 @@ import { interval, isKnown, type Interval, type NumberFigure } from '../quantity
 
 /**
  * Volts of one cell. Full 4.20 V (4.35 V high-voltage), land at about 3.5 V, 3.3 V the floor under load:
- * common practice of the trade, no source. Li-ion is flown lower: 2.8 V under load, common practice, no source.
+ * common practice of the trade, no source. Li-ion is flown lower: 2.8 V under load, common practice, no source. Lithium iron phosphate 3.65 V full, 2.5 V empty
+ * (data sheets of cells, from memory).
  */
 export const cellVolts = {
   lipo: { full: 4.2, nominal: 3.7, land: 3.5, floor: 3.3 },
   'high-voltage lipo': { full: 4.35, nominal: 3.8, land: 3.5, floor: 3.3 },
   'li-ion': { full: 4.2, nominal: 3.6, land: 3.1, floor: 2.8 },
+  'lithium iron phosphate': { full: 3.65, nominal: 3.2, land: 2.9, floor: 2.5 },
 } as const;
 
 /**
@@ -18,7 +20,10 @@ const tiredCell = {
   lipo: { wattHoursPerGram: 0.14, milliohmAh: 15 },
   'high-voltage lipo': { wattHoursPerGram: 0.15, milliohmAh: 15 },
   'li-ion': { wattHoursPerGram: 0.22, milliohmAh: 60 },
+  'lithium iron phosphate': { wattHoursPerGram: 0.1, milliohmAh: 30 },
 } as const;
+
+export const chemistries = Object.keys(cellVolts) as (keyof typeof cellVolts)[];
 
 /** What a pack's volts depend on. */
 export interface Pack {

@@ -1,6 +1,9 @@
 import type { Part } from '../records/build';
 import type { Link, Mode } from '../records/peripheral';
 import { newestVersion } from '../records/words';
+import { onBoardMode } from '../fix/on-board';
+import { radioWords, speakTogether } from '../trade/radio';
+import type { Reason } from './reason';
 import { spend } from '../solver/budget';
 import { feedFromParts } from './fed-by-part';
 import { enforceOneUse } from './one-use';
@@ -46,8 +49,25 @@ function layMode(shop: Workshop, part: Part, mode: Mode): LaidMode {
       ways: [...supplyWays(shop, one, supply), ...undrawnSupply(shop, one, supply)],
     });
   });
+  heardByRadio(shop, part, mode, needs);
   spend(shop.budget, needs.reduce((n, need) => n + need.ways.length, 0) / waysAStep);
   return { mode, needs };
+}
+
+/** A receiver that does not speak what the buyer's radio speaks hears nothing, wherever it is wired. Asked only where the build says what that is. */
+function heardByRadio({ build }: Workshop, { peripheral }: Part, mode: Mode, needs: LaidNeed[]): void {
+  const radio = build.radio;
+  const first = needs.find((n) => n.kind === 'link');
+  if (!radio || peripheral.kind !== 'receiver' || mode.id === onBoardMode || !first) return;
+  const speaks = speakTogether(radio, peripheral.radio);
+  if (speaks === 'yes') return;
+  const reason: Reason = {
+    code: 'speaks the radio',
+    radio: radioWords(radio),
+    part: peripheral.radio ? radioWords(peripheral.radio) : null,
+    speaks,
+  };
+  first.ways = first.ways.map((w) => ({ ...w, conditions: [...w.conditions, { rung: 5, truth: speaks, reason }] }));
 }
 
 function linkWays(shop: Workshop, link: Link): Way[] {
@@ -55,13 +75,13 @@ function linkWays(shop: Workshop, link: Link): Way[] {
     case 'serial':
       return serialWays(shop, link);
     case 'i2c':
-      return i2cWays(shop, link.address);
+      return i2cWays(shop, link);
     case 'can':
       return canWays(shop);
     case 'output':
-      return outputWays(shop, link.use, link.count);
+      return outputWays(shop, link);
     case 'analogue':
-      return analogueWays(shop, link.input);
+      return analogueWays(shop, link);
     case 'video':
       return videoWays(shop, link);
     case 'camera control':

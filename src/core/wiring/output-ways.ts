@@ -1,8 +1,10 @@
 import type { Output, OutputUse } from '../records/board';
+import type { Link } from '../records/peripheral';
 import type { Truth } from '../quantity/truth';
 import { spend } from '../solver/budget';
 import { freeOfEsc } from '../circuit/esc-lines';
 import { sharedPads } from '../circuit/shared-pads';
+import { level } from '../trade/level';
 import type { Reason } from './reason';
 import { row, tag, way, type Condition, type Way, type Workshop } from './way';
 import { outputRow } from './keys';
@@ -34,6 +36,8 @@ function groupOutputs(shop: Workshop): OutputGroup[] {
     const key = JSON.stringify([
       output.timer,
       [...output.can].sort(),
+      output.rates,
+      output.sendsVolts,
       free,
       named.has(output.id) || sharedPads(shop.board).has(output.pad) ? output.id : '',
     ]);
@@ -56,7 +60,7 @@ function groupOutputs(shop: Workshop): OutputGroup[] {
 export function ableGroups(shop: Workshop, use: OutputUse): { group: OutputGroup; conditions: Condition[] }[] {
   return outputGroups(shop).flatMap((group) => {
     const free = use === 'motor' ? group.free.motor : group.free.other;
-    if (!group.can.includes(use) || free === 'no') return [];
+    if (!group.can.includes(use) || free === 'no' || !sendsAt(shop, group, use)) return [];
     return [
       {
         group,
@@ -75,6 +79,13 @@ export function ableGroups(shop: Workshop, use: OutputUse): { group: OutputGroup
   });
 }
 
+/** Motors are signalled as their ESCs listen, servos at 50 Hz; lights have a rate of their own, which every output has. */
+function sendsAt({ build }: Workshop, { outputs }: OutputGroup, use: OutputUse): boolean {
+  const rate = use === 'motor' ? build.motors.signal : '50 Hz';
+  if (use !== 'motor' && use !== 'servo') return true;
+  return outputs[0]!.rates?.includes(rate) ?? true;
+}
+
 /** What a timer runs at for a job: motors whose ESCs listen at 50 Hz may share one with servos. */
 function rateOf({ build }: Workshop, use: OutputUse): string {
   return use === 'motor' && build.motors.signal === '50 Hz' ? 'servo' : use;
@@ -84,7 +95,7 @@ function rateOf({ build }: Workshop, use: OutputUse): string {
  * All splits of `count` wires over the groups that can do the job. Outputs of one timer run at one rate,
  * so a timer that drives motors drives nothing else.
  */
-export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'>, count: number): Way[] {
+export function outputWays(shop: Workshop, { use, count, hearsFromVolts }: Extract<Link, { kind: 'output' }>): Way[] {
   const able = ableGroups(shop, use);
   const total = able.reduce((sum, { group }) => sum + group.limit, 0);
   if (total < count) {
@@ -106,8 +117,13 @@ export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'
   split(0, count, []);
   return splits.map((taken) => {
     const used = able.flatMap(({ group: g, conditions }, i) => (taken[i] ? [{ g, conditions, n: taken[i]! }] : []));
+    const heard = heardAt(
+      used.map((u) => u.g),
+      hearsFromVolts,
+    );
     return way({
-      conditions: used.flatMap((u) => u.conditions),
+      ...heard,
+      conditions: [...used.flatMap((u) => u.conditions), ...(heard.conditions ?? [])],
       rows: used.map(({ g, n }) => ({
         id: row(shop, { id: outputRow(g.id), limit: g.limit, pool: 'output' }),
         amount: n,
@@ -117,4 +133,31 @@ export function outputWays(shop: Workshop, use: Exclude<OutputUse, 'soft serial'
       link: { kind: 'output', take: used.map(({ g, n }) => ({ group: g.id, count: n })) },
     });
   });
+}
+
+/** Of the volts that a chip takes for high, what mostly does with a short wire. */
+const mostlyHeard = 0.9;
+
+/**
+ * Chips of lights on 5 V take 0.7 of it, 3.5 V, for high (data sheets of the common part, from memory). A pad of 3.3 V lies below that, and mostly works all the
+ * same with a short wire: a compromise; below nine tenths of what is asked it does not.
+ */
+function heardAt(
+  groups: OutputGroup[],
+  hearsFromVolts: number | undefined,
+): Partial<Pick<Way, 'conditions' | 'cost' | 'lost'>> {
+  if (hearsFromVolts === undefined) return {};
+  const said = groups.flatMap(({ outputs }): Extract<Reason, { code: 'light data low' }>[] => {
+    const { label, sendsVolts = level.supplyVolts } = outputs[0]!;
+    return sendsVolts < hearsFromVolts
+      ? [{ code: 'light data low', output: label, volts: sendsVolts, hearsFromVolts }]
+      : [];
+  });
+  if (said.length === 0) return {};
+  const tooLow = said.filter((r) => r.volts < mostlyHeard * hearsFromVolts);
+  return {
+    conditions: tooLow.map((reason) => ({ rung: 5, truth: 'no', reason })),
+    cost: { compromises: 1 },
+    lost: said,
+  };
 }

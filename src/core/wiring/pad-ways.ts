@@ -8,6 +8,7 @@ import { sharedPads } from '../circuit/shared-pads';
 import { inputRow } from './keys';
 import { portGroups } from './serial-ways';
 import type { Reason } from './reason';
+import { padStands } from './pad-stands';
 import { bridgeTag, row, tag, way, type Condition, type Way, type Workshop } from './way';
 
 function none(what: string): Way[] {
@@ -19,10 +20,12 @@ function refused(reason: Reason): Way[] {
 }
 
 /** One chip an address on an I2C bus (NXP UM10204: 7-bit addresses). */
-export function i2cWays(shop: Workshop, address: number | undefined): Way[] {
+export function i2cWays(shop: Workshop, { address, pullsToVolts }: Extract<Link, { kind: 'i2c' }>): Way[] {
   const buses = shop.board.buses.filter((b) => b.kind === 'i2c');
   if (buses.length === 0) return none('I2C bus on pads');
-  if (address === undefined) return buses.map((bus) => unaddressed(shop, bus));
+  const pulled = (bus: Board['buses'][number]) =>
+    pullsToVolts === undefined ? [] : bus.pads.flatMap((pad) => padStands(shop, pad, pullsToVolts));
+  if (address === undefined) return buses.map((bus) => unaddressed(shop, bus, pulled(bus)));
   const hex = `0x${address.toString(16)}`;
   return buses.map((bus) => {
     const clash = bus.onBoard.find((d) => d.address === address);
@@ -30,12 +33,17 @@ export function i2cWays(shop: Workshop, address: number | undefined): Way[] {
       ? [{ rung: 4, truth: 'no', reason: { code: 'address taken', bus: bus.label, by: clash.what, address } }]
       : [];
     const rows = [{ id: row(shop, { id: `address:${bus.id}:${hex}`, limit: 1 }), amount: 1, rung: 4 as const }];
-    return way({ conditions, rows, tags: busTags(shop, bus.sharesPort), link: { kind: 'bus', bus: bus.id } });
+    return way({
+      conditions: [...conditions, ...pulled(bus)],
+      rows,
+      tags: busTags(shop, bus.sharesPort),
+      link: { kind: 'bus', bus: bus.id },
+    });
   });
 }
 
 /** A chip whose address nobody says may have that of any other on its bus. */
-function unaddressed(shop: Workshop, bus: Board['buses'][number]): Way {
+function unaddressed(shop: Workshop, bus: Board['buses'][number], pulled: Condition[]): Way {
   const riders = shop.build.parts.filter((p) =>
     p.peripheral.modes.some((m) => m.links.some((l) => l.kind === 'i2c')),
   ).length;
@@ -43,7 +51,11 @@ function unaddressed(shop: Workshop, bus: Board['buses'][number]): Way {
     riders > 1 || bus.onBoard.length > 0
       ? [{ rung: 4, truth: 'unknown', reason: { code: 'address unsaid', bus: bus.label } }]
       : [];
-  return way({ conditions, tags: busTags(shop, bus.sharesPort), link: { kind: 'bus', bus: bus.id } });
+  return way({
+    conditions: [...conditions, ...pulled],
+    tags: busTags(shop, bus.sharesPort),
+    link: { kind: 'bus', bus: bus.id },
+  });
 }
 
 export function canWays(shop: Workshop): Way[] {
@@ -67,15 +79,22 @@ export function freeInputs({ build, board }: Workshop, kind: AnalogueKind): Boar
   return board.analogueInputs.filter((i) => i.kind === kind).slice(sensed ? 1 : 0);
 }
 
-export function analogueWays(shop: Workshop, kind: AnalogueKind): Way[] {
+export function analogueWays(shop: Workshop, link: Extract<Link, { kind: 'analogue' }>): Way[] {
+  const { input: kind, sendsVolts } = link;
   const inputs = freeInputs(shop, kind);
   const first = shop.board.analogueInputs.find((i) => i.kind === kind);
   if (inputs.length === 0)
     return first ? refused({ code: 'input taken by the ESC', input: first.label }) : none(`${kind} input`);
   return inputGroups(shop, kind).map(({ id, inputs: alike }) => {
     const at = alike[0]!.at;
+    const { label, maxVolts } = alike[0]!;
+    const stands: Truth = sendsVolts === undefined || sendsVolts <= maxVolts ? 'yes' : 'no';
     const limit = { id: inputRow(id), limit: alike.length, pool: `input:${kind}` };
     return way({
+      conditions:
+        stands === 'yes'
+          ? []
+          : [{ rung: 5, truth: stands, reason: { code: 'input stands', input: label, volts: sendsVolts!, maxVolts } }],
       tags: at ? [bridgeTag(shop, at.bridge, at.position)] : [],
       rows: [{ id: row(shop, limit), amount: 1, rung: 4 }],
       link: { kind: 'input', group: id },

@@ -26,6 +26,9 @@ export type Reason =
   | { code: 'two-way inverter'; port: Named }
   | { code: 'one wire both ways'; port: Named }
   | { code: 'pad stands the signal'; pad: Named; volts: number; stands: Truth }
+  | { code: 'speaks the radio'; radio: string; part: string | null; speaks: Truth }
+  | { code: 'input stands'; input: string; volts: number; maxVolts: number }
+  | { code: 'light data low'; output: string; volts: number; hearsFromVolts: number }
   | { code: 'signal too low'; volts: number; reaches: 'just' | 'not' }
   | { code: 'soft serial refuses'; because: 'control' | 'inverted' | 'speed' }
   | { code: 'soft serial is slow' }
@@ -135,6 +138,14 @@ export function reasonWords(r: Reason): string {
         no: `the part sends ${r.volts} V, more than ${r.pad.label} stands: a level shifter is needed`,
         unknown: `nobody says whether ${r.pad.label} stands a ${r.volts} V signal`,
       }[r.stands];
+    case 'speaks the radio':
+      return r.part === null
+        ? `nobody says what it speaks; the radio speaks ${r.radio}`
+        : `it speaks ${r.part}, the radio ${r.radio}${r.speaks === 'unknown' ? ': whether they meet is open' : ''}`;
+    case 'input stands':
+      return `the part puts up to ${r.volts} V on ${r.input}, which stands ${r.maxVolts} V: a divider is needed`;
+    case 'light data low':
+      return `it takes ${r.hearsFromVolts} V for high, ${r.output} sends ${r.volts} V`;
     case 'signal too low':
       return `the part takes ${r.volts} V for high, which a 3.3 V pad ${r.reaches === 'just' ? 'just reaches' : 'does not reach'}`;
     case 'soft serial refuses':

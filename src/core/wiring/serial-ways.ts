@@ -1,7 +1,8 @@
+import { padStands } from './pad-stands';
 import type { Port } from '../records/board';
-import { interval, isUnknown } from '../quantity/figure';
+import { isUnknown } from '../quantity/figure';
 import type { Link } from '../records/peripheral';
-import { atLeast, type Truth } from '../quantity/truth';
+import { type Truth } from '../quantity/truth';
 import { level } from '../trade/level';
 import { processors } from '../trade/processor';
 import { protocols, softSerialCarries, type Protocol } from '../trade/protocol';
@@ -193,15 +194,10 @@ function levelled(
   talks: boolean,
   w: Way,
 ): Way {
-  const pad = shop.board.pads.find((p) => p.id === padId);
-  const conditions = [...w.conditions];
-  if (hears && sendsVolts !== undefined && sendsVolts > level.inputMaxVolts) {
-    const stands = pad?.toleratesVolts;
-    const truth: Truth = stands ? atLeast(interval(stands), { low: sendsVolts, high: sendsVolts }) : 'unknown';
-    const about = pad ? named(pad) : { id: padId, label: 'the pad' };
-    const reason: Reason = { code: 'pad stands the signal', pad: about, volts: sendsVolts, stands: truth };
-    conditions.push({ rung: 5, truth, reason, grounds: stands ? [ground(`${pad!.label} stands`, stands, 'V')] : [] });
-  }
+  const conditions = [
+    ...w.conditions,
+    ...(hears && sendsVolts !== undefined ? padStands(shop, padId, sendsVolts) : []),
+  ];
   if (!talks || hearsFromVolts === undefined || hearsFromVolts <= level.highLoadedVolts) return { ...w, conditions };
   if (hearsFromVolts <= level.highUnloadedVolts) {
     return {

@@ -42,9 +42,9 @@ test('each supply finds a rail of its own, and each gets its wires', () => {
   const wires = wireList(build, board(five), climb.hookup).map((w) => `${w.kind} ${w.from} > ${w.to}`);
   expect(wires).toEqual([
     'supply FIVE > lights (chip), supply',
-    'ground GND > lights, ground',
+    'ground GND > lights (chip), ground',
     'supply VBAT > lights (strips), supply',
-    'ground GND > lights, ground',
+    'ground GND > lights (strips), ground',
   ]);
   // 2 A want a thicker wire than 0.2 A do.
   const [chip, strips] = climb.hookup.parts[0]!.supplies;

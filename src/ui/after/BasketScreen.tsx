@@ -22,7 +22,7 @@ function Basket({ board, climb }: Chosen) {
   const { build, edit } = useRoom('build', 'edit');
   const [aim, setAim] = useQueryState('aim', parseAsStringLiteral(aims).withDefault('cheapest'));
   const lines = basketOf(build, board, climb.hookup);
-  const order = orderFor(lines, aim, build.atHome);
+  const order = orderFor(lines, aim, build);
   const from = new Map(order.from.map((f) => [f.key, f]));
   const grams = lines.reduce((sum, l) => sum + (l.grams ?? 0), 0);
   const unpriced = lines.filter((l) => l.unpriced);

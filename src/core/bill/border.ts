@@ -1,0 +1,20 @@
+import type { Offer } from '../records/board';
+import type { Build } from '../records/build';
+
+type Border = Build['imports'][number];
+
+/** What goods of so many cents come to with duty and tax: tax is taken on goods, shipping and duty together (common practice of customs, no source). */
+function landed(cents: number, { dutyPercent, taxPercent }: Border): number {
+  return Math.round(cents * (1 + dutyPercent / 100) * (1 + taxPercent / 100));
+}
+
+/** The offer as it comes to the door: what the carrier asks for a parcel is part of its shipping, since both are paid once. */
+export function atTheDoor(offer: Offer, imports: readonly Border[]): Offer {
+  const border = imports.find((i) => i.shop.toLowerCase() === offer.shop.toLowerCase());
+  if (!border) return offer;
+  return {
+    ...offer,
+    cents: landed(offer.cents, border),
+    shippingCents: landed(offer.shippingCents, border) + border.feeCents,
+  };
+}

@@ -1,0 +1,58 @@
+import { expect, test } from 'vitest';
+import { evaluate } from '../evaluate/climb';
+import { makeBoard, makeBuild, makePart, says, supply, unknown } from '../tests/make';
+import { suppliesOf } from './rail-tree';
+
+/** A board without a regulator of its own: 5 V come over the harness. */
+const board = makeBoard({
+  kind: 'flight controller',
+  esc: undefined,
+  pads: ['vbat', 'five', 'm1', 'm2', 'm3', 'm4'].map((id) => ({ id, label: id })),
+  outputs: [1, 2, 3, 4].map((n) => ({
+    id: `m${n}`,
+    label: `M${n}`,
+    pad: `m${n}`,
+    timer: 't',
+    can: ['motor' as const],
+  })),
+  rails: [
+    { id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' } },
+    { id: '5v', label: '5 V', pads: ['five'], source: { kind: 'esc' } },
+  ],
+});
+const flown = (gives?: object | null) =>
+  makeBuild(
+    {
+      motors: {
+        count: 4,
+        cruiseAmps: 6,
+        peakAmps: 30,
+        peakSeconds: 5,
+        esc: 'separate',
+        ownEsc: {
+          name: 'Own',
+          channels: 4,
+          continuousAmps: says(45),
+          burstAmps: says(60),
+          burstSeconds: says(10),
+          maxCells: says(6),
+          pins: [],
+          ...(gives === undefined ? {} : { gives: gives as never }),
+        },
+      },
+    },
+    [makePart('cam', { supply: supply(4.5, 5.5, 1) })],
+  );
+
+test("a rail that the ESC's own regulator feeds has its volts and its amps", () => {
+  const at = (amps: number) => evaluate(flown({ volts: says(5), amps: says(amps) }), board);
+  expect([at(2).stopsAt, at(0.6).stopsAt]).toEqual([null, 7]);
+  expect(at(2).hookup.rails.map((r) => [r.rail, r.printedMa])).toEqual([['5v', 2000]]);
+  expect(suppliesOf(board, flown({ volts: says(5), amps: says(2) })).map((s) => s.rail.id)).toEqual(['pack', '5v']);
+});
+test('of an ESC of which nobody says what it gives, it is open; one that gives nothing, or ESCs on the board, leave it dead', () => {
+  expect(evaluate(flown(), board).rungs[5]!.state).toBe('unknown');
+  expect(evaluate(flown({ volts: says(5), amps: unknown }), board).rungs[6]!.state).toBe('unknown');
+  expect(evaluate(flown(null), board).stopsAt).toBe(6);
+  expect(suppliesOf(board, makeBuild()).map((s) => s.rail.id)).toEqual(['pack']);
+});

@@ -1,0 +1,70 @@
+import { describe, expect, test } from 'vitest';
+import { evaluate } from '../evaluate/climb';
+import { claims, makeBoard, makeBuild, says, unknown } from '../tests/make';
+import { heaviestPack, motorAmps, packCells, packVolts, saggedVolts } from './packs';
+
+const pack = (cells: number, more: object = {}) => ({
+  cells,
+  chemistry: 'lipo' as const,
+  massG: says(45 * cells),
+  cellMilliohm: says(1),
+  ...more,
+});
+const flying = (...packs: ReturnType<typeof pack>[]) => makeBuild({ pack: packs[0]!, morePacks: packs.slice(1) });
+
+describe('several packs: each must pass', () => {
+  const both = flying(pack(4), pack(6));
+  test('the full one of the largest, the empty one of the smallest: 4 x 3.3 to 6 x 4.2 V', () => {
+    expect(packVolts(both)).toEqual({ low: 13.2, high: 25.2 });
+    expect(packCells(both)).toEqual({ low: 4, high: 6 });
+  });
+  test('a board that takes 3 to 4 cells breaks at Pack for the larger, one from 6 cells on for the smaller', () => {
+    const on = (min: number, max: number) =>
+      evaluate(both, makeBoard({ packCells: { min: says(min), max: says(max) } })).stopsAt;
+    expect([on(3, 6), on(3, 4), on(6, 8)]).toEqual([null, 2, 2]);
+  });
+  test('the heaviest counts at Weight; one that nobody weighed leaves it open', () => {
+    expect(heaviestPack(both)).toEqual(says(270));
+    expect(heaviestPack(flying(pack(4), pack(2, { massG: unknown })))).toEqual({ unknown: true });
+    const range = { low: 100, high: 300, origin: 'report' as const };
+    expect(heaviestPack(flying(pack(4), pack(2, { massG: range })))).toMatchObject({ low: 180, high: 300 });
+  });
+  test('the deepest sag of any: 120 A through 4 cells of 20 milliohm take it from 14 to 4.4 V', () => {
+    expect(saggedVolts(flying(pack(6), pack(4, { cellMilliohm: says(20) }))).low).toBeCloseTo(
+      4 * (3.5 - 0.02 * 120),
+      6,
+    );
+  });
+  test('plug and leads of each are held against the motors', () => {
+    const weak = flying(pack(4), pack(6, { connector: 'JST PH' }));
+    expect(
+      evaluate(weak, makeBoard()).rungs[2]!.findings.some((f) => f.code === 'pack plug' && f.state === 'breaks'),
+    ).toBe(true);
+  });
+  test('iron phosphate: 3.65 V full, 2.5 V at the floor (data sheets of cells, from memory)', () =>
+    expect(packVolts(flying(pack(4, { chemistry: 'lithium iron phosphate' })))).toEqual({ low: 10, high: 14.6 }));
+});
+
+describe('motor amps that were stated at other volts (power with the cube of speed, speed with the volts)', () => {
+  const motors = (atVolts?: number) =>
+    makeBuild({
+      motors: {
+        count: 4,
+        cruiseAmps: 6,
+        peakAmps: 30,
+        peakSeconds: 5,
+        esc: 'on the board',
+        ...(atVolts ? { atVolts } : {}),
+      },
+    });
+  test('left out they are those on this pack', () => expect(motorAmps(motors())).toEqual({ cruise: 6, peak: 30 }));
+  test('by hand: 30 A at 12 V are 58.8 A on 16.8 V; 6 A of cruise at 12 V are 5.45 A on 13.2 V', () => {
+    const { cruise, peak } = motorAmps(motors(12));
+    expect([cruise, peak]).toEqual([expect.closeTo(72 / 13.2, 6), expect.closeTo(30 * 1.4 ** 2, 6)]);
+  });
+  test('so that an ESC that carries them as stated may not carry them here', () => {
+    const esc = { channels: says(4), continuousAmps: claims(25), burstAmps: says(45), burstSeconds: says(10) };
+    const stop = (atVolts?: number) => evaluate(motors(atVolts), makeBoard({ esc })).stopsAt;
+    expect([stop(), stop(16), stop(12)]).toEqual([null, null, 3]);
+  });
+});
