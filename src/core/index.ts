@@ -57,6 +57,8 @@ export { completenessOf, type Completeness } from './figures/completeness';
 export { withTyped } from './intake/typed-figure';
 export { newOwnEsc } from './intake/new-own-esc';
 export { patternWords } from './trade/frame';
+export { packsOf } from './circuit/packs';
+export { chemistries } from './trade/cell';
 export { sides, type Side } from './records/words';
 export {
   addGroup,
@@ -67,6 +69,7 @@ export {
   padGroups,
   removePad,
   type PadGroup,
+  unknownPattern,
 } from './records/new-board';
 export {
   addBridge,

@@ -1,3 +1,4 @@
+import type { Board } from '../records/board';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
@@ -74,8 +75,9 @@ describe('the limiter', () => {
   });
 });
 
-test('no rail of any demo board ever stands above what its regulator gives', () => {
-  for (const b of shelf.value.boards) {
+test('no rail of any demo board ever stands above what its regulator gives, but behind a step-up on a pack above it', () => {
+  const stepsUp = (b: Board) => b.rails.some((r) => r.source.kind === 'regulator' && r.source.type === 'step-up');
+  for (const b of shelf.value.boards.filter((x) => !stepsUp(x))) {
     const run = powerUp(gutter.value, b, evaluate(gutter.value, b), 2);
     for (const rail of b.rails) {
       const named = /^(\d+(?:\.\d+)?) V/.exec(rail.label)?.[1];

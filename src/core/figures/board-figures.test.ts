@@ -30,7 +30,12 @@ describe('the figures of a board', () => {
       'rails[1].source.outVolts',
       'rails[1].source.ratedAmps',
       'rails[1].source.dropOutVolts',
+      'rails[1].source.inputVolts.min',
+      'rails[1].source.inputVolts.max',
     ]);
+    const ranged = railFigures(board)[4]!.set(board, says(26) as never);
+    expect(ranged.rails[1]!.source).toMatchObject({ inputVolts: { min: unknown, max: says(26) } });
+    expect(railFigures(ranged)[4]!.set(ranged, unknown as never).rails[1]!.source).not.toHaveProperty('inputVolts');
     const made = railFigures(board)[1]!.set(board, says(3) as never);
     expect(made.rails[1]!.source).toMatchObject({ ratedAmps: says(3), outVolts: says(5) });
     expect(made.rails[0]).toBe(board.rails[0]);

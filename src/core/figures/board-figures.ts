@@ -229,6 +229,21 @@ export const boardFigures: readonly BoardFigure[] = [
     plausible: yesOrNo,
   },
   {
+    ...top('compass'),
+    says: 'Compass',
+    unit: '',
+    ask: 'Is there a compass on the board?',
+    plausible: yesOrNo,
+  },
+  {
+    field: 'esc.wantsMicrofarads',
+    says: 'Capacitor that the ESC asks for',
+    unit: 'uF',
+    ask: 'What capacitor does the maker ask for at the pack leads?',
+    get: (b) => b.esc?.wantsMicrofarads,
+    set: (b, f) => ({ ...b, esc: { ...(b.esc ?? unknownEsc), wantsMicrofarads: f } }),
+  },
+  {
     ...top('lengthMm'),
     says: 'Length',
     unit: 'mm',

@@ -1,8 +1,20 @@
+import { isUnknown } from '../quantity/figure';
 import type { Board } from '../records/board';
 import type { BoardFigure } from './board-figures';
 import { plausibleEnds } from './plausible-ends';
 
 const onTheBench = { how: 'Load the rail with a resistor and read the volts at the pad.', ease: 3 as const };
+
+type Source = Extract<Board['rails'][number]['source'], { kind: 'regulator' }>;
+type InputVolts = NonNullable<Source['inputVolts']>;
+
+/** Where neither end is said any more, nothing is said of the input. */
+function withInput(source: Source, next: Partial<InputVolts>): Source {
+  const unsaid = { unknown: true as const };
+  const inputVolts = { min: unsaid, max: unsaid, ...source.inputVolts, ...next };
+  const { inputVolts: _, ...without } = source;
+  return isUnknown(inputVolts.min) && isUnknown(inputVolts.max) ? without : { ...source, inputVolts };
+}
 
 /** The figures of a board's regulators, rail by rail. */
 export function railFigures(board: Board): BoardFigure[] {
@@ -43,6 +55,19 @@ export function railFigures(board: Board): BoardFigure[] {
         ask: `How far above its output must the input of ${label} stay?`,
         plausible: plausibleEnds.dropOutVolts.ends,
       },
+      ...(['min', 'max'] as const).map((end): BoardFigure => ({
+        field: `rails[${i}].source.inputVolts.${end}`,
+        says: `${label}, ${end === 'min' ? 'least' : 'most'} volts at its input`,
+        unit: 'V',
+        ask: `${end === 'min' ? 'From' : 'Up to'} how many volts at its input does ${label} work?`,
+        get: (b) => (b.rails[i]!.source as typeof source).inputVolts?.[end],
+        set: (b, f) => ({
+          ...b,
+          rails: b.rails.map((r, n) =>
+            n === i ? { ...r, source: withInput(r.source as typeof source, { [end]: f } as Partial<InputVolts>) } : r,
+          ),
+        }),
+      })),
     ];
   });
 }

@@ -30,7 +30,7 @@ describe('analogue inputs: what is measured against what the input stands', () =
   );
   test('both numbers are said, and what helps', () =>
     expect(
-      on(link(42), input(40))
+      signals(link(42), input(40))
         .findings.map((f) => f.sentence)
         .join(' '),
     ).toMatch(/42 V .*40 V.*divider/));

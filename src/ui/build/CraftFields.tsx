@@ -5,7 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import type { ReactNode } from 'react';
-import { sides, type Build, centsOf } from '@/core';
+import { sides, type Build, centsOf, packsOf } from '@/core';
 import { useRoom } from '../room/store';
 import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
@@ -13,6 +13,9 @@ import { FrameHoles } from './FrameHoles';
 import { NumberBox } from './NumberBox';
 import { OwnCapacitor } from './OwnCapacitor';
 import { OwnEsc } from './OwnEsc';
+import { Packs } from './PackFields';
+import { RadioFields } from './RadioFields';
+import { Border } from './Border';
 
 export function CraftFields() {
   const { build, edit } = useRoom('build', 'edit');
@@ -135,45 +138,9 @@ export function CraftFields() {
       {group(
         'Pack and motors',
         <>
-          <NumberBox
-            label="Cells"
-            whole
-            min={1}
-            max={14}
-            width={56}
-            value={build.pack.cells}
-            onChange={(v) => v && set('pack', { cells: v })}
-          />
-          <Choice
-            label="Chemistry"
-            value={build.pack.chemistry}
-            words={['lipo', 'high-voltage lipo', 'li-ion']}
-            onChange={(chemistry) => set('pack', { chemistry })}
-          />
-          <FigureBox label="Pack" unit="g" figure={build.pack.massG} onChange={(massG) => set('pack', { massG })} />
-          <FigureBox
-            label="One cell's resistance"
-            unit="mΩ"
-            figure={build.pack.cellMilliohm ?? { unknown: true }}
-            onChange={(cellMilliohm) => set('pack', { cellMilliohm })}
-          />
-          <NumberBox
-            label="Pack leads"
-            unit="AWG"
-            whole
-            min={6}
-            max={30}
-            width={96}
-            value={build.pack.leadGauge ?? null}
-            mayBeUnknown
-            onChange={(v) => set('pack', { leadGauge: v ?? undefined })}
-          />
-          <FigureBox
-            label="Gives, at most"
-            unit="A"
-            max={1000}
-            figure={build.pack.mostAmps ?? { unknown: true }}
-            onChange={(mostAmps) => set('pack', { mostAmps })}
+          <Packs
+            packs={packsOf(build)}
+            onChange={(pack, morePacks) => edit('packs', (b) => ({ ...b, pack, morePacks }))}
           />
           <NumberBox
             label="Motors"
@@ -199,6 +166,16 @@ export function CraftFields() {
             onChange={(v) => set('motors', { peakAmps: v ?? 0 })}
           />
           <NumberBox
+            label="Amps said at"
+            unit="V"
+            min={1}
+            max={80}
+            mayBeUnknown
+            empty="this pack"
+            value={build.motors.atVolts ?? null}
+            onChange={(v) => set('motors', { atVolts: v ?? undefined })}
+          />
+          <NumberBox
             label="for up to"
             unit="s"
             max={600}
@@ -212,6 +189,11 @@ export function CraftFields() {
             onChange={(esc) => set('motors', { esc })}
           />
           <OwnCapacitor />
+          <RadioFields
+            label="Your radio speaks"
+            radio={build.radio}
+            onChange={(radio) => edit('radio', (b) => ({ ...b, radio }))}
+          />
         </>,
       )}
       {build.motors.esc === 'separate' && group('Your own ESC', <OwnEsc />)}
@@ -256,6 +238,15 @@ export function CraftFields() {
           <FormControlLabel
             control={
               <Checkbox
+                checked={build.comforts.compass}
+                onChange={(e) => set('comforts', { compass: e.target.checked })}
+              />
+            }
+            label="compass"
+          />
+          <FormControlLabel
+            control={
+              <Checkbox
                 checked={build.comforts.quietGyro}
                 onChange={(e) => set('comforts', { quietGyro: e.target.checked })}
               />
@@ -287,6 +278,7 @@ export function CraftFields() {
             label="button in reach"
           />
           <Wishes />
+          <Border />
         </>,
       )}
     </Box>
@@ -297,6 +289,7 @@ const wishes = [
   ['spare ports', (c) => c.sparePorts > 0],
   ['storage', (c) => c.storageMb > 0],
   ['barometer', (c) => c.barometer],
+  ['compass', (c) => c.compass],
   ['gyro', (c) => c.quietGyro],
   ['plugs', (c) => c.plugs],
   ['top side', (c) => c.topSide],

@@ -2,7 +2,7 @@
 
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { newOwnEsc, type Build } from '@/core';
+import { newOwnEsc, type Build, type NumberFigure } from '@/core';
 import { useRoom } from '../room/store';
 import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
@@ -105,10 +105,36 @@ export function OwnEsc() {
         value={esc.heightMm}
         onChange={(v) => set({ heightMm: v ?? 0 })}
       />
+      <FigureBox
+        label="Its regulator gives"
+        unit="V"
+        max={20}
+        figure={esc.gives?.volts ?? { unknown: true }}
+        onChange={(volts) => set({ gives: gives(volts, esc.gives?.amps) })}
+      />
+      <FigureBox
+        label="and"
+        unit="A"
+        max={20}
+        figure={esc.gives?.amps ?? { unknown: true }}
+        onChange={(amps) => set({ gives: gives(esc.gives?.volts, amps) })}
+      />
+      <FigureBox
+        label="Asks for a capacitor of"
+        unit="µF"
+        max={10000}
+        figure={esc.wantsMicrofarads ?? { unknown: true }}
+        onChange={(wantsMicrofarads) => set({ wantsMicrofarads })}
+      />
       <PinOrder pins={esc.pins} onChange={(pins) => set({ pins })} />
       <Button onClick={() => put(undefined)}>Take it out</Button>
     </>
   );
+}
+
+/** Where neither is said, nobody says whether it has a regulator at all. */
+function gives(volts: NumberFigure = { unknown: true }, amps: NumberFigure = { unknown: true }): Esc['gives'] {
+  return 'unknown' in volts && 'unknown' in amps ? undefined : { volts, amps };
 }
 
 const telemetryWords = ['as listed', 'nobody says', 'yes', 'no'] as const;

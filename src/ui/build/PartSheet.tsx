@@ -15,6 +15,7 @@ import { KeepPart } from './KeepPart';
 import { NumberBox } from './NumberBox';
 import { PartLinks } from './PartLinks';
 import { PartSupplies } from './PartSupplies';
+import { RadioFields } from './RadioFields';
 
 type Mode = Peripheral['modes'][number];
 
@@ -100,6 +101,11 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
           {part.wireMm === undefined ? 'Routed over the bay until you have measured them.' : 'As measured.'}
         </Box>
       </Box>
+      {peripheral.kind === 'receiver' && (
+        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end' }}>
+          <RadioFields label="It speaks" radio={peripheral.radio} onChange={(radio) => change('radio', { radio })} />
+        </Box>
+      )}
       {peripheral.modes.map((m, i) => (
         <Box key={m.id} sx={{ borderTop: '1px solid var(--hair)', pt: 0.75 }}>
           <Typography variant="h3">

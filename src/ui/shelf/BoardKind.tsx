@@ -3,11 +3,23 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { boardKinds, ofKind, sides, type Board } from '@/core';
 import { Choice } from '../build/Choice';
+import { today } from '../room/today';
+import { RadioFields } from '../build/RadioFields';
 import { CircuitPart, CircuitRow } from './CircuitRow';
 import { Said } from './Said';
 
 const notSaid = 'not said';
 const turns = [0, 90, 180, 270] as const;
+
+function targetOf({ firmware }: Board): string {
+  return firmware && 'value' in firmware.target ? firmware.target.value : '';
+}
+
+function firmwareOf({ firmware }: Board, target: string): Board['firmware'] {
+  const supported = firmware?.supported ?? { unknown: true as const };
+  if (target === '') return 'unknown' in supported ? undefined : { target: { unknown: true }, supported };
+  return { target: { value: target, origin: 'claim', seen: today() }, supported };
+}
 
 /** What kind of board it is, and where plug, button, arrow and cables are. */
 export function BoardKind({ board, onChange }: { board: Board; onChange: (b: Board) => void }) {
@@ -62,6 +74,19 @@ export function BoardKind({ board, onChange }: { board: Board; onChange: (b: Boa
             />
           ))}
         </Box>
+        <RadioFields
+          label="Its own receiver speaks"
+          radio={board.receiver}
+          onChange={(receiver) => onChange({ ...board, receiver })}
+        />
+        <Said
+          label="Firmware target, as the seller names it"
+          empty
+          width={230}
+          most={200}
+          value={targetOf(board)}
+          onSay={(value) => onChange({ ...board, firmware: firmwareOf(board, value) })}
+        />
       </CircuitRow>
     </CircuitPart>
   );

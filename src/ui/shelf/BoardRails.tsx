@@ -14,6 +14,7 @@ import {
   type Board,
 } from '@/core';
 import { Choice } from '../build/Choice';
+import { NumberBox } from '../build/NumberBox';
 import { Figure } from './BoardFigures';
 import { CircuitPart, CircuitRow } from './CircuitRow';
 import { Said } from './Said';
@@ -94,6 +95,19 @@ function Feeders({ rail, board, onChange }: { rail: Rail; board: Board; onChange
               onChange({ ...source, of: source.of.map((x, n) => (n === i ? id : x)) }),
             ),
           )}
+          {[...new Set(source.of)].map((id) => (
+            <NumberBox
+              key={`diode ${id}`}
+              label={`Diode from ${others.find((r) => r.id === id)?.label ?? id}`}
+              unit="V"
+              max={2}
+              width={130}
+              mayBeUnknown
+              empty="none"
+              value={source.dropVolts?.[id] ?? null}
+              onChange={(v) => onChange({ ...source, dropVolts: { ...source.dropVolts, [id]: v ?? 0 } })}
+            />
+          ))}
           <Choice
             label="Kept apart"
             value={apartWord(source.isolated)}

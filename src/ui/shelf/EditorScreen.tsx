@@ -17,6 +17,7 @@ import { useUndoKeys } from '../room/use-undo-keys';
 import { RemoveBoard } from './RemoveBoard';
 import { BoardBridges } from './BoardBridges';
 import { BoardFigures } from './BoardFigures';
+import { BoardHoles } from './BoardHoles';
 import { BoardKind } from './BoardKind';
 import { BoardPlugs } from './BoardPlugs';
 import { BoardPorts } from './BoardPorts';
@@ -141,6 +142,7 @@ function Editor({ stored }: { stored: Board }) {
           </Box>
         )}
         <BoardKind board={board} onChange={setBoard} />
+        <BoardHoles board={board} onChange={setBoard} />
         <PadPlan board={board} onChange={setBoard} />
         <BoardPorts board={board} onChange={setBoard} />
         <BoardRails board={board} onChange={setBoard} />
