@@ -11,6 +11,7 @@ const rooms = [
   'solver',
   'wiring',
   'bill',
+  'drawing',
   'rungs',
   'evaluate',
   'decide',

@@ -88,7 +88,7 @@ export { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault } from './int
 export { readShelfFile, type ShelfFile } from './intake/shelf-file';
 export { basketCsv, basketOf, eurosOf, orderFor, type BasketLine } from './bill/basket';
 export { csvLines } from './records/csv-lines';
-export { buildSheet, sheetMarkdown, type BuildSheet, type Step } from './guide/build-sheet';
+export { buildSheet, repinOf, sheetMarkdown, type BuildSheet, type Step } from './guide/build-sheet';
 export { arrivesOn, currentScale, logCsv, logMarkdown, measurable, voltageScale, withReading } from './guide/logbook';
 export { powerUp } from './bench/power-up';
 export { deskState } from './bench/desk';
@@ -106,5 +106,7 @@ export type { Lock } from './records/build';
 export type { Fix } from './records/fix';
 export { linkWords } from './wiring/signal-words';
 export { reasonWords } from './wiring/reason';
-export { supplyGauge } from './bill/wire-list';
+export { wireList, type Wire } from './bill/wire-list';
+export { drawHookup, type Box as DrawnBox, type FaceDrawing } from './drawing/draw-hookup';
+export { shortLabel } from './drawing/face';
 export type { NumberFigure } from './quantity/figure';

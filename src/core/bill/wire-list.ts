@@ -2,9 +2,15 @@ import type { Board } from '../records/board';
 import type { Build, Part } from '../records/build';
 import { wireColours } from '../trade/sundries';
 import { gaugeFor, wireGramsPerM } from '../trade/wire';
-import { suppliedName, type Hookup, type WiredSupply } from '../wiring/hookup';
+import type { Hookup, WiredSupply } from '../wiring/hookup';
 import { groundFor } from '../circuit/ground-pads';
 import { routeMm } from '../circuit/route';
+
+export interface PartPin {
+  name: string;
+  colour?: string;
+  of?: string;
+}
 
 export interface Wire {
   part: string;
@@ -14,6 +20,10 @@ export interface Wire {
   padId: string | null;
   face: 'top' | 'bottom';
   to: string;
+  /** The part's own pin with the colour on its own plug (empty: not said), or its role in plain words; which of its supplies, where it takes several. */
+  pin: PartPin;
+  /** What is one net has one name: a rail, ground, or a signal of a part. */
+  net: string;
   gauge: number;
   lengthMm: number;
   colour: string;
@@ -38,6 +48,7 @@ export function supplyGauge(hookup: Hookup, supply: WiredSupply): number {
 
 /** Every wire of the hookup with its ground return, part by part: from which pad, to which pin, gauge, length and colour. */
 export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
+  const onGround = new Map<string, number>();
   return hookup.parts.flatMap((p) => {
     const part = build.parts.find((x) => x.id === p.id);
     const wires: Wire[] = p.links.flatMap((l) =>
@@ -53,7 +64,8 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
         if (hears) said = wireColours.hears;
         else if (does === 'board talks') said = wireColours.talks;
         else said = wireColours.other;
-        return wire(p.id, p.name, pad, `${p.name}, ${pinName(part, role)}`, signalGauge, said, 'signal', part);
+        const pin = l.link.kind === 'i2c' || l.link.kind === 'can' ? busPin(board, part, pad) : pinName(part, role);
+        return wire(p.id, p.name, pad, pin, signalGauge, said, 'signal', part, `${p.id}/${l.id}/${pad}`);
       }),
     );
     for (const supply of p.supplies) {
@@ -61,26 +73,28 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
       const raw = board.rails.find((r) => r.id === supply.rail)?.source.kind === 'pack';
       const pad = supply.pads[0] ?? null;
       const from = pad === null ? supply.on : undefined;
-      const name = suppliedName(p, supply);
       wires.push(
         wire(
           p.id,
           p.name,
           pad,
-          `${name}, ${pinName(part, 'V+')}`,
+          { ...pinName(part, 'V+'), ...(supply.which === undefined ? {} : { of: supply.which }) },
           gauge,
           raw ? wireColours.pack : wireColours.supply,
           'supply',
           part,
+          supply.rail,
           from,
         ),
       );
-      wires.push(groundWire(p.id, name, part, pad, gauge, pad === null ? `${supply.on}, ground` : null));
+      wires.push(
+        groundWire(p.id, p.name, part, pad, gauge, pad === null ? `${supply.on}, ground` : null, supply.which),
+      );
     }
     // A picture carries its own ground beside it.
     for (const l of p.links)
       if (l.link.kind === 'video' && l.pads[0])
-        wires.push(groundWire(p.id, `${p.name}, picture`, part, l.pads[0].pad, signalGauge, null));
+        wires.push(groundWire(p.id, p.name, part, l.pads[0].pad, signalGauge, null, 'picture'));
     return wires;
   });
 
@@ -92,22 +106,25 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
     pad: string | null,
     gauge: number,
     from: string | null,
+    of: string | undefined,
   ): Wire {
-    const ground = from === null ? groundFor(board, pad) : null;
-    const to = `${partName}, ${pinName(part, 'GND')}`;
+    const ground = from === null ? groundFor(board, pad, onGround) : null;
+    if (ground !== null) onGround.set(ground, (onGround.get(ground) ?? 0) + 1);
+    const to = { ...pinName(part, 'GND'), ...(of === undefined ? {} : { of }) };
     const said = from ?? (ground === null ? 'nearest ground pad' : undefined);
-    return wire(partId, partName, ground, to, gauge, wireColours.ground, 'ground', part, said, pad);
+    return wire(partId, partName, ground, to, gauge, wireColours.ground, 'ground', part, 'ground', said, pad);
   }
 
   function wire(
     partId: string,
     partName: string,
     padId: string | null,
-    to: string,
+    pin: PartPin,
     gauge: number,
     colour: string,
     kind: Wire['kind'],
     part: Part | undefined,
+    net: string,
     from?: string,
     groundAs?: string | null,
   ): Wire {
@@ -120,7 +137,9 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
       padId,
       face: pad?.face ?? 'top',
       from: from ?? (pad ? `${pad.label}${pad.face === 'bottom' ? ' (underside)' : ''}` : '?'),
-      to,
+      to: `${partName}${pin.of === undefined ? '' : ` (${pin.of})`}, ${pinWords(pin)}`,
+      pin,
+      net,
       gauge,
       lengthMm,
       colour,
@@ -131,8 +150,26 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
   }
 }
 
+/** The two lines of a bus are not alike: each is called as the board prints it, by the part's own pin of that name where it has one. */
+function busPin(board: Board, part: Part | undefined, padId: string): PartPin {
+  const label = board.pads.find((x) => x.id === padId)?.label ?? 'bus';
+  const own = ownPins(part).find((p) => p.name.toLowerCase() === label.toLowerCase());
+  return own ?? { name: label };
+}
+
+function ownPins(part: Part | undefined): PartPin[] {
+  const pins = part?.peripheral.plugs.flatMap((p) => p.pins) ?? [];
+  return pins.map(({ name, colour }) => ({ name, colour: colour ?? '' }));
+}
+
+/** In words, as a line of the sheet has it. */
+function pinWords({ name, colour }: PartPin): string {
+  if (colour === undefined) return name;
+  return `pin ${name}${colour ? ` (${colour} on its own plug)` : ''}`;
+}
+
 /** The pin as the part's plug names it, or the role in plain words. */
-function pinName(part: Part | undefined, role: 'TX' | 'RX' | 'GND' | 'V+' | 'signal'): string {
+function pinName(part: Part | undefined, role: 'TX' | 'RX' | 'GND' | 'V+' | 'signal'): PartPin {
   const names = {
     TX: /^(TX|TXD|T)$/i,
     RX: /^(RX|RXD|R)$/i,
@@ -140,8 +177,6 @@ function pinName(part: Part | undefined, role: 'TX' | 'RX' | 'GND' | 'V+' | 'sig
     'V+': /^(V|VCC|VIN|5V|\+|BAT)\+?$/i,
     signal: /^(S|SIG|SIGNAL|DATA|PWM)$/i,
   }[role];
-  const pin = part?.peripheral.plugs.flatMap((p) => p.pins).find((p) => names.test(p.name));
-  return pin
-    ? `pin ${pin.name}${pin.colour ? ` (${pin.colour} on its own plug)` : ''}`
-    : { TX: 'what it sends', RX: 'what it hears', GND: 'ground', 'V+': 'supply', signal: 'signal' }[role];
+  const said = { TX: 'what it sends', RX: 'what it hears', GND: 'ground', 'V+': 'supply', signal: 'signal' };
+  return ownPins(part).find((p) => names.test(p.name)) ?? { name: said[role] };
 }

@@ -44,12 +44,17 @@ export interface BuildSheet {
   cautions: string[];
 }
 
+/** The harness to the ESC where its two ends have different orders; null where plugging it straight is right, or one end is not known. */
+export function repinOf(build: Build, board: Board): BuildSheet['repin'] {
+  const esc = (build.motors.esc === 'separate' ? build.motors.ownEsc?.pins : board.harness?.escPins) ?? [];
+  const own = board.escPlug?.pins ?? board.harness?.controllerPins ?? [];
+  const meets = esc.length > 0 && own.length > 0 ? meetings(own, esc) : [];
+  return meets.length > 0 ? { board: own, esc, meets } : null;
+}
+
 /** All that is done between the parcel and the first flight, worked out from the hookup and the figures. */
 export function buildSheet(build: Build, board: Board, climb: Climb): BuildSheet {
   const wires = wireList(build, board, climb.hookup);
-  const pins = (build.motors.esc === 'separate' ? build.motors.ownEsc?.pins : board.harness?.escPins) ?? [];
-  const boardPins = board.escPlug?.pins ?? board.harness?.controllerPins ?? [];
-  const meets = pins.length > 0 && boardPins.length > 0 ? meetings(boardPins, pins) : [];
   return {
     title: `${build.name} on ${board.name}`,
     before: before(build, board),
@@ -63,7 +68,7 @@ export function buildSheet(build: Build, board: Board, climb: Climb): BuildSheet
         ),
       ),
     wires,
-    repin: meets.length > 0 ? { board: boardPins, esc: pins, meets } : null,
+    repin: repinOf(build, board),
     solder: solderOrder(build, board, wires),
     mounting: mounting(build, board),
     settings: portSettings(climb),

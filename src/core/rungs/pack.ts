@@ -15,7 +15,7 @@ export function checkPack(build: Build, board: Board): Finding[] {
 }
 
 function packWords(build: Build): string {
-  return list(packsOf(build).map((p) => `${p.cells} cells`));
+  return list(packsOf(build).map((p) => counted(p.cells, 'cell')));
 }
 
 /** A stated limit in volts counts; else "6S" is read as six plain cells at 4.20 V, with nothing to spare promised or needed. */
@@ -68,7 +68,7 @@ function emptyPack(build: Build, board: Board): Finding {
     state,
     code: 'empty pack',
     about: 'Empty pack',
-    sentence: `${packsOf(build).length > 1 ? `The smallest pack has ${counted(fewest, 'cell')}` : `The pack has ${fewest} cells`} (${num(packVolts(build).low, 2)} V empty under load); the board asks for ${num(cells.low, 0)} or more: ${why}`,
+    sentence: `${packsOf(build).length > 1 ? `The smallest pack has ${counted(fewest, 'cell')}` : `The pack has ${counted(fewest, 'cell')}`} (${num(packVolts(build).low, 2)} V empty under load); the board asks for ${num(cells.low, 0)} or more: ${why}`,
     needed: `${num(cells.high, 0)} cells`,
     given: `${fewest} cells`,
     grounds: [ground('Fewest cells', board.packCells.min, 'cells')],

@@ -6,15 +6,14 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { asItLies, lieOf, priceWords } from '@/core';
+import { lieOf, priceWords } from '@/core';
 import { PortLedger } from '../board/PortLedger';
 import { RailLedger } from '../board/RailLedger';
-import { WireTable } from '../board/WireTable';
 import { verdictColour } from '../marks/words';
 import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
-import { BoardDrawing, DrawingKey } from './BoardDrawing';
+import { HookupDrawing } from './HookupDrawing';
 import { Bridges } from './Bridges';
 import { Choices } from './Choices';
 import { Fixes } from './Fixes';
@@ -64,26 +63,18 @@ export function HookupScreen({ boardId }: { boardId: string }) {
             {climb.verdict}
           </Box>
           <Link href={`/b/${build.id}/board/${boardId}`}>Findings</Link>
-          <Box sx={{ flex: 1 }} />
-          <DrawingKey />
         </Box>
         {lie > 0 && (
           <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
             Drawn as it comes to lie in the frame: turned {lie} degrees clockwise.
           </Box>
         )}
-        <BoardDrawing
-          board={asItLies(build, board)}
-          climb={climb}
-          selected={part}
-          locked={locked}
-          onSelect={(p) => void setPart(p === part ? null : p)}
-        />
-        <WireTable hookup={climb.hookup} board={board} />
+        <HookupDrawing board={board} climb={climb} part={part} locked={locked} onPart={(p) => void setPart(p)} />
       </Box>
       <Box
         component="aside"
         aria-label="Choices and ledgers"
+        className="no-print"
         sx={{
           width: { xs: 'auto', md: 330 },
           flexShrink: 0,

@@ -1,0 +1,164 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { parseAsBoolean, parseAsString, useQueryState } from 'nuqs';
+import { useRef } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { TransformComponent, TransformWrapper, type ReactZoomPanPinchRef } from 'react-zoom-pan-pinch';
+import { asItLies, drawHookup, repinOf, wireList, type Board, type Climb, type FaceDrawing, type Wire } from '@/core';
+import { useRoom } from '../room/store';
+import { saveAs } from '../shelf/save-as';
+import { Repin } from '../after/Repin';
+import { FaceFigure, type Picked } from './FaceFigure';
+import { inkOnWhite } from './ink-on-white';
+import { JointTable } from './JointTable';
+import { PartPads } from './PartPads';
+
+/** The drawing by which the board is soldered: both faces as they will lie, every joint with the part's own pin, and one net lit where it is asked for. */
+export function HookupDrawing({
+  board,
+  climb,
+  part,
+  locked,
+  onPart,
+}: {
+  board: Board;
+  climb: Climb;
+  part: string | null;
+  locked: Set<string>;
+  onPart: (part: string | null) => void;
+}) {
+  const { build } = useRoom('build');
+  const [lines, setLines] = useQueryState('lines', parseAsBoolean.withDefault(false));
+  const [net, setNet] = useQueryState('net', parseAsString);
+  const zoom = useRef<ReactZoomPanPinchRef>(null);
+  const figures = useRef<HTMLDivElement>(null);
+  const lying = asItLies(build, board);
+  const wires = wireList(build, board, climb.hookup);
+  const faces = drawHookup(lying, climb.hookup, wires, { stubs: !lines });
+  const picked: Picked = { part, net };
+  const repin = repinOf(build, board);
+  useHotkeys('plus, =, add', () => zoom.current?.zoomIn());
+  useHotkeys('minus, subtract', () => zoom.current?.zoomOut());
+  useHotkeys('0', () => zoom.current?.resetTransform());
+  useHotkeys('escape', () => void setNet(null));
+  const pickPad = (pad: string) => {
+    const joined = wires.filter((w) => w.padId === pad);
+    const [first] = joined;
+    if (!first) return;
+    onPart(null);
+    void setNet(first.net === net ? null : first.net);
+  };
+  const save = () =>
+    figures.current
+      ?.querySelectorAll('svg')
+      .forEach((svg, i) => saveAs(`${board.id}-${faces[i]!.face}.svg`, 'image/svg+xml', inkOnWhite(svg)));
+  return (
+    <Box>
+      <Box
+        className="no-print"
+        sx={{ display: { xs: 'none', sm: 'flex' }, gap: 0.5, alignItems: 'center', flexWrap: 'wrap', fontSize: 12 }}
+      >
+        <Key />
+        <Box sx={{ flex: 1 }} />
+        <Button aria-pressed={lines} onClick={() => void setLines(lines ? null : true)}>
+          {lines ? 'Supply and ground as stubs' : 'Supply and ground as lines'}
+        </Button>
+        <Button aria-label="Larger" onClick={() => zoom.current?.zoomIn()}>
+          +
+        </Button>
+        <Button aria-label="Smaller" onClick={() => zoom.current?.zoomOut()}>
+          −
+        </Button>
+        <Button onClick={() => zoom.current?.resetTransform()}>Fit</Button>
+        <Button onClick={save}>Save as SVG</Button>
+        <Button onClick={() => window.print()}>Print</Button>
+      </Box>
+      <Box role="status" aria-live="polite" sx={{ fontSize: 12, minHeight: 18 }}>
+        {pickedWords(picked, wires, faces)}
+      </Box>
+      <Box ref={figures} sx={{ display: { xs: 'none', sm: 'block' } }}>
+        <TransformWrapper
+          ref={zoom}
+          minScale={1}
+          maxScale={6}
+          wheel={{ activationKeys: ['Control', 'Meta'] }}
+          doubleClick={{ disabled: true }}
+          panning={{ velocityDisabled: true }}
+        >
+          <TransformComponent wrapperStyle={{ width: '100%' }} contentStyle={{ width: '100%', display: 'block' }}>
+            {faces.map((f) => (
+              <figure key={f.face} style={{ margin: 0 }}>
+                {faces.length > 1 && (
+                  <figcaption style={{ fontSize: 12 }}>
+                    {f.face === 'top' ? 'Top, nose up' : 'Underside, seen from below, nose up'}
+                  </figcaption>
+                )}
+                <FaceFigure
+                  drawing={f}
+                  usb={lying.usb}
+                  picked={picked}
+                  locked={locked}
+                  onPart={(p) => onPart(p === part ? null : p)}
+                  onPad={pickPad}
+                />
+              </figure>
+            ))}
+          </TransformComponent>
+        </TransformWrapper>
+      </Box>
+      <Box sx={{ display: { xs: 'block', sm: 'none' } }}>
+        <PartPads board={lying} climb={climb} wires={wires} part={part} onPart={onPart} />
+      </Box>
+      <Standing climb={climb} />
+      {repin && <Repin {...repin} />}
+      <JointTable
+        board={board}
+        hookup={climb.hookup}
+        wires={wires}
+        net={net}
+        onNet={(picked) => {
+          onPart(null);
+          void setNet(picked);
+        }}
+      />
+    </Box>
+  );
+}
+
+/** How each bridge must stand: it is set before a wire lies over it. */
+function Standing({ climb }: { climb: Climb }) {
+  const { bridges } = climb.hookup;
+  if (bridges.length === 0) return null;
+  return (
+    <Box sx={{ fontSize: 12, my: 0.5 }}>
+      Bridges: {bridges.map((b) => `${b.label} at ${b.positionLabel}${b.moved ? ' (set it)' : ''}`).join('; ')}.
+    </Box>
+  );
+}
+
+function Key() {
+  return (
+    <Box sx={{ color: 'text.secondary', display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
+      <span>line: signal, 28 AWG</span>
+      <Box component="span" sx={{ color: 'primary.main' }}>
+        copper: supply
+      </Box>
+      <span>grey: ground</span>
+      <span>number at a pad: the part that joins there</span>
+      <span>struck pad: the board&apos;s own</span>
+    </Box>
+  );
+}
+
+/** What is picked, said in words: of a part its joints, of a net the pads it lies on and the parts it joins. */
+function pickedWords({ part, net }: Picked, wires: readonly Wire[], faces: readonly FaceDrawing[]): string {
+  const mine = wires.filter((w) => (part ? w.part === part : net !== null && w.net === net));
+  if (mine.length === 0) return 'Pick a part or a pad: its net lights up.';
+  const label = (w: Wire) => faces.flatMap((f) => f.pads).find((p) => p.id === w.padId)?.label ?? w.from;
+  if (part) return `${mine[0]!.partName}: ${mine.map((w) => `${w.pin.name} to ${label(w)}`).join(', ')}.`;
+  const pads = [...new Set(mine.map(label))].join(', ');
+  const parts = [...new Set(mine.map((w) => w.partName))].join(', ');
+  return `One net on ${pads}: ${parts}.`;
+}

@@ -1,0 +1,88 @@
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { Board, Hookup, Wire } from '@/core';
+
+/** Every joint in words: which pin of which part goes to which pad, on which face, with which wire. A pad picks its net. */
+export function JointTable({
+  board,
+  hookup,
+  wires,
+  net,
+  onNet,
+}: {
+  board: Board;
+  hookup: Hookup;
+  wires: readonly Wire[];
+  net: string | null;
+  onNet: (net: string | null) => void;
+}) {
+  const labelOf = (w: Wire) => board.pads.find((p) => p.id === w.padId)?.label ?? w.from;
+  const left = hookup.parts.filter((p) => !p.mode);
+  const holders = [...new Set(hookup.held.map((h) => h.by))];
+  const labelled = (pad: string) => board.pads.find((p) => p.id === pad)?.label ?? pad;
+  const byHarness = hookup.parts.filter((p) => p.mode && !wires.some((w) => w.part === p.id));
+  return (
+    <section aria-label="Joints">
+      <Typography variant="h2">Joints</Typography>
+      <table>
+        <thead>
+          <tr>
+            <th>Part</th>
+            <th>Its pin</th>
+            <th>Pad</th>
+            <th>Face</th>
+            <th className="n">AWG</th>
+            <th className="n">mm</th>
+            <th>Wire</th>
+          </tr>
+        </thead>
+        <tbody>
+          {wires.map((w, i) => (
+            <tr key={i} style={w.net === net ? { background: 'var(--copperSoft)' } : undefined}>
+              <td style={{ whiteSpace: 'normal' }}>{wires[i - 1]?.part === w.part ? '' : w.partName}</td>
+              <td>{[w.pin.of, w.pin.name, w.pin.colour].filter(Boolean).join(', ')}</td>
+              <td>
+                <Button
+                  aria-pressed={w.net === net}
+                  onClick={() => onNet(w.net === net ? null : w.net)}
+                  sx={{ p: 0, minHeight: 24, justifyContent: 'flex-start' }}
+                >
+                  {labelOf(w)}
+                </Button>
+              </td>
+              <td>{w.padId === null ? '' : w.face}</td>
+              <td className="n">{w.gauge}</td>
+              <td className="n">{w.lengthMm}</td>
+              <td>{w.colour}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {byHarness.map((p) => (
+        <div key={p.id}>
+          {p.name}: {p.links.map((l) => l.on).join(', ') || p.mode?.label}, nothing to solder.
+        </div>
+      ))}
+      {holders.length > 0 && (
+        <div style={{ fontSize: 12.5, color: 'var(--faded)' }}>
+          Held by the board itself:{' '}
+          {holders
+            .map(
+              (by) =>
+                `${hookup.held
+                  .filter((h) => h.by === by)
+                  .map((h) => labelled(h.pad))
+                  .join(', ')} (${by})`,
+            )
+            .join('; ')}
+          .
+        </div>
+      )}
+      {left.length > 0 && (
+        <div style={{ fontSize: 12.5, color: 'var(--breaks)' }}>
+          Left out: {left.map((p) => `${p.name} (${p.priority})`).join(', ')}.
+        </div>
+      )}
+    </section>
+  );
+}
