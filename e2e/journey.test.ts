@@ -350,6 +350,25 @@ describe('after the pick', () => {
       ).toBe(true);
     });
   });
+  test('at the iron: Enter ticks a joint and goes to the next, a reload keeps it, Backspace takes it back', async () => {
+    await at('/b/saltgrass/sheet?walk=true', async (page) => {
+      await waitForText(page, 'Step 1 of');
+      await page.keyboard.press('Enter');
+      await waitForText(page, 'Step 2 of');
+      await page.keyboard.press('Enter');
+      await waitForText(page, 'Step 3 of');
+      await new Promise((r) => setTimeout(r, 800));
+      await settled(page);
+      await page.reload({ waitUntil: 'networkidle0' });
+      await waitForText(page, 'Step 3 of');
+      await page.keyboard.press('Backspace');
+      await waitForText(page, 'Step 2 of');
+      await page.keyboard.press('Backspace');
+      await waitForText(page, 'Step 1 of');
+      await new Promise((r) => setTimeout(r, 800));
+      await settled(page);
+    });
+  });
   test('the sheet prints as pages of A4 and of Letter', async () => {
     await at('/b/saltgrass/sheet', async (page) => {
       await waitForText(page, 'Port settings');
@@ -414,6 +433,7 @@ describe('WCAG 2.2 AA, checked with axe-core', () => {
     '/b/saltgrass/questions',
     '/b/saltgrass/basket',
     '/b/saltgrass/sheet',
+    '/b/saltgrass/sheet?walk=true',
     '/b/saltgrass/bench',
     '/b/saltgrass/bench?scene=practice',
     '/b/saltgrass/log',

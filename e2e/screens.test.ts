@@ -156,17 +156,47 @@ describe('the hookup', () => {
       await page.focus('[data-choice="supply:pack"]');
       await page.keyboard.press('Enter');
       await waitForText(page, '1 choice is locked; against the free best that costs 1 compromise');
-      await page.waitForFunction(() =>
-        [...document.querySelectorAll('td')].some((td) => td.textContent === 'Pack, pad VBAT'),
-      );
+      const joined = (pad: string) =>
+        page.waitForFunction(
+          (label) =>
+            [...document.querySelectorAll('section[aria-label="Joints"] button')].some((b) => b.textContent === label),
+          {},
+          pad,
+        );
+      await joined('VBAT');
       await page.keyboard.down('Control');
       await page.keyboard.press('z');
       await page.keyboard.up('Control');
-      await page.waitForFunction(() =>
-        [...document.querySelectorAll('td')].some((td) => td.textContent === '9 V, pad 9V'),
-      );
+      await joined('9V');
       await new Promise((r) => setTimeout(r, 700));
       await saved(page);
+    });
+  });
+
+  test('a pad of the table lights its net in the drawing, and says so; the drawing is saved in ink on white', async () => {
+    await at('/b/belfry-six/hookup/tarnfield-keel-f7', async (page) => {
+      await page.waitForSelector('section[aria-label="Joints"] button');
+      await page.evaluate(() =>
+        [...document.querySelectorAll<HTMLElement>('section[aria-label="Joints"] button')]
+          .find((b) => b.textContent === '9V')!
+          .click(),
+      );
+      await waitForText(page, 'One net on 9V');
+      expect(await page.evaluate(() => new URL(location.href).searchParams.get('net'))).toBe('9v');
+      const lit = await page.$$eval('svg [data-pad] rect[fill="var(--copper)"]', (pads) => pads.length);
+      expect(lit).toBe(1);
+      await page.keyboard.press('Escape');
+      await waitForText(page, 'Pick a part or a pad');
+      const text = await page.evaluate(async () => {
+        const kept: Blob[] = [];
+        const make = URL.createObjectURL.bind(URL);
+        URL.createObjectURL = (blob) => (kept.push(blob as Blob), make(blob));
+        [...document.querySelectorAll('button')].find((b) => b.textContent === 'Save as SVG')!.click();
+        await new Promise((r) => setTimeout(r, 200));
+        return kept[0]!.text();
+      });
+      expect(text).toMatch(/^<svg[^>]*xmlns="http:\/\/www\.w3\.org\/2000\/svg"/);
+      expect(text).not.toContain('var(');
     });
   });
 

@@ -56,6 +56,7 @@ export { railFigures } from './figures/rail-figures';
 export { completenessOf, type Completeness } from './figures/completeness';
 export { withTyped } from './intake/typed-figure';
 export { newOwnEsc } from './intake/new-own-esc';
+export { byReason, type Step } from './guide/step';
 export { patternWords } from './trade/frame';
 export { packsOf } from './circuit/packs';
 export { chemistries } from './trade/cell';
@@ -88,7 +89,7 @@ export { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault } from './int
 export { readShelfFile, type ShelfFile } from './intake/shelf-file';
 export { basketCsv, basketOf, eurosOf, orderFor, type BasketLine } from './bill/basket';
 export { csvLines } from './records/csv-lines';
-export { buildSheet, repinOf, sheetMarkdown, type BuildSheet, type Step } from './guide/build-sheet';
+export { buildSheet, repinOf, sheetMarkdown, type BuildSheet } from './guide/build-sheet';
 export { arrivesOn, currentScale, logCsv, logMarkdown, measurable, voltageScale, withReading } from './guide/logbook';
 export { powerUp } from './bench/power-up';
 export { deskState } from './bench/desk';

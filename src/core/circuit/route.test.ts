@@ -44,11 +44,17 @@ describe('the way of a wire, by hand', () => {
         bayLengthMm: 32,
         bayWidthMm: 44,
         bayHeightMm: 20,
-        openSides: [],
+        openSides: ['front', 'right', 'rear', 'left'],
       },
     });
     // Left pad, 15 - 1 mm from the middle of the width, lies 14 mm before the middle of the bay: 16 - 14 + 25 = 27.
     expect(routeMm(bay, long, part('front'), 'left')).toBe(30);
+  });
+  test('a board that must come out to be plugged in leaves 30 mm more in every wire; not where nobody says where its plug is', () => {
+    const shut = { ...build, frame: { ...build.frame, openSides: [] } };
+    const usb = (side: 'left' | 'unknown') => ({ ...board, usb: { plug: 'C' as const, side } });
+    const mm = (b: typeof build, side: 'left' | 'unknown') => routeMm(b, usb(side), part('front'), 'front');
+    expect([mm(shut, 'left') - mm(build, 'left'), mm(shut, 'unknown') - mm(build, 'unknown')]).toEqual([30, 0]);
   });
   test('a board of unknown size counts as 36 mm', () =>
     expect(routeMm(build, { ...board, lengthMm: unknown, widthMm: unknown }, part('front'), 'front')).toBe(30));

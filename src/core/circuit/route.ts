@@ -1,20 +1,27 @@
 import type { Board } from '../records/board';
 import type { Build, Part } from '../records/build';
-import { slackMm, usualPlace, type Place } from '../trade/place';
+import { foldOutMm, slackMm, usualPlace, type Place } from '../trade/place';
 import { sizeMm, spotOf } from './place-pads';
-import { asItLies } from './turn';
+import { asItLies, lieOf, turned } from './turn';
 
 /**
  * Millimetres of wire from a pad to a part: what the buyer measured, else along and across the bay as cables are laid, from where the pad lies on the board
  * to the middle of the side where the part sits, with slack for two joints and a bend (more where everything
- * is soldered before mounting, since wires cannot be cut to length then); in steps of 5 mm. Without a pad: from the middle of the board.
+ * is soldered before mounting, since wires cannot be cut to length then, and where the board must fold out to be served); in steps of 5 mm. Without a pad: from the middle of the board.
  */
 export function routeMm(build: Build, board: Board, part: Part | undefined, padId: string | null): number {
   if (part?.wireMm !== undefined) return part.wireMm;
   const from = padFromMiddle(build, board, padId);
   const to = middleOf(build, part?.sits ?? usualPlace[part?.peripheral.kind ?? 'other']);
   const up = to.up + (from.under ? sizeMm(board.heightMm, 6) : 0);
-  return Math.ceil((Math.abs(to.x - from.x) + Math.abs(to.y - from.y) + up + slackMm[build.policies.mounting]) / 5) * 5;
+  const slack = slackMm[build.policies.mounting] + (comesOut(build, board) ? foldOutMm : 0);
+  return Math.ceil((Math.abs(to.x - from.x) + Math.abs(to.y - from.y) + up + slack) / 5) * 5;
+}
+
+/** Must the board come out of its bay to be plugged into USB? Not asked where nobody says on which side the plug is. */
+export function comesOut(build: Build, board: Board): boolean {
+  const { side } = board.usb;
+  return side !== 'unknown' && !build.frame.openSides.includes(turned(side, lieOf(build, board)));
 }
 
 interface PadSpot {

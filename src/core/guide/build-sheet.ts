@@ -1,4 +1,9 @@
 import { flag } from '../quantity/truth';
+import { cablesOf, cableWords, type Cable } from './cables';
+import { mind, misleading } from './mind';
+import { motorMap, type MotorMap } from './motor-map';
+import { pictureRows, setUp } from './set-up';
+import { byReason, type Step } from './step';
 import { turnsInside } from '../wiring/reason';
 import type { Climb } from '../evaluate/climb';
 import { currentIsSensed } from '../rungs/current-sensing';
@@ -12,13 +17,6 @@ import { interval, isKnown, isUnknown, originOf } from '../quantity/figure';
 import { packVolts } from '../circuit/packs';
 import { meetings, type Meeting } from '../trade/harness';
 import { protocols, softSerialMaxBaud } from '../trade/protocol';
-
-/** One thing to do, with the rule that puts it here. `key` stays the same while the hookup does, so that it can be ticked off. */
-export interface Step {
-  key: string;
-  does: string;
-  why: string;
-}
 
 export interface PortSetting {
   port: string;
@@ -35,6 +33,12 @@ export interface BuildSheet {
   bridges: Step[];
   wires: Wire[];
   repin: { board: string[]; esc: string[]; meets: Meeting[] } | null;
+  cables: Cable[];
+  /** What goes wrong although the wiring is right. */
+  mind: Step[];
+  motors: MotorMap | null;
+  setUp: Step[];
+  revision: string;
   solder: Step[];
   mounting: Step[];
   settings: PortSetting[];
@@ -69,10 +73,15 @@ export function buildSheet(build: Build, board: Board, climb: Climb): BuildSheet
       ),
     wires,
     repin: repinOf(build, board),
+    cables: cablesOf(build, board, wires),
+    mind: mind(build, board, wires),
+    motors: motorMap(build, board, climb.hookup),
+    setUp: [...setUp(build, climb), ...pictureRows(build, climb)],
+    revision: board.revision,
     solder: solderOrder(build, board, wires),
     mounting: mounting(build, board),
     settings: portSettings(climb),
-    checks: checks(build, wires),
+    checks: checks(build),
     powerUp: powerUp(build, board, wires),
     calibrate: calibrate(build, board, climb),
     cautions: cautions(build),
@@ -135,15 +144,16 @@ function solderOrder(build: Build, board: Board, wires: Wire[]): Step[] {
   const hidden = (w: Wire) => pad(w)?.face === 'bottom' || pad(w)?.reachable === false;
   const far = { rear: 0, left: 1, right: 1, inner: 2, front: 3 } as const;
   const pins = wires.filter((w) => pad(w)?.form !== 'pin');
-  const joint = (w: Wire, why: string) =>
-    step(
-      `joint ${w.part} ${w.kind} ${w.from} ${w.to}`,
-      `${w.from} to ${w.to}: ${w.gauge} AWG, ${w.colour}, ${w.lengthMm} mm.`,
-      why,
-    );
+  const joint = (wire: Wire, why: string): Step => ({
+    key: `joint ${wire.part} ${wire.kind} ${wire.from} ${wire.to}`,
+    does: `${wire.from} to ${wire.to}: ${wire.gauge} AWG, ${wire.colour}, ${wire.lengthMm} mm.`,
+    why,
+    wire,
+  });
   const sinks = (w: Wire) => w.kind === 'ground' || pad(w)?.relief === false;
   const under = pins
-    .filter((w) => w.kind !== 'ground' && hidden(w))
+    .filter(hidden)
+    .sort((a, b) => Number(a.kind === 'ground') - Number(b.kind === 'ground'))
     .map((w) => joint(w, 'Underside before mounting: it cannot be reached afterwards.'));
   const tops = pins
     .filter((w) => !sinks(w) && !hidden(w))
@@ -153,7 +163,7 @@ function solderOrder(build: Build, board: Board, wires: Wire[]): Step[] {
     )
     .map((w) => joint(w, 'The edge farthest from you first: the iron does not cross finished joints.'));
   const grounds = pins
-    .filter((w) => sinks(w) && (w.kind === 'ground' || !hidden(w)))
+    .filter((w) => sinks(w) && !hidden(w))
     .map((w) =>
       joint(
         w,
@@ -246,7 +256,7 @@ export function portSettings(climb: Climb): PortSetting[] {
   );
 }
 
-function checks(build: Build, wires: Wire[]): Step[] {
+function checks(build: Build): Step[] {
   return [
     step('props off', 'Propellers off, and they stay off on the bench.', 'A motor that starts by mistake cuts.'),
     step(
@@ -259,15 +269,13 @@ function checks(build: Build, wires: Wire[]): Step[] {
       'Meter on continuity: pack minus to the ground of every part, pack plus to none of them.',
       'Two wires crossed show here for nothing.',
     ),
-    ...(wires.some((w) => w.warning)
-      ? [
-          step(
-            'colours',
-            `Colours that mislead: ${[...new Set(wires.flatMap((w) => (w.warning ? [w.warning] : [])))].join('; ')}`,
-            'Go by the pin, not by the colour.',
-          ),
-        ]
-      : []),
+    ...misleading(build).map(({ part, pin, colour, warning }) =>
+      step(
+        `colours ${part} ${pin}`,
+        `${part}: its pin ${pin} is ${colour || 'of a colour that misleads'} (${warning}).`,
+        'Go by the pin, not by the colour.',
+      ),
+    ),
     ...(build.parts.some((p) => ['video transmitter', 'digital video', 'ground link'].includes(p.peripheral.kind))
       ? [step('aerial', 'Aerials on every transmitter.', 'No aerial, no power: the output stage burns.')]
       : []),
@@ -331,11 +339,6 @@ function calibrate(build: Build, board: Board, { hookup }: Climb): Step[] {
       'Voltage scale: read the pack with a meter and enter both in the logbook.',
       'Scale = stated scale x true volts / read volts.',
     ),
-    step(
-      'motors',
-      'Motor order and spin: set in the firmware with propellers off.',
-      'Order and spin are a matter of firmware, not of wires.',
-    ),
   ];
 }
 
@@ -354,7 +357,11 @@ function cautions(build: Build): string[] {
 
 export function sheetMarkdown(s: BuildSheet): string {
   const steps = (title: string, list: Step[]) =>
-    list.length === 0 ? '' : `## ${title}\n\n${list.map((x) => `- [ ] ${x.does} *${x.why}*`).join('\n')}\n\n`;
+    list.length === 0
+      ? ''
+      : `## ${title}\n\n${byReason(list)
+          .map(({ why, steps: same }) => `*${why}*\n\n${same.map((x) => `- [ ] ${x.does}`).join('\n')}\n\n`)
+          .join('')}`;
   const row = (cells: (string | number)[]) => `| ${cells.map((c) => String(c).replaceAll('|', '/')).join(' | ')} |`;
   const table = (title: string, head: string[], rows: (string | number)[][]) =>
     rows.length === 0
@@ -378,6 +385,8 @@ export function sheetMarkdown(s: BuildSheet): string {
           s.repin.meets.map((m) => [m.pin, m.board, `${m.esc}${m.burns ? ' (burns)' : ''}`]),
         )
       : '',
+    ...s.cables.map((c) => `## Cable: ${c.partName}\n\n${cableWords(c)}.\n\n`),
+    steps('Mind', s.mind),
     steps('Solder in this order', s.solder),
     steps('Mount', s.mounting),
     table(
@@ -387,6 +396,15 @@ export function sheetMarkdown(s: BuildSheet): string {
     ),
     steps('Before power', s.checks),
     steps('Power up', s.powerUp),
+    s.motors
+      ? table(
+          'Motor map',
+          ['arm', 'output', 'spins'],
+          s.motors.arms.map((a) => [a.arm, a.output, a.spin ?? 'as the settings say']),
+        )
+      : '',
+    ...(s.motors?.notes.map((n) => `${n}\n\n`) ?? []),
+    steps('Set up', s.setUp),
     steps('Calibrate', s.calibrate),
   ].join('');
 }

@@ -270,6 +270,13 @@ export const boardSchema = z.strictObject({
     })
     .optional(),
   receiver: radioSchema
+    .extend({
+      updatePads: z
+        .array(idSchema)
+        .max(8)
+        .optional()
+        .describe('Pads by which the receiver is updated: they share its line to the processor'),
+    })
     .optional()
     .describe("A receiver built into the board: it serves where it speaks what the buyer's radio speaks"),
   escPlug: z

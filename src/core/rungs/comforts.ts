@@ -33,6 +33,7 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
   };
   const yesNo = (truth: Truth, yes: string, no: string, unknown: string) => ({ yes, no, unknown })[truth];
   const found: Finding[] = [];
+  found.push(...processor(board, hookup));
   if (want.barometer) {
     const t = flag(board.barometer);
     found.push(
@@ -205,4 +206,38 @@ function leadsFirst(board: Board): Truth {
       return 'no';
     }),
   );
+}
+
+/** Links that an older processor carries with ease, beside its motors and its overlay: our own choice, no source. */
+const easyLinks = 6;
+
+/** Families whose support may have ended, and one that is asked for much; a board whose firmware is known to be brought up to date is not asked. */
+function processor({ processor: figure, firmware }: Board, { parts }: Hookup): Finding[] {
+  if (isUnknown(figure)) return [];
+  const supported = firmware ? flag(firmware.supported) : 'unknown';
+  const say = (sentence: string, fix?: string): Finding[] => [
+    {
+      rung: 10,
+      state: 'strained',
+      code: 'processor',
+      about: 'Processor',
+      sentence,
+      ...(fix ? { fix } : {}),
+      grounds: [
+        ground('Processor', figure),
+        ...(firmware ? [ground('Still brought up to date', firmware.supported)] : []),
+      ],
+    },
+  ];
+  if (supported === 'no') return say('Its firmware is no longer brought up to date.');
+  const old = figure.value === 'F1' || figure.value === 'F3';
+  if (old && supported === 'unknown')
+    return say(
+      `The ${figure.value} family is among the oldest: its support may have ended.`,
+      'Ask the seller which firmware target it takes and whether that is still brought up to date.',
+    );
+  const links = parts.flatMap((p) => p.links).length;
+  if ((old || figure.value === 'F4') && links > easyLinks)
+    return say(`${links} links are much for the ${figure.value} family: it has little headroom left for more.`);
+  return [];
 }

@@ -57,6 +57,7 @@ export const findingCodes = [
   'long chain',
   'light draw',
   'wish',
+  'processor',
   'set aside',
 ] as const;
 export type FindingCode = (typeof findingCodes)[number];

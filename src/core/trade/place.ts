@@ -24,5 +24,8 @@ export const usualPlace: Record<PeripheralKind, Place> = {
   other: 'above',
 };
 
+/** More in every wire of a board that has to come out to be served: common practice, no source. */
+export const foldOutMm = 30;
+
 /** For two joints and a bend, in millimetres; wires cut before the board sits are left longer. Common practice, no source. */
 export const slackMm = { 'underside first': 25, 'all before': 45 } as const;

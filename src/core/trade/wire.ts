@@ -63,12 +63,17 @@ export const sleeveMostCelsius = 200;
 /** The air round a wire in a craft in summer: our own choice. */
 export const airCelsius = 40;
 
+/** Millimetres across the strands of a wire, bare. */
+export function strandedMm(gauge: number): number {
+  return strandedShare * awgDiameterMm(gauge);
+}
+
 /**
  * Degrees that a wire in still air settles at under so many amps: what it burns, I^2 R with R growing by the temperature, is what its surface gives off.
  * Infinity where it never settles.
  */
 export function settlesAtCelsius(gauge: number, amps: number): number {
-  const surfaceM2PerM = (Math.PI * (strandedShare * awgDiameterMm(gauge) + 2 * sleeveMm)) / 1000;
+  const surfaceM2PerM = (Math.PI * (strandedMm(gauge) + 2 * sleeveMm)) / 1000;
   const kelvinAt20 = (amps ** 2 * awgMilliohmPerM(gauge)) / 1000 / (givesOffWPerM2K * surfaceM2PerM);
   const grows = 1 - kelvinAt20 * copperPerK;
   return grows > 0 ? airCelsius + (kelvinAt20 * (1 + copperPerK * (airCelsius - 20))) / grows : Infinity;

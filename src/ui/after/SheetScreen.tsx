@@ -4,7 +4,25 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import { useEffect, useState } from 'react';
-import { buildSheet, sheetMarkdown, type BuildSheet, type Step } from '@/core';
+import { parseAsBoolean, useQueryState } from 'nuqs';
+import {
+  asItLies,
+  buildSheet,
+  byReason,
+  drawHookup,
+  sheetMarkdown,
+  type Board,
+  type BuildSheet,
+  type Climb,
+  type Step,
+} from '@/core';
+import { FaceFigure } from '../hookup/FaceFigure';
+import { Faces } from '../hookup/Faces';
+import { today } from '../room/today';
+import { Cables } from './Cables';
+import { doneKey, ticked } from './done';
+import { MotorMapFigure } from './MotorMapFigure';
+import { SolderWalk } from './SolderWalk';
 import { useRoom } from '../room/store';
 import { saveAs } from '../shelf/save-as';
 import { Repin } from './Repin';
@@ -17,6 +35,7 @@ export function SheetScreen() {
 
 function Sheet({ board, climb }: Chosen) {
   const { build } = useRoom('build');
+  const [walking, setWalking] = useQueryState('walk', parseAsBoolean.withDefault(false));
   const sheet = buildSheet(build, board, climb);
   const total = [
     sheet.before,
@@ -26,8 +45,20 @@ function Sheet({ board, climb }: Chosen) {
     sheet.checks,
     sheet.powerUp,
     sheet.calibrate,
+    sheet.mind,
+    sheet.setUp,
   ].flat();
   const done = total.filter((s) => build.done[doneKey(board.id, s)]).length;
+  if (walking)
+    return (
+      <SolderWalk
+        steps={[...sheet.bridges, ...sheet.solder]}
+        board={board}
+        climb={climb}
+        wires={sheet.wires}
+        onClose={() => void setWalking(null)}
+      />
+    );
   return (
     <Box className="sheet" sx={{ maxWidth: 900 }}>
       <Box className="no-print" sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1 }}>
@@ -35,6 +66,9 @@ function Sheet({ board, climb }: Chosen) {
           {done} of {total.length} steps done
         </span>
         <Box sx={{ flex: 1 }} />
+        <Button variant="outlined" onClick={() => void setWalking(true)}>
+          Walk it joint by joint
+        </Button>
         <Button onClick={() => saveAs('build-sheet.md', 'text/markdown', sheetMarkdown(sheet))}>Markdown</Button>
         <Button onClick={() => saveAs('build-sheet.json', 'application/json', JSON.stringify(sheet, null, 1))}>
           JSON
@@ -46,6 +80,10 @@ function Sheet({ board, climb }: Chosen) {
       <Box component="h2" sx={{ fontSize: 17, m: 0 }}>
         {sheet.title}
       </Box>
+      <Box sx={{ fontSize: 12, color: 'text.secondary' }}>
+        Revision {sheet.revision} of the board; sheet of {today()}.
+      </Box>
+      <Drawing board={board} climb={climb} sheet={sheet} />
       <Box component="ul" sx={{ m: 0, my: 1, pl: 2.5, color: 'error.main', fontSize: 12.5 }} aria-label="Cautions">
         {sheet.cautions.map((c) => (
           <li key={c}>{c}</li>
@@ -55,54 +93,57 @@ function Sheet({ board, climb }: Chosen) {
       <Steps title="Bridges to set" steps={sheet.bridges} board={board.id} />
       <Wires sheet={sheet} />
       {sheet.repin && <Repin {...sheet.repin} />}
+      <Cables cables={sheet.cables} />
+      <Steps title="Mind" steps={sheet.mind} board={board.id} />
       <Steps title="Solder in this order" steps={sheet.solder} board={board.id} />
       <Steps title="Mount" steps={sheet.mounting} board={board.id} />
       <Settings sheet={sheet} />
       <Steps title="Before power" steps={sheet.checks} board={board.id} />
       <Steps title="Power up" steps={sheet.powerUp} board={board.id} />
+      {sheet.motors && <MotorMapFigure map={sheet.motors} />}
+      <Steps title="Set up, in this order" steps={sheet.setUp} board={board.id} />
       <Steps title="Calibrate" steps={sheet.calibrate} board={board.id} />
       <Code />
     </Box>
   );
 }
 
-const doneKey = (board: string, s: Step) => `${board} ${s.key}`.slice(0, 120);
+/** The hookup as it is soldered, on the first page. */
+function Drawing({ board, climb, sheet }: { board: Board; climb: Climb; sheet: BuildSheet }) {
+  const { build } = useRoom('build');
+  const lying = asItLies(build, board);
+  return (
+    <Box sx={{ my: 1, breakInside: 'avoid' }}>
+      <Faces faces={drawHookup(lying, climb.hookup, sheet.wires, { stubs: true })}>
+        {(f) => <FaceFigure drawing={f} usb={lying.usb} />}
+      </Faces>
+      <Box sx={{ fontSize: 11 }}>A number at a pad is the part that joins there.</Box>
+    </Box>
+  );
+}
 
 function Steps({ title, steps, board }: { title: string; steps: Step[]; board: string }) {
   const { build, edit } = useRoom('build', 'edit');
   if (steps.length === 0) return null;
-  const tick = (s: Step) =>
-    edit(`tick ${s.key}`, (b) => {
-      const { [doneKey(board, s)]: was, ...rest } = b.done;
-      return { ...b, done: was ? rest : { ...b.done, [doneKey(board, s)]: true } };
-    });
+  const tick = (s: Step) => edit(`tick ${s.key}`, (b) => ticked(b, board, s));
   return (
     <section>
       <Box component="h3" sx={{ fontSize: 14, mt: 1.5, mb: 0.25 }}>
         {title}
       </Box>
-      {steps.map((s) => (
-        <Box
-          key={s.key}
-          sx={{
-            display: 'flex',
-            gap: 0.5,
-            alignItems: 'flex-start',
-            borderBottom: '1px solid var(--hair)',
-            breakInside: 'avoid',
-          }}
-        >
-          <Checkbox
-            checked={build.done[doneKey(board, s)] === true}
-            onChange={() => tick(s)}
-            slotProps={{ input: { 'aria-label': s.does } }}
-          />
-          <Box sx={{ fontSize: 12.5, pt: 0.25 }}>
-            {s.does}{' '}
-            <Box component="span" sx={{ color: 'text.secondary' }}>
-              {s.why}
+      {byReason(steps).map(({ why, steps: same }) => (
+        <Box key={same[0]!.key} sx={{ breakInside: 'avoid', borderBottom: '1px solid var(--hair)', pb: 0.25 }}>
+          <Box sx={{ fontSize: 12, color: 'text.secondary', pt: 0.5 }}>{why}</Box>
+          {same.map((s) => (
+            <Box key={s.key} sx={{ display: 'flex', gap: 0.5, alignItems: 'flex-start' }}>
+              <Checkbox
+                checked={build.done[doneKey(board, s)] === true}
+                onChange={() => tick(s)}
+                slotProps={{ input: { 'aria-label': s.does } }}
+              />
+              <Box sx={{ fontSize: 12.5, pt: 0.25 }}>{s.does}</Box>
             </Box>
-          </Box>
+          ))}
         </Box>
       ))}
     </section>

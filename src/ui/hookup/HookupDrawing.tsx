@@ -11,6 +11,7 @@ import { useRoom } from '../room/store';
 import { saveAs } from '../shelf/save-as';
 import { Repin } from '../after/Repin';
 import { FaceFigure, type Picked } from './FaceFigure';
+import { Faces } from './Faces';
 import { inkOnWhite } from './ink-on-white';
 import { JointTable } from './JointTable';
 import { PartPads } from './PartPads';
@@ -88,13 +89,8 @@ export function HookupDrawing({
           panning={{ velocityDisabled: true }}
         >
           <TransformComponent wrapperStyle={{ width: '100%' }} contentStyle={{ width: '100%', display: 'block' }}>
-            {faces.map((f) => (
-              <figure key={f.face} style={{ margin: 0 }}>
-                {faces.length > 1 && (
-                  <figcaption style={{ fontSize: 12 }}>
-                    {f.face === 'top' ? 'Top, nose up' : 'Underside, seen from below, nose up'}
-                  </figcaption>
-                )}
+            <Faces faces={faces}>
+              {(f) => (
                 <FaceFigure
                   drawing={f}
                   usb={lying.usb}
@@ -103,8 +99,8 @@ export function HookupDrawing({
                   onPart={(p) => onPart(p === part ? null : p)}
                   onPad={pickPad}
                 />
-              </figure>
-            ))}
+              )}
+            </Faces>
           </TransformComponent>
         </TransformWrapper>
       </Box>

@@ -98,7 +98,10 @@ export const theme = createTheme({
           '.no-print': { display: 'none !important' },
           body: { background: '#fff', fontSize: '10pt' },
           main: { overflow: 'visible !important' },
-          '@page': { margin: '14mm' },
+          '@page': {
+            margin: '14mm',
+            '@bottom-right': { content: '"page " counter(page) " of " counter(pages)', fontSize: '8pt' },
+          },
         },
       },
     },
