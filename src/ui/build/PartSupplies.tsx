@@ -33,7 +33,7 @@ export function PartSupplies({ supplies, onChange }: { supplies: Supply[]; onCha
         />
       ))}
       {supplies.length > 0 && supplies.length < 4 && (
-        <Button onClick={more} sx={{ px: 0.75 }}>
+        <Button onClick={more} sx={{ px: 0.75, mt: 1 }}>
           Add another supply
         </Button>
       )}

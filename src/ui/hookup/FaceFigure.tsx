@@ -259,7 +259,6 @@ function BoxMark({
             style: { cursor: 'pointer' },
           }
         : {})}
-      aria-label={`${b.name}: ${b.rows.map((r) => `${r.pin} to ${r.pad}`).join(', ') || 'left out'}`}
     >
       <rect
         x={b.x}
