@@ -12,7 +12,7 @@ export default async function Page() {
     throw error;
   });
   if (!found) return <NoDatabase />;
-  const cards = found.builds.map(({ build, savedAt }) => ({
+  const cards = found.builds.map(({ build, savedAt, version }) => ({
     id: build.id,
     name: build.name,
     craft: build.craft,
@@ -22,6 +22,7 @@ export default async function Page() {
     pick: build.picks.at(-1)?.board.name ?? null,
     arrivesOn: build.arrivesOn ?? null,
     savedAt,
+    version,
   }));
   return <Home builds={cards} unreadable={found.unreadable} />;
 }

@@ -77,6 +77,11 @@ export async function putBuilds(db: Database, list: Build[]): Promise<void> {
   }
 }
 
-export async function removeBuild(db: Database, id: string): Promise<void> {
-  await db.delete(builds).where(eq(builds.id, id));
+/** Removes the build as the version that was seen; false when somebody has changed it since. What is not there is removed. */
+export async function removeBuild(db: Database, id: string, seen: number): Promise<boolean> {
+  const gone = await db
+    .delete(builds)
+    .where(and(eq(builds.id, id), eq(builds.version, seen)))
+    .returning({ id: builds.id });
+  return gone.length > 0 || (await findBuild(db, id)) === null;
 }

@@ -78,8 +78,15 @@ export async function findBoard(db: Database, id: string): Promise<{ board: Boar
   return row ? { board: current(row.body), version: row.version } : null;
 }
 
-export async function removeBoard(db: Database, id: string): Promise<void> {
-  await db.delete(boards).where(eq(boards.id, id));
+/** Takes a board off the shelf as the version that was seen; false when somebody has changed it since. What is not there is removed. */
+export async function removeBoard(db: Database, id: string, seen: number): Promise<boolean> {
+  const gone = await db
+    .delete(boards)
+    .where(and(eq(boards.id, id), eq(boards.version, seen)))
+    .returning({ id: boards.id });
+  if (gone.length > 0) return true;
+  const there = await db.select({ id: boards.id }).from(boards).where(eq(boards.id, id));
+  return there.length === 0;
 }
 
 /** Adds boards, or replaces those with the same id. */
@@ -113,7 +120,13 @@ export async function putPeripherals(db: Database, list: Peripheral[]): Promise<
       .values(rows)
       .onConflictDoUpdate({
         target: peripherals.id,
-        set: { kind: sql`excluded.kind`, name: sql`excluded.name`, body: sql`excluded.body`, updatedAt: sql`now()` },
+        set: {
+          kind: sql`excluded.kind`,
+          name: sql`excluded.name`,
+          body: sql`excluded.body`,
+          version: sql`${peripherals.version} + 1`,
+          updatedAt: sql`now()`,
+        },
       });
   }
 }

@@ -1,4 +1,4 @@
-import { customType, index, integer, jsonb, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
+import { boolean, customType, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
 import type { Board, Build, Peripheral } from '../core';
 
 const updatedAt = timestamp('updated_at', { withTimezone: true }).notNull().defaultNow();
@@ -22,6 +22,7 @@ export const peripherals = pgTable('peripherals', {
   kind: text('kind').notNull(),
   name: text('name').notNull(),
   body: jsonb('body').$type<Peripheral>().notNull(),
+  version: integer('version').notNull().default(1),
   updatedAt,
 });
 
@@ -54,3 +55,20 @@ export const milestones = pgTable('milestones', {
   name: text('name').primaryKey(),
   at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
 });
+
+/**
+ * What builds, boards and parts were before they were changed or removed. Triggers of the database write it (drizzle/0003_past.sql), so that no way of changing them can
+ * forget to: one row a sitting, and one for every removal.
+ */
+export const past = pgTable(
+  'past',
+  {
+    kind: text('kind').notNull(),
+    id: text('id').notNull(),
+    version: integer('version').notNull(),
+    body: jsonb('body').$type<{ name: string }>().notNull(),
+    removed: boolean('removed').notNull(),
+    at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.kind, t.id, t.version] }), index('past_at').on(t.at)],
+);

@@ -10,6 +10,12 @@ export function say(status: number, sentence: string, more: object = {}): NextRe
   return NextResponse.json({ sentence, ...more }, { status });
 }
 
+/** The version in If-Match, a whole number from 0; null where there is none. */
+export function seenVersion(request: Request): number | null {
+  const header = request.headers.get('if-match')?.trim() ?? '';
+  return /^"?\d{1,10}"?$/.test(header) ? Number(header.replaceAll('"', '')) : null;
+}
+
 /** Runs a route for Rung's own pages alone; an error becomes a sentence that says what it is, not a stack trace. */
 export async function answer(request: Request, work: () => Promise<NextResponse>): Promise<NextResponse> {
   const refusal = refusalOf(request);
@@ -46,6 +52,15 @@ function faultOf(error: unknown): NextResponse {
 export async function bodyText(request: Request, limitMb: number): Promise<string | null> {
   const bytes = await bodyBytes(request, limitMb);
   return bytes && new TextDecoder().decode(bytes);
+}
+
+/** A small request body as JSON; null where it is none. */
+export async function bodyJson(request: Request): Promise<unknown> {
+  try {
+    return JSON.parse((await bodyText(request, 1)) ?? '') as unknown;
+  } catch {
+    return null;
+  }
 }
 
 /** The same as bytes, in a buffer of their own. Stops reading as soon as the limit is passed. */

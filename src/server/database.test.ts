@@ -115,7 +115,7 @@ describe('builds', () => {
 
   test('a removed build is gone, and saving it says so', async () => {
     const { build, version } = (await findBuild(db, 'tower-kite'))!;
-    await removeBuild(db, 'tower-kite');
+    await removeBuild(db, 'tower-kite', 1);
     expect(await findBuild(db, 'tower-kite')).toBeNull();
     expect(await saveBuild(db, build, version)).toEqual({ kind: 'gone' });
   });

@@ -19,12 +19,12 @@ afterEach(() => close());
 
 test('the demo comes into an empty database, once: what is changed or removed stays so', async () => {
   expect(await loadDemoOnce(db, files)).toBe(true);
-  for (const { id } of (await allBoards(db)).slice(1)) await removeBoard(db, id);
+  for (const { id } of (await allBoards(db)).slice(1)) await removeBoard(db, id, 1);
   const [left] = await allBoards(db);
   await saveBoard(db, { ...left!, name: 'Mine now' }, 1);
   expect(await loadDemoOnce(db, files)).toBe(false);
   expect((await allBoards(db)).map((b) => b.name)).toEqual(['Mine now']);
-  await removeBoard(db, left!.id);
+  await removeBoard(db, left!.id, 2);
   expect(await loadDemoOnce(db, files)).toBe(false);
   expect(await allBoards(db)).toEqual([]);
 });

@@ -12,6 +12,7 @@ import { PartList } from './PartList';
 import { PasteParts } from './PasteParts';
 import { PartSheet } from './PartSheet';
 import { TallyBox } from './TallyBox';
+import { History } from './History';
 import { Variants } from './Variants';
 
 export function BuildScreen() {
@@ -55,6 +56,7 @@ export function BuildScreen() {
           </Box>
         )}
         <Variants />
+        <History />
         {part && <PartSheet key={part.id} part={part} onClose={() => setSelected(null)} />}
       </Box>
     </Box>

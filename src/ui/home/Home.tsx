@@ -8,6 +8,8 @@ import { format, parseISO, startOfISOWeek } from 'date-fns';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type FormEvent } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { Bin } from '../frame/Bin';
 import { askServer } from '../room/ask-server';
 import { ImportFile } from './ImportFile';
 
@@ -21,6 +23,7 @@ export interface BuildCard {
   pick: string | null;
   arrivesOn: string | null;
   savedAt: string;
+  version: number;
 }
 
 export function Home({
@@ -31,6 +34,7 @@ export function Home({
   unreadable: { id: string; name: string; why: string }[];
 }) {
   const router = useRouter();
+  const client = useQueryClient();
   const [name, setName] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const create = async (event: FormEvent) => {
@@ -42,6 +46,16 @@ export function Home({
     );
     if (said.id) router.push(`/b/${said.id}`);
     else setFault(said.sentence);
+  };
+  const remove = async (b: BuildCard) => {
+    const { ok, said } = await askServer(
+      `/api/builds/${b.id}`,
+      { method: 'DELETE', headers: { 'if-match': String(b.version) } },
+      'The server does not answer. Nothing was removed.',
+    );
+    setFault(ok ? null : said.sentence);
+    await client.invalidateQueries({ queryKey: ['bin'] });
+    router.refresh();
   };
   return (
     <Box component="main" sx={{ maxWidth: 980, mx: 'auto', px: 3, py: 4 }}>
@@ -86,6 +100,7 @@ export function Home({
               <th>Pick</th>
               <th>Stage</th>
               <th />
+              <th />
             </tr>
           </thead>
           <tbody>
@@ -102,6 +117,11 @@ export function Home({
                 <td>
                   <Link href={`/b/${b.id}/ladder`}>Ladder</Link>
                 </td>
+                <td>
+                  <Button aria-label={`Remove ${b.name}`} onClick={() => void remove(b)} sx={{ p: 0, minHeight: 24 }}>
+                    Remove
+                  </Button>
+                </td>
               </tr>
             ))}
           </tbody>
@@ -112,6 +132,7 @@ export function Home({
           <strong>{u.name}</strong> is not shown. {u.why}
         </Typography>
       ))}
+      <Bin kind="build" onBack={() => router.refresh()} />
       <Waiting builds={builds} />
     </Box>
   );

@@ -64,7 +64,7 @@ export function useShelf() {
   const removeBoard = async (id: string): Promise<string | null> => {
     const { ok, said } = await askServer(
       `/api/boards/${id}`,
-      { method: 'DELETE' },
+      { method: 'DELETE', headers: { 'if-match': String(client.getQueryData<Stocked>(key)?.versions[id] ?? 0) } },
       'The server does not answer; the board is still on the shelf.',
     );
     if (!ok) return said.sentence;

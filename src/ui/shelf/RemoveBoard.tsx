@@ -1,8 +1,8 @@
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
 import { useShelf } from '../room/use-shelf';
 
-/** Takes a board off the shelf, also one that nobody can open: the first press asks, the second removes, leaving the button changes nothing. */
+/** Takes a board off the shelf, also one that nobody can open: it can be brought back for 30 days from the foot of the shelf. */
 export function RemoveBoard({
   id,
   name,
@@ -13,17 +13,19 @@ export function RemoveBoard({
   onDone: (fault: string | null) => void;
 }) {
   const { removeBoard } = useShelf();
-  const [asking, setAsking] = useState(false);
+  const client = useQueryClient();
+  const remove = async () => {
+    onDone(await removeBoard(id));
+    void client.invalidateQueries({ queryKey: ['bin'] });
+  };
   return (
     <Button
-      color={asking ? 'error' : 'inherit'}
-      sx={{ color: asking ? undefined : 'text.secondary' }}
-      variant={asking ? 'contained' : 'text'}
-      aria-label={asking ? `Remove ${name} from the shelf for good` : `Remove ${name} from the shelf`}
-      onBlur={() => setAsking(false)}
-      onClick={() => (asking ? void removeBoard(id).then(onDone) : setAsking(true))}
+      color="inherit"
+      sx={{ color: 'text.secondary' }}
+      aria-label={`Remove ${name} from the shelf`}
+      onClick={() => void remove()}
     >
-      {asking ? 'For good?' : 'Remove'}
+      Remove
     </Button>
   );
 }

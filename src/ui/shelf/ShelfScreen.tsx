@@ -22,6 +22,7 @@ import {
 } from '@/core';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
+import { Bin } from '../frame/Bin';
 import { RemoveBoard } from './RemoveBoard';
 import { ShelfFiles } from './ShelfFiles';
 
@@ -151,6 +152,9 @@ export function ShelfScreen() {
               onRemoved={setFault}
             />
           ))}
+        </Box>
+        <Box sx={{ px: 2, pb: 2 }}>
+          <Bin kind="board" onBack={reloadShelf} />
         </Box>
       </Box>
     </Box>

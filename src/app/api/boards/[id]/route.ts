@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { database } from '@/db/connection';
 import { removeBoard, saveBoard } from '@/db/library';
-import { answer, bodyBytes, say } from '@/server/answer';
+import { answer, bodyBytes, say, seenVersion } from '@/server/answer';
 import { readAside } from '@/server/file-aside';
 
 export const dynamic = 'force-dynamic';
@@ -10,12 +10,10 @@ type Context = { params: Promise<{ id: string }> };
 /** Saves one board on top of the version in If-Match; 0 adds it. 409 with the newer one when somebody else was first. */
 export function PUT(request: Request, { params }: Context) {
   return answer(request, async () => {
-    const header = request.headers.get('if-match');
-    const base = Number(header);
+    const base = seenVersion(request);
     const bytes = await bodyBytes(request, 2);
     if (bytes === null) return say(413, 'The board is larger than 2 MB.');
-    if (header === null || !Number.isInteger(base) || base < 0)
-      return say(428, 'Expected the version that the change builds on, in If-Match.');
+    if (base === null) return say(428, 'Expected the version that the change builds on, in If-Match.');
     const read = await readAside(bytes, 'rung-board');
     if (!read.ok) return say(422, 'The board was not saved:', { faults: read.faults });
     if (read.value.id !== (await params).id) return say(422, 'The id inside the board is not the one in the address.');
@@ -35,7 +33,10 @@ export function PUT(request: Request, { params }: Context) {
 
 export function DELETE(request: Request, { params }: Context) {
   return answer(request, async () => {
-    await removeBoard(database(), (await params).id);
-    return say(200, 'The board was taken off the shelf.');
+    const seen = seenVersion(request);
+    if (seen === null) return say(428, 'Expected the version that was seen, in If-Match.');
+    return (await removeBoard(database(), (await params).id, seen))
+      ? say(200, 'The board was taken off the shelf. It can be brought back for 30 days.')
+      : say(409, 'Somebody changed this board in the meantime: look at it again before you remove it.');
   });
 }

@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { findBuild, removeBuild, saveBuild } from '@/db/builds';
 import { database } from '@/db/connection';
-import { answer, bodyBytes, say } from '@/server/answer';
+import { answer, bodyBytes, say, seenVersion } from '@/server/answer';
 import { readAside } from '@/server/file-aside';
 
 export const dynamic = 'force-dynamic';
@@ -19,11 +19,10 @@ export function GET(request: Request, { params }: Context) {
 /** Saves on top of the version in the If-Match header; answers 409 with the newer one when another tab was first. */
 export function PUT(request: Request, { params }: Context) {
   return answer(request, async () => {
-    const base = Number(request.headers.get('if-match'));
+    const base = seenVersion(request);
     const bytes = await bodyBytes(request, 4);
     if (bytes === null) return say(413, 'The build is larger than 4 MB.');
-    if (!Number.isInteger(base) || base < 1)
-      return say(428, 'Expected the version that the change builds on, in If-Match.');
+    if (base === null || base < 1) return say(428, 'Expected the version that the change builds on, in If-Match.');
     const read = await readAside(bytes, 'rung-build');
     if (!read.ok) return say(422, 'The build was not saved:', { faults: read.faults });
     if (read.value.id !== (await params).id) return say(422, 'The id inside the build is not the one in the address.');
@@ -37,7 +36,10 @@ export function PUT(request: Request, { params }: Context) {
 
 export function DELETE(request: Request, { params }: Context) {
   return answer(request, async () => {
-    await removeBuild(database(), (await params).id);
-    return say(200, 'The build was removed.');
+    const seen = seenVersion(request);
+    if (seen === null) return say(428, 'Expected the version that was seen, in If-Match.');
+    return (await removeBuild(database(), (await params).id, seen))
+      ? say(200, 'The build was removed. It can be brought back for 30 days.')
+      : say(409, 'Somebody changed this build in the meantime: look at it again before you remove it.');
   });
 }

@@ -1,0 +1,36 @@
+import { NextResponse } from 'next/server';
+import { z } from 'zod';
+import { database } from '@/db/connection';
+import { asOf, binOf, bringBack, historyOf, kinds } from '@/db/past';
+import { answer, bodyJson, say } from '@/server/answer';
+
+export const dynamic = 'force-dynamic';
+
+const about = z.object({ kind: z.enum(kinds), id: z.string().min(1).max(64) });
+const which = about.extend({ version: z.coerce.number().int().min(1).max(2_000_000_000) });
+
+/** Without a query: what was removed and can be brought back. Of a kind and an id: what it was before; of a version too: itself as it was then. */
+export function GET(request: Request) {
+  return answer(request, async () => {
+    const asked = Object.fromEntries(new URL(request.url).searchParams);
+    if (Object.keys(asked).length === 0) return NextResponse.json({ earlier: await binOf(database()) });
+    const one = which.safeParse(asked);
+    if (one.success) {
+      const found = await asOf(database(), one.data);
+      return found ? NextResponse.json({ found }) : say(404, 'That version is not kept.');
+    }
+    const of = about.safeParse(asked);
+    if (!of.success) return say(422, 'Expected a kind (build, board or part) and an id.');
+    return NextResponse.json({ earlier: await historyOf(database(), of.data.kind, of.data.id) });
+  });
+}
+
+/** Brings a version back as the newest one. */
+export function POST(request: Request) {
+  return answer(request, async () => {
+    const asked = which.safeParse(await bodyJson(request));
+    if (!asked.success) return say(422, 'Expected a kind, an id and a version.');
+    const back = await bringBack(database(), asked.data);
+    return back ? NextResponse.json(back) : say(404, 'That version is not kept any more.');
+  });
+}

@@ -1,0 +1,111 @@
+import { and, desc, eq, gt, sql } from 'drizzle-orm';
+import { readData, type Board, type Build, type Peripheral } from '../core';
+import type { Database } from './connection';
+import { UnreadableRecord } from './faults';
+import { boards, builds, past, peripherals } from './schema';
+
+export const kinds = ['build', 'board', 'part'] as const;
+export type Kind = (typeof kinds)[number];
+
+export interface Earlier {
+  kind: Kind;
+  id: string;
+  version: number;
+  name: string;
+  at: string;
+}
+
+const tables = { build: builds, board: boards, part: peripherals } as const;
+const formats = { build: 'rung-build', board: 'rung-board', part: 'rung-peripheral' } as const;
+
+/** Days for which what was removed can be brought back. */
+export const keptDays = 30;
+
+const listed = {
+  kind: past.kind,
+  id: past.id,
+  version: past.version,
+  name: sql<string>`coalesce(${past.body}->>'name', ${past.id})`,
+  at: past.at,
+};
+
+const words = (rows: { kind: string; id: string; version: number; name: string; at: Date }[]): Earlier[] =>
+  rows.map((r) => ({ ...r, kind: r.kind as Kind, at: r.at.toISOString() }));
+
+/** What a thing was before, the latest first: one a sitting. */
+export async function historyOf(db: Database, kind: Kind, id: string): Promise<Earlier[]> {
+  const rows = await db
+    .select(listed)
+    .from(past)
+    .where(and(eq(past.kind, kind), eq(past.id, id)))
+    .orderBy(desc(past.version))
+    .limit(100);
+  return words(rows);
+}
+
+/** What was removed in the last 30 days and has not come back, the latest first. */
+export async function binOf(db: Database): Promise<Earlier[]> {
+  const rows = await db
+    .select(listed)
+    .from(past)
+    .where(
+      and(
+        past.removed,
+        gt(past.at, sql`now() - make_interval(days => ${keptDays})`),
+        sql`not exists (select from past later where later.kind = ${past.kind} and later.id = ${past.id} and later.version > ${past.version})`,
+        sql`case ${past.kind}
+          when 'build' then not exists (select from builds where builds.id = ${past.id})
+          when 'board' then not exists (select from boards where boards.id = ${past.id})
+          else not exists (select from peripherals where peripherals.id = ${past.id}) end`,
+      ),
+    )
+    .orderBy(desc(past.at))
+    .limit(200);
+  return words(rows);
+}
+
+/** One thing as it was; null where that is not kept. */
+export async function asOf(
+  db: Database,
+  { kind, id, version }: Pick<Earlier, 'kind' | 'id' | 'version'>,
+): Promise<Build | Board | Peripheral | null> {
+  const [row] = await db
+    .select({ body: past.body })
+    .from(past)
+    .where(and(eq(past.kind, kind), eq(past.id, id), eq(past.version, version)));
+  if (!row) return null;
+  const read = readData(row.body, formats[kind]);
+  if (!read.ok) throw new UnreadableRecord(kind, id, read.faults);
+  return read.value;
+}
+
+/** Makes what a thing was what it is, as its newest version; what stands there now is kept in its turn. Answers with that version, or null where there is nothing. */
+export async function bringBack(
+  db: Database,
+  which: Pick<Earlier, 'kind' | 'id' | 'version'>,
+): Promise<{ version: number } | null> {
+  const { kind, id } = which;
+  const body = await asOf(db, which);
+  if (!body) return null;
+  const table = tables[kind];
+  const columns = columnsOf(body);
+  return db.transaction(async (tx) => {
+    const [changed] = await tx
+      .update(table)
+      .set({ ...columns, version: sql`${table.version} + 1`, updatedAt: sql`now()` } as never)
+      .where(eq(table.id, id))
+      .returning({ version: table.version });
+    if (changed) return changed;
+    const [added] = await tx
+      .insert(table)
+      .values({ id, ...columns } as never)
+      .returning({ version: table.version });
+    return added ?? null;
+  });
+}
+
+function columnsOf(body: Build | Board | Peripheral): object {
+  if (body.format === 'rung-build') return { name: body.name, body };
+  if (body.format === 'rung-board') return { maker: body.maker, name: body.name, revision: body.revision, body };
+  return { kind: body.kind, name: body.name, body };
+}
