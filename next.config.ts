@@ -1,4 +1,5 @@
 import type { NextConfig } from 'next';
+import { barePolicy } from './src/server/security-policy';
 
 const config: NextConfig = {
   reactStrictMode: true,
@@ -14,8 +15,11 @@ const config: NextConfig = {
           { key: 'Referrer-Policy', value: 'same-origin' },
           { key: 'X-Frame-Options', value: 'DENY' },
           { key: 'Cross-Origin-Resource-Policy', value: 'same-origin' },
+          { key: 'Cross-Origin-Opener-Policy', value: 'same-origin' },
+          { key: 'Permissions-Policy', value: 'camera=(), microphone=(), geolocation=(), payment=()' },
         ],
       },
+      { source: '/api/:path*', headers: [{ key: 'Content-Security-Policy', value: barePolicy }] },
     ];
   },
 };

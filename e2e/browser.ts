@@ -29,11 +29,12 @@ export async function openBrowser(more: string[] = []): Promise<{ browser: Brows
   };
 }
 
-/** A page that fails loudly: script errors are collected in `faults`. */
+/** A page that fails loudly: script errors, and whatever its own policy does not let it load or run, are collected in `faults`. */
 export async function openPage(browser: Browser, address: string): Promise<{ page: Page; faults: string[] }> {
   const page = await browser.newPage();
   const faults: string[] = [];
   page.on('pageerror', (e) => faults.push(String(e)));
+  page.on('console', (m) => m.text().includes('Content Security Policy') && faults.push(m.text().slice(0, 300)));
   await page.goto(address, { waitUntil: 'networkidle0' });
   return { page, faults };
 }

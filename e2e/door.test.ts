@@ -123,9 +123,12 @@ describe('only this machine, only its own pages', () => {
       return { status: reply.status, id: ((await reply.json()) as { id: string }).id };
     });
     expect(status).toBe(201);
-    expect(await page.evaluate((b) => fetch(`/api/builds/${b}`, { method: 'DELETE' }).then((r) => r.status), id)).toBe(
-      200,
-    );
+    expect(
+      await page.evaluate(
+        (b) => fetch(`/api/builds/${b}`, { method: 'DELETE', headers: { 'if-match': '1' } }).then((r) => r.status),
+        id,
+      ),
+    ).toBe(200);
     await page.close();
   });
 });
@@ -167,6 +170,36 @@ async function storeFan(): Promise<void> {
   ]);
   await client.end();
 }
+
+test('a script that got into a page does not run, a foreign address is not loaded, and no page shows Rung in a frame', async () => {
+  const page = await browser.newPage();
+  await page.goto(process.env.RUNG_ADDRESS! + '/', { waitUntil: 'networkidle0' });
+  const ran = await page.evaluate(async () => {
+    const seen: string[] = [];
+    document.addEventListener('securitypolicyviolation', (e) => seen.push(e.effectiveDirective));
+    const put = (html: string) => {
+      const at = document.createElement('div');
+      at.innerHTML = html;
+      document.body.append(at);
+    };
+    put('<img src="x:" onerror="window.broken = 1">');
+    const script = document.createElement('script');
+    script.textContent = 'window.broken = 2';
+    document.body.append(script);
+    await fetch('http://192.0.2.1/').catch(() => undefined);
+    await new Promise((r) => setTimeout(r, 300));
+    return { broken: (window as { broken?: number }).broken ?? 0, seen: [...new Set(seen)].sort() };
+  });
+  expect(ran.broken).toBe(0);
+  expect(ran.seen).toEqual(expect.arrayContaining(['connect-src', 'script-src-attr', 'script-src-elem']));
+  await page.setContent(`<iframe src="${process.env.RUNG_ADDRESS!}/"></iframe>`);
+  await new Promise((r) => setTimeout(r, 500));
+  const framed = page.frames().find((f) => f !== page.mainFrame());
+  expect(
+    await framed?.evaluate(() => document.body.innerText.includes('Start a build')).catch(() => false),
+  ).toBeFalsy();
+  await page.close();
+});
 
 test('a board that a climb gives up on holds nothing up: it is set aside, said so, and removed from the ladder without being opened', async () => {
   await storeFan();

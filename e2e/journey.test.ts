@@ -298,7 +298,8 @@ describe('what the build itself leaves open', () => {
       await settled(page);
       await expectAccessible(page);
     });
-    await ask(`/api/builds/${id}`, { method: 'DELETE' });
+    const { version } = (await (await ask(`/api/builds/${id}`)).json()) as { version: number };
+    await ask(`/api/builds/${id}`, { method: 'DELETE', headers: { 'if-match': String(version) } });
   });
 });
 

@@ -183,10 +183,7 @@ describe('the hookup', () => {
       );
       await waitForText(page, 'One net on 9V');
       expect(await page.evaluate(() => new URL(location.href).searchParams.get('net'))).toBe('9v');
-      const lit = await page.$$eval(
-        '.react-transform-component [data-pad] rect[fill="var(--copper)"]',
-        (pads) => pads.length,
-      );
+      const lit = await page.$$eval('.drawing [data-pad] rect[fill="var(--copper)"]', (pads) => pads.length);
       expect(lit).toBe(1);
       await page.keyboard.press('Escape');
       await waitForText(page, 'Pick a part or a pad');

@@ -2,6 +2,7 @@ import '@fontsource-variable/archivo/wdth.css';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
 import { Queries } from '@/ui/frame/Queries';
@@ -12,12 +13,14 @@ export const metadata: Metadata = {
   description: 'Which flight controller carries your build, why, and how to wire it.',
 };
 
-export default function Layout({ children }: { children: ReactNode }) {
+/** Every page carries the number by which its own scripts and styles may run (server/security-policy.ts). */
+export default async function Layout({ children }: { children: ReactNode }) {
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
-        <InitColorSchemeScript attribute="data-scheme" defaultMode="light" />
-        <AppRouterCacheProvider>
+        <InitColorSchemeScript attribute="data-scheme" defaultMode="light" nonce={nonce} />
+        <AppRouterCacheProvider options={nonce === undefined ? {} : { nonce }}>
           <Look>
             <NuqsAdapter>
               <Queries>{children}</Queries>

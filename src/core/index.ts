@@ -57,6 +57,7 @@ export { completenessOf, type Completeness } from './figures/completeness';
 export { withTyped } from './intake/typed-figure';
 export { newOwnEsc } from './intake/new-own-esc';
 export { byReason, type Step } from './guide/step';
+export { storableJson } from './records/storable';
 export { patternWords } from './trade/frame';
 export { packsOf } from './circuit/packs';
 export { chemistries } from './trade/cell';

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { readData, type Build } from '../core';
 import type { Database } from './connection';
@@ -51,7 +52,11 @@ export async function saveBuild(db: Database, build: Build, baseVersion: number)
     .returning();
   if (row) return { kind: 'saved', version: row.version, savedAt: row.updatedAt.toISOString() };
   const current = await findBuild(db, build.id);
-  return current ? { kind: 'conflict', current } : { kind: 'gone' };
+  if (!current) return { kind: 'gone' };
+  // The same save again, after its answer was lost.
+  return isDeepStrictEqual(current.build, build)
+    ? { kind: 'saved', version: current.version, savedAt: current.savedAt }
+    : { kind: 'conflict', current };
 }
 
 /** Adds a build; false when the id is taken. */

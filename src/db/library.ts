@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { filledIn, newestVersion, readData, type Board, type Peripheral } from '../core';
 import type { Database } from './connection';
@@ -70,7 +71,11 @@ export async function saveBoard(db: Database, board: Board, baseVersion: number)
     if (row) return { kind: 'saved', version: row.version };
   }
   const [there] = await db.select().from(boards).where(eq(boards.id, board.id));
-  return there ? { kind: 'conflict', board: current(there.body), version: there.version } : { kind: 'gone' };
+  if (!there) return { kind: 'gone' };
+  // The same save again, after its answer was lost.
+  return isDeepStrictEqual(current(there.body), board)
+    ? { kind: 'saved', version: there.version }
+    : { kind: 'conflict', board: current(there.body), version: there.version };
 }
 
 export async function findBoard(db: Database, id: string): Promise<{ board: Board; version: number } | null> {
@@ -89,10 +94,16 @@ export async function removeBoard(db: Database, id: string, seen: number): Promi
   return there.length === 0;
 }
 
+/** Two imports at once that write their rows in one order wait for each other; in two orders they would lock each other out. Of one id twice the last counts. */
+function byId<T extends { id: string }>(list: readonly T[]): T[] {
+  return [...new Map(list.map((one) => [one.id, one])).values()].sort((a, b) => (a.id < b.id ? -1 : 1));
+}
+
 /** Adds boards, or replaces those with the same id. */
 export async function putBoards(db: Database, list: Board[]): Promise<void> {
+  const inOrder = byId(list);
   for (let i = 0; i < list.length; i += 200) {
-    const rows = list
+    const rows = inOrder
       .slice(i, i + 200)
       .map((b) => ({ id: b.id, maker: b.maker, name: b.name, revision: b.revision, body: b }));
     await db
@@ -113,8 +124,9 @@ export async function putBoards(db: Database, list: Board[]): Promise<void> {
 }
 
 export async function putPeripherals(db: Database, list: Peripheral[]): Promise<void> {
+  const inOrder = byId(list);
   for (let i = 0; i < list.length; i += 200) {
-    const rows = list.slice(i, i + 200).map((p) => ({ id: p.id, kind: p.kind, name: p.name, body: p }));
+    const rows = inOrder.slice(i, i + 200).map((p) => ({ id: p.id, kind: p.kind, name: p.name, body: p }));
     await db
       .insert(peripherals)
       .values(rows)

@@ -15,3 +15,17 @@ export async function isEmpty(db: Database): Promise<boolean> {
   );
   return rows[0]?.used === false;
 }
+
+class Undone extends Error {}
+
+/** Fails where the database reads but does not write: a row is written and taken back. */
+export async function canSave(db: Database): Promise<void> {
+  await db
+    .transaction(async (tx) => {
+      await tx.insert(milestones).values({ name: `health ${crypto.randomUUID()}` });
+      throw new Undone();
+    })
+    .catch((error: unknown) => {
+      if (!(error instanceof Undone)) throw error;
+    });
+}

@@ -1,13 +1,21 @@
 import { randomUUID } from 'node:crypto';
+import { STATUS_CODES } from 'node:http';
 import { NextResponse } from 'next/server';
 import pino from 'pino';
-import { isDatabaseDown, UnreadableRecord } from '../db/faults';
+import { storableJson } from '../core';
+import { isDatabaseDown, isUnstorable, UnreadableRecord } from '../db/faults';
 import { refusalOf } from './own-pages';
 
 const log = pino({ name: 'rung' });
 
+/** A sentence for a person; what did not go comes as problem details (RFC 9457). */
 export function say(status: number, sentence: string, more: object = {}): NextResponse {
-  return NextResponse.json({ sentence, ...more }, { status });
+  if (status < 400) return NextResponse.json({ sentence, ...more }, { status });
+  const problem = { type: 'about:blank', title: STATUS_CODES[status] ?? 'Error', status, detail: sentence };
+  return NextResponse.json(
+    { ...problem, sentence, ...more },
+    { status, headers: { 'content-type': 'application/problem+json' } },
+  );
 }
 
 /** The version in If-Match, a whole number from 0; null where there is none. */
@@ -29,23 +37,38 @@ export async function answer(request: Request, work: () => Promise<NextResponse>
 
 /** What went wrong, in its own words: the database, a record, or a fault of ours, which is logged under a number. */
 function faultOf(error: unknown): NextResponse {
+  if (isUnstorable(error)) return say(422, 'That holds a character that cannot be kept. Nothing was changed.');
   if (isDatabaseDown(error)) {
-    log.warn(error);
+    log.warn(named(error));
     return say(
       503,
       'The database does not answer. What you typed is kept in this browser and is saved as soon as it is back.',
     );
   }
   if (error instanceof UnreadableRecord) {
-    log.warn(error);
+    log.warn(error.message);
     return say(500, error.message);
   }
   const number = randomUUID().slice(0, 8);
-  log.error({ number, err: error });
+  log.error({ number, err: named(error) });
   return say(
     500,
     `A fault of ours stopped this; it stands in the log as ${number}. What you typed is kept in this browser.`,
   );
+}
+
+/** An error for the log: what it is and where, without what somebody typed, which a query carries in its message. */
+function named(error: unknown): object {
+  const causes: { name: string; code?: unknown; message: string; at: string[] }[] = [];
+  for (let e = error; e instanceof Error && causes.length < 5; e = e.cause) {
+    const message = e.message.split('\nparams:')[0]!.slice(0, 300);
+    const at = (e.stack ?? '')
+      .split('\n')
+      .filter((l) => l.startsWith('    at '))
+      .slice(0, 8);
+    causes.push({ name: e.name, message, at: at.map((l) => l.trim()), ...('code' in e ? { code: e.code } : {}) });
+  }
+  return causes.length > 0 ? { causes } : { thrown: typeof error };
 }
 
 /** Reads a request body as text, at most `limitMb`; null when it is larger. */
@@ -57,7 +80,7 @@ export async function bodyText(request: Request, limitMb: number): Promise<strin
 /** A small request body as JSON; null where it is none. */
 export async function bodyJson(request: Request): Promise<unknown> {
   try {
-    return JSON.parse((await bodyText(request, 1)) ?? '') as unknown;
+    return JSON.parse(storableJson((await bodyText(request, 1)) ?? '')) as unknown;
   } catch {
     return null;
   }

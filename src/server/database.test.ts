@@ -100,6 +100,32 @@ describe('builds', () => {
     expect((await allPeripherals(db)).find((p) => p.id === 'first-part')).toEqual({ ...part, id: 'first-part' });
   });
 
+  test('the same save again, after its answer was lost, is saved; another one is not', async () => {
+    const { build, version } = (await findBuild(db, 'gutterling'))!;
+    const mine = { ...build, craft: 'once' };
+    const first = await saveBuild(db, mine, version);
+    expect(await saveBuild(db, mine, version)).toEqual(first);
+    expect((await saveBuild(db, { ...mine, craft: 'twice' }, version)).kind).toBe('conflict');
+  });
+
+  test('names as long as they go still fork without end', async () => {
+    const name = 'x'.repeat(80);
+    const ids = [];
+    for (let i = 0; i < 12; i++) ids.push(await newBuild(db, name));
+    for (const id of ids) expect((await findBuild(db, id))!.build.name).toBe(name);
+  });
+
+  test('two imports of the same boards in opposite orders do not lock each other out', async () => {
+    const boards = await allBoards(db);
+    const turned = [...boards].reverse();
+    await Promise.all(
+      [boards, turned, boards, turned].map((list) =>
+        importFile(db, JSON.stringify({ format: 'rung-shelf', version: 2, name: 'x', boards: list })),
+      ),
+    );
+    expect((await allBoards(db)).length).toBe(boards.length);
+  });
+
   test('two saves at once: one wins, the other is told', async () => {
     const { build, version } = (await findBuild(db, 'gutterling'))!;
     const both = await Promise.all(['a', 'b'].map((name) => saveBuild(db, { ...build, name }, version)));

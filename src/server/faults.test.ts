@@ -1,12 +1,13 @@
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { answer } from './answer';
+import { answer, say } from './answer';
 import { newBuild } from './new-build';
 import { allBuilds, findBuild } from '../db/builds';
 import { openDatabase, type Database } from '../db/connection';
 import { isDatabaseDown, UnreadableRecord } from '../db/faults';
 import { allBoards } from '../db/library';
-import { builds } from '../db/schema';
+import { canSave } from '../db/milestones';
+import { builds, milestones } from '../db/schema';
 import { freshDatabase } from '../db/tests/fresh-database';
 
 let db: Database;
@@ -49,6 +50,25 @@ describe('what went wrong is told as what it is', () => {
       sentence: expect.stringMatching(/fault of ours.*log as [0-9a-f]{8}/),
     });
     expect((await said(() => Promise.reject(new Error('secret detail')))).sentence).not.toContain('secret');
+  });
+  test('a character that cannot be kept is said as that (PostgreSQL, appendix A: 22021)', async () => {
+    const error = await findBuild(db, 'a\u0000b').catch((e: unknown) => e);
+    expect(await said(() => Promise.reject(error as Error))).toMatchObject({
+      status: 422,
+      sentence: expect.stringContaining('cannot be kept'),
+    });
+  });
+  test('what did not go comes as problem details (RFC 9457)', () => {
+    const answer = say(409, 'Too late.', { current: 3 });
+    expect(answer.headers.get('content-type')).toContain('application/problem+json');
+    expect(say(200, 'Done.').headers.get('content-type')).toContain('application/json');
+  });
+  test('health says well only where a row can be written; it leaves none behind', async () => {
+    await canSave(db);
+    expect(await db.select().from(milestones)).toEqual([]);
+    await db.execute(sql`alter table milestones add constraint full_disk check (name not like 'health%')`);
+    await expect(canSave(db)).rejects.toThrow();
+    await db.execute(sql`alter table milestones drop constraint full_disk`);
   });
   test('a build that cannot be read is named, hides no other, and says what is wrong with it', async () => {
     const id = await newBuild(db, 'Sound');

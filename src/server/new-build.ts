@@ -32,9 +32,12 @@ function draft(id: string, name: string): Build {
   return made.value;
 }
 
+/** Leaves room for a number behind the name, whatever it is: ids have at most 64 letters. */
+const mostIdLetters = 50;
+
 /** Starts a build under a free id made from its name: a plain draft, or a variant of another one, which keeps all but its picks, log and ticks. */
 export async function newBuild(db: Database, name: string, from?: Build): Promise<string> {
-  const base = idFrom(name, 'build');
+  const base = idFrom(name, 'build').slice(0, mostIdLetters);
   for (let n = 1; ; n++) {
     const id = n === 1 ? base : `${base}-${n}`;
     const made: Build = from

@@ -31,18 +31,32 @@ function stripPng(bytes: Buffer): Photo {
   return broken;
 }
 
+/** Segment by segment to the end of the image; what stands behind that is no part of the picture. */
 function stripJpeg(bytes: Buffer): Photo {
   const kept = [bytes.subarray(0, 2)];
-  for (let at = 2; at + 4 <= bytes.length;) {
+  for (let at = 2; at + 2 <= bytes.length;) {
     if (bytes[at] !== 0xff) return broken;
     const marker = bytes[at + 1]!;
-    // From the start of the scan on it is the picture itself.
-    if (marker === 0xda) return { ok: true, mime: 'image/jpeg', body: Buffer.concat([...kept, bytes.subarray(at)]) };
-    const end = at + 2 + bytes.readUInt16BE(at + 2);
-    if (end > bytes.length) return broken;
+    if (marker === 0xd9)
+      return { ok: true, mime: 'image/jpeg', body: Buffer.concat([...kept, bytes.subarray(at, at + 2)]) };
+    if (at + 4 > bytes.length) return broken;
+    const header = at + 2 + bytes.readUInt16BE(at + 2);
+    if (header > bytes.length) return broken;
+    // Behind the head of a scan its data runs to the next marker.
+    const end = marker === 0xda ? nextMarker(bytes, header) : header;
     const aside = (marker >= 0xe1 && marker <= 0xef) || marker === 0xfe;
     if (!aside) kept.push(bytes.subarray(at, end));
     at = end;
   }
   return broken;
+}
+
+/** Within a scan FF stands before a nought that is data, or before a restart mark; before anything else it is a marker. */
+function nextMarker(bytes: Buffer, from: number): number {
+  for (let at = bytes.indexOf(0xff, from); at >= 0; at = bytes.indexOf(0xff, at + 1)) {
+    const next = bytes[at + 1];
+    if (next === undefined) break;
+    if (next !== 0 && !(next >= 0xd0 && next <= 0xd7)) return at;
+  }
+  return bytes.length;
 }

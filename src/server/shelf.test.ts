@@ -21,7 +21,7 @@ const board = newBoard('test-board', 'Test', 'Testwright');
 
 test('a board is added once, saved on the newest version only, and says when it is gone', async () => {
   expect(await saveBoard(db, board, 0)).toEqual({ kind: 'saved', version: 1 });
-  expect(await saveBoard(db, board, 0)).toMatchObject({ kind: 'conflict', version: 1 });
+  expect(await saveBoard(db, { ...board, summary: 'theirs' }, 0)).toMatchObject({ kind: 'conflict', version: 1 });
   expect(await saveBoard(db, { ...board, summary: 'mine' }, 1)).toEqual({ kind: 'saved', version: 2 });
   expect(await saveBoard(db, { ...board, summary: 'late' }, 1)).toMatchObject({
     kind: 'conflict',
@@ -110,6 +110,7 @@ describe('pictures', () => {
     segment(0xfe, 'comment'),
     segment(0xda, 'scan'),
     Buffer.from('picture'),
+    Buffer.from([0xff, 0xd9]),
   ]);
   test('what the camera wrote beside the picture is left out (ISO/IEC 15948 chunks, ITU-T T.81 segments)', () => {
     const [a, b] = [photoFrom(png), photoFrom(jpeg)];
@@ -117,6 +118,20 @@ describe('pictures', () => {
     expect(a.ok && a.body.toString('latin1')).toContain('picture');
     expect(b.ok && b.body.toString('latin1')).not.toMatch(/Exif|comment/);
     expect(b.ok && b.body.toString('latin1')).toMatch(/JFIF[\s\S]*picture/);
+  });
+  test('a JPEG ends at its end: what is hung on behind it is left out; data and restart marks within a scan are no end (ITU-T T.81, B.1.1)', () => {
+    const odd = Buffer.concat([jpeg.subarray(0, -2), Buffer.from([0xff, 0x00, 0xff, 0xd0, 0xff, 0x00])]);
+    const second = Buffer.concat([
+      segment(0xfe, 'hidden'),
+      segment(0xda, 'more'),
+      Buffer.from('lines'),
+      Buffer.from([0xff, 0xd9]),
+    ]);
+    const taken = photoFrom(Buffer.concat([odd, second, Buffer.from('<script>behind</script>')]));
+    const text = taken.ok ? taken.body.toString('latin1') : '';
+    expect(text).toMatch(/picture[\s\S]*lines\u00ff\u00d9$/);
+    expect(text).not.toMatch(/behind|hidden/);
+    expect(photoFrom(odd).ok).toBe(false);
   });
   test('content counts, not the name; what ends in the middle is refused', () => {
     expect(photoFrom(Buffer.from('<svg onload=alert(1)>')).ok).toBe(false);

@@ -1,5 +1,6 @@
 import { flag } from '../quantity/truth';
 import { cablesOf, cableWords, type Cable } from './cables';
+import { plainMarkdown } from './markdown';
 import { mind, misleading } from './mind';
 import { motorMap, type MotorMap } from './motor-map';
 import { pictureRows, setUp } from './set-up';
@@ -360,16 +361,19 @@ export function sheetMarkdown(s: BuildSheet): string {
     list.length === 0
       ? ''
       : `## ${title}\n\n${byReason(list)
-          .map(({ why, steps: same }) => `*${why}*\n\n${same.map((x) => `- [ ] ${x.does}`).join('\n')}\n\n`)
+          .map(
+            ({ why, steps: same }) =>
+              `*${plainMarkdown(why)}*\n\n${same.map((x) => `- [ ] ${plainMarkdown(x.does)}`).join('\n')}\n\n`,
+          )
           .join('')}`;
-  const row = (cells: (string | number)[]) => `| ${cells.map((c) => String(c).replaceAll('|', '/')).join(' | ')} |`;
+  const row = (cells: (string | number)[]) => `| ${cells.map((c) => plainMarkdown(String(c))).join(' | ')} |`;
   const table = (title: string, head: string[], rows: (string | number)[][]) =>
     rows.length === 0
       ? ''
       : `## ${title}\n\n${row(head)}\n${row(head.map(() => '---'))}\n${rows.map(row).join('\n')}\n\n`;
   return [
-    `# Build sheet: ${s.title}\n\n`,
-    ...s.cautions.map((c) => `> ${c}\n`),
+    `# Build sheet: ${plainMarkdown(s.title)}\n\n`,
+    ...s.cautions.map((c) => `> ${plainMarkdown(c)}\n`),
     '\n',
     steps('Before you start', s.before),
     steps('Bridges', s.bridges),
@@ -385,7 +389,7 @@ export function sheetMarkdown(s: BuildSheet): string {
           s.repin.meets.map((m) => [m.pin, m.board, `${m.esc}${m.burns ? ' (burns)' : ''}`]),
         )
       : '',
-    ...s.cables.map((c) => `## Cable: ${c.partName}\n\n${cableWords(c)}.\n\n`),
+    ...s.cables.map((c) => `## Cable: ${plainMarkdown(c.partName)}\n\n${plainMarkdown(cableWords(c))}.\n\n`),
     steps('Mind', s.mind),
     steps('Solder in this order', s.solder),
     steps('Mount', s.mounting),

@@ -6,6 +6,7 @@ import type { Fault } from './fault';
 import { migrated } from './migrate';
 import { peripheralSchema } from './peripheral';
 import { lineAt, lookOver, type ListKey, type Stretch } from './look-over';
+import { storableJson } from './storable';
 import { shelfSchema, type Shelf } from './shelf';
 import { newestVersion } from './words';
 
@@ -52,7 +53,7 @@ export interface OpenedFile {
 
 /** Opens a JSON file without building more than its frame. */
 export function openFile(text: string): Read<OpenedFile> {
-  const bare = text.replace(/^\uFEFF/, '');
+  const bare = storableJson(text.replace(/^\uFEFF/, ''));
   const seen = lookOver(bare);
   if (!seen.ok) return oneFault('', seen.sentence);
   const frame = parsed(bare, seen.frame, (at) => seen.placeOf(at));

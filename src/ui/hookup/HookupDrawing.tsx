@@ -3,9 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { parseAsBoolean, parseAsString, useQueryState } from 'nuqs';
-import { useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { TransformComponent, TransformWrapper, type ReactZoomPanPinchRef } from 'react-zoom-pan-pinch';
 import { asItLies, drawHookup, repinOf, wireList, type Board, type Climb, type FaceDrawing, type Wire } from '@/core';
 import { useRoom } from '../room/store';
 import { saveAs } from '../shelf/save-as';
@@ -15,6 +13,7 @@ import { Faces } from './Faces';
 import { inkOnWhite } from './ink-on-white';
 import { JointTable } from './JointTable';
 import { PartPads } from './PartPads';
+import { useZoom } from './use-zoom';
 
 /** The drawing by which the board is soldered: both faces as they will lie, every joint with the part's own pin, and one net lit where it is asked for. */
 export function HookupDrawing({
@@ -33,16 +32,15 @@ export function HookupDrawing({
   const { build } = useRoom('build');
   const [lines, setLines] = useQueryState('lines', parseAsBoolean.withDefault(false));
   const [net, setNet] = useQueryState('net', parseAsString);
-  const zoom = useRef<ReactZoomPanPinchRef>(null);
-  const figures = useRef<HTMLDivElement>(null);
+  const zoom = useZoom();
   const lying = asItLies(build, board);
   const wires = wireList(build, board, climb.hookup);
   const faces = drawHookup(lying, climb.hookup, wires, { stubs: !lines });
   const picked: Picked = { part, net };
   const repin = repinOf(build, board);
-  useHotkeys('plus, =, add', () => zoom.current?.zoomIn());
-  useHotkeys('minus, subtract', () => zoom.current?.zoomOut());
-  useHotkeys('0', () => zoom.current?.resetTransform());
+  useHotkeys('plus, =, add', () => zoom.larger());
+  useHotkeys('minus, subtract', () => zoom.smaller());
+  useHotkeys('0', () => zoom.fit());
   useHotkeys('escape', () => void setNet(null));
   const pickPad = (pad: string) => {
     const joined = wires.filter((w) => w.padId === pad);
@@ -52,7 +50,7 @@ export function HookupDrawing({
     void setNet(first.net === net ? null : first.net);
   };
   const save = () =>
-    figures.current
+    zoom.picture.current
       ?.querySelectorAll('svg')
       .forEach((svg, i) => saveAs(`${board.id}-${faces[i]!.face}.svg`, 'image/svg+xml', inkOnWhite(svg)));
   return (
@@ -66,29 +64,22 @@ export function HookupDrawing({
         <Button aria-pressed={lines} onClick={() => void setLines(lines ? null : true)}>
           {lines ? 'Supply and ground as stubs' : 'Supply and ground as lines'}
         </Button>
-        <Button aria-label="Larger" onClick={() => zoom.current?.zoomIn()}>
+        <Button aria-label="Larger" onClick={() => zoom.larger()}>
           +
         </Button>
-        <Button aria-label="Smaller" onClick={() => zoom.current?.zoomOut()}>
+        <Button aria-label="Smaller" onClick={() => zoom.smaller()}>
           −
         </Button>
-        <Button onClick={() => zoom.current?.resetTransform()}>Fit</Button>
+        <Button onClick={() => zoom.fit()}>Fit</Button>
         <Button onClick={save}>Save as SVG</Button>
         <Button onClick={() => window.print()}>Print</Button>
       </Box>
       <Box role="status" aria-live="polite" sx={{ fontSize: 12, minHeight: 18 }}>
         {pickedWords(picked, wires, faces)}
       </Box>
-      <Box ref={figures} sx={{ display: { xs: 'none', sm: 'block' } }}>
-        <TransformWrapper
-          ref={zoom}
-          minScale={1}
-          maxScale={6}
-          wheel={{ activationKeys: ['Control', 'Meta'] }}
-          doubleClick={{ disabled: true }}
-          panning={{ velocityDisabled: true }}
-        >
-          <TransformComponent wrapperStyle={{ width: '100%' }} contentStyle={{ width: '100%', display: 'block' }}>
+      <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
+        <div ref={zoom.frame} className="drawing" style={{ overflow: 'hidden', touchAction: 'pan-y' }}>
+          <div ref={zoom.picture} style={{ transformOrigin: '0 0' }}>
             <Faces faces={faces}>
               {(f) => (
                 <FaceFigure
@@ -101,8 +92,8 @@ export function HookupDrawing({
                 />
               )}
             </Faces>
-          </TransformComponent>
-        </TransformWrapper>
+          </div>
+        </div>
       </Box>
       <Box sx={{ display: { xs: 'block', sm: 'none' } }}>
         <PartPads board={lying} climb={climb} wires={wires} part={part} onPart={onPart} />

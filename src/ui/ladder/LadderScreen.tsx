@@ -72,7 +72,8 @@ export function LadderScreen() {
     rows.findIndex((r) => r.climb.boardId === view.board),
   );
   const current = rows[at] ?? null;
-  const rung = view.rung ?? (current ? (tellingRung(current.climb)?.rung ?? 1) : 1);
+  const asked = view.rung ?? (current ? (tellingRung(current.climb)?.rung ?? 1) : 1);
+  const rung = Math.max(1, Math.min(rungNames.length, asked));
 
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({

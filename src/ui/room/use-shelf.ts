@@ -39,9 +39,9 @@ export function useShelf() {
       },
     }));
 
-  /** Puts a board on the shelf, or in the place of its older self, and saves it. Answers with a sentence when that did not go. */
-  const putBoard = async (board: Board): Promise<string | null> => {
-    const base = client.getQueryData<Stocked>(key)?.versions[board.id] ?? 0;
+  /** Puts a board on the shelf, or in the place of its older self, and saves it on top of the version that was seen. Answers with a sentence when that did not go. */
+  const putBoard = async (board: Board, seen?: number): Promise<string | null> => {
+    const base = seen ?? client.getQueryData<Stocked>(key)?.versions[board.id] ?? 0;
     const { ok, status, said } = await askServer<{
       version: number;
       faults: { field: string; sentence: string }[];
@@ -74,6 +74,7 @@ export function useShelf() {
 
   return {
     shelf: data?.shelf ?? null,
+    versionOf: (id: string) => client.getQueryData<Stocked>(key)?.versions[id] ?? 0,
     shelfFault: error ? error.message : null,
     reloadShelf: () => void refetch(),
     takeBoard,

@@ -5,8 +5,8 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
-import { completenessOf, differencesOf, doubtsAbout, evaluate, readFile, type Board } from '@/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { completenessOf, differencesOf, doubtsAbout, evaluate, readData, type Board } from '@/core';
 import { LadderStrip } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
 import { NoBoard } from '../frame/NoBoard';
@@ -46,9 +46,12 @@ export function EditorScreen({ boardId }: { boardId: string }) {
 
 function Editor({ stored }: { stored: Board }) {
   const { build } = useRoom('build');
-  const { shelf, putBoard } = useShelf();
+  const { shelf, putBoard, versionOf } = useShelf();
   const router = useRouter();
-  const history = useHistory(() => draftOf(stored));
+  // A draft builds on the version that was seen when it was begun, whoever has saved since.
+  const [kept] = useState(() => draftOf(stored, versionOf(stored.id)));
+  const seen = useRef(kept.base);
+  const history = useHistory(() => kept.board);
   const { now: board, edit, undo, redo } = history;
   const setBoard = (next: Board) => edit(partChanged(board, next), () => next);
   useUndoKeys(history);
@@ -60,13 +63,18 @@ function Editor({ stored }: { stored: Board }) {
   const doubts = doubtsAbout(board);
   useEffect(() => {
     try {
-      if (changed) localStorage.setItem(draftKey(board.id), JSON.stringify(board));
+      if (changed) localStorage.setItem(draftKey(board.id), JSON.stringify({ board, base: seen.current }));
       else localStorage.removeItem(draftKey(board.id));
     } catch {
       // A full or forbidden store: the change stays on the page.
     }
   }, [board, changed]);
-  const save = async () => setSaid((await putBoard(board)) ?? 'Saved; the whole shelf climbs again.');
+  const save = async () => {
+    const fault = await putBoard(board, seen.current);
+    // Told once that somebody else was first, the next save is meant.
+    seen.current = versionOf(board.id);
+    setSaid(fault ?? 'Saved; the whole shelf climbs again.');
+  };
   const revise = async () => {
     const revision = String((Number(board.revision) || 1) + 1);
     let id = `${stored.id.replace(/-r\d+$/, '')}-r${revision}`;
@@ -223,14 +231,19 @@ function Editor({ stored }: { stored: Board }) {
   );
 }
 
-function draftOf(stored: Board): Board {
+/** What was typed and not saved, with the version it builds on; else the board as the server has it. */
+function draftOf(stored: Board, version: number): { board: Board; base: number } {
   try {
-    const kept = localStorage.getItem(draftKey(stored.id));
-    const read = kept ? readFile(kept, 'rung-board') : null;
-    return read?.ok ? read.value : stored;
+    const kept = JSON.parse(localStorage.getItem(draftKey(stored.id)) ?? 'null') as {
+      board?: unknown;
+      base?: unknown;
+    } | null;
+    const read = kept && readData(kept.board, 'rung-board');
+    if (read?.ok && typeof kept?.base === 'number') return { board: read.value, base: kept.base };
   } catch {
-    return stored;
+    // What cannot be read is no draft.
   }
+  return { board: stored, base: version };
 }
 
 /** What of a board has been changed, so that typing one thing is undone as one. */
