@@ -101,6 +101,8 @@ describe('only this machine, only its own pages', () => {
       expect(reply!.status(), path).toBe(403);
       expect(await page.evaluate(() => document.body.innerText), path).toContain('this machine alone');
     }
+    // Answers of routes may not even ask; a page may.
+    await page.goto(`http://rung.example:${port}/`);
     const said = await page.evaluate(
       (tries) =>
         Promise.all(
@@ -173,6 +175,16 @@ async function storeFan(): Promise<void> {
 
 test('a script that got into a page does not run, a foreign address is not loaded, and no page shows Rung in a frame', async () => {
   const page = await browser.newPage();
+  // The page as the server sends it, with a script that somebody got into it.
+  await page.setRequestInterception(true);
+  page.on('request', (request) => {
+    if (request.resourceType() !== 'document') return void request.continue();
+    void fetch(request.url()).then(async (reply) => {
+      const body = (await reply.text()).replace('<body>', '<body><script>window.broken = 2</script>');
+      const policy = reply.headers.get('content-security-policy')!;
+      await request.respond({ contentType: 'text/html', headers: { 'content-security-policy': policy }, body });
+    });
+  });
   await page.goto(process.env.RUNG_ADDRESS! + '/', { waitUntil: 'networkidle0' });
   const ran = await page.evaluate(async () => {
     const seen: string[] = [];
@@ -183,15 +195,12 @@ test('a script that got into a page does not run, a foreign address is not loade
       document.body.append(at);
     };
     put('<img src="x:" onerror="window.broken = 1">');
-    const script = document.createElement('script');
-    script.textContent = 'window.broken = 2';
-    document.body.append(script);
     await fetch('http://192.0.2.1/').catch(() => undefined);
     await new Promise((r) => setTimeout(r, 300));
     return { broken: (window as { broken?: number }).broken ?? 0, seen: [...new Set(seen)].sort() };
   });
   expect(ran.broken).toBe(0);
-  expect(ran.seen).toEqual(expect.arrayContaining(['connect-src', 'script-src-attr', 'script-src-elem']));
+  expect(ran.seen).toEqual(expect.arrayContaining(['connect-src', 'script-src-attr']));
   await page.setContent(`<iframe src="${process.env.RUNG_ADDRESS!}/"></iframe>`);
   await new Promise((r) => setTimeout(r, 500));
   const framed = page.frames().find((f) => f !== page.mainFrame());

@@ -170,7 +170,7 @@ describe('the shelf', () => {
       ask(`/api/boards/testwright-spar`, {
         method: 'PUT',
         headers: { 'if-match': String(base) },
-        body: JSON.stringify(board),
+        body: JSON.stringify({ ...board, summary: 'mine' }),
       });
     expect((await put(1)).status).toBe(409);
     expect((await put(0)).status).toBe(409);

@@ -51,7 +51,7 @@ export function Bin({ kind, onBack }: { kind: Earlier['kind']; onBack: () => voi
           <span>
             {e.name}, {format(parseISO(e.at), 'd MMMM, HH:mm')}
           </span>
-          <Button aria-label={`Bring ${e.name} back`} onClick={() => void back(e)}>
+          <Button aria-label={`Bring back ${e.name}`} onClick={() => void back(e)}>
             Bring back
           </Button>
         </Box>
