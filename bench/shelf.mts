@@ -82,7 +82,7 @@ async function onPage(): Promise<{ editFramesLost: number; editMs: number }> {
   const server = await serve(await freePort(), url, ['ignore', 'ignore', 'inherit']);
   const { browser, close } = await openBrowser();
   try {
-    const reply = await fetch(`${server.address}/api/import`, {
+    const reply = await fetch(`${server.address}/api/import?over=replace`, {
       method: 'POST',
       headers: { origin: server.address },
       body: JSON.stringify({ ...shelf, boards: many(onThePage - shelf.boards.length) }),

@@ -15,7 +15,7 @@ beforeAll(async () => {
 afterAll(async () => {
   await close();
   // The shelf as it was, whichever file comes next.
-  await ask(`/api/import`, { method: 'POST', body: readFileSync('demo/shelf.json') });
+  await ask(`/api/import?over=replace`, { method: 'POST', body: readFileSync('demo/shelf.json') });
 });
 
 const at = <T>(path: string, work: (page: Page) => Promise<T>) => visit(browser, path, work);

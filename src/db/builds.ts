@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { readData, type Build } from '../core';
 import type { Database } from './connection';
 import { UnreadableRecord } from './faults';
@@ -67,6 +67,13 @@ export async function addBuild(db: Database, build: Build): Promise<boolean> {
     .onConflictDoNothing()
     .returning({ id: builds.id });
   return rows.length > 0;
+}
+
+/** Those of some builds that are here, by their ids. */
+export async function buildsWith(db: Database, ids: string[]): Promise<Map<string, Build>> {
+  if (ids.length === 0) return new Map();
+  const rows = await db.select().from(builds).where(inArray(builds.id, ids));
+  return new Map(rows.map((r) => [r.id, current(r.id, r.body)]));
 }
 
 /** Adds builds, or replaces those with the same id as a new version. */

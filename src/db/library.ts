@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { filledIn, newestVersion, readData, type Board, type Peripheral } from '../core';
 import type { Database } from './connection';
 import { UnreadableRecord } from './faults';
@@ -97,6 +97,24 @@ export async function removeBoard(db: Database, id: string, seen: number): Promi
 /** Two imports at once that write their rows in one order wait for each other; in two orders they would lock each other out. Of one id twice the last counts. */
 function byId<T extends { id: string }>(list: readonly T[]): T[] {
   return [...new Map(list.map((one) => [one.id, one])).values()].sort((a, b) => (a.id < b.id ? -1 : 1));
+}
+
+/** Those of some boards that are here, by their ids. */
+export async function boardsWith(db: Database, ids: string[]): Promise<Map<string, Board>> {
+  const found = new Map<string, Board>();
+  for (let i = 0; i < ids.length; i += 1000) {
+    const some = ids.slice(i, i + 1000);
+    const rows = await db.select({ body: boards.body }).from(boards).where(inArray(boards.id, some));
+    for (const r of rows) found.set(r.body.id, current(r.body));
+  }
+  return found;
+}
+
+/** The same for parts. */
+export async function peripheralsWith(db: Database, ids: string[]): Promise<Map<string, Peripheral>> {
+  const wanted = new Set(ids);
+  const all = ids.length === 0 ? [] : await allPeripherals(db);
+  return new Map(all.filter((p) => wanted.has(p.id)).map((p) => [p.id, p]));
 }
 
 /** Adds boards, or replaces those with the same id. */

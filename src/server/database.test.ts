@@ -38,6 +38,31 @@ describe('import', () => {
     expect(await allBoards(db)).toEqual(boards);
   });
 
+  test('what is here already and says something else is asked about: replaced, kept beside the new, or nothing at all', async () => {
+    const [here, other] = await allBoards(db);
+    const file = JSON.stringify({
+      format: 'rung-shelf',
+      version: 2,
+      name: 'x',
+      boards: [
+        { ...here!, massG: { value: 99, origin: 'measured', seen: '2026-11-28' } },
+        other,
+        { ...other!, id: 'new-one' },
+      ],
+    });
+    const asked = await importFile(db, file, 'ask');
+    expect(asked).toMatchObject({ ok: false, differing: [{ kind: 'board', id: here!.id }] });
+    expect('differing' in asked && asked.differing[0]!.differs.join()).toContain('in the file 99 g');
+    expect((await allBoards(db)).map((b) => b.id)).not.toContain('new-one');
+    expect(await importFile(db, file, 'keep')).toMatchObject({ ok: true, kept: 1 });
+    expect((await allBoards(db)).find((b) => b.id === here!.id)).toEqual(here);
+    expect((await allBoards(db)).map((b) => b.id)).toContain('new-one');
+    expect(await importFile(db, file, 'replace')).toMatchObject({ ok: true, kept: 0 });
+    expect((await allBoards(db)).find((b) => b.id === here!.id)!.massG).toMatchObject({ value: 99 });
+    await importFile(db, JSON.stringify(here), 'replace');
+    expect(await importFile(db, JSON.stringify(here), 'ask')).toMatchObject({ ok: true });
+  });
+
   test('a file with one bad board changes nothing', async () => {
     const before = await allBoards(db);
     const shelf = JSON.parse(demo('shelf.json')) as { boards: { name: string; massG: unknown }[] };

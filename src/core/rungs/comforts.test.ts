@@ -88,21 +88,11 @@ describe('what the wishes hang on', () => {
   });
   test('the processor: the oldest families are asked about, an F4 with many links has little headroom, known support is believed', () => {
     const about = (family: 'F3' | 'F4' | 'H7', links: number, supported?: boolean) => {
-      const ways = Array.from(
-        { length: links },
-        (_, i) => ({ kind: 'output', id: `l${i}`, use: 'servo', count: 1 }) as never,
-      );
-      const outputs = ways.map((_, i) => ({
-        id: `s${i}`,
-        label: `S${i}`,
-        pad: `s${i}`,
-        timer: 't',
-        can: ['servo' as const],
-      }));
+      const ways = Array.from({ length: links }, (_, i) => serial('positioning', `l${i}`));
+      const drawn = portsAndPads(ways.map(() => 'rt'));
       const board = makeBoard({
         processor: { value: family, origin: 'manual' },
-        pads: ['vbat', ...outputs.map((o) => o.pad)].map((id) => ({ id, label: id })),
-        outputs,
+        ...drawn,
         ...(supported === undefined
           ? {}
           : { firmware: { target: unknown, supported: { value: supported, origin: 'report' as const } } }),
@@ -112,8 +102,8 @@ describe('what the wishes hang on', () => {
         .map((f) => f.sentence);
     };
     expect(about('H7', 8)).toEqual([]);
-    expect(about('F4', 6)).toEqual([]);
-    expect(about('F4', 7)[0]).toContain('7 links are much for the F4');
+    expect(about('F4', 5)).toEqual([]);
+    expect(about('F4', 6)[0]).toContain('6 serial links are much for the F4');
     expect(about('F3', 1)[0]).toContain('support may have ended');
     expect(about('F3', 1, true)).toEqual([]);
     expect(about('H7', 1, false)[0]).toContain('no longer brought up to date');

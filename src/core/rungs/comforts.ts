@@ -208,8 +208,8 @@ function leadsFirst(board: Board): Truth {
   );
 }
 
-/** Links that an older processor carries with ease, beside its motors and its overlay: our own choice, no source. */
-const easyLinks = 6;
+/** Serial links that an older processor serves with ease, beside its motors and its overlay: our own choice, no source. */
+const easyLinks = 5;
 
 /** Families whose support may have ended, and one that is asked for much; a board whose firmware is known to be brought up to date is not asked. */
 function processor({ processor: figure, firmware }: Board, { parts }: Hookup): Finding[] {
@@ -236,8 +236,8 @@ function processor({ processor: figure, firmware }: Board, { parts }: Hookup): F
       `The ${figure.value} family is among the oldest: its support may have ended.`,
       'Ask the seller which firmware target it takes and whether that is still brought up to date.',
     );
-  const links = parts.flatMap((p) => p.links).length;
+  const links = parts.flatMap((p) => p.links).filter((l) => l.link.kind === 'serial').length;
   if ((old || figure.value === 'F4') && links > easyLinks)
-    return say(`${links} links are much for the ${figure.value} family: it has little headroom left for more.`);
+    return say(`${links} serial links are much for the ${figure.value} family: it has little headroom left for more.`);
   return [];
 }

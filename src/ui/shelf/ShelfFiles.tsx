@@ -62,7 +62,11 @@ export function ShelfFiles() {
       if (stopped.current) break;
       setProgress({ done, total });
       const body = JSON.stringify({ format: 'rung-shelf', version: newestVersion, name: 'import', ...step });
-      const reply = await askServer('/api/import', { method: 'POST', body }, 'The server does not answer.');
+      const reply = await askServer(
+        '/api/import?over=replace',
+        { method: 'POST', body },
+        'The server does not answer.',
+      );
       if (!reply.ok) {
         setSaid(`${done} of ${total} came in, then: ${reply.said.sentence} The rest can be brought in again.`);
         setProgress(null);

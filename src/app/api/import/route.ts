@@ -1,6 +1,7 @@
 import { NextResponse } from 'next/server';
 import { answer, bodyBytes, say } from '@/server/answer';
 import { admitted, importAside } from '@/server/file-aside';
+import { overs } from '@/server/import-file';
 
 const limitMb = 50;
 
@@ -15,7 +16,12 @@ async function imported(request: Request): Promise<NextResponse> {
   const bytes = await bodyBytes(request, limitMb);
   if (bytes === null)
     return say(413, `The file is larger than ${limitMb} MB. Split it, or use the command line. Nothing was changed.`);
-  const result = await importAside(bytes);
+  const over = overs.find((o) => o === new URL(request.url).searchParams.get('over')) ?? 'ask';
+  const result = await importAside(bytes, over);
+  if (!result.ok && 'differing' in result)
+    return say(409, 'Some of this is here already and says something else. Nothing was changed yet.', {
+      differing: result.differing,
+    });
   if (!result.ok) return say(422, 'Nothing was imported. The file needs mending first:', { faults: result.faults });
   return NextResponse.json(result);
 }
