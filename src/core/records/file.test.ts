@@ -79,6 +79,15 @@ describe('reading', () => {
     expect(read.ok ? '' : read.faults.map((f) => f.sentence).join(' ')).toContain(words);
   });
 
+  test('data deeper than anything can write is refused with a sentence, wherever it stands', () => {
+    let deep: unknown = 1;
+    for (let i = 0; i < 20_000; i++) deep = { a: deep };
+    for (const data of [{ ...makeBoard(), id: deep }, { ...makeBoard(), version: deep }, { format: deep }]) {
+      const read = readData(data, 'rung-board');
+      expect(read.ok ? '' : read.faults[0]!.sentence).toContain('found');
+    }
+  });
+
   test('hostile contents do no harm: prototype keys, deep nesting, huge numbers', () => {
     expect(readFile('{"__proto__":{"polluted":1},"format":"rung-build","version":1}').ok).toBe(false);
     expect(({} as { polluted?: number }).polluted).toBeUndefined();

@@ -211,8 +211,19 @@ function depth(issues: readonly z.core.$ZodIssue[]): number {
 
 function show(value: unknown): string {
   if (value === undefined) return 'nothing';
-  const text = JSON.stringify(typeof value === 'string' ? value.slice(0, 60) : value);
-  return cutAt(text, 60);
+  if (typeof value === 'string') return cutAt(JSON.stringify(value.slice(0, 60)), 60);
+  if (typeof value !== 'object' || value === null) return String(value);
+  // What stands inside may be deeper than anything can write.
+  return cutAt(
+    JSON.stringify(value, (key, inner: unknown) => (key !== '' && isNested(inner) ? '...' : inner)),
+    60,
+  );
+}
+
+function isNested(value: unknown): boolean {
+  return (
+    typeof value === 'object' && value !== null && Object.values(value).some((v) => typeof v === 'object' && v !== null)
+  );
 }
 
 function cutAt(text: string, most: number): string {
