@@ -110,5 +110,5 @@ export { linkWords } from './wiring/signal-words';
 export { reasonWords } from './wiring/reason';
 export { wireList, type Wire } from './bill/wire-list';
 export { drawHookup, type Box as DrawnBox, type FaceDrawing } from './drawing/draw-hookup';
-export { shortLabel } from './drawing/face';
+export { shortLabel } from './circuit/face';
 export type { NumberFigure } from './quantity/figure';

@@ -4,7 +4,9 @@ import { wireColours } from '../trade/sundries';
 import { gaugeFor, wireGramsPerM } from '../trade/wire';
 import type { Hookup, WiredSupply } from '../wiring/hookup';
 import { groundFor } from '../circuit/ground-pads';
+import { padWords } from '../circuit/pad-words';
 import { routeMm } from '../circuit/route';
+import { asItLies } from '../circuit/turn';
 
 export interface PartPin {
   name: string;
@@ -15,7 +17,7 @@ export interface PartPin {
 export interface Wire {
   part: string;
   partName: string;
-  /** As printed on the board, with the side it is on. */
+  /** As printed on the board, with its place where that is printed more than once. */
   from: string;
   padId: string | null;
   face: 'top' | 'bottom';
@@ -49,6 +51,7 @@ export function supplyGauge(hookup: Hookup, supply: WiredSupply): number {
 /** Every wire of the hookup with its ground return, part by part: from which pad, to which pin, gauge, length and colour. */
 export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
   const onGround = new Map<string, number>();
+  const lying = asItLies(build, board);
   return hookup.parts.flatMap((p) => {
     const part = build.parts.find((x) => x.id === p.id);
     const wires: Wire[] = p.links.flatMap((l) =>
@@ -136,7 +139,7 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
       partName,
       padId,
       face: pad?.face ?? 'top',
-      from: from ?? (pad ? `${pad.label}${pad.face === 'bottom' ? ' (underside)' : ''}` : '?'),
+      from: from ?? (pad ? padWords(lying, pad.id) : '?'),
       to: `${partName}${pin.of === undefined ? '' : ` (${pin.of})`}, ${pinWords(pin)}`,
       pin,
       net,

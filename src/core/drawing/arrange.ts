@@ -1,4 +1,4 @@
-import type { Edge } from './face';
+import type { Edge } from '../circuit/face';
 
 export type Side = 'left' | 'right';
 

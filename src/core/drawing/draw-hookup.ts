@@ -3,7 +3,7 @@ import type { Hookup } from '../wiring/hookup';
 import type { Wire } from '../bill/wire-list';
 import { arrange, heightOf, runOf, type Arrangement, type RimWire, type Side } from './arrange';
 import { crossings } from './crossings';
-import { faceOf, shortLabel, type DrawnPad, type Face } from './face';
+import { faceOf, shortLabel, type DrawnPad, type Face } from '../circuit/face';
 
 type Point = [number, number];
 

@@ -8,7 +8,7 @@ import { makeBoard, makeBuild, makePart, serial, supply } from '../tests/make';
 import { arrange, type RimWire, type Side } from './arrange';
 import { crossings, runsThrough } from './crossings';
 import { drawHookup, type FaceDrawing } from './draw-hookup';
-import { faceOf, shortLabel } from './face';
+import { faceOf, shortLabel } from '../circuit/face';
 
 describe('lines that cross', () => {
   test('an X does, a V, an L and parallels do not', () => {

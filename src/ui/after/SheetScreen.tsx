@@ -162,7 +162,7 @@ function Wires({ sheet }: { sheet: BuildSheet }) {
           <tr>
             <th>Part</th>
             <th>From pad</th>
-            <th>To</th>
+            <th>To its pin</th>
             <th className="n">AWG</th>
             <th className="n">mm</th>
             <th>Colour</th>
@@ -171,10 +171,10 @@ function Wires({ sheet }: { sheet: BuildSheet }) {
         <tbody>
           {sheet.wires.map((w, i) => (
             <tr key={i}>
-              <td>{w.partName}</td>
+              <td>{sheet.wires[i - 1]?.part === w.part ? '' : w.partName}</td>
               <td>{w.from}</td>
               <td>
-                {w.to}
+                {[w.pin.of, w.pin.name, w.pin.colour].filter(Boolean).join(', ')}
                 {w.warning ? `. Mind: ${w.warning}` : ''}
               </td>
               <td className="n">{w.gauge}</td>

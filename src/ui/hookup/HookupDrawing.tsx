@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { parseAsBoolean, parseAsString, useQueryState } from 'nuqs';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { asItLies, drawHookup, repinOf, wireList, type Board, type Climb, type FaceDrawing, type Wire } from '@/core';
+import { asItLies, drawHookup, repinOf, wireList, type Board, type Climb, type Wire } from '@/core';
 import { useRoom } from '../room/store';
 import { saveAs } from '../shelf/save-as';
 import { Repin } from '../after/Repin';
@@ -75,7 +75,7 @@ export function HookupDrawing({
         <Button onClick={() => window.print()}>Print</Button>
       </Box>
       <Box role="status" aria-live="polite" sx={{ fontSize: 12, minHeight: 18 }}>
-        {pickedWords(picked, wires, faces)}
+        {pickedWords(picked, wires)}
       </Box>
       <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
         <div ref={zoom.frame} className="drawing" style={{ overflow: 'hidden', touchAction: 'pan-y' }}>
@@ -140,12 +140,11 @@ function Key() {
 }
 
 /** What is picked, said in words: of a part its joints, of a net the pads it lies on and the parts it joins. */
-function pickedWords({ part, net }: Picked, wires: readonly Wire[], faces: readonly FaceDrawing[]): string {
+function pickedWords({ part, net }: Picked, wires: readonly Wire[]): string {
   const mine = wires.filter((w) => (part ? w.part === part : net !== null && w.net === net));
   if (mine.length === 0) return 'Pick a part or a pad: its net lights up.';
-  const label = (w: Wire) => faces.flatMap((f) => f.pads).find((p) => p.id === w.padId)?.label ?? w.from;
-  if (part) return `${mine[0]!.partName}: ${mine.map((w) => `${w.pin.name} to ${label(w)}`).join(', ')}.`;
-  const pads = [...new Set(mine.map(label))].join(', ');
+  if (part) return `${mine[0]!.partName}: ${mine.map((w) => `${w.pin.name} to ${w.from}`).join(', ')}.`;
+  const pads = [...new Set(mine.map((w) => w.from))].join(', ');
   const parts = [...new Set(mine.map((w) => w.partName))].join(', ');
   return `One net on ${pads}: ${parts}.`;
 }

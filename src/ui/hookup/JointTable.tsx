@@ -16,7 +16,6 @@ export function JointTable({
   net: string | null;
   onNet: (net: string | null) => void;
 }) {
-  const labelOf = (w: Wire) => board.pads.find((p) => p.id === w.padId)?.label ?? w.from;
   const left = hookup.parts.filter((p) => !p.mode);
   const holders = [...new Set(hookup.held.map((h) => h.by))];
   const labelled = (pad: string) => board.pads.find((p) => p.id === pad)?.label ?? pad;
@@ -30,7 +29,6 @@ export function JointTable({
             <th>Part</th>
             <th>Its pin</th>
             <th>Pad</th>
-            <th>Face</th>
             <th className="n">AWG</th>
             <th className="n">mm</th>
             <th>Wire</th>
@@ -47,10 +45,9 @@ export function JointTable({
                   onClick={() => onNet(w.net === net ? null : w.net)}
                   sx={{ p: 0, minHeight: 24, justifyContent: 'flex-start' }}
                 >
-                  {labelOf(w)}
+                  {w.from}
                 </Button>
               </td>
-              <td>{w.padId === null ? '' : w.face}</td>
               <td className="n">{w.gauge}</td>
               <td className="n">{w.lengthMm}</td>
               <td>{w.colour}</td>

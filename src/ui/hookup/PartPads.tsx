@@ -35,7 +35,6 @@ export function PartPads({
   const faces = drawHookup(board, climb.hookup, mine, { stubs: true, only: shown.id }).filter((f) =>
     f.pads.some((p) => marks.has(p.id)),
   );
-  const labelOf = (w: Wire) => board.pads.find((p) => p.id === w.padId)?.label ?? w.from;
   return (
     <Box>
       <Box sx={{ display: 'flex', gap: 0.5, alignItems: 'center' }}>
@@ -69,7 +68,7 @@ export function PartPads({
       <Box component="ol" sx={{ m: 0, pl: 3, fontSize: 16, lineHeight: 1.6 }}>
         {mine.map((w, i) => (
           <li key={i}>
-            <b>{labelOf(w)}</b> to {[w.pin.of, w.pin.name, w.pin.colour].filter(Boolean).join(', ')}, {w.gauge} AWG,{' '}
+            <b>{w.from}</b> to {[w.pin.of, w.pin.name, w.pin.colour].filter(Boolean).join(', ')}, {w.gauge} AWG,{' '}
             {w.colour}
           </li>
         ))}

@@ -1,5 +1,5 @@
 import type { Board } from '../records/board';
-import { sizeMm } from '../circuit/place-pads';
+import { sizeMm } from './place-pads';
 
 export type Edge = 'front' | 'right' | 'rear' | 'left' | 'inner';
 
