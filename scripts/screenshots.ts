@@ -3,13 +3,16 @@ import { openBrowser, openPage } from '../e2e/browser';
 /** Takes the pictures of docs/screenshots from a running demo: tsx scripts/screenshots.ts ADDRESS [NAME ...] */
 const views: Record<
   string,
-  { path: string; height?: number; type?: [selector: string, text: string]; waitMs?: number }
+  { path: string; width?: number; height?: number; type?: [selector: string, text: string]; waitMs?: number }
 > = {
   home: { path: '/' },
   build: { path: '/b/belfry-six' },
   ladder: { path: '/b/belfry-six/ladder' },
   board: { path: '/b/belfry-six/board/copperwren-sill-45' },
   hookup: { path: '/b/belfry-six/hookup/tarnfield-keel-f7?part=prism-air' },
+  wing: { path: '/b/saltgrass/hookup/oxbow-heron-wing?net=ground' },
+  underside: { path: '/b/gutterling/hookup/copperwren-wicket-20' },
+  phone: { path: '/b/belfry-six/hookup/tarnfield-keel-f7?part=plumb-gps', width: 390, height: 844 },
   fixes: { path: '/b/belfry-six/hookup/copperwren-jamb' },
   shelf: { path: '/b/belfry-six/shelf' },
   editor: {
@@ -26,6 +29,7 @@ const views: Record<
   questions: { path: '/b/belfry-six/questions', waitMs: 9000 },
   basket: { path: '/b/belfry-six/basket' },
   sheet: { path: '/b/saltgrass/sheet' },
+  iron: { path: '/b/belfry-six/sheet?board=tarnfield-keel-f7&walk=true' },
   bench: { path: '/b/gutterling/bench' },
   log: { path: '/b/belfry-six/log' },
 };
@@ -36,7 +40,7 @@ const { browser, close } = await openBrowser();
 for (const name of names.length > 0 ? names : Object.keys(views)) {
   const view = views[name] ?? { path: name };
   const { page, faults } = await openPage(browser, `${address}${view.path}`);
-  await page.setViewport({ width: 1280, height: view.height ?? 800 });
+  await page.setViewport({ width: view.width ?? 1280, height: view.height ?? 800 });
   await new Promise((r) => setTimeout(r, view.waitMs ?? 1500));
   if (view.type) {
     await page.type(view.type[0], view.type[1]);

@@ -14,7 +14,9 @@ export async function allBoards(db: Database): Promise<Board[]> {
 }
 
 /** All boards as one JSON list, with the version of each: the text as it is stored, so that thousands of boards need not be parsed only to be written again. */
-export async function boardsText(db: Database): Promise<{ text: string; versions: Record<string, number> }> {
+export async function boardsText(
+  db: Database,
+): Promise<{ text: string; versions: Record<string, number>; aside: Aside[] }> {
   const newest = sql<boolean>`${boards.body}->>'version' = ${String(newestVersion)} and ${boards.body} ?& array[${sql.join(
     filledIn.map((f) => sql`${f}`),
     sql`, `,
@@ -23,8 +25,30 @@ export async function boardsText(db: Database): Promise<{ text: string; versions
     .select({ id: boards.id, version: boards.version, body: sql<string>`${boards.body}::text`, newest })
     .from(boards)
     .orderBy(asc(boards.maker), asc(boards.name), asc(boards.id));
-  const texts = rows.map((r) => (r.newest ? r.body : JSON.stringify(current(JSON.parse(r.body) as Board))));
-  return { text: `[${texts.join(',')}]`, versions: Object.fromEntries(rows.map((r) => [r.id, r.version])) };
+  const { sound: texts, aside } = setAside(rows, (r) =>
+    r.newest ? r.body : JSON.stringify(current(JSON.parse(r.body) as Board)),
+  );
+  return { text: `[${texts.join(',')}]`, versions: Object.fromEntries(rows.map((r) => [r.id, r.version])), aside };
+}
+
+/** A row that cannot be read: it is named with its reason, and hides no other. */
+export interface Aside {
+  id: string;
+  why: string;
+}
+
+function setAside<R extends { id: string }, T>(rows: R[], read: (row: R) => T): { sound: T[]; aside: Aside[] } {
+  const sound: T[] = [];
+  const aside: Aside[] = [];
+  for (const row of rows) {
+    try {
+      sound.push(read(row));
+    } catch (error) {
+      if (!(error instanceof UnreadableRecord)) throw error;
+      aside.push({ id: row.id, why: error.message });
+    }
+  }
+  return { sound, aside };
 }
 
 /** A board stored by an older Rung, as the format has it now, with what has been added since at its default. Newer ones need no second reading. */
@@ -40,17 +64,18 @@ function isNewest({ version }: { version: number }): boolean {
   return version === newestVersion;
 }
 
+/** All parts that can be read, by kind and name. */
 export async function allPeripherals(db: Database): Promise<Peripheral[]> {
   const rows = await db
     .select({ id: peripherals.id, body: peripherals.body })
     .from(peripherals)
     .orderBy(asc(peripherals.kind), asc(peripherals.name));
-  return rows.map(({ id, body }) => {
+  return setAside(rows, ({ id, body }) => {
     if (isNewest(body)) return body;
     const read = readData(body, 'rung-peripheral');
     if (!read.ok) throw new UnreadableRecord('part', id, read.faults);
     return read.value;
-  });
+  }).sound;
 }
 
 export type BoardSaved =

@@ -5,9 +5,9 @@ import { newBuild } from './new-build';
 import { allBuilds, findBuild } from '../db/builds';
 import { openDatabase, type Database } from '../db/connection';
 import { isDatabaseDown, UnreadableRecord } from '../db/faults';
-import { allBoards } from '../db/library';
+import { allBoards, allPeripherals, boardsText } from '../db/library';
 import { canSave } from '../db/milestones';
-import { builds, milestones } from '../db/schema';
+import { boards, builds, milestones, peripherals } from '../db/schema';
 import { freshDatabase } from '../db/tests/fresh-database';
 
 let db: Database;
@@ -69,6 +69,14 @@ describe('what went wrong is told as what it is', () => {
     await db.execute(sql`alter table milestones add constraint full_disk check (name not like 'health%')`);
     await expect(canSave(db)).rejects.toThrow();
     await db.execute(sql`alter table milestones drop constraint full_disk`);
+  });
+  test('a board and a part that cannot be read blank no list: they are set aside with their reason', async () => {
+    const odd = { format: 'rung-board', version: 1 } as never;
+    await db.insert(boards).values({ id: 'odd-board', maker: 'O', name: 'Odd', revision: '1', body: odd });
+    await db.insert(peripherals).values({ id: 'odd-part', kind: 'other', name: 'Odd', body: odd });
+    const { text, aside } = await boardsText(db);
+    expect([JSON.parse(text), await allPeripherals(db)]).toEqual([[], []]);
+    expect(aside).toEqual([{ id: 'odd-board', why: expect.stringContaining('still in the database') }]);
   });
   test('a build that cannot be read is named, hides no other, and says what is wrong with it', async () => {
     const id = await newBuild(db, 'Sound');

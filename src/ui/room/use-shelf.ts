@@ -8,17 +8,19 @@ interface Stocked {
   shelf: Shelf;
   /** The version of each board on the server that the page builds on. */
   versions: Record<string, number>;
+  /** Boards that the server holds and cannot read, with the reason. */
+  aside: { id: string; why: string }[];
 }
 
 async function askForShelf(): Promise<Stocked> {
-  const { ok, said } = await askServer<Shelf & { versions: Record<string, number> }>(
+  const { ok, said } = await askServer<Shelf & Omit<Stocked, 'shelf'>>(
     '/api/shelf',
     {},
     'The server does not answer, so the boards are not here yet.',
   );
   if (!ok || !said.boards) throw new Error(said.sentence);
-  const { versions = {}, sentence: _, ...shelf } = said;
-  return { shelf: shelf as Shelf, versions };
+  const { versions = {}, aside = [], sentence: _, ...shelf } = said;
+  return { shelf: shelf as Shelf, versions, aside };
 }
 
 /** The shelf as the server has it; null until it comes. */
@@ -29,7 +31,8 @@ export function useShelf() {
 
   /** Takes a board as the server has just stored it. */
   const takeBoard = (board: Board, version: number) =>
-    change(({ shelf, versions }) => ({
+    change(({ shelf, versions, aside }) => ({
+      aside,
       versions: { ...versions, [board.id]: version },
       shelf: {
         ...shelf,
@@ -74,6 +77,7 @@ export function useShelf() {
 
   return {
     shelf: data?.shelf ?? null,
+    aside: data?.aside ?? [],
     versionOf: (id: string) => client.getQueryData<Stocked>(key)?.versions[id] ?? 0,
     shelfFault: error ? error.message : null,
     reloadShelf: () => void refetch(),

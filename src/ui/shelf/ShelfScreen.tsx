@@ -39,7 +39,7 @@ interface Line {
 /** All boards with how much is known of each and whose word it is. */
 export function ShelfScreen() {
   const { build } = useRoom('build');
-  const { shelf, shelfFault, reloadShelf } = useShelf();
+  const { shelf, shelfFault, reloadShelf, aside } = useShelf();
   const [view, setView] = useQueryStates(
     { q: parseAsString.withDefault(''), sort: parseAsStringLiteral(orders).withDefault('name') },
     { history: 'replace' },
@@ -154,6 +154,11 @@ export function ShelfScreen() {
           ))}
         </Box>
         <Box sx={{ px: 2, pb: 2 }}>
+          {aside.map((a) => (
+            <Box key={a.id} role="note" sx={{ fontSize: 12.5, my: 0.5 }}>
+              <strong>{a.id}</strong> is not shown. {a.why} <RemoveBoard id={a.id} name={a.id} onDone={reloadShelf} />
+            </Box>
+          ))}
           <Bin kind="board" onBack={reloadShelf} />
         </Box>
       </Box>
