@@ -66,7 +66,11 @@ export function Home({
         Write down what must hang off the flight controller. Every board on the shelf then climbs ten rungs, and you see
         which one carries your build, where the others stop, and how to wire the one you pick.
       </Typography>
-      <Box component="form" onSubmit={create} sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end', mt: 3 }}>
+      <Box
+        component="form"
+        onSubmit={create}
+        sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start', flexWrap: 'wrap', mt: 3 }}
+      >
         <TextField
           label="Name of a new build"
           value={name}
@@ -74,7 +78,7 @@ export function Home({
           slotProps={{ htmlInput: { maxLength: 80 } }}
           sx={{ width: 260 }}
         />
-        <Button type="submit" variant="contained" disabled={name.trim() === ''}>
+        <Button type="submit" variant="contained" disabled={name.trim() === ''} sx={{ mt: 1.75 }}>
           Start a build
         </Button>
         <ImportFile />
@@ -118,7 +122,11 @@ export function Home({
                   <Link href={`/b/${b.id}/ladder`}>Ladder</Link>
                 </td>
                 <td>
-                  <Button aria-label={`Remove ${b.name}`} onClick={() => void remove(b)} sx={{ p: 0, minHeight: 24 }}>
+                  <Button
+                    aria-label={`Remove ${b.name}`}
+                    onClick={() => void remove(b)}
+                    sx={{ p: 0, minHeight: 24, mt: -0.5 }}
+                  >
                     Remove
                   </Button>
                 </td>

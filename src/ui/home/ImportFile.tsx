@@ -48,7 +48,7 @@ export function ImportFile() {
   };
   return (
     <Box sx={{ display: 'inline-block' }}>
-      <Button variant="outlined" onClick={() => input.current?.click()}>
+      <Button variant="outlined" onClick={() => input.current?.click()} sx={{ mt: 1.75 }}>
         Open a Rung file
       </Button>
       <input
