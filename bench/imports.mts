@@ -19,7 +19,11 @@ const large = () => {
 };
 const post = async (body: string) => {
   const start = performance.now();
-  const reply = await fetch(`${address}/api/import?over=replace`, { method: 'POST', headers: { origin: address }, body });
+  const reply = await fetch(`${address}/api/import?over=replace`, {
+    method: 'POST',
+    headers: { origin: address },
+    body,
+  });
   await reply.text();
   return { status: reply.status, ms: Math.round(performance.now() - start) };
 };
