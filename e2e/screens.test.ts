@@ -237,6 +237,27 @@ describe('nothing typed is lost', () => {
     });
   });
 
+  test('a build removed elsewhere: the open tab says so, and puts it back as it is there', async () => {
+    const { build } = await stored('heath-runner');
+    expect(
+      (await ask('/api/import', { method: 'POST', body: JSON.stringify({ ...build, id: 'short-lived' }) })).status,
+    ).toBe(200);
+    await at('/b/short-lived', async (page) => {
+      const { version } = await stored('short-lived');
+      const gone = await ask('/api/builds/short-lived', { method: 'DELETE', headers: { 'if-match': String(version) } });
+      expect(gone.status).toBe(200);
+      await page.click('[data-part="plumb-can"] [role="radio"]:nth-child(3)');
+      await waitForText(page, 'This build was removed in the meantime');
+      await page.evaluate(() =>
+        [...document.querySelectorAll('button')].find((b) => b.textContent === 'Put it back as it is here')!.click(),
+      );
+      await saved(page);
+    });
+    const back = await stored('short-lived');
+    expect([back.build.parts[1]!.priority, back.version]).toEqual(['nice', 2]);
+    await ask('/api/builds/short-lived', { method: 'DELETE', headers: { 'if-match': '2' } });
+  });
+
   test('a server that does not answer: the change survives a reload and is saved when it is back', async () => {
     await at('/b/heath-runner', async (page) => {
       await page.setRequestInterception(true);

@@ -90,7 +90,7 @@ export { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault } from './int
 export { readShelfFile, type ShelfFile } from './intake/shelf-file';
 export { basketCsv, basketOf, eurosOf, orderFor, type BasketLine } from './bill/basket';
 export { csvLines } from './records/csv-lines';
-export { buildSheet, repinOf, sheetMarkdown, type BuildSheet } from './guide/build-sheet';
+export { buildSheet, harnessOf, sheetMarkdown, type BuildSheet } from './guide/build-sheet';
 export { arrivesOn, currentScale, logCsv, logMarkdown, measurable, voltageScale, withReading } from './guide/logbook';
 export { powerUp } from './bench/power-up';
 export { deskState } from './bench/desk';

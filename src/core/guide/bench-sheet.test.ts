@@ -4,7 +4,7 @@ import { evaluate } from '../evaluate/climb';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { makeBoard, makeBuild, makePart, regulator, serial, supply } from '../tests/make';
-import { buildSheet, sheetMarkdown } from './build-sheet';
+import { buildSheet, harnessOf, sheetMarkdown } from './build-sheet';
 import { cablesOf, cableWords } from './cables';
 import { mind, misleading } from './mind';
 import { motorMap } from './motor-map';
@@ -145,6 +145,15 @@ describe('what to mind', () => {
       ['cam', 'GND', 'red'],
     ]);
   });
+});
+
+test('the harness to the ESC is drawn wherever both ends are known, and re-pinned only where their orders differ', () => {
+  const order = ['VBAT', 'GND', 'S1'];
+  const of = (escPins: string[]) => makeBoard({ harness: { controllerPins: order, escPins } });
+  expect(harnessOf(makeBuild(), of(order))).toEqual({ board: order, esc: order, meets: [] });
+  expect(sheetOf(makeBuild(), of(order)).repin).toBeNull();
+  expect(sheetOf(makeBuild(), of(['GND', 'VBAT', 'S1'])).repin!.meets).toHaveLength(2);
+  expect(harnessOf(makeBuild(), makeBoard())).toBeNull();
 });
 
 describe('the sheet', () => {

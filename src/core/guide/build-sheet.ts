@@ -49,17 +49,17 @@ export interface BuildSheet {
   cautions: string[];
 }
 
-/** The harness to the ESC where its two ends have different orders; null where plugging it straight is right, or one end is not known. */
-export function repinOf(build: Build, board: Board): BuildSheet['repin'] {
+/** The harness to the ESC with the pin orders of both ends; null where one of them is not known. */
+export function harnessOf(build: Build, board: Board): BuildSheet['repin'] {
   const esc = (build.motors.esc === 'separate' ? build.motors.ownEsc?.pins : board.harness?.escPins) ?? [];
   const own = board.escPlug?.pins ?? board.harness?.controllerPins ?? [];
-  const meets = esc.length > 0 && own.length > 0 ? meetings(own, esc) : [];
-  return meets.length > 0 ? { board: own, esc, meets } : null;
+  return esc.length > 0 && own.length > 0 ? { board: own, esc, meets: meetings(own, esc) } : null;
 }
 
 /** All that is done between the parcel and the first flight, worked out from the hookup and the figures. */
 export function buildSheet(build: Build, board: Board, climb: Climb): BuildSheet {
   const wires = wireList(build, board, climb.hookup);
+  const harness = harnessOf(build, board);
   return {
     title: `${build.name} on ${board.name}`,
     before: before(build, board),
@@ -73,7 +73,7 @@ export function buildSheet(build: Build, board: Board, climb: Climb): BuildSheet
         ),
       ),
     wires,
-    repin: repinOf(build, board),
+    repin: harness && harness.meets.length > 0 ? harness : null,
     cables: cablesOf(build, board, wires),
     mind: mind(build, board, wires),
     motors: motorMap(build, board, climb.hookup),

@@ -16,7 +16,9 @@ export function Repin({ board, esc, meets }: NonNullable<BuildSheet['repin']>) {
   return (
     <section>
       <Box component="h3" sx={{ fontSize: 14, mt: 1.5, mb: 0.25 }}>
-        Re-pin the ESC plug: the two ends have different orders
+        {meets.length > 0
+          ? 'Re-pin the ESC plug: the two ends have different orders'
+          : 'Harness to the ESC: both ends have one order, it is plugged straight'}
       </Box>
       <svg
         width={width}
@@ -59,26 +61,32 @@ export function Repin({ board, esc, meets }: NonNullable<BuildSheet['repin']>) {
           what has no wire stays empty
         </text>
       </svg>
-      <table>
-        <thead>
-          <tr>
-            <th className="n">Pin</th>
-            <th>Board has</th>
-            <th>ESC has</th>
-            <th>Plugged straight</th>
-          </tr>
-        </thead>
-        <tbody>
-          {meets.map((m) => (
-            <tr key={m.pin}>
-              <td className="n">{m.pin}</td>
-              <td>{m.board}</td>
-              <td>{m.esc}</td>
-              <td>{m.burns ? 'burns: pack or ground meets something else' : 'does not work'}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      {meets.length > 0 && <Meets meets={meets} />}
     </section>
+  );
+}
+
+function Meets({ meets }: Pick<NonNullable<BuildSheet['repin']>, 'meets'>) {
+  return (
+    <table>
+      <thead>
+        <tr>
+          <th className="n">Pin</th>
+          <th>Board has</th>
+          <th>ESC has</th>
+          <th>Plugged straight</th>
+        </tr>
+      </thead>
+      <tbody>
+        {meets.map((m) => (
+          <tr key={m.pin}>
+            <td className="n">{m.pin}</td>
+            <td>{m.board}</td>
+            <td>{m.esc}</td>
+            <td>{m.burns ? 'burns: pack or ground meets something else' : 'does not work'}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

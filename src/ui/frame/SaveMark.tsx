@@ -12,6 +12,7 @@ export function SaveMark() {
     saving: 'Saving ...',
     'kept here': 'Kept in this browser',
     refused: 'Not saved',
+    removed: 'Removed elsewhere',
     conflict: 'Two versions',
   }[save.kind];
   const calm = save.kind === 'saved' || save.kind === 'saving';
@@ -29,7 +30,7 @@ export function SaveMark() {
 
 /** Shown below the build line when a change could not be saved as it is. */
 export function SaveTrouble() {
-  const { save, keepMine, takeTheirs } = useRoom('save', 'keepMine', 'takeTheirs');
+  const { save, keepMine, takeTheirs, putBack } = useRoom('save', 'keepMine', 'takeTheirs', 'putBack');
   if (save.kind === 'saved' || save.kind === 'saving') return null;
   const time =
     save.kind === 'conflict'
@@ -64,7 +65,14 @@ export function SaveTrouble() {
           </Button>
         </>
       ) : (
-        <span>{save.why}</span>
+        <>
+          <span>{save.why}</span>
+          {save.kind === 'removed' && (
+            <Button variant="outlined" onClick={putBack}>
+              Put it back as it is here
+            </Button>
+          )}
+        </>
       )}
     </Box>
   );

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { parseAsBoolean, parseAsString, useQueryState } from 'nuqs';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { asItLies, drawHookup, repinOf, wireList, type Board, type Climb, type Wire } from '@/core';
+import { asItLies, drawHookup, harnessOf, wireList, type Board, type Climb, type Wire } from '@/core';
 import { useRoom } from '../room/store';
 import { saveAs } from '../shelf/save-as';
 import { Repin } from '../after/Repin';
@@ -37,7 +37,7 @@ export function HookupDrawing({
   const wires = wireList(build, board, climb.hookup);
   const faces = drawHookup(lying, climb.hookup, wires, { stubs: !lines });
   const picked: Picked = { part, net };
-  const repin = repinOf(build, board);
+  const harness = harnessOf(build, board);
   useHotkeys('plus, =, add', () => zoom.larger());
   useHotkeys('minus, subtract', () => zoom.smaller());
   useHotkeys('0', () => zoom.fit());
@@ -99,7 +99,7 @@ export function HookupDrawing({
         <PartPads board={lying} climb={climb} wires={wires} part={part} onPart={onPart} />
       </Box>
       <Standing climb={climb} />
-      {repin && <Repin {...repin} />}
+      {harness && <Repin {...harness} />}
       <JointTable
         board={board}
         hookup={climb.hookup}

@@ -14,7 +14,7 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
   let { version, build: clean } = stored;
   let touched = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
-  let held: 'no' | 'on its way' | 'conflict' = 'no';
+  let held: 'no' | 'on its way' | 'conflict' | 'removed' = 'no';
   const say = (save: SaveState) => store.setState({ save });
   const again = (ms: number) => {
     clearTimeout(timer);
@@ -50,6 +50,9 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
     } else if (status === 409 && said.current) {
       held = 'conflict';
       say({ kind: 'conflict', theirs: said.current });
+    } else if (status === 404) {
+      held = 'removed';
+      say({ kind: 'removed', why: said.sentence });
     } else if (status === 0 || status > 500) {
       say({ kind: 'kept here', why: said.sentence });
       again(retryMs);
@@ -57,6 +60,26 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
       const fault = said.faults?.[0];
       say({ kind: 'refused', why: fault ? `${fault.field}: ${fault.sentence}` : said.sentence });
     }
+  }
+
+  /** The build comes again as it is here, on a version that goes on counting. */
+  async function putBack() {
+    const wanted = store.getState().build;
+    const silent = 'The server does not answer. The build is kept in this browser.';
+    const { ok, said } = await askServer(
+      '/api/import?over=ask',
+      { method: 'POST', body: JSON.stringify(wanted) },
+      silent,
+    );
+    if (!ok) return say({ kind: 'removed', why: said.sentence });
+    const { said: there } = await askServer<Stored>(`/api/builds/${wanted.id}`, {}, silent);
+    if (!there.version) return say({ kind: 'removed', why: there.sentence });
+    version = there.version;
+    clean = wanted;
+    held = 'no';
+    if (store.getState().build !== wanted) return again(0);
+    dropDraft(wanted.id);
+    say({ kind: 'saved', at: there.savedAt ?? '' });
   }
 
   const changed = (build: Build) => {
@@ -83,6 +106,7 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
     choose(now.theirs);
   };
   store.setState({
+    putBack: () => void putBack(),
     keepMine: chosen(() => void save()),
     takeTheirs: chosen((theirs) => {
       clean = theirs.build;

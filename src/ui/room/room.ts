@@ -16,6 +16,8 @@ export interface Room {
   /** Where two versions stand: the one here, or the one on the server. */
   keepMine: () => void;
   takeTheirs: () => void;
+  /** Where it was removed elsewhere: puts it back as it is here. */
+  putBack: () => void;
   ranking: Ranking;
 }
 
@@ -32,6 +34,7 @@ export type SaveState =
   | { kind: 'saving' }
   | { kind: 'kept here'; why: string }
   | { kind: 'refused'; why: string }
+  | { kind: 'removed'; why: string }
   | { kind: 'conflict'; theirs: Stored };
 
 export interface Ranking {

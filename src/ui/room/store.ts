@@ -33,6 +33,7 @@ export function roomStore(stored: Stored): RoomStore {
       save: { kind: 'saved', at: stored.savedAt },
       keepMine: () => undefined,
       takeTheirs: () => undefined,
+      putBack: () => undefined,
       ranking: noRanking,
     };
   });
