@@ -1,12 +1,11 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Board, Hookup } from '@/core';
+import { HeldAndLeft } from './HeldAndLeft';
 
 /** Every wire of the hookup: which part, which pad, which rail; and the bridges to set. */
 export function WireTable({ hookup, board }: { hookup: Hookup; board: Board }) {
   const pad = (id: string) => board.pads.find((p) => p.id === id)?.label ?? id;
-  const left = hookup.parts.filter((p) => !p.mode);
-  const holders = [...new Set(hookup.held.map((h) => h.by))];
   return (
     <section aria-label="Hookup">
       <Typography variant="h2">Hookup</Typography>
@@ -57,26 +56,7 @@ export function WireTable({ hookup, board }: { hookup: Hookup; board: Board }) {
           ))}
         </Box>
       )}
-      {holders.length > 0 && (
-        <Box sx={{ mt: 0.75, fontSize: 12.5, color: 'text.secondary' }}>
-          Held by the board itself:{' '}
-          {holders
-            .map(
-              (by) =>
-                `${hookup.held
-                  .filter((h) => h.by === by)
-                  .map((h) => pad(h.pad))
-                  .join(', ')} (${by})`,
-            )
-            .join('; ')}
-          .
-        </Box>
-      )}
-      {left.length > 0 && (
-        <Box sx={{ mt: 0.75, fontSize: 12.5, color: 'error.main' }}>
-          Left out: {left.map((p) => `${p.name} (${p.priority})`).join(', ')}.
-        </Box>
-      )}
+      <HeldAndLeft hookup={hookup} board={board} />
     </section>
   );
 }

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Board, Hookup, Wire } from '@/core';
+import { HeldAndLeft } from '../board/HeldAndLeft';
 
 /** Every joint in words: which pin of which part goes to which pad, on which face, with which wire. A pad picks its net. */
 export function JointTable({
@@ -16,9 +17,6 @@ export function JointTable({
   net: string | null;
   onNet: (net: string | null) => void;
 }) {
-  const left = hookup.parts.filter((p) => !p.mode);
-  const holders = [...new Set(hookup.held.map((h) => h.by))];
-  const labelled = (pad: string) => board.pads.find((p) => p.id === pad)?.label ?? pad;
   const byHarness = hookup.parts.filter((p) => p.mode && !wires.some((w) => w.part === p.id));
   return (
     <section aria-label="Joints">
@@ -60,26 +58,7 @@ export function JointTable({
           {p.name}: {p.links.map((l) => l.on).join(', ') || p.mode?.label}, nothing to solder.
         </div>
       ))}
-      {holders.length > 0 && (
-        <div style={{ fontSize: 12.5, color: 'var(--faded)' }}>
-          Held by the board itself:{' '}
-          {holders
-            .map(
-              (by) =>
-                `${hookup.held
-                  .filter((h) => h.by === by)
-                  .map((h) => labelled(h.pad))
-                  .join(', ')} (${by})`,
-            )
-            .join('; ')}
-          .
-        </div>
-      )}
-      {left.length > 0 && (
-        <div style={{ fontSize: 12.5, color: 'var(--breaks)' }}>
-          Left out: {left.map((p) => `${p.name} (${p.priority})`).join(', ')}.
-        </div>
-      )}
+      <HeldAndLeft hookup={hookup} board={board} />
     </section>
   );
 }
