@@ -34,7 +34,7 @@ test('what is cheaper before the border may be dearer at the door', () => {
 test('the climb counts it, and says so', () => {
   const cost = (imports: (typeof far)[]) =>
     evaluate(makeBuild({ imports }), makeBoard({ offers: [offer('Far', 5000, 1000)] }));
-  const [before, after] = [cost([]), cost([far])];
+  const [before, after] = [cost([]), cost([{ ...far, shop: 'FAR' }])];
   expect(after.totalCents! - before.totalCents!).toBe(1170 + 234 + 600);
   expect(after.rungs[8]!.findings[0]!.sentence).toContain('duty and tax included');
 });

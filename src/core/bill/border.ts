@@ -8,9 +8,13 @@ function landed(cents: number, { dutyPercent, taxPercent }: Border): number {
   return Math.round(cents * (1 + dutyPercent / 100) * (1 + taxPercent / 100));
 }
 
+export function borderOf(shop: string, imports: readonly Border[]): Border | undefined {
+  return imports.find((i) => i.shop.toLowerCase() === shop.toLowerCase());
+}
+
 /** The offer as it comes to the door: what the carrier asks for a parcel is part of its shipping, since both are paid once. */
 export function atTheDoor(offer: Offer, imports: readonly Border[]): Offer {
-  const border = imports.find((i) => i.shop.toLowerCase() === offer.shop.toLowerCase());
+  const border = borderOf(offer.shop, imports);
   if (!border) return offer;
   return {
     ...offer,

@@ -133,14 +133,10 @@ function housings(build: Build, board: Board): Sundry[] {
   );
 }
 
-function finite(value: number): number {
-  return Number.isFinite(value) ? value : 0;
-}
-
 function capacitor(build: Build, board: Board): Sundry[] {
   if (build.capacitor || board.capacitor || build.motors.count === 0) return [];
   const volts = capacitorVolts(packVolts(build).high);
-  const what = `Capacitor, ${capacitorMicrofarads(build.motors.count * motorAmps(build).peak, finite(askedMicrofarads(build, board).high))} uF, ${volts} V`;
+  const what = `Capacitor, ${capacitorMicrofarads(build.motors.count * motorAmps(build).peak, askedMicrofarads(build, board))} uF, ${volts} V`;
   return [
     sundry(
       'capacitor',

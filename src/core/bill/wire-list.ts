@@ -75,7 +75,8 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
       const gauge = supplyGauge(hookup, supply);
       const raw = board.rails.find((r) => r.id === supply.rail)?.source.kind === 'pack';
       const pad = supply.pads[0] ?? null;
-      const from = pad === null ? supply.on : undefined;
+      // A pad that a fix brings is not on the board as it is bought.
+      const from = board.pads.some((x) => x.id === pad) ? undefined : supply.on;
       wires.push(
         wire(
           p.id,
@@ -91,7 +92,7 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
         ),
       );
       wires.push(
-        groundWire(p.id, p.name, part, pad, gauge, pad === null ? `${supply.on}, ground` : null, supply.which),
+        groundWire(p.id, p.name, part, pad, gauge, from === undefined ? null : `${from}, ground`, supply.which),
       );
     }
     // A picture carries its own ground beside it.

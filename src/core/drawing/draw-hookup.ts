@@ -82,8 +82,9 @@ function drawFace(
 ): FaceDrawing {
   const face = faceOf(board, which);
   const at = new Map(face.pads.map((p) => [p.id, p]));
-  // What is joined at no pad of this board (the output of another part) is told on the top.
-  const here = (w: Wire) => (w.padId === null ? which === 'top' : at.has(w.padId));
+  // What is joined at no pad of this board (the output of another part, a regulator that is bought) is told on the top.
+  const elsewhere = new Set(wires.filter((w) => !board.pads.some((p) => p.id === w.padId)));
+  const here = (w: Wire) => (elsewhere.has(w) ? which === 'top' : at.has(w.padId!));
   const parts = hookup.parts
     .map((p, i) => ({ ...p, number: i + 1, wires: wires.filter((w) => w.part === p.id && here(w)) }))
     .filter(
@@ -146,7 +147,7 @@ function drawFace(
     const rows = inOrder.map((wire, i): Row => {
       const rowY = y + size.title + (i + 0.5) * size.row;
       const lead = rim.get(wire);
-      const pad = wire.padId === null ? null : at.get(wire.padId)!;
+      const pad = wire.padId === null ? undefined : at.get(wire.padId);
       return {
         wire,
         pin: [wire.pin.of, wire.pin.name, wire.pin.colour].filter(Boolean).join(', '),

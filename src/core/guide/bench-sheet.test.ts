@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { wireList } from '../bill/wire-list';
+import { drawHookup } from '../drawing/draw-hookup';
 import { evaluate } from '../evaluate/climb';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
@@ -45,6 +46,10 @@ describe('the motor map', () => {
     // USB comes from the left to the front: a quarter clockwise. What lay front left lies front right then.
     expect(map(build, four).arms[0]).toMatchObject({ arm: 'front right', output: 'A' });
   });
+  test('an ESC on the board has its motors at its own corners, wherever the signal pads are drawn', () =>
+    expect(
+      new Set(map(flown(4, 'on the board'), { ...four, esc: makeBoard().esc! }).arms.map((a) => a.output)),
+    ).toEqual(new Set(['the corner nearest to it'])));
   test.each([2, 4, 6, 8])('%d propellers turn against their neighbours', (n) => {
     const { arms } = map(flown(n, 'on the board'), makeBoard());
     expect(arms.map((a) => a.spin)).toEqual(arms.map((_, i) => (i % 2 === 0 ? 'counter-clockwise' : 'clockwise')));
@@ -188,6 +193,16 @@ describe('the sheet', () => {
       .flat()
       .map((s) => s.key);
     expect(new Set(keys).size).toBe(keys.length);
+  });
+  test('a joint on a regulator that is bought is named, and drawn on the top', () => {
+    const starved = makeBoard({ pads: [{ id: 'vbat', label: 'VBAT' }] });
+    const part = makePart('cam', { supply: supply(4.5, 5.5, 0.1) });
+    const fixed = makeBuild({ fixes: { plank: [{ kind: 'external regulator', part: 'cam', volts: 5 }] } }, [part]);
+    const { hookup } = evaluate(fixed, starved);
+    const wires = wireList(fixed, starved, hookup);
+    expect(wires.map((w) => w.from)).toEqual(['external 5 V regulator', 'external 5 V regulator, ground']);
+    const rows = drawHookup(starved, hookup, wires, { stubs: true }).flatMap((f) => f.boxes.flatMap((b) => b.rows));
+    expect(rows.map((r) => r.pad)).toEqual(wires.map((w) => w.from));
   });
   test('a reason stands once for the steps that share it', () => {
     const groups = byReason(sheetOf(build, board).solder);

@@ -146,7 +146,7 @@ function solderOrder(build: Build, board: Board, wires: Wire[]): Step[] {
   const far = { rear: 0, left: 1, right: 1, inner: 2, front: 3 } as const;
   const pins = wires.filter((w) => pad(w)?.form !== 'pin');
   const joint = (wire: Wire, why: string): Step => ({
-    key: `joint ${wire.part} ${wire.kind} ${wire.from} ${wire.to}`,
+    key: ['joint', wire.part, wire.kind, wire.pin.of, wire.padId].filter(Boolean).join(' '),
     does: `${wire.from} to ${wire.to}: ${wire.gauge} AWG, ${wire.colour}, ${wire.lengthMm} mm.`,
     why,
     wire,

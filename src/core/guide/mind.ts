@@ -50,7 +50,7 @@ export function mind(build: Build, board: Board, wires: readonly Wire[]): Step[]
       ? [
           step(
             'stiff',
-            `Thicker than its pad: ${names(stiff)}. Strip it short, twist and tin it, flatten the end, and hold the wire down an inch from the joint.`,
+            `Thicker than its pad: ${names(stiff)}. Strip it short, twist and tin it, flatten the end, and hold the wire down two centimetres from the joint.`,
             'A stiff wire on a small pad tears the pad off when it is bent.',
           ),
         ]

@@ -47,7 +47,7 @@ function anglesOf(count: number): number[] {
 }
 
 /**
- * Which motor output belongs to which arm, with the board as it lies: the nearest by direction from the middle of the board, the sum over all arms least. Spins
+ * Which motor output belongs to which arm, with the board as it lies (an ESC on the board has its motors at its own corners, wherever the signal pads are): the nearest by direction from the middle of the board, the sum over all arms least. Spins
  * alternate round the craft, so that the turning moments cancel (any textbook of rotorcraft); which way the first turns is a choice. Null without motors.
  */
 export function motorMap(build: Build, board: Board, hookup: Hookup): MotorMap | null {
@@ -86,11 +86,11 @@ interface MotorOutput {
   at: number;
 }
 
+/** The outputs that signal separate ESCs, as the hookup wires them. */
 function outputsOf(build: Build, board: Board, hookup: Hookup): MotorOutput[] {
   const lies = asItLies(build, board);
   const wired = hookup.parts.find((p) => p.id === 'motors')?.links.flatMap((l) => l.to);
-  const own = board.outputs.filter((o) => o.can.includes('motor')).slice(0, build.motors.count);
-  const used = wired ? wired.flatMap((id) => board.outputs.find((o) => o.id === id) ?? []) : own;
+  const used = (wired ?? []).flatMap((id) => board.outputs.find((o) => o.id === id) ?? []);
   const outline = { x: 0, y: 0, width: sizeMm(lies.widthMm), height: sizeMm(lies.lengthMm) };
   return used.flatMap((o) => {
     const pad = lies.pads.find((p) => p.id === o.pad);

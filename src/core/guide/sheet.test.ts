@@ -211,9 +211,10 @@ describe('the build sheet', () => {
         p.id === climb.hookup.parts[0]!.links[0]!.pads[0]!.pad ? { ...p, face: 'bottom' as const } : p,
       ),
     };
-    const keys = buildSheet(belfry, flipped, evaluate(belfry, flipped)).solder.map((s) => s.key);
-    expect(keys.findIndex((k) => k.includes('(underside)'))).toBeLessThan(keys.indexOf('mount'));
-    expect(keys.findIndex((k) => k.includes('(underside)'))).toBeGreaterThanOrEqual(0);
+    const steps = buildSheet(belfry, flipped, evaluate(belfry, flipped)).solder;
+    const under = steps.findIndex((s) => s.wire?.face === 'bottom');
+    expect(under).toBeGreaterThanOrEqual(0);
+    expect(under).toBeLessThan(steps.findIndex((s) => s.key === 'mount'));
   });
   test('re-pinning: two orders that differ are spelled out pin by pin', () => {
     const salt = load('saltgrass');

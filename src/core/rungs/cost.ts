@@ -1,6 +1,7 @@
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import type { Hookup } from '../wiring/hookup';
+import { borderOf } from '../bill/border';
 import { basketOf, orderFor, type BasketLine, type Order } from '../bill/basket';
 import { money } from '../quantity/money';
 import { comfort } from '../trade/comfort';
@@ -61,9 +62,8 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
     unsaid.length > 0
       ? ` Nobody says what ${list(unsaid.map((l) => l.what))} ${unsaid.length === 1 ? 'costs' : 'cost'}: it comes on top.`
       : '';
-  const border = build.imports.some((i) => order.parcels.some((p) => p.shop === i.shop))
-    ? ', duty and tax included'
-    : '';
+  const taxed = (shop: string) => borderOf(shop, build.imports) !== undefined;
+  const border = order.parcels.some((p) => taxed(p.shop)) ? ', duty and tax included' : '';
   const seen = board.offers.find((o) => o.shop === mine?.shop)?.seen;
   return [
     {
@@ -79,7 +79,7 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
         ...(mine
           ? [
               {
-                what: `Offer of ${mine.shop}`,
+                what: `Offer of ${mine.shop}${taxed(mine.shop) ? ', with duty and tax' : ''}`,
                 figure: money(mine.cents),
                 origin: 'claim' as const,
                 ...(seen ? { seen } : {}),

@@ -6,7 +6,7 @@ export interface Radio {
   bandGHz?: number | undefined;
 }
 
-/** Bands nearer than this are one: a 2.4 GHz radio is sold as 2.4, 2.42 or 2.45 GHz. Below 1 GHz, 868 and 915 MHz are two. */
+/** Bands nearer than this are one: a 2.4 GHz radio is sold as 2.4, 2.42 or 2.45 GHz. Below 1 GHz, 868 and 915 MHz are two. Our own choice, no source. */
 const sameBandGHz = { above: 0.1, below: 0.02 };
 
 /** Do the two speak with each other? Names are compared without regard to case, spaces and hyphens; a band that one of them does not say is open. */
