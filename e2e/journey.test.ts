@@ -175,6 +175,33 @@ describe('the shelf', () => {
     expect((await put(1)).status).toBe(409);
     expect((await put(0)).status).toBe(409);
   });
+  test('a draft of a board builds on what was seen when it was begun: over a colleague it saves only once that is said', async () => {
+    await at('/b/belfry-six/shelf/testwright-spar', async (page) => {
+      const name = 'input[aria-label="Mass in g"]';
+      await page.waitForSelector(name);
+      await page.click(name, { count: 3 });
+      await page.type(name, '77');
+      await page.keyboard.press('Enter');
+      const { boards, versions } = (await (await ask('/api/shelf')).json()) as {
+        boards: { id: string }[];
+        versions: Record<string, number>;
+      };
+      const theirs = { ...boards.find((b) => b.id === 'testwright-spar')!, summary: 'theirs' };
+      const put = await ask('/api/boards/testwright-spar', {
+        method: 'PUT',
+        headers: { 'if-match': String(versions['testwright-spar']) },
+        body: JSON.stringify(theirs),
+      });
+      expect(put.status).toBe(200);
+      await page.reload({ waitUntil: 'networkidle0' });
+      await page.waitForSelector(name);
+      expect(await page.$eval(name, (e) => (e as HTMLInputElement).value)).toBe('77');
+      await clickOn(page, 'Save');
+      await waitForText(page, 'Somebody else saved this board in the meantime');
+      await clickOn(page, 'Save');
+      await waitForText(page, 'Saved; the whole shelf climbs again');
+    });
+  });
   test('a picture that is none is refused by its content', async () => {
     const reply = await ask(`/api/photos?about=board:x`, { method: 'POST', body: '<svg onload=alert(1)>' });
     expect([

@@ -117,6 +117,13 @@ describe('the ladder', () => {
     });
   });
 
+  test('a rung that there is not is the nearest there is', async () => {
+    for (const [asked, name] of [
+      ['11', 'Comforts'],
+      ['-3', 'Frame'],
+    ])
+      await at(`/b/belfry-six/ladder?rung=${asked}`, (page) => waitForText(page, `, ${name}:`));
+  });
   test('a change of the build moves the boards at once: 4 cells let the 4-cell stack pass the Pack rung', async () => {
     await at('/b/belfry-six', async (page) => {
       await page.evaluate(() =>

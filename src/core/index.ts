@@ -86,6 +86,7 @@ export {
   takePort,
 } from './intake/edit-circuit';
 export { differencesOf } from './intake/differences';
+export { buildDifferences } from './intake/build-differences';
 export { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault } from './intake/csv';
 export { readShelfFile, type ShelfFile } from './intake/shelf-file';
 export { basketCsv, basketOf, eurosOf, orderFor, type BasketLine } from './bill/basket';

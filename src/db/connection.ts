@@ -5,13 +5,13 @@ import * as schema from './schema';
 export type Database = NodePgDatabase<typeof schema>;
 
 /** Opens a pool; a lost connection is reported by the next query, never by a crash, and a database that does not answer any more within half a minute. */
-export function openDatabase(url: string): { db: Database; close: () => Promise<void> } {
+export function openDatabase(url: string, answersWithinMs = 25_000): { db: Database; close: () => Promise<void> } {
   const pool = new Pool({
     connectionString: url,
     max: 10,
     connectionTimeoutMillis: 3000,
     statement_timeout: 20_000,
-    query_timeout: 25_000,
+    query_timeout: answersWithinMs,
   });
   pool.on('error', () => undefined);
   return { db: drizzle(pool, { schema }), close: () => pool.end() };

@@ -1,3 +1,4 @@
+import net from 'node:net';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { answer, say } from './answer';
@@ -33,6 +34,20 @@ describe('what went wrong is told as what it is', () => {
       status: 503,
       sentence: expect.stringContaining('database does not answer'),
     });
+  });
+  test('a database that takes the connection and then says nothing more', async () => {
+    // Authentication taken and ready, in PostgreSQL's own protocol (its manual, 55.7); every query after that is left without an answer.
+    const frozen = net.createServer((socket) => {
+      socket.once('data', () => socket.write(Buffer.from('5200000008000000005a0000000549', 'hex')));
+      socket.on('error', () => undefined);
+    });
+    await new Promise<void>((done) => frozen.listen(0, '127.0.0.1', done));
+    const { port } = frozen.address() as net.AddressInfo;
+    const silent = openDatabase(`postgres://u:p@127.0.0.1:${port}/d`, 200);
+    const error = await silent.db.execute(sql`select 1`).catch((e: unknown) => e);
+    expect(isDatabaseDown(error)).toBe(true);
+    void silent.close();
+    frozen.close();
   });
   test('a database that ends the connection, and a password that is not taken', async () => {
     expect(

@@ -1,5 +1,13 @@
 import { isDeepStrictEqual } from 'node:util';
-import { differencesOf, readFile, type Board, type Build, type Fault, type Peripheral } from '../core';
+import {
+  buildDifferences,
+  differencesOf,
+  readFile,
+  type Board,
+  type Build,
+  type Fault,
+  type Peripheral,
+} from '../core';
 import { buildsWith, putBuilds } from '../db/builds';
 import type { Database } from '../db/connection';
 import { boardsWith, peripheralsWith, putBoards, putPeripherals } from '../db/library';
@@ -83,13 +91,10 @@ function differing({ file, here }: { file: Thing; here: Thing }): Differing {
     const differs = differencesOf(here, file).map((d) => `${d.says}: here ${d.before}, in the file ${d.after}`);
     return { kind: 'board', id: file.id, name: `${file.maker} ${file.name}`, differs: differs.slice(0, 12) };
   }
+  if (file.format === 'rung-build' && here.format === 'rung-build')
+    return { kind: 'build', id: file.id, name: file.name, differs: buildDifferences(here, file) };
   const keys = Object.keys({ ...file, ...here }).filter(
     (k) => !isDeepStrictEqual(file[k as keyof Thing], here[k as keyof Thing]),
   );
-  return {
-    kind: file.format === 'rung-build' ? 'build' : 'part',
-    id: file.id,
-    name: file.name,
-    differs: keys.slice(0, 12),
-  };
+  return { kind: 'part', id: file.id, name: file.name, differs: keys.slice(0, 12) };
 }

@@ -166,6 +166,13 @@ export function CraftFields() {
             onChange={(v) => set('motors', { peakAmps: v ?? 0 })}
           />
           <NumberBox
+            label="for up to"
+            unit="s"
+            max={600}
+            value={build.motors.peakSeconds}
+            onChange={(v) => set('motors', { peakSeconds: v ?? 0 })}
+          />
+          <NumberBox
             label="Amps said at"
             unit="V"
             min={1}
@@ -174,13 +181,6 @@ export function CraftFields() {
             empty="this pack"
             value={build.motors.atVolts ?? null}
             onChange={(v) => set('motors', { atVolts: v ?? undefined })}
-          />
-          <NumberBox
-            label="for up to"
-            unit="s"
-            max={600}
-            value={build.motors.peakSeconds}
-            onChange={(v) => set('motors', { peakSeconds: v ?? 0 })}
           />
           <Choice
             label="ESCs"

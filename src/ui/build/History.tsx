@@ -6,11 +6,10 @@ import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
-import { readData, type Build } from '@/core';
+import { buildDifferences, readData, type Build } from '@/core';
 import { bringBack, type Earlier } from '../frame/Bin';
 import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/store';
-import { differencesOf } from './differences';
 
 /** What the build was before: one entry a sitting, looked at before it is brought back. What stands now is kept in its turn. */
 export function History() {
@@ -49,7 +48,7 @@ export function History() {
           </Button>
           {seen?.of.version === e.version && (
             <Box sx={{ pl: 1, borderLeft: '2px solid var(--hair)' }}>
-              {differencesOf(seen.was, build).map((line) => (
+              {buildDifferences(seen.was, build).map((line) => (
                 <div key={line}>{line}</div>
               ))}
               <Button variant="outlined" onClick={() => void back(e)}>

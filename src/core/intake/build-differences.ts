@@ -1,7 +1,7 @@
-import type { Build } from '@/core';
+import type { Build } from '../records/build';
 
 /** In what an earlier build differs from the one that stands now, in plain words; that it does not, where it does not. */
-export function differencesOf(was: Build, now: Build): string[] {
+export function buildDifferences(was: Build, now: Build): string[] {
   const name = (p: Build['parts'][number]) => p.peripheral.name;
   const gone = was.parts.filter((p) => !now.parts.some((x) => x.id === p.id)).map(name);
   const come = now.parts.filter((p) => !was.parts.some((x) => x.id === p.id)).map(name);
