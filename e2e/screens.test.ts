@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { openBrowser, waitForText } from './browser';
-import { ask, expectAccessible, visit } from './visit';
+import { addressHas, ask, expectAccessible, visit } from './visit';
 
 const address = process.env.RUNG_ADDRESS!;
 let browser: Browser;
@@ -96,7 +96,7 @@ describe('the ladder', () => {
       for (const key of ['ArrowDown', 'ArrowDown', 'ArrowUp', 'ArrowUp'] as const) await page.keyboard.press(key);
       await page.keyboard.press('9');
       await waitForText(page, 'over the budget of');
-      expect(page.url()).toContain('rung=9');
+      await addressHas(page, 'rung', '9');
       const name = await page.$eval('[data-current="true"]', (e) => e.getAttribute('data-row'));
       await page.click('section[aria-label="The rung in words"] button');
       await waitForText(page, 'shop page');
@@ -191,7 +191,7 @@ describe('the hookup', () => {
           .click(),
       );
       await waitForText(page, 'One net on 2nd 9V');
-      expect(await page.evaluate(() => new URL(location.href).searchParams.get('net'))).toBe('9v');
+      await addressHas(page, 'net', '9v');
       const lit = await page.$$eval('.drawing [data-pad] rect[fill="var(--copper)"]', (pads) => pads.length);
       expect(lit).toBe(1);
       await page.keyboard.press('Escape');
