@@ -4,6 +4,7 @@ import type { Entry } from '../records/build';
 import { boardFigures } from '../figures/board-figures';
 import { railFigures } from '../figures/rail-figures';
 import { figureWords } from '../quantity/figure';
+import { withWord } from '../quantity/word';
 
 /** The voltage scale that makes the board show what the meter reads: stated scale x true volts / shown volts. */
 export function voltageScale(stated: number, trueVolts: number, shownVolts: number): number {
@@ -40,7 +41,10 @@ export function withReading(board: Board, entry: Entry): Board | null {
     const at = board.rails[Number(rail[1])];
     if (at?.source.kind !== 'regulator') return null;
     const key = rail[2] as 'ratedAmps' | 'outVolts' | 'dropOutVolts';
-    const rails = board.rails.map((r) => (r === at ? ({ ...r, source: { ...r.source, [key]: said } } as typeof r) : r));
+    const measured = withWord(at.source[key], said);
+    const rails = board.rails.map((r) =>
+      r === at ? ({ ...r, source: { ...r.source, [key]: measured } } as typeof r) : r,
+    );
     return {
       ...board,
       rails,
@@ -50,7 +54,7 @@ export function withReading(board: Board, entry: Entry): Board | null {
   const figure = boardFigures.find((f) => f.field === reading.field);
   if (!figure) return null;
   return {
-    ...figure.set(board, said as never),
+    ...figure.set(board, withWord(figure.get(board), said) as never),
     history: [
       ...board.history,
       note(figureWords(figure.get(board), figure.unit), figureWords(said, figure.unit)),

@@ -1,7 +1,8 @@
 import type { Board } from '../records/board';
-import { figureWords, type Origin } from '../quantity/figure';
+import { figureWords, type AnyFigure, type Origin } from '../quantity/figure';
 import { figureOfSpec } from '../figures/board-figures';
 import { addGroup } from '../records/new-board';
+import { withWord } from '../quantity/word';
 import type { Reading } from './reading';
 
 /** Whose word it is and when it was read. */
@@ -45,7 +46,11 @@ function applyOne(board: Board, r: Reading, said: Said): Board {
         x.id === rail.id && x.source.kind === 'regulator'
           ? {
               ...x,
-              source: { ...x.source, ratedAmps: rated, ...(known ? {} : { outVolts: { value: volts, ...words } }) },
+              source: {
+                ...x.source,
+                ratedAmps: withWord(known ? x.source.ratedAmps : undefined, rated) as typeof rated,
+                ...(known ? {} : { outVolts: { value: volts, ...words } }),
+              },
             }
           : x,
       );
@@ -54,7 +59,7 @@ function applyOne(board: Board, r: Reading, said: Said): Board {
     }
     default: {
       const figure = figureOfSpec(r.field);
-      const made = { value: r.value, ...words };
+      const made = withWord(figure.get(board), { value: r.value, ...words } as AnyFigure);
       const placed = figure.set(board, made as never);
       const done = noted(
         placed,

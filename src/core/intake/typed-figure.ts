@@ -1,5 +1,6 @@
 import { boardSchema, type Board } from '../records/board';
-import { figureWords, type Origin } from '../quantity/figure';
+import { figureWords, type AnyFigure, type Origin } from '../quantity/figure';
+import { countingWord, withWord } from '../quantity/word';
 import { valueFromText } from './figure-text';
 import { boardFigures, type BoardFigure } from '../figures/board-figures';
 import { railFigures } from '../figures/rail-figures';
@@ -26,13 +27,31 @@ export function withTyped(
   if (!value) return null;
   const now = figure.get(board);
   const { origin, seen, source } = said;
-  const next = 'unknown' in value ? value : { ...value, origin, seen, ...(source ? { source } : {}) };
+  const word = 'unknown' in value ? value : { ...value, origin, seen, ...(source ? { source } : {}) };
+  // The same value with another speaker puts right whose word it is.
+  const others = now && 'also' in now && now.also ? { also: now.also } : {};
+  const sameValue = figureWords(now) === figureWords(word as AnyFigure);
+  const made = sameValue ? { ...word, ...others } : withWord(now, word as AnyFigure);
+  return placed(board, figure, made as AnyFigure, seen, said.who);
+}
+
+/** The board with another of the words on a figure counting, `at` in their order; null when there is none. */
+export function withWordCounting(board: Board, field: string, at: number, seen: string): Board | null {
+  const figure = figureOf(board, field);
+  const now = figure?.get(board);
+  if (!figure || !now) return null;
+  const next = countingWord(now, at);
+  return next === now ? null : placed(board, figure, next, seen, 'another word counts');
+}
+
+function placed(board: Board, figure: BoardFigure, next: AnyFigure, seen: string, who: string): Board | null {
+  const now = figure.get(board);
   const entry = {
     when: seen,
-    field: field.slice(0, 40),
+    field: figure.field.slice(0, 40),
     before: figureWords(now, figure.unit),
-    after: figureWords(next as never, figure.unit),
-    who: said.who,
+    after: figureWords(next, figure.unit),
+    who,
   };
   const changed = figure.set(board, next as never);
   const made = entry.before === entry.after ? changed : { ...changed, history: [...board.history, entry].slice(-500) };

@@ -10,6 +10,21 @@ const said = {
   seen: z.iso.date().optional().describe('The day it was read, ISO 8601'),
 };
 
+/** Whose word something is, without the thing itself. */
+export const wordSchema = z.strictObject(said);
+
+/** What others say of the same figure; the figure itself is the word that counts. */
+const also = <T extends z.ZodType>(word: T) =>
+  z.array(word).max(12).optional().describe('What else is said of it, by whom and when; it does not count');
+
+const inOrder = { error: 'low must not be above high', path: ['low'] };
+const oneNumber = { value: z.number(), ...said };
+const twoEnds = { low: z.number(), high: z.number(), ...said };
+const numberWord = z.union([
+  z.strictObject(oneNumber),
+  z.strictObject(twoEnds).refine((f) => f.low <= f.high, inOrder),
+]);
+
 const unknownFigure = z.strictObject({
   unknown: z.literal(true),
   source: z.string().max(400).optional().describe('What was tried, or why nobody knows'),
@@ -17,27 +32,26 @@ const unknownFigure = z.strictObject({
 
 /** A number with its origin: one value, a range whose ends are both possible, or unknown. */
 export const numberFigureSchema = z.union([
-  z.strictObject({ value: z.number(), ...said }),
-  z
-    .strictObject({ low: z.number(), high: z.number(), ...said })
-    .refine((f) => f.low <= f.high, { error: 'low must not be above high', path: ['low'] }),
+  z.strictObject({ ...oneNumber, also: also(numberWord) }),
+  z.strictObject({ ...twoEnds, also: also(numberWord) }).refine((f) => f.low <= f.high, inOrder),
   unknownFigure,
 ]);
 export type NumberFigure = z.infer<typeof numberFigureSchema>;
 
 /** A yes/no with its origin, or unknown. */
-export const flagFigureSchema = z.union([z.strictObject({ value: z.boolean(), ...said }), unknownFigure]);
+export const flagFigureSchema = saying(z.boolean());
 export type FlagFigure = z.infer<typeof flagFigureSchema>;
 
 /** Free words with their origin, or unknown. */
-export const textFigureSchema = z.union([
-  z.strictObject({ value: z.string().min(1).max(200), ...said }),
-  unknownFigure,
-]);
+export const textFigureSchema = saying(z.string().min(1).max(200));
 
 /** A word from a closed list with its origin, or unknown. */
 export function wordFigureSchema<const T extends readonly [string, ...string[]]>(words: T) {
-  return z.union([z.strictObject({ value: z.enum(words), ...said }), unknownFigure]);
+  return saying(z.enum(words));
+}
+
+function saying<T extends z.ZodType>(value: T) {
+  return z.union([z.strictObject({ value, ...said, also: also(z.strictObject({ value, ...said })) }), unknownFigure]);
 }
 
 export interface Interval {
@@ -77,12 +91,16 @@ export function assumed(value: number, source: string): NumberFigure {
   return { value, origin: 'assumed', source };
 }
 
+interface Word<T> {
+  value: T;
+  origin: Origin;
+  source?: string | undefined;
+  seen?: string | undefined;
+  also?: Omit<Word<T>, 'also'>[] | undefined;
+}
+
 /** Any figure of a file: a number, yes or no, or a word. */
-export type AnyFigure =
-  | NumberFigure
-  | FlagFigure
-  | { value: string; origin: Origin; source?: string | undefined; seen?: string | undefined }
-  | { unknown: true; source?: string | undefined };
+export type AnyFigure = NumberFigure | FlagFigure | Word<string> | { unknown: true; source?: string | undefined };
 
 /** A figure as a person reads it, and may type it. `unit` follows the number. */
 export function figureWords(f: AnyFigure | undefined, unit = ''): string {

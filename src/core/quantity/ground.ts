@@ -4,9 +4,12 @@ import { figureWords, originOf, type AnyFigure, type NumberFigure, type Origin }
 export interface Ground {
   what: string;
   figure: string;
-  origin: Origin | 'unknown';
+  /** `plan`: the buyer says so in the build. */
+  origin: Origin | 'unknown' | 'plan';
   source?: string;
   seen?: string;
+  /** What others say of it, which did not count. */
+  also?: Ground[];
 }
 
 /** `unit` follows the number; empty for words. */
@@ -17,5 +20,6 @@ export function ground(what: string, figure: AnyFigure, unit = ''): Ground {
     origin: originOf(figure as NumberFigure),
     ...('source' in figure && figure.source ? { source: figure.source } : {}),
     ...('seen' in figure && figure.seen ? { seen: figure.seen } : {}),
+    ...('also' in figure && figure.also ? { also: figure.also.map((word) => ground(what, word, unit)) } : {}),
   };
 }

@@ -4,11 +4,27 @@ import { places } from '../trade/place';
 import { rungNames } from '../trade/rungs';
 import { boardSchema, screwSchema, signalRates } from './board';
 import { radioSchema } from './radio';
-import { flagFigureSchema, numberFigureSchema } from '../quantity/figure';
+import { flagFigureSchema, numberFigureSchema, wordSchema } from '../quantity/figure';
 import { peripheralSchema } from './peripheral';
 import { fixSchema } from './fix';
 import { policiesSchema } from './policy';
 import { idSchema, labelSchema, nameSchema, newestVersion, recordOf, sideSchema, textSchema } from './words';
+
+/** The numbers of a build whose word may be given: the buyer's own, unless `said` names another. */
+export const planNumbers = [
+  'bay length',
+  'bay width',
+  'bay height',
+  'standoffs',
+  'overhang',
+  'pack cells',
+  'cruise amps',
+  'peak amps',
+  'peak seconds',
+  'amps at volts',
+  'take-off limit',
+] as const;
+export type PlanNumber = (typeof planNumbers)[number];
 
 export const priorities = ['must', 'should', 'nice'] as const;
 export type Priority = (typeof priorities)[number];
@@ -226,6 +242,10 @@ export const buildSchema = z.strictObject({
     .strictObject({ microfarads: z.number().positive(), volts: z.number().positive() })
     .optional()
     .describe('At the pack leads, already at home'),
+  said: z
+    .partialRecord(z.enum(planNumbers), wordSchema)
+    .default({})
+    .describe('Whose word the plain numbers of frame, pack and motors are; left out: the buyer says so'),
   limits: z.strictObject({ takeOffMassG: z.number().positive(), budgetCents: z.int().min(0) }),
   radio: radioSchema.optional().describe("The buyer's radio: what receivers must speak"),
   imports: z

@@ -291,6 +291,9 @@ export function removePad(board: Board, pad: string): Board {
       .filter((p) => p.rx.length + p.tx.length > 0),
     rails: board.rails.map((r) => ({ ...r, pads: r.pads.filter((x) => x !== pad) })),
     grounds: board.grounds.filter((x) => x !== pad),
+    ...(board.receiver?.updatePads
+      ? { receiver: { ...board.receiver, updatePads: board.receiver.updatePads.filter((x) => x !== pad) } }
+      : {}),
     outputs: board.outputs.filter((o) => o.pad !== pad),
     analogueInputs: board.analogueInputs.filter((i) => i.pad !== pad),
     buses: board.buses.filter((b) => !b.pads.includes(pad)),

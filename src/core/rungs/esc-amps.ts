@@ -4,6 +4,7 @@ import type { Build } from '../records/build';
 import { exactly, interval, isKnown } from '../quantity/figure';
 import { all, atLeast, type Truth } from '../quantity/truth';
 import { ground } from '../quantity/ground';
+import { planGrounds } from '../figures/plan-figures';
 import { comfort } from '../trade/comfort';
 import { ratingShare } from '../trade/rating';
 import { counted, marginOf, num, onlySpare, span, stateOf, stateWithin, type Finding } from './finding';
@@ -53,7 +54,7 @@ function cruise(build: Build, esc: EscFigures): Finding {
     needed: `${num(amps)} A`,
     given: isKnown(figure) ? span(usable.low, usable.high, 'A') : 'unknown',
     ...(margin === undefined ? {} : { margin }),
-    grounds: [ground('Continuous rating', figure, 'A')],
+    grounds: [...planGrounds(build, 'cruise amps', 'amps at volts'), ground('Continuous rating', figure, 'A')],
   };
 }
 
@@ -91,6 +92,7 @@ function peak(build: Build, { continuousAmps, burstAmps, burstSeconds }: EscFigu
     given: words,
     ...(margin === undefined ? {} : { margin }),
     grounds: [
+      ...planGrounds(build, 'peak amps', 'peak seconds', 'amps at volts'),
       ground('Continuous rating', continuousAmps, 'A'),
       ground('Burst rating', burstAmps, 'A'),
       ground('Burst time', burstSeconds, 's'),

@@ -4,6 +4,7 @@ import { exactly, figureWords, interval, isUnknown, type FlagFigure, type Number
 import { all, any, atLeast, flag, type Truth } from '../quantity/truth';
 import type { Side } from '../records/words';
 import { ground } from '../quantity/ground';
+import { planGrounds } from '../figures/plan-figures';
 import { lieOf, mmOff, turned, yawOffset, type Turn } from '../circuit/turn';
 import { comfort } from '../trade/comfort';
 import { isolatorsBridgeMm, patternWords, samePatternMm } from '../trade/frame';
@@ -151,7 +152,11 @@ function outline(build: Build, board: Board): Finding {
     needed: size,
     given: `${num(bayLengthMm)} x ${num(bayWidthMm)} mm`,
     ...(Number.isFinite(room.low) ? { margin: room.low / Math.max(1, length.high) } : {}),
-    grounds: [ground('Length', board.lengthMm, 'mm'), ground('Width', board.widthMm, 'mm')],
+    grounds: [
+      ...planGrounds(build, 'bay length', 'bay width'),
+      ground('Length', board.lengthMm, 'mm'),
+      ground('Width', board.widthMm, 'mm'),
+    ],
   };
 }
 
@@ -194,7 +199,7 @@ function height(build: Build, board: Board): Finding {
     needed: `${num(h.high)} mm`,
     given: `${num(bay)} mm`,
     ...(Number.isFinite(room) ? { margin: room / Math.max(1, h.high) } : {}),
-    grounds: [ground('Height', board.heightMm, 'mm')],
+    grounds: [...planGrounds(build, 'bay height', 'standoffs', 'overhang'), ground('Height', board.heightMm, 'mm')],
   };
 }
 

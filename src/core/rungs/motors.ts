@@ -3,6 +3,7 @@ import type { Build } from '../records/build';
 import { exactly, interval, isKnown } from '../quantity/figure';
 import { atLeast } from '../quantity/truth';
 import { ground } from '../quantity/ground';
+import { planGrounds } from '../figures/plan-figures';
 import { capacitorVolts } from '../trade/capacitor';
 import { wantedCapacitor } from '../circuit/esc-capacitor';
 import { motorAmps, packsOf, packVolts } from '../circuit/packs';
@@ -72,7 +73,7 @@ function padLimit(build: Build, board: Board): Finding[] {
       needed: `${num(motorAmps(build).peak)} A`,
       given: isKnown(figure) ? `${num(interval(figure).low)} A` : 'unknown',
       ...(margin === undefined ? {} : { margin }),
-      grounds: [ground('Motor pads carry', figure, 'A')],
+      grounds: [...peakGrounds(build), ground('Motor pads carry', figure, 'A')],
     },
   ];
 }
@@ -113,6 +114,9 @@ function leads(build: Build, board: Board): Finding[] {
 
 type Pack = Build['pack'];
 
+const peakGrounds = (build: Build) => planGrounds(build, 'peak amps', 'amps at volts');
+const drawGrounds = (build: Build) => planGrounds(build, 'cruise amps', 'peak amps', 'amps at volts');
+
 /** What all motors draw together: cruising, and at full throttle. */
 function drawn(build: Build): { steady: number; peak: number } {
   const { cruise, peak } = motorAmps(build);
@@ -143,7 +147,7 @@ function packLeads(build: Build, pack: Pack): Finding[] {
       sentence: `The leads are ${gauge} AWG: good for ${num(carries, 0)} A steady by the usual table; the motors cruise at ${num(steady, 0)} A and peak at ${num(peak, 0)} A, when ${num(leadMm, 0)} mm out and back lose ${num(dropVolts(gauge, leadMm, peak), 2)} V.${heat}`,
       needed: `${num(steady, 0)} A`,
       given: `${num(carries, 0)} A`,
-      grounds: [],
+      grounds: drawGrounds(build),
     },
   ];
 }
@@ -170,7 +174,7 @@ function packPlug(build: Build, pack: Pack): Finding[] {
       sentence: `The pack's ${connector} plug carries ${num(amps, 0)} A for long; the motors cruise at ${num(steady, 0)} A and peak at ${num(peak, 0)} A${beyond ? `, more than the ${num(plugForMoments * amps, 0)} A that it carries for moments` : ''}.`,
       needed: `${num(steady, 0)} A`,
       given: `${num(amps, 0)} A`,
-      grounds: [],
+      grounds: drawGrounds(build),
     },
   ];
 }
@@ -193,7 +197,7 @@ function packAmps(build: Build, pack: Pack): Finding[] {
       sentence: `The pack gives ${num(gives.low, 0)} A without end; the motors cruise at ${num(steady, 0)} A and peak at ${num(peak, 0)} A${state === 'strained' ? ': for moments more than it gives for long' : ''}.`,
       needed: `${num(steady, 0)} A`,
       given: `${num(gives.low, 0)} A`,
-      grounds: [ground('The pack gives', figure, 'A')],
+      grounds: [...drawGrounds(build), ground('The pack gives', figure, 'A')],
     },
   ];
 }

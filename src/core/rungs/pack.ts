@@ -3,6 +3,7 @@ import type { Build } from '../records/build';
 import { exactly, interval, isKnown } from '../quantity/figure';
 import { atLeast } from '../quantity/truth';
 import { ground } from '../quantity/ground';
+import { planGrounds } from '../figures/plan-figures';
 import { fullVolts } from '../trade/cell';
 import { packCells, packsOf, packVolts } from '../circuit/packs';
 import { comfort } from '../trade/comfort';
@@ -48,7 +49,10 @@ function fullPack(build: Build, board: Board): Finding {
     needed: `${num(high, 2)} V`,
     given: `${num(limit.low, 2)} V`,
     ...(margin === undefined || !stated ? {} : { margin }),
-    grounds: [stated ? ground('Limit', board.packMaxVolts!, 'V') : ground('Most cells', board.packCells.max, 'cells')],
+    grounds: [
+      ...planGrounds(build, 'pack cells'),
+      stated ? ground('Limit', board.packMaxVolts!, 'V') : ground('Most cells', board.packCells.max, 'cells'),
+    ],
   };
 }
 
@@ -71,7 +75,7 @@ function emptyPack(build: Build, board: Board): Finding {
     sentence: `${packsOf(build).length > 1 ? `The smallest pack has ${counted(fewest, 'cell')}` : `The pack has ${counted(fewest, 'cell')}`} (${num(packVolts(build).low, 2)} V empty under load); the board asks for ${num(cells.low, 0)} or more: ${why}`,
     needed: `${num(cells.high, 0)} cells`,
     given: `${fewest} cells`,
-    grounds: [ground('Fewest cells', board.packCells.min, 'cells')],
+    grounds: [...planGrounds(build, 'pack cells'), ground('Fewest cells', board.packCells.min, 'cells')],
   };
 }
 

@@ -3,6 +3,7 @@ import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { interval, type Interval, type NumberFigure } from '../quantity/figure';
 import { ground } from '../quantity/ground';
+import { planGrounds } from '../figures/plan-figures';
 import { isOnBoard } from '../fix/on-board';
 import { draggedIn } from '../bill/dragged-in';
 import type { Hookup } from '../wiring/hookup';
@@ -99,7 +100,7 @@ export function checkWeight(build: Build, lines: MassLine[]): Finding[] {
       needed: words,
       given: `${num(limit, 0)} g`,
       ...(margin === undefined ? {} : { margin }),
-      grounds: lines.map((l) => ground(l.what, l.figure, 'g')),
+      grounds: [...planGrounds(build, 'take-off limit'), ...lines.map((l) => ground(l.what, l.figure, 'g'))],
     },
   ];
 }

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { Ground } from '@/core';
 
-const words: Record<Ground['origin'], string> = {
+export const speakers: Record<Ground['origin'], string> = {
   claim: 'shop page',
   manual: 'manual',
   print: 'read off the board',
@@ -9,6 +9,7 @@ const words: Record<Ground['origin'], string> = {
   measured: 'measured by you',
   assumed: "a rule of Rung's",
   unknown: 'nobody',
+  plan: 'your plan',
 };
 
 /** The figures a finding leaned on, with who says them and since when. */
@@ -24,18 +25,26 @@ export function SaysWho({ grounds }: { grounds: Ground[] }) {
         </tr>
       </thead>
       <tbody>
-        {grounds.map((g, i) => (
-          <tr key={i}>
-            <td>{g.what}</td>
-            <td>{g.figure}</td>
-            <td>
-              {words[g.origin]}
-              {g.source ? `: ${g.source}` : ''}
-            </td>
-            <td>{g.seen ?? ''}</td>
-          </tr>
-        ))}
+        {grounds.flatMap((g, i) => [
+          <Row key={i} ground={g} />,
+          ...(g.also ?? []).map((word, n) => <Row key={`${i} ${n}`} ground={word} besides />),
+        ])}
       </tbody>
+    </Box>
+  );
+}
+
+/** `besides`: a word that does not count. */
+function Row({ ground, besides }: { ground: Ground; besides?: boolean }) {
+  return (
+    <Box component="tr" sx={besides ? { color: 'text.secondary' } : {}}>
+      <td>{besides ? 'not counted' : ground.what}</td>
+      <td>{ground.figure}</td>
+      <td>
+        {speakers[ground.origin]}
+        {ground.source ? `: ${ground.source}` : ''}
+      </td>
+      <td>{ground.seen ?? ''}</td>
     </Box>
   );
 }

@@ -14,6 +14,7 @@ import { NumberBox } from './NumberBox';
 import { OwnCapacitor } from './OwnCapacitor';
 import { OwnEsc } from './OwnEsc';
 import { Packs } from './PackFields';
+import { PlanSaid } from './PlanSaid';
 import { RadioFields } from './RadioFields';
 import { Border } from './Border';
 
@@ -194,6 +195,7 @@ export function CraftFields() {
             radio={build.radio}
             onChange={(radio) => edit('radio', (b) => ({ ...b, radio }))}
           />
+          <PlanSaid build={build} onChange={(said) => edit('whose word', (b) => ({ ...b, said }))} />
         </>,
       )}
       {build.motors.esc === 'separate' && group('Your own ESC', <OwnEsc />)}

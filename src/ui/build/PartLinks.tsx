@@ -17,7 +17,7 @@ export function PartLinks({ links, onChange }: { links: readonly Link[]; onChang
       sx={{ display: 'flex', flexDirection: 'column', gap: 0.25 }}
     >
       {links.map((link, at) => (
-        <Box key={link.id} sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end' }}>
+        <Box key={link.id} sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-end', flexWrap: 'wrap' }}>
           <PickLink
             label="Asks for"
             value={choiceOf(link)}
@@ -37,6 +37,7 @@ export function PartLinks({ links, onChange }: { links: readonly Link[]; onChang
           {link.kind === 'i2c' && (
             <Address value={link.address} onChange={(address) => put(at, { ...link, address })} />
           )}
+          <LinkVolts link={link} onChange={(next) => put(at, next)} />
           <Button onClick={() => onChange(links.filter((l) => l !== link))}>Remove</Button>
         </Box>
       ))}
@@ -89,4 +90,44 @@ function Address({ value, onChange }: { value: number | undefined; onChange: (ad
       sx={{ width: 62 }}
     />
   );
+}
+
+/** Levels of a wire, where they are not those that every part of its kind has. */
+function LinkVolts({ link, onChange }: { link: Link; onChange: (link: Link) => void }) {
+  const box = (
+    label: string,
+    most: number,
+    empty: string,
+    value: number | undefined,
+    put: (v: number | undefined) => Link,
+  ) => (
+    <NumberBox
+      label={label}
+      unit="V"
+      min={0.5}
+      max={most}
+      width={104}
+      mayBeUnknown
+      empty={empty}
+      value={value ?? null}
+      onChange={(v) => onChange(put(v ?? undefined))}
+    />
+  );
+  switch (link.kind) {
+    case 'serial':
+      return (
+        <>
+          {box('Sends', 12, 'to 3.3', link.sendsVolts, (sendsVolts) => ({ ...link, sendsVolts }))}
+          {box('Hears from', 5, 'usual', link.hearsFromVolts, (hearsFromVolts) => ({ ...link, hearsFromVolts }))}
+        </>
+      );
+    case 'i2c':
+      return box('Pulls up to', 12, 'to 3.3', link.pullsToVolts, (pullsToVolts) => ({ ...link, pullsToVolts }));
+    case 'output':
+      return box('Hears from', 12, 'usual', link.hearsFromVolts, (hearsFromVolts) => ({ ...link, hearsFromVolts }));
+    case 'analogue':
+      return box('Puts on it', 100, 'unsaid', link.sendsVolts, (sendsVolts) => ({ ...link, sendsVolts }));
+    default:
+      return null;
+  }
 }

@@ -1,10 +1,12 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { boardFigures, figureWords, withTyped, type Board, type BoardFigure } from '@/core';
+import { boardFigures, figureWords, withTyped, withWordCounting, type Board, type BoardFigure } from '@/core';
+import { speakers } from '../board/SaysWho';
 import { today } from '../room/today';
 
 const origins = ['claim', 'manual', 'print', 'report', 'measured'] as const;
@@ -46,7 +48,16 @@ export function Figure({
     if (made) onChange(made);
   };
   return (
-    <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, borderBottom: '1px solid var(--hair)', py: 0.25 }}>
+    <Box
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        alignItems: 'baseline',
+        columnGap: 1,
+        borderBottom: '1px solid var(--hair)',
+        py: 0.25,
+      }}
+    >
       <Box sx={{ flex: 1, fontSize: 12 }}>{figure.says}</Box>
       <TextField
         key={text}
@@ -78,6 +89,19 @@ export function Figure({
           </MenuItem>
         ))}
       </Select>
+      {(known?.also ?? []).map((word, at) => (
+        <Box key={at} sx={{ width: '100%', fontSize: 11, color: 'text.secondary' }}>
+          {figureWords(word, figure.unit)}, {speakers[word.origin]}
+          {word.seen ? `, ${word.seen}` : ''}, does not count.{' '}
+          <Button
+            size="small"
+            aria-label={`Count ${figureWords(word, figure.unit)} as ${figure.says}`}
+            onClick={() => onChange(withWordCounting(board, figure.field, at, today()) ?? board)}
+          >
+            Count it
+          </Button>
+        </Box>
+      ))}
     </Box>
   );
 }

@@ -15,12 +15,16 @@ import {
   placePads,
   removePad,
   sides,
+  signalRates,
   withTyped,
   type Board,
   type PadGroup,
   type PlacedPad,
 } from '@/core';
+import { Choice } from '../build/Choice';
+import { NumberBox } from '../build/NumberBox';
 import { today } from '../room/today';
+import { Said } from './Said';
 
 const edges = [...sides, 'inner'] as const;
 const area = { width: 300, height: 250 };
@@ -153,6 +157,18 @@ export function PadPlan({ board, onChange }: { board: Board; onChange: (b: Board
                   Remove
                 </Button>
               </Box>
+              <PadOutput board={board} pad={pad.id} onChange={onChange} />
+              {board.receiver && (
+                <FormControlLabel
+                  label="the built-in receiver is updated by it"
+                  control={
+                    <Checkbox
+                      checked={board.receiver.updatePads?.includes(pad.id) ?? false}
+                      onChange={(_, yes) => onChange(withUpdatePad(board, pad.id, yes))}
+                    />
+                  }
+                />
+              )}
               {port && (
                 <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
                   {port.label}
@@ -181,6 +197,43 @@ export function PadPlan({ board, onChange }: { board: Board; onChange: (b: Board
       </Box>
     </section>
   );
+}
+
+/** The output behind a pad: the timer it shares, the rates and the level it sends at. */
+function PadOutput({ board, pad, onChange }: { board: Board; pad: string; onChange: (b: Board) => void }) {
+  const output = board.outputs.find((o) => o.pad === pad);
+  if (!output) return null;
+  const put = (change: Partial<Board['outputs'][number]>) =>
+    onChange({ ...board, outputs: board.outputs.map((o) => (o === output ? { ...o, ...change } : o)) });
+  const rate = output.rates?.length === 1 ? output.rates[0]! : 'both';
+  return (
+    <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', flexWrap: 'wrap' }}>
+      <Said label="Timer" value={output.timer} width={70} onSay={(timer) => put({ timer })} />
+      <Choice
+        label="Rates"
+        value={rate}
+        words={['both', ...signalRates]}
+        onChange={(r) => put({ rates: r === 'both' ? undefined : [r] })}
+      />
+      <NumberBox
+        label="Sends"
+        unit="V"
+        min={0.5}
+        max={12}
+        width={84}
+        mayBeUnknown
+        empty="3.3"
+        value={output.sendsVolts ?? null}
+        onChange={(v) => put({ sendsVolts: v ?? undefined })}
+      />
+    </Box>
+  );
+}
+
+function withUpdatePad(board: Board, pad: string, yes: boolean): Board {
+  if (!board.receiver) return board;
+  const others = (board.receiver.updatePads ?? []).filter((p) => p !== pad);
+  return { ...board, receiver: { ...board.receiver, updatePads: yes ? [...others, pad] : others } };
 }
 
 function Side({
