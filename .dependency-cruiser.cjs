@@ -10,6 +10,7 @@ const rooms = [
   'fix',
   'solver',
   'wiring',
+  'simulate',
   'bill',
   'drawing',
   'rungs',

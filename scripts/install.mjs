@@ -42,6 +42,13 @@ export function chromiumPath() {
   return find() ?? stop('Chromium was installed, but is not to be found.');
 }
 
+/** The circuit simulator that the tests hold Rung's own circuits against. */
+export function installNgspice() {
+  const there = () => ask('sh', ['-c', 'command -v ngspice']).code === 0;
+  if (!there()) aptInstall('ngspice', ['ngspice']);
+  if (!there()) stop('ngspice was installed, but is not to be found.');
+}
+
 function aptInstall(what, packages) {
   const command = `apt-get install -y --no-install-recommends ${packages.join(' ')}`;
   if (!isRoot) stop(`${what} is missing. Install it with:\n\n  sudo ${command}\n\nand start again.`);

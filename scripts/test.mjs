@@ -2,7 +2,7 @@ import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { buildWhenStale } from './build.mjs';
 import { startCluster } from './cluster.mjs';
-import { chromiumPath, installPackages } from './install.mjs';
+import { chromiumPath, installNgspice, installPackages } from './install.mjs';
 import { ask, freePort, root, run } from './run.mjs';
 import { startShopProcess } from './shop.mjs';
 import { serve } from './serve.mjs';
@@ -51,6 +51,7 @@ function bin(file) {
 }
 
 installPackages();
+installNgspice();
 mkdirSync(path.join(root, '.rung'), { recursive: true });
 const node = process.execPath;
 check('types', node, [bin('typescript/bin/tsc'), '--noEmit', '-p', '.']);

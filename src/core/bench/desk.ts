@@ -3,6 +3,10 @@ import { deskDraws, sumOf } from '../rungs/desk';
 import type { Climb } from '../evaluate/climb';
 import type { Build } from '../records/build';
 import { usbAmps } from '../trade/usb';
+import { elementOf, nodeOf } from '../simulate/hookup-netlist';
+import { operatingPoint } from '../simulate/operating-point';
+import { benchScene } from '../simulate/scene';
+import { netlistOn, suppliesOn, voltsBetween, type Bench } from './on-the-bench';
 
 export interface DeskPart {
   id: string;
@@ -55,4 +59,38 @@ export function deskState(build: Build, climb: Climb): Desk {
     allEnough: amps + restAmps <= usbAmps,
     unsaid,
   };
+}
+
+/** What stands on the desk in one state of it. */
+export interface DeskSolved {
+  says: string;
+  /** Volts by rail and at the first supply of each part; empty where the circuit has no rest. */
+  rails: Record<string, number>;
+  parts: Record<string, number>;
+  usbAmps: number | null;
+}
+
+/** USB alone, where what need not live on it stays dark, and USB with the pack: solved. */
+export function onTheDesk(bench: Bench): DeskSolved[] {
+  const states = [
+    benchScene({ says: 'USB alone', pack: null, usb: true, draws: 'asked' }),
+    benchScene({ says: 'USB and pack', usb: true }),
+  ];
+  return states.map((scene): DeskSolved => {
+    const solved = operatingPoint(netlistOn(bench, scene));
+    if (!solved.ok) return { says: scene.says, rails: {}, parts: {}, usbAmps: null };
+    const rails = bench.board.rails.flatMap((r) => {
+      const node = nodeOf.rail(r.id);
+      return solved.volts.has(node) ? [[r.id, voltsBetween(solved, node, nodeOf.boardGround)] as const] : [];
+    });
+    const parts = suppliesOn(bench, solved)
+      .reverse()
+      .map((s) => [s.part, s.volts] as const);
+    return {
+      says: scene.says,
+      rails: Object.fromEntries(rails),
+      parts: Object.fromEntries(parts),
+      usbAmps: -solved.amps.get(elementOf.usb)!,
+    };
+  });
 }

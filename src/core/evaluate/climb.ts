@@ -9,6 +9,9 @@ import { leftOutFinding, mustFindings } from '../rungs/unmet';
 import { checkWeight, massLines, total } from '../rungs/weight';
 import { sanityFindings } from '../rungs/sanity';
 import { checkDesk } from '../rungs/desk';
+import { circuitFindings } from '../rungs/circuit-says';
+import { checkOwnDraw } from '../rungs/own-draw';
+import { auditHookup } from '../simulate/audit';
 import { checkWired } from '../rungs/wired';
 import { checkWires } from '../rungs/wires';
 import { withFixes } from '../fix/apply';
@@ -149,15 +152,19 @@ function wired(asked: Build, bought: Board, general: GeneralSolver | null) {
   const { build, board } = withFixes(asked, bought);
   const budget = budgetWith(general);
   const wiring = wiringOf(build, board, budget);
-  return {
-    build,
-    board,
-    wiring,
-    early: [...checkFrame(build, board), ...checkPack(build, board)],
-    after: [...sanityFindings(board), ...checkLights(build), ...checkWires(board, wiring.hookup)],
-    motors: checkMotors(build, board),
-    delegated: budget.delegated > 0,
-  };
+  const early = [...checkFrame(build, board), ...checkPack(build, board)];
+  const motors = checkMotors(build, board);
+  const checked = [
+    ...sanityFindings(board),
+    ...checkLights(build),
+    ...checkWires(board, wiring.hookup),
+    ...checkOwnDraw(board, wiring.hookup),
+  ];
+  // Only what would fit is worth solving as a circuit.
+  const states = [...wiring.states.values(), ...[...early, ...motors, ...checked].map((f) => f.state)];
+  const fits = worst(states) === 'holds' || worst(states) === 'strained';
+  const circuit = fits ? circuitFindings(auditHookup(build, board, wiring.hookup)) : [];
+  return { build, board, wiring, early, after: [...checked, ...circuit], motors, delegated: budget.delegated > 0 };
 }
 
 interface Wiring {

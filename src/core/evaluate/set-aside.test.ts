@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
-import { powerUp } from '../bench/power-up';
-import { sagOver } from '../bench/sag';
+import { firstPower } from '../bench/first-power';
+import { benchOf } from '../bench/on-the-bench';
+import { overThrottle } from '../bench/throttle';
 import { evaluate } from './climb';
 import { suppliesOf } from '../circuit/rail-tree';
 import { rankClimbs } from '../decide/rank-shelf';
@@ -78,8 +79,9 @@ describe('no board stops the ladder', () => {
   test('the bench does not hang on such a board either', () => {
     const board = fan(24, 24);
     const climb = evaluate(build, board);
-    expect(powerUp(build, board, climb, 2).steadyAmps).toBeGreaterThanOrEqual(0);
-    expect(sagOver(build, board, climb, 'full').length).toBeGreaterThan(0);
+    const bench = benchOf(build, board, climb);
+    expect(firstPower(bench, { limitAmps: 2, capacitor: true, fault: 'healthy' })).toHaveProperty('steadyAmps');
+    expect(overThrottle(bench, 'full').length).toBeGreaterThan(0);
   });
 
   test('a bridge that stands behind itself makes no ways that it cannot stand in: forty rails on one bridge have two', () => {

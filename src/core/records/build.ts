@@ -65,6 +65,7 @@ export const packSchema = z.strictObject({
   mostAmps: numberFigureSchema
     .optional()
     .describe('What the pack gives without end: capacity times its C figure, or what its maker says'),
+  capacityMah: numberFigureSchema.optional().describe('What it holds, in mAh'),
 });
 
 export const motorsSchema = z.strictObject({

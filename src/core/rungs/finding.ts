@@ -58,6 +58,7 @@ export const findingCodes = [
   'light draw',
   'wish',
   'processor',
+  'circuit disagrees',
   'set aside',
 ] as const;
 export type FindingCode = (typeof findingCodes)[number];

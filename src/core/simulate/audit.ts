@@ -8,7 +8,8 @@ import { usbAmps } from '../trade/usb';
 import { settlesAtCelsius, sleeveMostCelsius } from '../trade/wire';
 import { suppliedName, type Hookup } from '../wiring/hookup';
 import { elementOf, hookupNetlist, nodeOf } from './hookup-netlist';
-import { operatingPoint, type Solved } from './operating-point';
+import type { Solved } from './newton';
+import { operatingPoint } from './operating-point';
 import { auditScenes, type Scene } from './scene';
 
 /** A joint of which the solved circuit says that it does not hold. */

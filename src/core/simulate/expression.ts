@@ -24,61 +24,67 @@ export const aboveNought = (of: Expression, soft: number): Expression => ({ op: 
 export const least = (a: Expression, b: Expression, soft: number): Expression =>
   minus(a, aboveNought(minus(a, b), soft));
 
-/** Reads the value of a node or branch out of a solution; ground reads 0. */
-export interface Reading {
-  volts: (node: string) => number;
-  amps: (element: string) => number;
+/** A formula over the unknowns of a system, with its slopes. Unknowns are counted; -1 is the reference, which stands at nought. */
+export interface Formula {
+  value: (x: Float64Array) => number;
+  /** Tells `add` the slope by every unknown it names, times `seed`; one unknown may come several times. */
+  slopes: (x: Float64Array, seed: number, add: (unknown: number, slope: number) => void) => void;
 }
 
-export function valueOf(e: Expression, at: Reading): number {
+/** `place`: the number of a node's volts or an element's amps. Compiled once for a system, since Newton's method asks thousands of times. */
+export function compiled(e: Expression, place: (what: 'volts' | 'amps', name: string) => number): Formula {
   switch (e.op) {
     case 'number':
-      return e.value;
+      return { value: () => e.value, slopes: () => undefined };
     case 'volts':
-      return at.volts(e.node);
-    case 'amps':
-      return at.amps(e.element);
-    case 'sum':
-      return e.of.reduce((s, x) => s + valueOf(x, at), 0);
-    case 'times':
-      return valueOf(e.a, at) * valueOf(e.b, at);
-    case 'over':
-      return valueOf(e.a, at) / valueOf(e.b, at);
-    case 'above nought': {
-      const x = valueOf(e.of, at);
-      return (x + Math.sqrt(x * x + e.soft * e.soft)) / 2;
+    case 'amps': {
+      const at = place(e.op, e.op === 'volts' ? e.node : e.element);
+      if (at < 0) return { value: () => 0, slopes: () => undefined };
+      return { value: (x) => x[at]!, slopes: (_, seed, add) => add(at, seed) };
     }
-  }
-}
-
-/** Adds `seed` times the derivative by every node and branch it names to what `add` collects. */
-export function addSlopes(
-  e: Expression,
-  at: Reading,
-  seed: number,
-  add: (what: 'volts' | 'amps', name: string, slope: number) => void,
-): void {
-  switch (e.op) {
-    case 'number':
-      return;
-    case 'volts':
-      return add('volts', e.node, seed);
-    case 'amps':
-      return add('amps', e.element, seed);
-    case 'sum':
-      for (const x of e.of) addSlopes(x, at, seed, add);
-      return;
-    case 'times':
-      addSlopes(e.a, at, seed * valueOf(e.b, at), add);
-      return addSlopes(e.b, at, seed * valueOf(e.a, at), add);
+    case 'sum': {
+      const parts = e.of.map((p) => compiled(p, place));
+      return {
+        value: (x) => parts.reduce((s, p) => s + p.value(x), 0),
+        slopes: (x, seed, add) => {
+          for (const p of parts) p.slopes(x, seed, add);
+        },
+      };
+    }
+    case 'times': {
+      const [a, b] = [compiled(e.a, place), compiled(e.b, place)];
+      return {
+        value: (x) => a.value(x) * b.value(x),
+        slopes: (x, seed, add) => {
+          a.slopes(x, seed * b.value(x), add);
+          b.slopes(x, seed * a.value(x), add);
+        },
+      };
+    }
     case 'over': {
-      const b = valueOf(e.b, at);
-      addSlopes(e.a, at, seed / b, add);
-      return addSlopes(e.b, at, (-seed * valueOf(e.a, at)) / (b * b), add);
+      const [a, b] = [compiled(e.a, place), compiled(e.b, place)];
+      return {
+        value: (x) => a.value(x) / b.value(x),
+        slopes: (x, seed, add) => {
+          const by = b.value(x);
+          a.slopes(x, seed / by, add);
+          b.slopes(x, (-seed * a.value(x)) / (by * by), add);
+        },
+      };
     }
     case 'above nought': {
-      const x = valueOf(e.of, at);
-      return addSlopes(e.of, at, (seed * (1 + x / Math.sqrt(x * x + e.soft * e.soft))) / 2, add);
+      const of = compiled(e.of, place);
+      const soft2 = e.soft * e.soft;
+      return {
+        value: (x) => {
+          const v = of.value(x);
+          return (v + Math.sqrt(v * v + soft2)) / 2;
+        },
+        slopes: (x, seed, add) => {
+          const v = of.value(x);
+          of.slopes(x, (seed * (1 + v / Math.sqrt(v * v + soft2))) / 2, add);
+        },
+      };
     }
   }
 }

@@ -4,7 +4,7 @@ import { plausible } from '../figures/plausible-ends';
 import { interval, isKnown, type Interval, type NumberFigure } from '../quantity/figure';
 import { ground, type Ground } from '../quantity/ground';
 import { planGrounds } from '../figures/plan-figures';
-import type { Board, Rail } from '../records/board';
+import type { Board, Rail, Regulator } from '../records/board';
 import type { Build } from '../records/build';
 import { cellOhm, cellVolts, type Pack } from '../trade/cell';
 import { plugFamily } from '../trade/plug';
@@ -48,19 +48,30 @@ export const elementOf = {
 };
 
 /** Data sheets from memory: one pair of contacts of a small plug, of a pack plug; a low-resistance electrolytic. Our own choice: copper of a board. */
-const ohms = { pin: 0.01, packPlug: 0.0005, capacitor: 0.03, copper: 0.0005 } as const;
+const ohms = {
+  pin: 0.01,
+  packPlug: 0.0005,
+  capacitor: 0.03,
+  copper: 0.0005,
+  bleeds: 5_000,
+  usbBleeds: 1_000,
+} as const;
 /** Farad at a board's input, a regulator's output and a part's input: common practice of small boards, no source. */
 const farads = { board: 47e-6, rail: 22e-6, part: 10e-6, unsaidBulk: 220e-6 } as const;
 /** A regulator's own limit stands so much above its rating: common practice, no source. */
 export const limitOverRating = 1.3;
-/** What a board without a word on it draws of its logic rail at least: plausible-ends. */
-const startsAtVolts = { down: 3, up: 1.8 } as const;
+/**
+ * Volts at which a regulator starts that does not say: chips that step up from 1.8 V, that step down from about 4.2 V or from what they give, whichever is less (data
+ * sheets, from memory).
+ */
+function usualStart(type: Regulator['type'], outVolts: number): number {
+  return type === 'step-up' || type === 'step-up-down' ? 1.8 : Math.min(4.2, 0.9 * outVolts);
+}
 
 /** The end of a figure that makes the volts at the parts lowest or highest. */
 function at(end: End, { low, high }: Interval, lowersVolts: 'low' | 'high'): number {
   if (end === 'usual') return (low + high) / 2;
-  const wanted = end === 'low' ? lowersVolts : lowersVolts === 'low' ? 'high' : 'low';
-  return wanted === 'low' ? low : high;
+  return (end === 'low') === (lowersVolts === 'low') ? low : high;
 }
 
 /** The circuit of a build on a board with one hookup in one scene. `board` and `build` with their fixes in place. Without signals it is what carries power alone. */
@@ -154,7 +165,7 @@ function usbElements(scene: Scene): Element[] {
 function railElements(build: Build, board: Board, hookup: Hookup, scene: Scene, assumed: string[]): Element[] {
   const positions = new Map(hookup.bridges.map((b) => [b.bridge, b.position]));
   const rails = railsFedByEsc(board, build);
-  return rails.flatMap((rail) => [...fed(rail), ...ownDraw(rail)]);
+  return rails.flatMap((rail) => [...fed(rail), ...ownDraw(rail), bleeds(rail)]);
 
   function fed(rail: Rail): Element[] {
     const { source: from } = rail;
@@ -174,7 +185,7 @@ function railElements(build: Build, board: Board, hookup: Hookup, scene: Scene, 
         return [link(`bridge ${rail.id}`, `${rail.label}, bridge`, nodeOf.rail(chosen))];
       }
       case 'either':
-        return from.of.map((id) => {
+        return [...new Set(from.of)].map((id) => {
           const named = { id: `diode ${rail.id} ${id}`, what: `${rail.label}, from ${labelOf(rails, id)}` };
           const apart = !from.isolated || !('value' in from.isolated) || from.isolated.value;
           return apart
@@ -193,7 +204,6 @@ function railElements(build: Build, board: Board, hookup: Hookup, scene: Scene, 
           from.efficiency && isKnown(from.efficiency)
             ? interval(from.efficiency)
             : { low: assumedEfficiency, high: assumedEfficiency };
-        const stepsUp = from.type === 'step-up' || from.type === 'step-up-down';
         const starts = from.inputVolts && isKnown(from.inputVolts.min) ? interval(from.inputVolts.min) : null;
         return [
           ...regulator(
@@ -215,13 +225,23 @@ function railElements(build: Build, board: Board, hookup: Hookup, scene: Scene, 
               dropOutVolts: at(scene.end, plausible(from.dropOutVolts, 'dropOutVolts'), 'high'),
               efficiency: Math.max(0.05, Math.min(1, at(scene.end, efficiency, 'low'))),
               mostAmps: Math.max(0.01, limitOverRating * (rated ? at(scene.end, rated, 'low') : 3)),
-              startsAtVolts: starts ? at(scene.end, starts, 'high') : startsAtVolts[stepsUp ? 'up' : 'down'],
+              startsAtVolts: starts ? at(scene.end, starts, 'high') : usualStart(from.type, at(scene.end, out, 'low')),
             },
           ),
           capacitor({ id: `output ${rail.id}`, what: `${rail.label}, output` }, node, nodeOf.boardGround, farads.rail),
         ];
       }
     }
+  }
+
+  /** Dividers and protection of a rail draw a little always. */
+  function bleeds(rail: Rail): Element {
+    return resistor(
+      { id: `bleeds ${rail.id}`, what: `${rail.label}, its dividers` },
+      nodeOf.rail(rail.id),
+      nodeOf.boardGround,
+      ohms.bleeds,
+    );
   }
 
   function ownDraw(rail: Rail): Element[] {

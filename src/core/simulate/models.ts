@@ -17,7 +17,7 @@ const givesWayOhm = 1000;
 /** What is meant to let nothing back still leaks: as small diodes do. */
 const blocksOhm = 1e5;
 /** Corners of currents and of volts are rounded over so much. */
-const softAmps = 1e-6;
+const softAmps = 2e-6;
 const softVolts = 1e-3;
 /** The slope of a diode that conducts, and of a regulator that holds: data sheets of small ones, from memory. */
 const diodeOhm = 0.02;
@@ -126,8 +126,11 @@ export function regulator(n: Named, input: string, out: string, gnd: string, f: 
   ];
 }
 
+/** Below so many volts no chip wakes: an ohmmeter sees nothing of it. */
+const wakesVolts = 0.7;
+
 /**
- * A load. Below `fullVolts` it draws in proportion to its volts, as a resistor. `power`: above that it draws the same watts, else the same amps.
+ * A load. Below `fullVolts` it draws less in proportion, down to nothing below what chips wake at. `power`: above that it draws the same watts, else the same amps.
  */
 export function load(
   n: Named,
@@ -135,12 +138,11 @@ export function load(
   to: string,
   { amps: full, atVolts, fullVolts, power }: { amps: number; atVolts: number; fullVolts: number; power: boolean },
 ): Element {
-  const share = least(over(between(from, to), num(fullVolts)), num(1), softVolts);
-  if (!power) return { kind: 'amps', ...named(n), from, to, formula: times(num(full), share) };
-  const atKnee = (full * atVolts) / fullVolts;
-  const falls = over(
-    num(fullVolts),
-    sum(num(fullVolts), aboveNought(minus(between(from, to), num(fullVolts)), softVolts)),
-  );
-  return { kind: 'amps', ...named(n), from, to, formula: times(num(atKnee), times(share, falls)) };
+  const knee = Math.max(fullVolts, wakesVolts + 0.3);
+  const above = aboveNought(sum(between(from, to), num(-wakesVolts)), softVolts);
+  const share = least(over(above, num(knee - wakesVolts)), num(1), softVolts);
+  if (!power) return { kind: 'amps', ...named(n), from, to, isLoad: true, formula: times(num(full), share) };
+  const atKnee = (full * atVolts) / knee;
+  const falls = over(num(knee), sum(num(knee), aboveNought(minus(between(from, to), num(knee)), softVolts)));
+  return { kind: 'amps', ...named(n), from, to, isLoad: true, formula: times(num(atKnee), times(share, falls)) };
 }

@@ -16,13 +16,13 @@ interface Between {
 
 /**
  * One element between two nodes; amps count from `from` to `to`. `resistor` and `capacitor` as everywhere. `volts`: holds from - to at a formula and has a current of its own, which the formula may name.
- * `amps`: draws the amps of a formula.
+ * `amps`: draws the amps of a formula; a load is switched on once its supply stands.
  */
 export type Element =
   | (Between & { kind: 'resistor'; ohm: number })
   | (Between & { kind: 'capacitor'; farad: number })
   | (Between & { kind: 'volts'; formula: Expression })
-  | (Between & { kind: 'amps'; formula: Expression });
+  | (Between & { kind: 'amps'; formula: Expression; isLoad?: true });
 
 export interface Netlist {
   title: string;

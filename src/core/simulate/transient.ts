@@ -1,15 +1,5 @@
-import type { Element, Netlist } from './netlist';
-import {
-  readingOf,
-  solveAt,
-  solved,
-  systemOf,
-  unsolved,
-  type Companion,
-  type Solved,
-  type System,
-  type Unsolved,
-} from './operating-point';
+import type { Netlist } from './netlist';
+import { across, solveAt, solved, systemOf, unsolved, type Solved, type System, type Unsolved } from './newton';
 
 /** A moment of a run. */
 export interface Moment extends Solved {
@@ -24,17 +14,16 @@ export interface Run {
 /** How far two halves and a whole step may differ: volts or amps, and a share of what they are. */
 const tolerance = { absolute: 2e-3, share: 1e-3 };
 const firstStep = 1e-7;
-const shortest = 1e-12;
+const shortest = 1e-9;
 const mostMoments = 20_000;
 
 /**
- * From all capacitors empty to `seconds`: implicit Euler steps, each made whole and in two halves, of which the difference chooses the length of the next and is taken off
+ * From all capacitors empty, or from a state of the same circuit, to `seconds`: implicit Euler steps, each made whole and in two halves, of which the difference chooses the length of the next and is taken off
  * the result (Richardson; second order, and as stable as implicit Euler). Never longer than `longest`.
  */
-export function transient(net: Netlist, seconds: number, longest: number): Run | Unsolved {
+export function transient(net: Netlist, seconds: number, longest: number, start?: Float64Array): Run | Unsolved {
   const system = systemOf(net);
-  const capacitors = net.elements.filter((e) => e.kind === 'capacitor');
-  const first = emptyStart(system, capacitors);
+  const first = start ?? emptyStart(system);
   if (!first) return unsolved(net);
   let x: Float64Array = first;
   let now = 0;
@@ -63,21 +52,16 @@ export function transient(net: Netlist, seconds: number, longest: number): Run |
   return { ok: true, moments };
 }
 
-type Capacitor = Extract<Element, { kind: 'capacitor' }>;
-
 /** Just after the switch closes: every capacitor still at nought volts, as a very good conductor would hold it. */
-function emptyStart(system: System, capacitors: Capacitor[]): Float64Array | null {
-  const held = new Set(capacitors);
-  const companion: Companion = (e) => (held.has(e) ? { siemens: 1e6, amps: 0 } : null);
-  return solveAt(system, new Float64Array(system.nodes.length + system.branches.length), companion);
+function emptyStart(system: System): Float64Array | null {
+  return solveAt(system, new Float64Array(system.size), () => ({ siemens: 1e6, amps: 0 }));
 }
 
 /** One step of implicit Euler from the volts of `before`. */
 function step(system: System, before: Float64Array, h: number): Float64Array | null {
-  const was = readingOf(system, before);
-  return solveAt(system, before, (e) => {
-    const siemens = e.farad / h;
-    return { siemens, amps: -siemens * (was.volts(e.from) - was.volts(e.to)) };
+  return solveAt(system, before, (c) => {
+    const siemens = c.element.kind === 'capacitor' ? c.element.farad / h : 0;
+    return { siemens, amps: -siemens * across(c, before) };
   });
 }
 

@@ -1,33 +1,66 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { nodesOf, type Netlist } from '../simulate/netlist';
+import { operatingPoint } from '../simulate/operating-point';
 import { spiceNames, spiceNetlist } from '../simulate/spice';
 
 /** ngspice from Debian's packages, run on the same netlist: it shares nothing with our solver but the formulas of the elements. */
-export function ngspiceAtRest(net: Netlist): { volts: Map<string, number>; amps: Map<string, number> } {
-  const { node, element } = spiceNames(net);
+function ngspiceAtRest(net: Netlist, hints: ReadonlyMap<string, number>): Map<string, number> {
+  const { node } = spiceNames(net);
   const nodes = nodesOf(net);
-  const branches = net.elements.filter((e) => e.kind === 'volts').map((e) => e.id);
-  const wanted = [...nodes.map((n) => `v(${node(n)})`), ...branches.map((b) => `i(V${element(b).slice(1)})`)];
   const out = run(net, [
-    '.options itl1=2000 reltol=1e-6 abstol=1e-10 vntol=1e-7 gmin=1e-12',
+    '.options itl1=5000 itl2=2000 reltol=1e-6 abstol=1e-9 vntol=1e-6 gmin=1e-12',
+    ...[...hints].map(([n, v]) => `.nodeset v(${node(n)})=${v}`),
     '.control',
     'set numdgt=10',
     'op',
-    ...wanted.map((w) => `print ${w}`),
+    ...nodes.map((n) => `print v(${node(n)})`),
     '.endc',
   ]);
-  const read = new Map(
-    [...out.matchAll(/^\s*([vi]\([^)]+\))\s*=\s*(\S+)/gim)].map((m) => [m[1]!.toLowerCase(), Number(m[2])]),
-  );
-  if (read.size === 0) throw new Error(`ngspice gave no answer:\n${out.slice(-2000)}`);
-  const at = (w: string) => read.get(w.toLowerCase()) ?? NaN;
-  return {
-    volts: new Map(nodes.map((n) => [n, at(`v(${node(n)})`)])),
-    amps: new Map(branches.map((b) => [b, at(`i(V${element(b).slice(1)})`)])),
-  };
+  const read = [...out.matchAll(/^\s*v\((\w+)\)\s*=\s*(\S+)/gim)];
+  const volts = new Map(read.map((m) => [m[1]!.toLowerCase(), Number(m[2])]));
+  return new Map(nodes.map((n) => [n, volts.get(node(n)) ?? NaN]));
+}
+
+export interface Difference {
+  /** Largest difference of a node's volts, and as a share of what it is, above 10 mV. */
+  volts: number;
+  share: number;
+  /** ngspice found another state of the circuit by itself, and ours when it was started there. */
+  secondState: boolean;
+}
+
+/** Where a circuit has come to rest after so long from nothing, for those that ngspice finds no operating point of. */
+const settledSeconds = 0.4;
+
+/**
+ * Volts of every node by ngspice against ours; a sentence where they differ by more than 1 % or 10 mV, or one of the two has no answer. A circuit that can stand as well as hang browned out has two
+ * answers: then ngspice is started at ours, and must stay there. Where it finds no operating point it runs the circuit from nothing until it rests.
+ */
+export function againstNgspice(net: Netlist): Difference | string {
+  const ours = operatingPoint(net);
+  if (!ours.ok) return ours.why;
+  const unloaded = operatingPoint({ ...net, elements: net.elements.filter((e) => !('isLoad' in e)) });
+  const first = differing(ours.volts, ngspiceAtRest(net, unloaded.ok ? unloaded.volts : new Map()));
+  if (typeof first !== 'string') return first;
+  const atOurs = differing(ours.volts, ngspiceAtRest(net, ours.volts));
+  if (typeof atOurs !== 'string') return { ...atOurs, secondState: true };
+  const runs = ngspiceOverTime(net, settledSeconds, 1e-4, nodesOf(net));
+  return differing(ours.volts, new Map([...runs].map(([n, points]) => [n, points.at(-1)?.[1] ?? NaN])));
+}
+
+function differing(ours: ReadonlyMap<string, number>, theirs: ReadonlyMap<string, number>): Difference | string {
+  const found: Difference = { volts: 0, share: 0, secondState: false };
+  for (const [node, volts] of ours) {
+    const by = Math.abs(volts - theirs.get(node)!);
+    if (!(by < Math.max(0.01, 0.01 * Math.abs(volts))))
+      return `${node} stands at ${volts} V, by ngspice at ${theirs.get(node)} V`;
+    found.volts = Math.max(found.volts, by);
+    if (by > 0.01) found.share = Math.max(found.share, by / Math.abs(volts));
+  }
+  return found;
 }
 
 /** Volts of some nodes over time, from all capacitors empty. */
@@ -78,7 +111,11 @@ function run(net: Netlist, control: string[], files?: string[]): string {
       printed = String((error as { stdout?: string }).stdout ?? '');
     }
     if (!files) return printed;
-    return JSON.stringify(Object.fromEntries(files.map((f) => [f, readFileSync(path.join(folder, f), 'utf8')])));
+    return JSON.stringify(
+      Object.fromEntries(
+        files.map((f) => [f, !existsSync(path.join(folder, f)) ? '' : readFileSync(path.join(folder, f), 'utf8')]),
+      ),
+    );
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }

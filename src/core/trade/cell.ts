@@ -66,6 +66,19 @@ export function cellOhm(pack: Pack): Interval {
   return { low: 0, high: tired.milliohmAh / Math.max(0.01, ampHours) / 1000 };
 }
 
+/**
+ * What a pack of so many grams holds, in Ah: from what a tired one holds to what a good new one does (about two fifths more a gram; data sheets of packs, from memory).
+ */
+export function estimatedAmpHours({
+  cells,
+  chemistry,
+  gramsLow,
+  gramsHigh,
+}: Pick<Pack, 'cells' | 'chemistry'> & { gramsLow: number; gramsHigh: number }): Interval {
+  const perGram = tiredCell[chemistry].wattHoursPerGram / (cells * cellVolts[chemistry].nominal);
+  return { low: gramsLow * perGram, high: 1.4 * gramsHigh * perGram };
+}
+
 /** Full pack of a plain lithium-polymer pack of so many cells, in volts: what a board's "3-6S" is read as. */
 export function fullVolts(cells: number): number {
   return round(cells * cellVolts.lipo.full);

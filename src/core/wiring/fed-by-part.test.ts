@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { powerUp } from '../bench/power-up';
+import { firstPower } from '../bench/first-power';
+import { benchOf } from '../bench/on-the-bench';
 import { evaluate } from '../evaluate/climb';
 import { makeBoard, makeBuild, makePart, claims, regulator, says, supply, unknown } from '../tests/make';
 import { compile } from './compile';
@@ -64,9 +65,10 @@ describe('a part fed by another part', () => {
     });
     expect(climb.hookup.outputs[0]!.atLeast).toBe(true);
     expect(climb.hookup.outputs[0]!.parts).toEqual([expect.objectContaining({ name: 'cam', unsaid: true })]);
-    expect(powerUp(makeBuild({}, [transmitter(0.5), cam]), makeBoard(), climb, 1).why).toContain(
-      'Nobody says what cam draws: it may be more.',
-    );
+    const bench = benchOf(makeBuild({}, [transmitter(0.5), cam]), makeBoard(), climb);
+    expect(firstPower(bench, { limitAmps: 1, capacitor: true, fault: 'healthy' })).toMatchObject({
+      why: expect.stringContaining('Nobody says what 1 part draws (cam): it may be more.'),
+    });
   });
 
   test('by hand: steadily no more than the derated amps: 0.45 A all the time is too much for 0.5 A claimed, not for 0.5 A measured', () => {

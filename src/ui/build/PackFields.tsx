@@ -103,6 +103,13 @@ function PackFields({ pack, onChange }: { pack: Pack; onChange: (next: Partial<P
         figure={pack.mostAmps ?? { unknown: true }}
         onChange={(mostAmps) => onChange({ mostAmps })}
       />
+      <FigureBox
+        label="Holds"
+        unit="mAh"
+        max={100000}
+        figure={pack.capacityMah ?? { unknown: true }}
+        onChange={(capacityMah) => onChange({ capacityMah })}
+      />
     </>
   );
 }

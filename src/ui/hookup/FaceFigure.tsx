@@ -16,12 +16,24 @@ interface Props {
   onPad?: (pad: string) => void;
   /** Words at pads (a number, a tick) where the boxes are left away. */
   marks?: Map<string, string>;
+  /** Colours of pads by their id, where they show something else than what is joined. */
+  inks?: Map<string, string>;
   /** Only the board itself, for a phone and at the iron. */
   boardOnly?: boolean;
 }
 
 /** One face of the board, nose up as seen from that side, with the parts round it: nothing is drawn across the board. */
-export function FaceFigure({ drawing, usb, picked = {}, locked, onPart, onPad, marks, boardOnly = false }: Props) {
+export function FaceFigure({
+  drawing,
+  usb,
+  picked = {},
+  locked,
+  onPart,
+  onPad,
+  marks,
+  inks,
+  boardOnly = false,
+}: Props) {
   const { board, boxes, pads, plugs } = drawing;
   const lit = litBy(drawing, picked);
   const some = lit.pads.size > 0;
@@ -102,6 +114,7 @@ export function FaceFigure({ drawing, usb, picked = {}, locked, onPart, onPad, m
           lit={lit.pads.has(p.id)}
           dim={some && !lit.pads.has(p.id)}
           mark={marks?.get(p.id) ?? (boardOnly ? '' : tagOf(p.stubs))}
+          ink={inks?.get(p.id)}
           onPad={onPad}
         />
       ))}
@@ -150,6 +163,7 @@ function PadMark({
   lit,
   dim,
   mark,
+  ink,
   onPad,
 }: {
   pad: FaceDrawing['pads'][number];
@@ -157,6 +171,7 @@ function PadMark({
   lit: boolean;
   dim: boolean;
   mark: string;
+  ink: string | undefined;
   onPad?: ((pad: string) => void) | undefined;
 }) {
   const { x, y } = pad;
@@ -173,7 +188,8 @@ function PadMark({
     return start ? ('start' as const) : ('end' as const);
   };
   let fill = 'var(--paper)';
-  if (lit) fill = 'var(--copper)';
+  if (ink) fill = ink;
+  else if (lit) fill = 'var(--copper)';
   else if (pad.used) fill = 'var(--ink)';
   const said = [pad.label, pad.heldBy && !pad.used ? `held by ${pad.heldBy}` : ''].filter(Boolean).join(': ');
   return (

@@ -1,4 +1,4 @@
-import { BenchScreen } from '@/ui/after/BenchScreen';
+import { BenchScreen } from '@/ui/bench/BenchScreen';
 
 export default function Page() {
   return <BenchScreen />;
