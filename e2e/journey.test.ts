@@ -420,6 +420,32 @@ describe('after the pick', () => {
         if (!more) break;
       }
       await page.waitForFunction(() => / 1 of \d+ still agree/.test(document.body.innerText), { timeout: 10_000 });
+      await clickOn(page, 'nothing is wrong');
+      await waitForText(page, 'The shortest way');
+      await clickOn(page, 'Next round');
+      await waitForText(page, 'Round 2: hold the meter');
+    });
+  });
+  test('first power: a solder ball trips the limiter, and the address brings it back', async () => {
+    await at('/b/belfry-six/bench?limit=2&fault=short', async (page) => {
+      await waitForText(page, 'It trips');
+      await waitForText(page, 'No rail stands');
+    });
+  });
+  test('the meter is held by keyboard on two places; its figures have a source', async () => {
+    await at('/b/belfry-six/bench?scene=meter', async (page) => {
+      await waitForText(page, 'V against ground');
+      await page.focus('button[aria-label^="Red probe"][aria-label*="9V"]');
+      await page.keyboard.press('Enter');
+      await page.waitForFunction(() =>
+        /^(8\.9|9)/m.test(document.querySelector('[aria-label="The meter shows"]')!.textContent!),
+      );
+      await clickOn(page, 'Says who?');
+      await waitForText(page, '9 V volts');
+      await clickOn(page, 'Swap');
+      await page.waitForFunction(() =>
+        document.querySelector('[aria-label="The meter shows"]')!.textContent!.startsWith('-'),
+      );
     });
   });
   test('a measured value goes from the logbook to the shelf after showing what it moves', async () => {
@@ -450,6 +476,17 @@ describe('after the pick', () => {
       origin: 'measured',
     });
   });
+  test('a reading in the logbook is held against the circuit', async () => {
+    await at('/b/saltgrass/log?board=tarnfield-plover', async (page) => {
+      await waitForText(page, 'Board, pad or step');
+      const inputs = await page.$$('form[aria-label="New entry"] input[type="text"]');
+      await inputs[0]!.type('9 V');
+      await inputs[1]!.type('8.2');
+      await clickOn(page, 'Enter');
+      await clickOn(page, 'What does it say?');
+      await waitForText(page, 'would mean one of these');
+    });
+  });
 });
 
 describe('WCAG 2.2 AA, checked with axe-core', () => {
@@ -464,6 +501,8 @@ describe('WCAG 2.2 AA, checked with axe-core', () => {
     '/b/saltgrass/sheet?walk=true',
     '/b/saltgrass/bench',
     '/b/saltgrass/bench?scene=practice',
+    '/b/saltgrass/bench?scene=meter',
+    '/b/saltgrass/bench?scene=sag',
     '/b/saltgrass/log',
   ])('%s', async (path) => {
     await at(path, async (page) => {

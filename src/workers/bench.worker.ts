@@ -6,10 +6,12 @@ import {
   probesWith,
   punchOut,
   roundsFor,
+  whatReadingSays,
   type Board,
   type Build,
   type Charge,
   type Climb,
+  type Entry,
   type Plugging,
 } from '../core';
 import { answerWith } from './answered';
@@ -18,7 +20,8 @@ export type BenchQuestion =
   | { about: 'first power'; plugging: Plugging }
   | { about: 'throttle'; charge: Charge }
   | { about: 'probes'; fault: string }
-  | { about: 'rounds' };
+  | { about: 'rounds' }
+  | { about: 'reading'; entry: Entry };
 
 export interface BenchAnswers {
   'first power': ReturnType<typeof firstPower>;
@@ -29,6 +32,8 @@ export interface BenchAnswers {
   };
   probes: { healthy: ReturnType<typeof probesWith>; now: ReturnType<typeof probesWith> };
   rounds: ReturnType<typeof roundsFor>;
+  /** None, or one. */
+  reading: NonNullable<ReturnType<typeof whatReadingSays>>[];
 }
 
 export interface ToBench {
@@ -55,5 +60,7 @@ onmessage = ({ data: { build, board, climb, question } }: MessageEvent<ToBench>)
         return { healthy: probesWith(bench, 'healthy'), now: probesWith(bench, question.fault) };
       case 'rounds':
         return roundsFor(bench);
+      case 'reading':
+        return [whatReadingSays(bench, question.entry) ?? []].flat();
     }
   });

@@ -9,10 +9,11 @@ import { deskState } from './desk';
 import { faultsFor } from './faults';
 import { firstPower, type FirstPower, type Plugging } from './first-power';
 import { flightTime } from './flight-time';
-import { meterReads, spotsOn } from './meter';
+import { figuresRead, meterReads, spotsOn } from './meter';
 import { benchOf, type Bench } from './on-the-bench';
 import { hiddenIn, roundsFor, scoreOf, shortestWay, stillPossible } from './practice';
 import { burntWith, probesWith, stateWith } from './probes';
+import { whatReadingSays } from './reading-says';
 import { overThrottle, punchOut } from './throttle';
 
 const shelf = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
@@ -174,6 +175,12 @@ describe('the meter on any two pads', () => {
     expect(meterReads(state, 'amps', air, gnd).value).toBeGreaterThan(0.05);
     expect(meterReads(state, 'amps', gnd, plus).words).toContain('Amps are read in a wire');
   });
+  test('says who: behind 9 V stand the figures of its regulator and of what hangs on it', () => {
+    const whats = figuresRead(state, plus, gnd).map((g) => g.what);
+    expect(whats).toEqual(expect.arrayContaining(['9 V volts', '9 V rating', 'Quillon Prism Air draws']));
+    expect(whats).not.toContain('5 V regulator rating');
+    expect(figuresRead(state, gnd, gnd)).toEqual([]);
+  });
   test('a pad that nothing is joined to says so', () => {
     const idle = spots.find((s) => s.node === null)!;
     expect(meterReads(state, 'volts', idle, gnd).words).toContain('Nothing is joined');
@@ -229,4 +236,32 @@ test('flight time by hand: 1500 mAh, four fifths of it, at 4 x 5 A and a little 
   expect(time.minutes.high).toBeGreaterThan(3.4);
   expect(time.minutes.high).toBeLessThan(3.6);
   expect(flightTime(onBench({ ...build, motors: { ...build.motors, count: 0 } }, ten))).toBeNull();
+});
+
+describe('a reading of the logbook, held against the circuit', () => {
+  const bench = onBench(four(5, 1), ten);
+  const entry = (about: string, value: number, field?: string) => ({
+    id: 'e',
+    when: '2026-11-28',
+    about,
+    kind: 'measured' as const,
+    note: '',
+    reading: { value, unit: 'V', ...(field ? { field } : {}) },
+  });
+  test('as predicted it says nothing, of an unknown place there is nothing to say', () => {
+    expect(whatReadingSays(bench, entry('10 V', 10))).toMatchObject({ where: '10 V', explanations: [] });
+    expect(whatReadingSays(bench, entry('the moon', 10))).toBeNull();
+  });
+  test('a rail a little low points at its volts, one far low at what its regulator gives; shares make one', () => {
+    const little = whatReadingSays(bench, entry('anything', 9.8, 'rails[1].source.outVolts'))!;
+    expect(little.explanations[0]!.says).toContain('is set to 9.8');
+    const far = whatReadingSays(bench, entry('10 V', 7))!;
+    expect(far.explanations[0]!.says).toContain('gives no more than');
+    for (const { explanations } of [little, far])
+      expect(explanations.reduce((sum, e) => sum + e.share, 0)).toBeCloseTo(1, 9);
+  });
+  test('by hand: at the part 9.5 V where 10 V stand and 1 A flows: half an ohm in wire and joints', () => {
+    const said = whatReadingSays(bench, entry('tx', 9.5))!;
+    expect(said.explanations.some((e) => e.says.startsWith('wire and joints of the part'))).toBe(true);
+  });
 });

@@ -1,6 +1,8 @@
 import { padWords } from '../circuit/pad-words';
 import { asItLies } from '../circuit/turn';
 import { suppliedName } from '../wiring/hookup';
+import type { Ground } from '../quantity/ground';
+import { figuresBehind } from '../simulate/behind';
 import { elementOf, nodeOf } from '../simulate/hookup-netlist';
 import { voltsBetween, type Bench } from './on-the-bench';
 import { ohmsBetween, type BenchState } from './probes';
@@ -110,4 +112,11 @@ export function meterReads(
 
 function round(value: number, digits = 2): number {
   return Math.round(value * 10 ** digits) / 10 ** digits + 0;
+}
+
+/** The figures that what the meter shows hangs on: behind both probes. */
+export function figuresRead({ live }: BenchState, red: Spot, black: Spot): Ground[] {
+  const nodes = [red, black].flatMap((s) => (s.node === null || s.node === nodeOf.boardGround ? [] : [s.node]));
+  const all = nodes.flatMap((node) => figuresBehind(live, node, nodeOf.boardGround));
+  return all.filter((g, i) => all.findIndex((other) => other.what === g.what) === i);
 }

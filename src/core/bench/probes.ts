@@ -31,12 +31,14 @@ export interface BenchState {
   bench: Bench;
   fault: string;
   solved: Solved | null;
+  live: HookupNetlist;
   dead: HookupNetlist;
 }
 
 export function stateWith(bench: Bench, fault: string): BenchState {
-  const solved = operatingPoint(faultyNetlist(bench, fault, powered));
-  return { bench, fault, solved: solved.ok ? solved : null, dead: faultyNetlist(bench, fault, unpowered) };
+  const live = faultyNetlist(bench, fault, powered);
+  const solved = operatingPoint(live);
+  return { bench, fault, solved: solved.ok ? solved : null, live, dead: faultyNetlist(bench, fault, unpowered) };
 }
 
 /** What an ohmmeter does: 0.3 V behind 1 kilohm, too little for any chip to wake. */

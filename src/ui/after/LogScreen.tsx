@@ -25,6 +25,7 @@ import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { Photos } from '../shelf/Photos';
 import { saveAs } from '../shelf/save-as';
+import { ReadingSays } from '../bench/ReadingSays';
 import { WithBoard, type Chosen } from './use-chosen';
 import { today } from '../room/today';
 
@@ -36,7 +37,7 @@ export function LogScreen() {
   return <WithBoard title="Logbook">{(chosen) => <Log {...chosen} />}</WithBoard>;
 }
 
-function Log({ board }: Chosen) {
+function Log({ board, climb }: Chosen) {
   const { build, edit } = useRoom('build', 'edit');
   const [q, setQ] = useQueryState('q', parseAsString.withDefault(''));
   const word = q.trim().toLowerCase();
@@ -89,7 +90,7 @@ function Log({ board }: Chosen) {
           </Box>
         )}
         {shown.map((e) => (
-          <OneEntry key={e.id} entry={e} board={board} />
+          <OneEntry key={e.id} entry={e} board={board} climb={climb} />
         ))}
       </Box>
       <Scales />
@@ -213,12 +214,13 @@ function NewEntry({ board }: Pick<Chosen, 'board'>) {
   );
 }
 
-function OneEntry({ entry, board }: { entry: Entry; board: Chosen['board'] }) {
+function OneEntry({ entry, board, climb }: { entry: Entry } & Chosen) {
   const { build, edit, ranking } = useRoom('build', 'edit', 'ranking');
   const { putBoard } = useShelf();
   const [preview, setPreview] = useState<Moved[] | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const [pictures, setPictures] = useState(false);
+  const [asked, setAsked] = useState(false);
   const measured = withReading(board, entry);
   const look = () => {
     if (!measured || !ranking.ranked) return;
@@ -239,6 +241,11 @@ function OneEntry({ entry, board }: { entry: Entry; board: Chosen['board'] }) {
           {entry.note}
         </Box>
         {measured && <Button onClick={look}>To the shelf ...</Button>}
+        {entry.reading?.unit === 'V' && (
+          <Button aria-expanded={asked} onClick={() => setAsked(!asked)}>
+            What does it say?
+          </Button>
+        )}
         <Button onClick={() => setPictures(!pictures)}>Pictures</Button>
         <Button
           onClick={() => edit(`unlog ${entry.id}`, (b) => ({ ...b, log: b.log.filter((e) => e.id !== entry.id) }))}
@@ -246,6 +253,7 @@ function OneEntry({ entry, board }: { entry: Entry; board: Chosen['board'] }) {
           Remove
         </Button>
       </Box>
+      {asked && <ReadingSays entry={entry} board={board} climb={climb} />}
       {pictures && <Photos about={`log:${build.id}:${entry.id}`} />}
       {preview && measured && (
         <Box role="status" sx={{ pl: 1, borderLeft: '3px solid var(--copper)', my: 0.5 }}>

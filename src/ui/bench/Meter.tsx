@@ -3,11 +3,12 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import { parseAsString, parseAsStringLiteral, useQueryState } from 'nuqs';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import {
   asItLies,
   benchOf,
   drawHookup,
+  figuresRead,
   meterReads,
   spotsOn,
   stateWith,
@@ -16,6 +17,7 @@ import {
   type Spot,
 } from '@/core';
 import type { Chosen } from '../after/use-chosen';
+import { SaysWho } from '../board/SaysWho';
 import { FaceFigure } from '../hookup/FaceFigure';
 import { Faces } from '../hookup/Faces';
 import { useRoom } from '../room/store';
@@ -33,10 +35,12 @@ export function Meter(chosen: Chosen) {
   const spots = useMemo(() => spotsOn(bench), [bench]);
   const [kind, setKind] = useQueryState('read', parseAsStringLiteral(kinds).withDefault('volts'));
   const [redAt, setRed] = useQueryState('red', parseAsString);
+  const [who, setWho] = useState(false);
   const [blackAt, setBlack] = useQueryState('black', parseAsString);
   const red = spots.find((s) => s.id === redAt) ?? spots.find((s) => s.node === 'rail pack') ?? spots[0];
   const black = spots.find((s) => s.id === blackAt) ?? spots.find((s) => s.node === 'gnd') ?? spots[0];
   if (!red || !black) return <Box>The board has no pads drawn, so there is nowhere to hold a meter.</Box>;
+  const figures = figuresRead(state, red, black);
   const lying = asItLies(bench.build, bench.board);
   const wires = wireList(bench.build, bench.board, bench.hookup);
   const faces = drawHookup(lying, bench.hookup, wires, { stubs: true });
@@ -80,12 +84,21 @@ export function Meter(chosen: Chosen) {
         <Button onClick={() => (void setRed(black.id), void setBlack(red.id))}>Swap</Button>
         <ProbeAt label="Black probe" spots={spots} at={black} onPut={(id) => void setBlack(id)} />
       </Box>
-      <Box role="status" aria-live="polite" sx={{ fontSize: 22, fontWeight: 640, fontVariantNumeric: 'tabular-nums' }}>
+      <Box
+        role="status"
+        aria-label="The meter shows"
+        sx={{ fontSize: 22, fontWeight: 640, fontVariantNumeric: 'tabular-nums' }}
+      >
         {readingWords(reading.value, reading.unit, kind)}
         <Box component="span" sx={{ fontSize: 12.5, fontWeight: 400, color: 'text.secondary', ml: 1.5 }}>
           {reading.words}
         </Box>
       </Box>
+      <Button aria-expanded={who} onClick={() => setWho(!who)}>
+        Says who?
+      </Button>
+      {who && figures.length === 0 && <Box>No figure of board or parts stands behind these two places.</Box>}
+      {who && figures.length > 0 && <SaysWho grounds={figures} />}
       <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
         <Legend most={most} />
         <Faces faces={faces}>

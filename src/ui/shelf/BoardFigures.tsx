@@ -95,7 +95,7 @@ export function Figure({
           {word.seen ? `, ${word.seen}` : ''}, does not count.{' '}
           <Button
             size="small"
-            aria-label={`Count ${figureWords(word, figure.unit)} as ${figure.says}`}
+            aria-label={`Count it: ${figureWords(word, figure.unit)} as ${figure.says}`}
             onClick={() => onChange(withWordCounting(board, figure.field, at, today()) ?? board)}
           >
             Count it
