@@ -2,7 +2,7 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { evaluate, readFile, type Board, type Build } from '../src/core';
 import { damaged, lawfulPair } from '../src/core/tests/lawful-pair';
 import { manyPairs } from '../src/core/tests/many-climbs';
-import { againstNgspice } from '../src/core/tests/ngspice';
+import { againstNgspice, runAgainstNgspice } from '../src/core/tests/ngspice';
 import { randomCircuit } from '../src/core/tests/random-circuit';
 import { randomPair } from '../src/core/tests/random-build';
 import { withFixes } from '../src/core/fix/apply';
@@ -44,7 +44,29 @@ for (const asked of builds)
     for (const scene of [...auditScenes, benchScene({})])
       compare(`${build.id} ${board.id} ${scene.id}`, hookupNetlist(build, board, climb.hookup, scene));
   }
-for (const line of off.slice(0, 20)) console.log(line);
+/** First power of every hookup of the demo that fits, through 2 A and straight from the pack: ends, peaks and moments. */
+let runs = 0;
+let worstRun = 0;
+for (const asked of builds)
+  for (const bought of shelf.value.boards) {
+    const climb = evaluate(asked, bought);
+    if (!climb.verdict.startsWith('fits')) continue;
+    const { build, board } = withFixes(asked, bought);
+    for (const pack of [{ charge: 'full' as const, limiterAmps: 2 }, { charge: 'full' as const }]) {
+      const net = hookupNetlist(build, board, climb.hookup, benchScene({ pack }));
+      const nodes = board.rails
+        .filter((r) => r.source.kind !== 'usb')
+        .map((r) => `rail ${r.id}`)
+        .filter((n) => net.elements.some((e) => e.from === n || e.to === n));
+      const found = runAgainstNgspice(net, 0.06, nodes);
+      runs++;
+      const name = `${build.id} ${board.id} first power${'limiterAmps' in pack ? ' through 2 A' : ''}`;
+      if (typeof found === 'string') off.push(`${name}: ${found}`);
+      else if (found > 0.05) off.push(`${name}: off by ${Math.round(found * 1000) / 10} %`);
+      else worstRun = Math.max(worstRun, found);
+    }
+  }
+for (const line of off.slice(0, 40)) console.log(line);
 
 let pairs = 0;
 let audits = 0;
@@ -72,6 +94,8 @@ const figures = {
   secondStates,
   worstMillivolts: Math.round(worst.volts * 1e5) / 100,
   worstErrorPercent: Math.round(worst.share * 1e4) / 100,
+  runs,
+  worstRunPercent: Math.round(worstRun * 1e4) / 100,
   pairs,
   audits,
   contradictions: contradictions.length,

@@ -51,7 +51,7 @@ await Promise.all(
     }
     const end = await ask<Stored>(path);
     if (end?.build.craft !== kept) lost += 1;
-    await ask(path, 'DELETE');
+    await ask(path, 'DELETE', undefined, end?.version);
   }),
 );
 times.sort((a, b) => a - b);

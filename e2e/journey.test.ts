@@ -433,8 +433,8 @@ describe('after the pick', () => {
     });
   });
   test('the meter is held by keyboard on two places; its figures have a source', async () => {
-    await at('/b/belfry-six/bench?scene=meter', async (page) => {
-      await waitForText(page, 'V against ground');
+    await at('/b/belfry-six/bench?scene=meter&board=tarnfield-keel-f7', async (page) => {
+      await page.waitForSelector('button[aria-label^="Red probe"][aria-label*="9V"]');
       await page.focus('button[aria-label^="Red probe"][aria-label*="9V"]');
       await page.keyboard.press('Enter');
       await page.waitForFunction(() =>

@@ -5,6 +5,7 @@ import pino from 'pino';
 import { storableJson } from '../core';
 import { isDatabaseDown, isUnstorable, UnreadableRecord } from '../db/faults';
 import { refusalOf } from './own-pages';
+import { letIn } from './traffic';
 
 const log = pino({ name: 'rung' });
 
@@ -29,7 +30,11 @@ export async function answer(request: Request, work: () => Promise<NextResponse>
   const refusal = refusalOf(request);
   if (refusal !== null) return say(403, refusal);
   try {
-    return await work();
+    const made = await letIn(request.method, work);
+    if (made instanceof NextResponse) return made;
+    const refused = say(429, made.sentence);
+    refused.headers.set('retry-after', String(made.wait));
+    return refused;
   } catch (error) {
     return faultOf(error);
   }

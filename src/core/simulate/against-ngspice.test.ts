@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { readFileSync } from 'node:fs';
 import { evaluate } from '../evaluate/climb';
 import { readFile } from '../records/file';
-import { againstNgspice, ngspiceOverTime } from '../tests/ngspice';
+import { againstNgspice, ngspiceOverTime, passes } from '../tests/ngspice';
 import { randomCircuit } from '../tests/random-circuit';
 import { hookupNetlist } from './hookup-netlist';
 import { capacitor, load, regulator, resistor, source } from './models';
@@ -25,13 +25,6 @@ describe('at rest, as ngspice has it: within 1 % or 10 mV at every node', () => 
     });
   });
 });
-
-/** When a run first passes so many volts, straight between its moments. */
-function passes(points: readonly [number, number][], volts: number): number {
-  const after = points.findIndex(([, v]) => v > volts);
-  const [[t0, v0], [t1, v1]] = [points[after - 1]!, points[after]!];
-  return t0 + ((t1 - t0) * (volts - v0)) / (v1 - v0);
-}
 
 const n = (id: string) => ({ id, what: id });
 

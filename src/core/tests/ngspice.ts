@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { nodesOf, type Netlist } from '../simulate/netlist';
 import { operatingPoint } from '../simulate/operating-point';
+import { transient } from '../simulate/transient';
 import { spiceNames, spiceNetlist } from '../simulate/spice';
 
 /** ngspice from Debian's packages, run on the same netlist: it shares nothing with our solver but the formulas of the elements. */
@@ -119,4 +120,39 @@ function run(net: Netlist, control: string[], files?: string[]): string {
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }
+}
+
+/** Two moments nearer than ngspice's own step are one. */
+const leastSeconds = 2e-5;
+
+/**
+ * A run from nothing by ngspice against ours: at the end, at the highest point and at the moment at which half of the end is passed, for some nodes. The worst share by which they differ, or a sentence
+ * where one of the two comes to no end. Nodes that stay below a tenth of a volt are no matter.
+ */
+export function runAgainstNgspice(net: Netlist, seconds: number, nodes: readonly string[]): number | string {
+  const ours = transient(net, seconds, seconds / 50);
+  if (!ours.ok) return ours.why;
+  const theirs = ngspiceOverTime(net, seconds, seconds / 5000, nodes);
+  let worst = 0;
+  for (const node of nodes) {
+    const mine = ours.moments.map((m): [number, number] => [m.seconds, m.volts.get(node)!]);
+    const their = theirs.get(node)!;
+    const last = their.at(-1);
+    if (!last || last[0] < 0.99 * seconds) return 'ngspice came to no end';
+    const end = (points: readonly [number, number][]) => points.at(-1)![1];
+    const top = (points: readonly [number, number][]) => Math.max(...points.map((p) => p[1]));
+    if (end(their) < 0.1) continue;
+    const passed = (points: readonly [number, number][]) => passes(points, end(their) / 2);
+    for (const of of [end, top]) worst = Math.max(worst, Math.abs(of(mine) / of(their) - 1));
+    const [mineAt, theirAt] = [passed(mine), passed(their)];
+    if (Math.abs(mineAt - theirAt) > leastSeconds) worst = Math.max(worst, Math.abs(mineAt / theirAt - 1));
+  }
+  return worst;
+}
+
+/** When a run first passes so many volts, straight between its moments. */
+export function passes(points: readonly [number, number][], volts: number): number {
+  const after = points.findIndex(([, v]) => v > volts);
+  const [[t0, v0], [t1, v1]] = [points[Math.max(0, after - 1)]!, points[after]!];
+  return after <= 0 ? t1 : t0 + ((t1 - t0) * (volts - v0)) / (v1 - v0);
 }

@@ -53,7 +53,7 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
     } else if (status === 404) {
       held = 'removed';
       say({ kind: 'removed', why: said.sentence });
-    } else if (status === 0 || status > 500) {
+    } else if (status === 0 || status === 429 || status > 500) {
       say({ kind: 'kept here', why: said.sentence });
       again(retryMs);
     } else {
