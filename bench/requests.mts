@@ -50,8 +50,8 @@ function ask(seed: number): Promise<void> {
   const word = (n: number) =>
     encodeURIComponent(
       hostileText(seed * 7 + n, sound)
-        .toWellFormed()
-        .slice(0, 300),
+        .slice(0, 300)
+        .toWellFormed(),
     );
   let n = 0;
   const path = pick(routes)

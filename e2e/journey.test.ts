@@ -4,7 +4,7 @@ import path from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { openBrowser, waitForText } from './browser';
-import { ask, choose, clickOn, expectAccessible, visit } from './visit';
+import { addressHas, ask, choose, clickOn, expectAccessible, visit } from './visit';
 
 let browser: Browser;
 let close: () => Promise<void>;
@@ -426,6 +426,19 @@ describe('after the pick', () => {
       await waitForText(page, 'Round 2: hold the meter');
     });
   });
+  test('the brief counts who fails a line, names them, and copies as text', async () => {
+    await at('/b/belfry-six/brief', async (page) => {
+      await waitForText(page, 'stands a full pack of 25.2 V (6S)');
+      await page.waitForFunction(() => /\d+ boards of \d+ on the shelf fail no line/.test(document.body.innerText));
+      await page.evaluate(() =>
+        [...document.querySelectorAll<HTMLElement>('button')]
+          .find((b) => b.getAttribute('aria-label')?.includes('fail: stands a full pack'))!
+          .click(),
+      );
+      await addressHas(page, 'line', 'full pack');
+      await waitForText(page, 'of the shelf fail: stands a full pack');
+    });
+  });
   test('first power: a solder ball trips the limiter, and the address brings it back', async () => {
     await at('/b/belfry-six/bench?limit=2&fault=short', async (page) => {
       await waitForText(page, 'It trips');
@@ -500,6 +513,7 @@ describe('WCAG 2.2 AA, checked with axe-core', () => {
     '/b/saltgrass/sheet',
     '/b/saltgrass/sheet?walk=true',
     '/b/saltgrass/bench',
+    '/b/saltgrass/brief',
     '/b/saltgrass/bench?scene=practice',
     '/b/saltgrass/bench?scene=meter',
     '/b/saltgrass/bench?scene=sag',

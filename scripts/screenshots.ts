@@ -30,7 +30,7 @@ const views: Record<
   basket: { path: '/b/belfry-six/basket' },
   sheet: { path: '/b/saltgrass/sheet' },
   iron: { path: '/b/belfry-six/sheet?board=tarnfield-keel-f7&walk=true' },
-  bench: { path: '/b/gutterling/bench' },
+  bench: { path: '/b/belfry-six/bench?scene=meter' },
   log: { path: '/b/belfry-six/log' },
 };
 

@@ -94,6 +94,7 @@ export { basketCsv, basketOf, eurosOf, orderFor, type BasketLine } from './bill/
 export { csvLines } from './records/csv-lines';
 export { buildSheet, harnessOf, sheetMarkdown, type BuildSheet } from './guide/build-sheet';
 export { arrivesOn, currentScale, logCsv, logMarkdown, measurable, voltageScale, withReading } from './guide/logbook';
+export { briefOf, briefText, failedLines } from './decide/brief';
 export { deskState, onTheDesk } from './bench/desk';
 export { faultsFor, type BenchFault } from './bench/faults';
 export { firstPower, type Plugging } from './bench/first-power';

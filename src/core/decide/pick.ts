@@ -2,6 +2,7 @@ import type { Build, Pick } from '../records/build';
 import type { Board } from '../records/board';
 import { completenessOf } from '../figures/completeness';
 import { rungNames } from '../trade/rungs';
+import { briefOf } from './brief';
 import type { Ranked } from './rank-shelf';
 
 /** A frozen copy of a choice with its reasons and what was open. */
@@ -25,6 +26,7 @@ export function pickOf(build: Build, board: Board, ranked: Ranked, firstShare: n
     open: completenessOf(board)
       .missing.slice(0, 60)
       .map((m) => m.ask),
+    brief: briefOf(build).map((l) => l.asks.slice(0, 600)),
   };
 }
 

@@ -173,6 +173,7 @@ export const pickSchema = z.strictObject({
   grams: z.number().nullable(),
   reasons: z.array(textSchema).max(40),
   open: z.array(textSchema).max(60).describe('What was not known'),
+  brief: z.array(textSchema).max(80).default([]).describe('What any board had to have'),
 });
 export type Pick = z.infer<typeof pickSchema>;
 

@@ -161,7 +161,10 @@ function outline(build: Build, board: Board): Finding {
 }
 
 /** The stack from the frame plate up: standoffs, the buyer's own ESC, the board, and what hangs into the bay from above. */
-export function stackLines(build: Build, board: Board): { what: string; mm: { low: number; high: number } }[] {
+export function stackLines(
+  build: Build,
+  board: Pick<Board, 'heightMm'>,
+): { what: string; mm: { low: number; high: number } }[] {
   const esc = build.motors.esc === 'separate' ? build.motors.ownEsc : undefined;
   const over = build.parts.reduce((most, p) => Math.max(most, p.peripheral.overhangMm ?? 0), build.frame.overhangMm);
   return [

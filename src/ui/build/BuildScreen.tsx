@@ -55,6 +55,9 @@ export function BuildScreen() {
             {outcomeWords(first.climb)}. <Link href={`/b/${build.id}/ladder`}>See the ladder</Link>
           </Box>
         )}
+        <Box sx={{ mt: 0.5, fontSize: 12.5 }}>
+          <Link href={`/b/${build.id}/brief`}>The buyer&apos;s brief</Link>: the least that any board must have.
+        </Box>
         <Variants />
         <History />
         {part && <PartSheet key={part.id} part={part} onClose={() => setSelected(null)} />}

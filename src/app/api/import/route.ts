@@ -8,7 +8,7 @@ const limitMb = 50;
 export function POST(request: Request) {
   return answer(request, async () => {
     const reply = await admitted(() => imported(request));
-    return reply ?? say(503, 'Rung is at work on other files. Nothing was changed; try again in a moment.');
+    return reply ?? say(429, 'Rung is at work on other files. Nothing was changed; try again in a moment.');
   });
 }
 

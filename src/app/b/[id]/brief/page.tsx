@@ -1,0 +1,5 @@
+import { BriefScreen } from '@/ui/decide/BriefScreen';
+
+export default function Page() {
+  return <BriefScreen />;
+}

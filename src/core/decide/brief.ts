@@ -1,0 +1,344 @@
+import { mayHaveMore } from '../circuit/all-pads';
+import { motorAmps, packCells, packVolts } from '../circuit/packs';
+import { suppliesOf } from '../circuit/rail-tree';
+import { isOnBoard, servedOnBoard } from '../fix/on-board';
+import { interval, isKnown } from '../quantity/figure';
+import { money } from '../quantity/money';
+import type { Board } from '../records/board';
+import type { Build, Part } from '../records/build';
+import type { Mode, Supply } from '../records/peripheral';
+import { checkFrame, stackLines } from '../rungs/frame';
+import { counted, list, num, type Finding, type FindingCode } from '../rungs/finding';
+import { checkMotors } from '../rungs/motors';
+import { checkPack } from '../rungs/pack';
+import { patternWords } from '../trade/frame';
+import { protocols, softSerialCarries } from '../trade/protocol';
+import { insideRange } from '../wiring/supply-ways';
+
+/** One thing that any board must have. A board that fails it does not carry the build, unless something is bought besides. */
+export interface BriefLine {
+  id: string;
+  /** What a seller is asked for. */
+  asks: string;
+  /** Whose need it is: parts, or the craft itself. */
+  because: string[];
+  /** What would lower it, or null. */
+  lower: string | null;
+  fails: (board: Board) => boolean;
+}
+
+/**
+ * The least that any board must have for a build: worked out before any board is looked at, as bounds that every hookup of the musts keeps. A line says no more than it must: where a part can be wired in
+ * several ways, the most modest counts.
+ */
+export function briefOf(build: Build): BriefLine[] {
+  const musts = build.parts.filter((p) => p.priority === 'must' && !servedWithout(p));
+  return [
+    ...frameLines(build),
+    ...packLines(build),
+    ...motorLines(build),
+    ...portLines(musts),
+    ...outputLines(build, musts),
+    ...busLines(musts),
+    ...inputLines(musts),
+    ...supplyLines(build, musts),
+    ...moneyAndGrams(build, musts),
+  ];
+}
+
+/** The lines that a board fails. What its own receiver can do, the receiver of the parts list need not ask for. */
+export function failedLines(build: Build, board: Board): BriefLine[] {
+  return briefOf(servedOnBoard(build, board)).filter((line) => line.fails(board));
+}
+
+/** As text for a seller or a forum. */
+export function briefText(build: Build): string {
+  const lines = briefOf(build).map((l) => `- ${l.asks} (${list(l.because)})`);
+  return [`Wanted: a flight controller or stack for ${build.name}.`, ...lines, ''].join('\n');
+}
+
+/** A part that the board may do the job of asks for nothing. */
+function servedWithout({ peripheral }: Part): boolean {
+  return peripheral.modes.some((mode) => isOnBoard({ mode }));
+}
+
+/** A line that stands or falls with a check of the ladder's first three rungs. */
+function checked(
+  line: Omit<BriefLine, 'fails' | 'id'>,
+  codes: readonly FindingCode[],
+  check: (board: Board) => Finding[],
+): BriefLine {
+  const fails = (board: Board) => check(board).some((f) => codes.includes(f.code) && f.state === 'breaks');
+  return { ...line, id: codes[0]!, fails };
+}
+
+function frameLines(build: Build): BriefLine[] {
+  const { mounts, bayLengthMm, bayWidthMm } = build.frame;
+  const frame = { because: ['the frame'], lower: null };
+  const check = (board: Board) => checkFrame(build, board);
+  // Of a board of no height, all that is left is for the board.
+  const others = stackLines(build, { heightMm: { value: 0, origin: 'assumed' } }).reduce((mm, l) => mm + l.mm.low, 0);
+  const left = build.frame.bayHeightMm - others;
+  return [
+    ...(mounts.length > 0
+      ? [
+          checked(
+            {
+              ...frame,
+              asks: `holes ${mounts.map((m) => `${patternWords(m)} ${m.screw}`).join(' or ')}, or none, to be taped down`,
+              lower: 'an adapter plate joins two patterns',
+            },
+            ['mounting'],
+            check,
+          ),
+        ]
+      : []),
+    checked({ ...frame, asks: `no larger than ${num(bayLengthMm)} x ${num(bayWidthMm)} mm` }, ['outline'], check),
+    checked(
+      {
+        ...frame,
+        asks: `no higher than ${num(left)} mm`,
+        lower: others > 0 ? 'lower standoffs, or less above it' : null,
+      },
+      ['height'],
+      check,
+    ),
+  ];
+}
+
+function packLines(build: Build): BriefLine[] {
+  const pack = { because: ['the pack'], lower: 'another pack' };
+  const check = (board: Board) => checkPack(build, board);
+  const cells = packCells(build);
+  return [
+    checked(
+      { ...pack, asks: `stands a full pack of ${num(packVolts(build).high, 2)} V (${cells.high}S)` },
+      ['full pack'],
+      check,
+    ),
+    checked({ ...pack, asks: `runs on as few as ${counted(cells.low, 'cell')}` }, ['empty pack'], check),
+  ];
+}
+
+function motorLines(build: Build): BriefLine[] {
+  const { motors } = build;
+  if (motors.count === 0) return [];
+  const check = (board: Board) => checkMotors(build, board);
+  if (motors.esc === 'separate')
+    return [
+      checked(
+        { asks: `${counted(motors.count, 'motor output')}`, because: ['the motors'], lower: null },
+        ['motor outputs'],
+        check,
+      ),
+    ];
+  const { cruise, peak } = motorAmps(build);
+  const because = ['the motors'];
+  return [
+    checked(
+      { asks: `an ESC with ${counted(motors.count, 'channel')}`, because, lower: 'separate ESCs' },
+      ['esc channels'],
+      check,
+    ),
+    checked(
+      {
+        asks: `${num(cruise)} A a channel without end, ${num(peak)} A for ${num(motors.peakSeconds, 0)} s`,
+        because,
+        lower: 'separate ESCs, or smaller propellers',
+      },
+      ['cruise current', 'full throttle', 'motor pads'],
+      check,
+    ),
+  ];
+}
+
+/** The least over a part's ways of what each asks. */
+function leastOf(part: Part, count: (mode: Mode) => number): number {
+  return Math.min(...part.peripheral.modes.map(count));
+}
+
+type SerialLink = Extract<Mode['links'][number], { kind: 'serial' }>;
+
+/** Links that nothing but a side of a port can carry. */
+function portLinks(mode: Mode, side: 'rx' | 'tx'): SerialLink[] {
+  return mode.links.filter((l): l is SerialLink => {
+    if (l.kind !== 'serial' || l.protocol === 'esc-telemetry') return false;
+    const p = protocols[l.protocol];
+    if (p.onTimerPad || softSerialCarries({ ...p, sense: l.sense ?? p.sense })) return false;
+    if (p.wires === 'one wire') return false;
+    return side === 'rx' ? p.wires !== 'talk' : p.wires === 'talk' || (p.wires === 'both' && !p.hearOnlyLoses);
+  });
+}
+
+function portLines(musts: readonly Part[]): BriefLine[] {
+  return (['rx', 'tx'] as const).flatMap((side): BriefLine[] => {
+    const asking = musts.filter((p) => leastOf(p, (m) => portLinks(m, side).length) > 0);
+    const needed = asking.reduce((sum, p) => sum + leastOf(p, (m) => portLinks(m, side).length), 0);
+    if (needed === 0) return [];
+    const verb = side === 'rx' ? 'hear' : 'talk';
+    return [
+      {
+        id: `ports ${verb}`,
+        asks: `${counted(needed, 'serial port')} that ${needed === 1 ? `${verb}s` : verb}, free or to be freed`,
+        because: asking.map((p) => p.peripheral.name),
+        lower: side === 'rx' ? 'a part on a bus, or one that only talks' : null,
+        fails: (board) => {
+          if (mayHaveMore(board)) return false;
+          const there = board.ports.filter(
+            (p) => p[side].length > 0 && (!p.taken || p.taken.release || p.taken.carries),
+          );
+          return there.length < needed;
+        },
+      },
+    ];
+  });
+}
+
+function outputLines(build: Build, musts: readonly Part[]): BriefLine[] {
+  const counts = (mode: Mode) => mode.links.reduce((sum, l) => sum + (l.kind === 'output' ? l.count : 0), 0);
+  const asking = musts.filter((p) => leastOf(p, counts) > 0);
+  const motors = build.motors.esc === 'separate' ? build.motors.count : 0;
+  const needed = asking.reduce((sum, p) => sum + leastOf(p, counts), motors);
+  if (asking.length === 0) return [];
+  return [
+    {
+      id: 'outputs',
+      asks: `${counted(needed, 'output')} on pads, for ${motors > 0 ? 'motors, ' : ''}servos and lights together`,
+      because: [...asking.map((p) => p.peripheral.name), ...(motors > 0 ? ['the motors'] : [])],
+      lower: null,
+      fails: (board) => !mayHaveMore(board) && board.outputs.length < needed,
+    },
+  ];
+}
+
+function busLines(musts: readonly Part[]): BriefLine[] {
+  return (['i2c', 'can'] as const).flatMap((kind): BriefLine[] => {
+    const asking = musts.filter((p) => leastOf(p, (m) => m.links.filter((l) => l.kind === kind).length) > 0);
+    if (asking.length === 0) return [];
+    return [
+      {
+        id: kind,
+        asks: kind === 'i2c' ? 'an I2C bus on pads' : 'a CAN bus on pads',
+        because: asking.map((p) => p.peripheral.name),
+        lower: null,
+        fails: (board) => !mayHaveMore(board) && !board.buses.some((b) => b.kind === kind),
+      },
+    ];
+  });
+}
+
+function inputLines(musts: readonly Part[]): BriefLine[] {
+  const lines: BriefLine[] = [];
+  const want = (id: string, asks: string, needs: (m: Mode) => boolean, has: (b: Board) => boolean) => {
+    const asking = musts.filter((p) => p.peripheral.modes.every(needs));
+    if (asking.length > 0)
+      lines.push({
+        id,
+        asks,
+        because: asking.map((p) => p.peripheral.name),
+        lower: null,
+        fails: (b) => !mayHaveMore(b) && !has(b),
+      });
+  };
+  for (const kind of ['signal strength', 'air speed'] as const)
+    want(
+      kind,
+      `an analogue input for ${kind}`,
+      (m) => m.links.some((l) => l.kind === 'analogue' && l.input === kind),
+      (b) => b.analogueInputs.some((i) => i.kind === kind),
+    );
+  want(
+    'camera',
+    'a camera input',
+    (m) => m.links.some((l) => l.kind === 'video' && l.role === 'camera'),
+    (b) => (b.video?.cameraIns.length ?? 0) > 0,
+  );
+  want(
+    'buzzer',
+    'a buzzer pad',
+    (m) => m.links.some((l) => l.kind === 'buzzer'),
+    (b) => b.buzzerPad !== undefined,
+  );
+  return lines;
+}
+
+function supplyLines(build: Build, musts: readonly Part[]): BriefLine[] {
+  const gives = build.parts.flatMap((p) => p.peripheral.gives);
+  return musts.flatMap((part): BriefLine[] => {
+    const { modes, name } = part.peripheral;
+    // Where it may be wired in several ways, or another part may feed it, a board need not have what one of them wants.
+    const [supply] = modes[0]!.supplies;
+    if (modes.length > 1 || !supply) return [];
+    const fedByPart = gives.some(
+      (g) => insideRange({ swing: { low: interval(g.volts), high: interval(g.volts) } }, supply) !== 'no',
+    );
+    if (fedByPart) return [];
+    const amps = leastAmps(supply);
+    return [
+      {
+        id: `supply ${part.id}`,
+        asks: `a supply inside ${rangeWords(supply)}${amps > 0 ? ` that gives ${num(amps, 2)} A` : ''}`,
+        because: [name],
+        lower: `another way to feed ${name}`,
+        fails: (board) =>
+          !mayHaveMore(board) &&
+          !suppliesOf(board, build, 'best').some(
+            (s) =>
+              !s.deadInFlight &&
+              insideRange(s, supply) !== 'no' &&
+              s.regulators.every(
+                ({ source, perAmp }) =>
+                  !isKnown(source.ratedAmps) || interval(source.ratedAmps).high >= amps * perAmp * 0.999 - 0.001,
+              ),
+          ),
+      },
+    ];
+  });
+}
+
+/** Amps that it surely draws at peak, at whatever volts. */
+function leastAmps(supply: Supply): number {
+  if (supply.draw === 'constant power') return 0;
+  const figure = isKnown(supply.peakAmps) ? supply.peakAmps : supply.typicalAmps;
+  return isKnown(figure) ? interval(figure).low : 0;
+}
+
+function rangeWords({ minVolts, maxVolts }: Supply): string {
+  const [low, high] = [interval(minVolts).low, interval(maxVolts).high];
+  if (!Number.isFinite(low)) return `${num(high, 1)} V at most`;
+  return Number.isFinite(high) ? `${num(low, 1)} to ${num(high, 1)} V` : `${num(low, 1)} V or more`;
+}
+
+function moneyAndGrams(build: Build, musts: readonly Part[]): BriefLine[] {
+  const grams =
+    build.limits.takeOffMassG -
+    [build.bareMassG, build.pack.massG, ...musts.map((p) => p.peripheral.massG)].reduce(
+      (sum, f) => sum + Math.max(0, Number.isFinite(interval(f).low) ? interval(f).low : 0),
+      0,
+    );
+  const cents =
+    build.limits.budgetCents -
+    musts.reduce((sum, { owned, peripheral }) => {
+      if (owned || peripheral.cents === null) return sum;
+      return sum + Math.min(peripheral.cents, ...peripheral.offers.map((o) => o.cents));
+    }, 0);
+  const least = (board: Board) => Math.min(...board.offers.map((o) => o.cents));
+  const names = musts.map((p) => p.peripheral.name);
+  return [
+    {
+      id: 'grams',
+      asks: `no heavier than ${num(grams, 0)} g`,
+      because: ['the take-off limit'],
+      lower: names.length > 0 ? `a lighter ${list(names.slice(0, 2))}` : null,
+      fails: (board) => isKnown(board.massG) && interval(board.massG).low > grams,
+    },
+    {
+      id: 'money',
+      asks: `no more than ${money(Math.max(0, cents))} with shipping`,
+      because: ['the budget'],
+      lower: names.length > 0 ? 'parts that are at home already' : null,
+      fails: (board) =>
+        board.offers.length > 0 && least(board) > cents && (build.atHome[`board ${board.id}`] ?? 0) === 0,
+    },
+  ];
+}
