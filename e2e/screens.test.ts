@@ -23,7 +23,7 @@ const put = (body: object, base: number) =>
   });
 const stored = async (id: string) =>
   (await (await ask(`/api/builds/${id}`)).json()) as {
-    build: { id: string; name: string; parts: { id: string; priority: string }[] };
+    build: { id: string; name: string; craft: string; parts: { id: string; priority: string }[] };
     version: number;
   };
 const firstRow = (page: Page) => page.$eval('[role="grid"] [data-row]', (e) => (e as HTMLElement).innerText);
@@ -73,6 +73,38 @@ describe('a new build, by keyboard alone', () => {
     });
     expect((await stored('heath-runner')).build.parts).toHaveLength(2);
   });
+});
+
+test('two tabs keep a draft each: the newest goes on here, the other is offered and comes by one click', async () => {
+  await at('/b/heath-runner', async (page) => {
+    await saved(page);
+    await page.evaluate(async () => {
+      const { build, version } = (await (await fetch('/api/builds/heath-runner')).json()) as {
+        build: object;
+        version: number;
+      };
+      const draft = (tab: string, at: number) =>
+        localStorage.setItem(
+          `rung:draft:heath-runner:${tab}`,
+          JSON.stringify({ build: { ...build, craft: `typed in tab ${tab}` }, baseVersion: version, at }),
+        );
+      draft('a', 1_700_000_000_000);
+      draft('b', 1_700_000_100_000);
+    });
+    await page.reload();
+    await waitForText(page, 'Typed in another tab, not saved');
+    await page.waitForFunction(
+      async () =>
+        ((await (await fetch('/api/builds/heath-runner')).json()) as { build: { craft: string } }).build.craft ===
+        'typed in tab b',
+    );
+    await page.evaluate(() =>
+      [...document.querySelectorAll('button')].find((b) => b.textContent === 'Bring this here')!.click(),
+    );
+    await new Promise((r) => setTimeout(r, 900));
+    await saved(page);
+  });
+  expect((await stored('heath-runner')).build.craft).toBe('typed in tab a');
 });
 
 describe('the ladder', () => {

@@ -5,15 +5,16 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { buildDifferences, readData, type Build } from '@/core';
 import { bringBack, type Earlier } from '../frame/Bin';
 import { askServer } from '../room/ask-server';
+import { draftsOf, dropDraft, isOwnDraft, type Draft } from '../room/draft';
 import { useRoom } from '../room/store';
 
 /** What the build was before: one entry a sitting, looked at before it is brought back. What stands now is kept in its turn. */
 export function History() {
-  const { build } = useRoom('build');
+  const { build, edit } = useRoom('build', 'edit');
   const [seen, setSeen] = useState<{ of: Earlier; was: Build } | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const { data = [] } = useQuery({
@@ -22,7 +23,9 @@ export function History() {
       (await askServer<{ earlier: Earlier[] }>(`/api/past?kind=build&id=${encodeURIComponent(build.id)}`, {}, '')).said
         .earlier ?? [],
   });
-  if (data.length === 0) return null;
+  const [drafts, setDrafts] = useState<Draft[]>([]);
+  useEffect(() => setDrafts(otherDrafts(build)), [build]);
+  if (data.length === 0 && drafts.length === 0) return null;
   const look = async (of: Earlier) => {
     const { said: answer } = await askServer<{ found: unknown }>(
       `/api/past?kind=build&id=${encodeURIComponent(of.id)}&version=${of.version}`,
@@ -40,7 +43,29 @@ export function History() {
   };
   return (
     <Box component="section" aria-label="History" sx={{ mt: 2, fontSize: 12.5 }}>
-      <Typography variant="h2">As it was</Typography>
+      {drafts.length > 0 && <Typography variant="h2">Typed in another tab, not saved</Typography>}
+      {drafts.map((d) => (
+        <Box key={d.key}>
+          {format(d.at, 'd MMMM, HH:mm')}: {buildDifferences(build, d.build).slice(0, 3).join('; ')}{' '}
+          <Button
+            onClick={() => {
+              dropDraft(build.id, d.key);
+              edit('draft of another tab', () => d.build);
+            }}
+          >
+            Bring this here
+          </Button>
+          <Button
+            onClick={() => {
+              dropDraft(build.id, d.key);
+              setDrafts(drafts.filter((other) => other !== d));
+            }}
+          >
+            Forget it
+          </Button>
+        </Box>
+      ))}
+      {data.length > 0 && <Typography variant="h2">As it was</Typography>}
       {data.slice(0, 20).map((e) => (
         <Box key={e.version}>
           <Button aria-pressed={seen?.of.version === e.version} onClick={() => void look(e)}>
@@ -65,4 +90,10 @@ export function History() {
       )}
     </Box>
   );
+}
+
+/** Drafts that another tab has left, or is still typing at, and that say something else than what stands here. */
+function otherDrafts(build: Build): Draft[] {
+  const here = JSON.stringify(build);
+  return draftsOf(build.id).filter((d) => !isOwnDraft(d) && JSON.stringify(d.build) !== here);
 }

@@ -1,38 +1,70 @@
 import { readData, type Build } from '@/core';
 
-/** What was typed but not yet saved, kept in the browser: it outlives a reload and a dead server. */
+/** What was typed but not yet saved, kept in the browser by the tab in which it was typed: it outlives a reload and a dead server. */
 export interface Draft {
   build: Build;
   baseVersion: number;
+  /** When it was last typed at, in milliseconds. */
+  at: number;
+  /** The tab's own key of it. */
+  key: string;
 }
 
-const keyOf = (id: string) => `rung:draft:${id}`;
+const prefix = (id: string) => `rung:draft:${id}:`;
 
-export function keepDraft(draft: Draft): void {
+/**
+ * The name of this tab. A reload keeps it; what is opened anew gets a new one, also where a browser copies all that a tab holds into its double. Two tabs never write one draft.
+ */
+function nameOfTab(): string {
+  const [navigation] = performance.getEntriesByType('navigation') as PerformanceNavigationTiming[];
+  const kept = navigation?.type === 'reload' ? sessionStorage.getItem('rung:tab') : null;
+  const name = kept ?? crypto.randomUUID();
+  sessionStorage.setItem('rung:tab', name);
+  return name;
+}
+
+let named: string | null = null;
+const ownKey = (id: string) => prefix(id) + (named ??= nameOfTab());
+
+export function keepDraft(draft: Pick<Draft, 'build' | 'baseVersion'>): void {
   try {
-    localStorage.setItem(keyOf(draft.build.id), JSON.stringify(draft));
+    localStorage.setItem(ownKey(draft.build.id), JSON.stringify({ ...draft, at: Date.now() }));
   } catch {
     // A full or forbidden store leaves the change in memory and on its way to the server.
   }
 }
 
-export function findDraft(id: string): Draft | null {
+/** All drafts of a build, of this tab and of others, the newest first. What cannot be read is none. */
+export function draftsOf(id: string): Draft[] {
   try {
-    const kept = JSON.parse(localStorage.getItem(keyOf(id)) ?? 'null') as {
-      build?: unknown;
-      baseVersion?: unknown;
-    } | null;
-    if (!kept || typeof kept.baseVersion !== 'number') return null;
-    const read = readData(kept.build, 'rung-build');
-    return read.ok ? { build: read.value, baseVersion: kept.baseVersion } : null;
+    const keys = Object.keys(localStorage).filter((key) => key.startsWith(prefix(id)));
+    return keys.flatMap((key) => read(key)).sort((a, b) => b.at - a.at);
   } catch {
-    return null;
+    return [];
   }
 }
 
-export function dropDraft(id: string): void {
+function read(key: string): Draft[] {
   try {
-    localStorage.removeItem(keyOf(id));
+    const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as Partial<Record<keyof Draft, unknown>> | null;
+    if (typeof kept?.baseVersion !== 'number') return [];
+    const { ok, ...said } = readData(kept.build, 'rung-build');
+    if (!ok || !('value' in said)) return [];
+    return [{ build: said.value, baseVersion: kept.baseVersion, at: typeof kept.at === 'number' ? kept.at : 0, key }];
+  } catch {
+    return [];
+  }
+}
+
+/** Is it the one that this tab keeps? */
+export function isOwnDraft({ build, key }: Draft): boolean {
+  return key === ownKey(build.id);
+}
+
+/** Drops one draft; without a key, that of this tab. */
+export function dropDraft(id: string, key = ownKey(id)): void {
+  try {
+    localStorage.removeItem(key);
   } catch {
     // Nothing was kept, so nothing is left behind.
   }

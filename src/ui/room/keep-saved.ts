@@ -1,6 +1,6 @@
 import type { Build } from '@/core';
 import { askServer } from './ask-server';
-import { dropDraft, findDraft, keepDraft } from './draft';
+import { draftsOf, dropDraft, isOwnDraft, keepDraft } from './draft';
 import type { RoomStore, SaveState, Stored } from './room';
 
 const pauseMs = 450;
@@ -116,11 +116,17 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
     }),
   });
 
-  const draft = findDraft(stored.build.id);
-  if (draft && JSON.stringify(draft.build) === JSON.stringify(stored.build)) dropDraft(stored.build.id);
-  else if (draft) {
+  const unsaved = draftsOf(stored.build.id).filter((d) => {
+    const same = JSON.stringify(d.build) === JSON.stringify(stored.build);
+    if (same) dropDraft(stored.build.id, d.key);
+    return !same;
+  });
+  // This tab's own goes on, or else the newest that nobody has saved over, under this tab's name; the others are offered in the history.
+  const draft = unsaved.find(isOwnDraft) ?? unsaved.find((d) => d.baseVersion === stored.version);
+  if (draft) {
     // It builds on an older version: if somebody saved since, that shows as a conflict.
     version = draft.baseVersion;
+    dropDraft(stored.build.id, draft.key);
     store.getState().edit('draft', () => draft.build);
   }
   return () => {
