@@ -1,18 +1,13 @@
-import { readFileSync, readdirSync } from 'node:fs';
-import { evaluate, failedLines, readFile, type Board, type Build } from '../src/core';
+import { evaluate, failedLines, type Board, type Build } from '../src/core';
+import { demoBuilds, demoShelf } from '../src/core/tests/demo';
 import { damaged, lawfulPair } from '../src/core/tests/lawful-pair';
 import { manyPairs } from '../src/core/tests/many-climbs';
 import { randomPair } from '../src/core/tests/random-build';
 
 /** Does a board that fails a line of the brief ever carry the build? And of those that fail none, how many do? `npm run -s bench -- brief [SEEDS]` */
 const seeds = Number(process.argv[2] ?? 2000);
-const shelf = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
-if (!shelf.ok) throw new Error('demo files');
-const builds = readdirSync('demo/builds').map((f) => {
-  const read = readFile(readFileSync(`demo/builds/${f}`, 'utf8'), 'rung-build');
-  if (!read.ok) throw new Error(f);
-  return read.value;
-});
+const shelf = demoShelf();
+const builds = demoBuilds();
 const found = { pairs: 0, failing: 0, unnecessary: 0, meeting: 0, carried: 0 };
 function look(asked: Build, board: Board, name: string) {
   const build = { ...asked, fixes: {} };
@@ -28,8 +23,7 @@ function look(asked: Build, board: Board, name: string) {
   if (carries) console.log(`${name}: ${fails[0]!.asks}`);
   found.unnecessary += Number(carries);
 }
-for (const { name, build, board } of manyPairs(builds, shelf.value.boards, shelf.value.peripherals))
-  look(build, board, name);
+for (const { name, build, board } of manyPairs(builds, shelf.boards, shelf.peripherals)) look(build, board, name);
 for (let seed = 1; seed <= seeds; seed++) {
   const { build, board } = lawfulPair(seed);
   look(build, board, `lawful ${seed}`);

@@ -1,5 +1,5 @@
-import { readFileSync, readdirSync } from 'node:fs';
-import { evaluate, readFile, type Board, type Build } from '../src/core';
+import { evaluate, type Board, type Build } from '../src/core';
+import { demoBuilds, demoShelf } from '../src/core/tests/demo';
 import { damaged, lawfulPair } from '../src/core/tests/lawful-pair';
 import { manyPairs } from '../src/core/tests/many-climbs';
 import { againstNgspice, runAgainstNgspice } from '../src/core/tests/ngspice';
@@ -15,13 +15,8 @@ import { auditScenes, benchScene } from '../src/core/simulate/scene';
  */
 const random = Number(process.argv[2] ?? 300);
 const audited = Number(process.argv[3] ?? 5000);
-const shelf = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
-if (!shelf.ok) throw new Error('demo files');
-const builds = readdirSync('demo/builds').map((f) => {
-  const read = readFile(readFileSync(`demo/builds/${f}`, 'utf8'), 'rung-build');
-  if (!read.ok) throw new Error(f);
-  return read.value;
-});
+const shelf = demoShelf();
+const builds = demoBuilds();
 
 let circuits = 0;
 const off: string[] = [];
@@ -37,7 +32,7 @@ function compare(name: string, net: Parameters<typeof againstNgspice>[0]) {
 }
 for (let seed = 1; seed <= random; seed++) compare(`random ${seed}`, randomCircuit(seed));
 for (const asked of builds)
-  for (const bought of shelf.value.boards) {
+  for (const bought of shelf.boards) {
     const climb = evaluate(asked, bought);
     if (!climb.verdict.startsWith('fits')) continue;
     const { build, board } = withFixes(asked, bought);
@@ -48,7 +43,7 @@ for (const asked of builds)
 let runs = 0;
 let worstRun = 0;
 for (const asked of builds)
-  for (const bought of shelf.value.boards) {
+  for (const bought of shelf.boards) {
     const climb = evaluate(asked, bought);
     if (!climb.verdict.startsWith('fits')) continue;
     const { build, board } = withFixes(asked, bought);
@@ -78,7 +73,7 @@ function audit(name: string, build: Build, board: Board) {
   if (said.length > 0) contradictions.push(`${name}: ${said[0]!.sentence}`);
   if (said.length > 0 || climb.verdict.startsWith('fits')) audits++;
 }
-for (const { name, build, board } of manyPairs(builds, shelf.value.boards, shelf.value.peripherals ?? []))
+for (const { name, build, board } of manyPairs(builds, shelf.boards, shelf.peripherals ?? []))
   audit(name, build, board);
 for (let seed = 1; pairs < audited; seed++) {
   const { build, board } = lawfulPair(seed);

@@ -1,23 +1,16 @@
-import { readFileSync, readdirSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
-import { readFile } from '../records/file';
+import { demoBuilds, demoShelf } from '../tests/demo';
 import { drawnBuild } from '../tests/drawn-build';
 import { damaged, lawfulPair } from '../tests/lawful-pair';
 import { makeBoard, makeBuild, makePart, says, serial, supply } from '../tests/make';
 import { randomPair } from '../tests/random-build';
 import { briefOf, briefText, failedLines } from './brief';
 
-const shelf = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
-if (!shelf.ok) throw new Error('demo files');
-const { boards, peripherals } = shelf.value;
-const builds = readdirSync('demo/builds').map((f) => {
-  const read = readFile(readFileSync(`demo/builds/${f}`, 'utf8'), 'rung-build');
-  if (!read.ok) throw new Error(f);
-  return read.value;
-});
+const { boards, peripherals } = demoShelf();
+const builds = demoBuilds();
 
 /** Does a board carry the build, nothing bought besides? */
 function carries(build: Build, board: Board): boolean {

@@ -10,6 +10,7 @@ import { saveAs } from '../shelf/save-as';
 import { Desk } from './Desk';
 import { FirstPower } from './FirstPower';
 import { Meter } from './Meter';
+import { OneOf } from './OneOf';
 import { Practice } from './Practice';
 import { Throttle } from './Throttle';
 import { WhatIf } from './WhatIf';
@@ -32,16 +33,7 @@ export function BenchScreen() {
       {(chosen) => (
         <>
           <Box sx={{ display: 'flex', gap: 1, mb: 1, flexWrap: 'wrap' }} role="group" aria-label="Scene">
-            {scenes.map((s) => (
-              <Button
-                key={s}
-                aria-pressed={s === scene}
-                variant={s === scene ? 'contained' : 'outlined'}
-                onClick={() => void setScene(s)}
-              >
-                {names[s]}
-              </Button>
-            ))}
+            <OneOf of={scenes} at={scene} says={(s) => names[s]} onPick={(s) => void setScene(s)} />
             <Box sx={{ flex: 1 }} />
             <SaveSpice {...chosen} />
           </Box>

@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { parseAsBoolean, parseAsStringLiteral, useQueryState } from 'nuqs';
 import type { Chosen } from '../after/use-chosen';
 import { Chart } from './Chart';
+import { OneOf } from './OneOf';
 import { FaultChoice, useFault } from './FaultChoice';
 import { useBench } from './use-bench';
 import { Assumed, Waiting } from './Waiting';
@@ -22,16 +22,12 @@ export function FirstPower(chosen: Chosen) {
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-        {limits.map((l) => (
-          <Button
-            key={l}
-            aria-pressed={l === limit}
-            variant={l === limit ? 'contained' : 'outlined'}
-            onClick={() => void setLimit(l)}
-          >
-            {l === 'none' ? 'no limiter' : `limiter ${l} A`}
-          </Button>
-        ))}
+        <OneOf
+          of={limits}
+          at={limit}
+          says={(l) => (l === 'none' ? 'no limiter' : `limiter ${l} A`)}
+          onPick={(l) => void setLimit(l)}
+        />
         <FormControlLabel
           label="capacitor at the leads"
           control={<Checkbox checked={capacitor} onChange={(_, on) => void setCapacitor(on ? null : false)} />}

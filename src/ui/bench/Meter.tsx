@@ -21,6 +21,7 @@ import { SaysWho } from '../board/SaysWho';
 import { FaceFigure } from '../hookup/FaceFigure';
 import { Faces } from '../hookup/Faces';
 import { useRoom } from '../room/store';
+import { OneOf } from './OneOf';
 import { FaultChoice, useFault } from './FaultChoice';
 
 const kinds = ['volts', 'ohms', 'amps'] as const;
@@ -67,16 +68,7 @@ export function Meter(chosen: Chosen) {
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-        {kinds.map((k) => (
-          <Button
-            key={k}
-            aria-pressed={k === kind}
-            variant={k === kind ? 'contained' : 'outlined'}
-            onClick={() => void setKind(k)}
-          >
-            {k}
-          </Button>
-        ))}
+        <OneOf of={kinds} at={kind} says={(k) => k} onPick={(k) => void setKind(k)} />
         <FaultChoice {...choice} />
       </Box>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center', my: 1 }}>

@@ -1,11 +1,11 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { parseAsInteger, parseAsStringLiteral, useQueryState } from 'nuqs';
 import { assumedCell, type FlightTime } from '@/core';
 import type { Chosen } from '../after/use-chosen';
 import { useRoom } from '../room/store';
 import { Chart } from './Chart';
+import { OneOf } from './OneOf';
 import { useBench } from './use-bench';
 import { Waiting } from './Waiting';
 
@@ -22,16 +22,7 @@ export function Throttle(chosen: Chosen) {
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1 }}>
-        {charges.map((c) => (
-          <Button
-            key={c}
-            aria-pressed={c === charge}
-            variant={c === charge ? 'contained' : 'outlined'}
-            onClick={() => void setCharge(c)}
-          >
-            {words[c]}
-          </Button>
-        ))}
+        <OneOf of={charges} at={charge} says={(c) => words[c]} onPick={(c) => void setCharge(c)} />
       </Box>
       {assumed && <Box sx={{ mt: 1, fontSize: 12, color: 'text.secondary' }}>{assumed}</Box>}
       {solved === null ? (
