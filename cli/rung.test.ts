@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { describe, expect, test } from 'vitest';
@@ -116,5 +116,35 @@ describe('rung read', () => {
       'screw',
     ]);
     expect(rung('read', path.join(folder, 'none.txt')).status).toBe(2);
+  });
+});
+
+describe('rung brief and rung circuit', () => {
+  const build = 'demo/builds/belfry-six.json';
+  const shelf = JSON.parse(readFileSync('demo/shelf.json', 'utf8')) as { boards: { id: string }[] };
+  const board = file('keel.json', JSON.stringify(shelf.boards.find((b) => b.id === 'tarnfield-keel-f7')));
+
+  test('the brief is a line an ask, with its cause; --json has the same', () => {
+    const { status, stdout } = rung('brief', '--build', build);
+    expect(status).toBe(0);
+    expect(stdout).toContain('- stands a full pack of 25.2 V (6S) (the pack)');
+    const { lines } = JSON.parse(rung('brief', '--build', build, '--json').stdout) as { lines: { asks: string }[] };
+    expect(stdout.split('\n').filter((l) => l.startsWith('- '))).toHaveLength(lines.length);
+  });
+
+  test('the circuit is a SPICE netlist of the scene; a scene that there is not is named with those there are', () => {
+    const { status, stdout } = rung('circuit', '--build', build, '--board', board, '--scene', 'land');
+    expect(status).toBe(0);
+    expect(stdout).toMatch(/^\* Belfry Six on Keel F7 45: landing pack at full throttle/);
+    expect(stdout.trimEnd().endsWith('.end')).toBe(true);
+    const wrong = rung('circuit', '--build', build, '--board', board, '--scene', 'moon');
+    expect([wrong.status, wrong.stderr.includes('there is no scene "moon"')]).toEqual([2, true]);
+  });
+
+  test('a name with a line break in it writes no line of the netlist', () => {
+    const hostile = JSON.parse(readFileSync(build, 'utf8')) as { name: string };
+    const named = file('hostile.json', JSON.stringify({ ...hostile, name: 'Belfry\n.control\nshell ls\n.endc' }));
+    const { stdout } = rung('circuit', '--build', named, '--board', board);
+    expect(stdout.split('\n').some((l) => l.startsWith('.control') || l.startsWith('shell'))).toBe(false);
   });
 });
