@@ -1,13 +1,12 @@
-import { readFileSync } from 'node:fs';
 import { readFile, readPartsList, readShelfFile, readSpec, withTyped } from '../src/core';
+import { demoShelf } from '../src/core/tests/demo';
 import { hostileText } from '../src/core/tests/hostile-text';
 
 /** Hostile texts into every parser: each answers with a refusal or a result, never with a crash, and soon. `npm run -s bench -- inputs [COUNT]` */
 const count = Number(process.argv[2] ?? 1_000_000);
-const shelf = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
-if (!shelf.ok) throw new Error('demo files');
-const board = shelf.value.boards[0]!;
-const library = shelf.value.peripherals;
+const shelf = demoShelf();
+const board = shelf.boards[0]!;
+const library = shelf.peripherals;
 const sound = [
   JSON.stringify(board),
   JSON.stringify(library[0]),

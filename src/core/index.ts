@@ -99,7 +99,7 @@ export { deskState, onTheDesk } from './bench/desk';
 export { faultsFor, type BenchFault } from './bench/faults';
 export { firstPower, type Plugging } from './bench/first-power';
 export { flightTime, type FlightTime } from './bench/flight-time';
-export { figuresRead, meterReads, spotsOn, type MeterKind, type Spot } from './bench/meter';
+export { figuresRead, firstSpots, meterReads, spotsOn, voltsAt, type MeterKind, type Spot } from './bench/meter';
 export { benchOf } from './bench/on-the-bench';
 export { hiddenIn, roundsFor, scoreOf, secondsOf, shortestWay, stillPossible, type Rounds } from './bench/practice';
 export { whatReadingSays } from './bench/reading-says';

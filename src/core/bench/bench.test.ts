@@ -1,9 +1,8 @@
-import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { evaluate } from '../evaluate/climb';
-import { readFile } from '../records/file';
+import { demoBuilds, demoShelf } from '../tests/demo';
 import { makeBoard, makeBuild, makePart, regulator, says, supply } from '../tests/make';
 import { deskState } from './desk';
 import { faultsFor } from './faults';
@@ -16,13 +15,12 @@ import { burntWith, probesWith, stateWith } from './probes';
 import { whatReadingSays } from './reading-says';
 import { overThrottle, punchOut } from './throttle';
 
-const shelf = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
-const belfry = readFile(readFileSync('demo/builds/belfry-six.json', 'utf8'), 'rung-build');
-const gutter = readFile(readFileSync('demo/builds/gutterling.json', 'utf8'), 'rung-build');
-if (!shelf.ok || !belfry.ok || !gutter.ok) throw new Error('demo files');
-const board = (id: string) => shelf.value.boards.find((b) => b.id === id)!;
+const shelf = demoShelf();
+const build = (id: string) => demoBuilds().find((b) => b.id === id)!;
+const [belfry, gutter] = [build('belfry-six'), build('gutterling')];
+const board = (id: string) => shelf.boards.find((b) => b.id === id)!;
 const onBench = (build: Build, b: Board): Bench => benchOf(build, b, evaluate(build, b));
-const keel = onBench(belfry.value, board('tarnfield-keel-f7'));
+const keel = onBench(belfry, board('tarnfield-keel-f7'));
 
 const rails = [
   { id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' as const } },
@@ -109,9 +107,9 @@ describe('throttle', () => {
 });
 
 test("what draws of USB on the desk is the hookup's own sum, of what must live on it and of the rest", () => {
-  const climb = evaluate(belfry.value, board('tarnfield-keel-f7'));
-  const desk = deskState(belfry.value, climb);
-  const asked = belfry.value.parts.filter((p) => p.onUsb).map((p) => p.id);
+  const climb = evaluate(belfry, board('tarnfield-keel-f7'));
+  const desk = deskState(belfry, climb);
+  const asked = belfry.parts.filter((p) => p.onUsb).map((p) => p.id);
   const sum = (which: boolean) =>
     desk.parts.filter((p) => asked.includes(p.id) === which).reduce((amps, p) => amps + p.amps!, 0);
   expect([desk.amps, desk.restAmps]).toEqual([expect.closeTo(sum(true), 9), expect.closeTo(sum(false), 9)]);
@@ -134,10 +132,10 @@ describe('faults and what a meter reads', () => {
     expect(burntWith(keel, swap.id)).toEqual([]);
   });
   test('a bridge at its other position puts the other supply on its pads', () => {
-    const skiff = onBench(gutter.value, board('marlpit-skiff'));
+    const skiff = onBench(gutter, board('marlpit-skiff'));
     const moved = faultsFor(skiff).find((f) => f.id.startsWith('bridge vid'))!;
     const at = (fault: string) => read(skiff, fault).get('rail rail vid');
-    expect(at('healthy')).toBeCloseTo(gutter.value.pack.cells * 3.7, 0);
+    expect(at('healthy')).toBeCloseTo(gutter.pack.cells * 3.7, 0);
     expect(at(moved.id)).toBeCloseTo(5, 1);
   });
   test('plus and ground swapped: volts the wrong way round at the part, which would burn', () => {

@@ -3,7 +3,7 @@ import { deskDraws, sumOf } from '../rungs/desk';
 import type { Climb } from '../evaluate/climb';
 import type { Build } from '../records/build';
 import { usbAmps } from '../trade/usb';
-import { elementOf, nodeOf } from '../simulate/hookup-netlist';
+import { elementOf, nodeOf } from '../simulate/names';
 import { operatingPoint } from '../simulate/operating-point';
 import { benchScene } from '../simulate/scene';
 import { netlistOn, suppliesOn, voltsBetween, type Bench } from './on-the-bench';

@@ -2,7 +2,8 @@ import { carriesAmps, gaugeFor } from '../trade/wire';
 import { meetings } from '../trade/harness';
 import { suppliedName, type WiredPart } from '../wiring/hookup';
 import { diode, resistor } from '../simulate/models';
-import { elementOf, limitOverRating, nodeOf, type HookupNetlist } from '../simulate/hookup-netlist';
+import { limitOverRating, type HookupNetlist } from '../simulate/hookup-netlist';
+import { elementOf, nodeOf } from '../simulate/names';
 import type { Element } from '../simulate/netlist';
 import type { Scene } from '../simulate/scene';
 import { netlistOn, without, type Bench } from './on-the-bench';
@@ -58,12 +59,15 @@ function partFaults(part: WiredPart, { board }: Bench): Made[] {
   const pair = part.links.find((l) => l.link.kind === 'serial' && l.pads.length === 2);
   if (pair) {
     const [a, b] = pair.pads.map((p) => nodeOf.signal(p.pad)) as [string, string];
+    const ends = new Set(
+      pair.pads.flatMap((p) => [elementOf.partSends(id, pair.id, p.pad), elementOf.partHears(id, pair.id, p.pad)]),
+    );
     faults.push({
       id: `swap ${id}`,
       name: `${name}: RX and TX swapped`,
       says: `Two talkers meet on one wire and nobody hears: no frames from ${name}, and the board's hearing pad stays low. Swap the two wires; nothing is burnt.`,
       grade: 'plain',
-      circuit: (net) => ({ ...net, elements: net.elements.map((e) => (partsSide(e, part) ? atOther(e, a, b) : e)) }),
+      circuit: (net) => ({ ...net, elements: net.elements.map((e) => (ends.has(e.id) ? atOther(e, a, b) : e)) }),
     });
   }
   const supply = part.supplies[0];
@@ -124,11 +128,6 @@ function partFaults(part: WiredPart, { board }: Bench): Made[] {
       }),
     });
   return faults;
-}
-
-/** Does the element belong to the part's own end of a signal? */
-function partsSide(e: Element, part: WiredPart): boolean {
-  return e.what.startsWith(`${part.name} sends`) || e.what === `${part.name} hears`;
 }
 
 function atOther(e: Element, a: string, b: string): Element {

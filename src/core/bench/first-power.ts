@@ -1,5 +1,5 @@
 import { counted, list } from '../rungs/finding';
-import { elementOf, nodeOf } from '../simulate/hookup-netlist';
+import { elementOf, nodeOf } from '../simulate/names';
 import { operatingPoint } from '../simulate/operating-point';
 import { benchScene } from '../simulate/scene';
 import { transient } from '../simulate/transient';

@@ -3,7 +3,7 @@ import { interval, isKnown } from '../quantity/figure';
 import { estimatedAmpHours } from '../trade/cell';
 import type { Build } from '../records/build';
 import { num } from '../rungs/finding';
-import { elementOf } from '../simulate/hookup-netlist';
+import { elementOf } from '../simulate/names';
 import { operatingPoint } from '../simulate/operating-point';
 import { benchScene } from '../simulate/scene';
 import { netlistOn, type Bench } from './on-the-bench';

@@ -3,7 +3,7 @@ import { asItLies } from '../circuit/turn';
 import { suppliedName } from '../wiring/hookup';
 import type { Ground } from '../quantity/ground';
 import { figuresBehind } from '../simulate/behind';
-import { elementOf, nodeOf } from '../simulate/hookup-netlist';
+import { elementOf, nodeOf } from '../simulate/names';
 import { voltsBetween, type Bench } from './on-the-bench';
 import { ohmsBetween, type BenchState } from './probes';
 
@@ -119,4 +119,17 @@ export function figuresRead({ live }: BenchState, red: Spot, black: Spot): Groun
   const nodes = [red, black].flatMap((s) => (s.node === null || s.node === nodeOf.boardGround ? [] : [s.node]));
   const all = nodes.flatMap((node) => figuresBehind(live, node, nodeOf.boardGround));
   return all.filter((g, i) => all.findIndex((other) => other.what === g.what) === i);
+}
+
+/** Where the probes lie at first: pack plus and the board's ground, as far as their pads are drawn. Null where no place is. */
+export function firstSpots(spots: readonly Spot[]): { red: Spot; black: Spot } | null {
+  const [any] = spots;
+  if (!any) return null;
+  const at = (is: (s: Spot) => boolean) => spots.find(is) ?? any;
+  return { red: at((s) => s.through === elementOf.pack), black: at((s) => s.node === nodeOf.boardGround) };
+}
+
+/** Volts of a place against the board's ground; null where nothing is joined, or the circuit has no rest. */
+export function voltsAt({ solved }: BenchState, { node }: Spot): number | null {
+  return solved && node !== null ? voltsBetween(solved, node, nodeOf.boardGround) : null;
 }

@@ -44,7 +44,7 @@ export function hiddenIn({ faults }: Rounds, round: number): number {
   return pool[Math.floor(drawn(round) * pool.length)]!;
 }
 
-/** A number from 0 to 1 that belongs to a round (Park & Miller 1988, a minimal standard generator). */
+/** A number from 0 to 1 that belongs to a round (Park & Miller's minimal standard generator, constants from memory). */
 function drawn(round: number): number {
   let seed = (round * 2_654_435) % 2_147_483_647;
   for (let i = 0; i < 5; i++) seed = (seed * 48_271) % 2_147_483_647;

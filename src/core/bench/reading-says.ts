@@ -1,5 +1,6 @@
 import type { Entry } from '../records/build';
-import { elementOf, limitOverRating, nodeOf, type HookupNetlist } from '../simulate/hookup-netlist';
+import { limitOverRating, type HookupNetlist } from '../simulate/hookup-netlist';
+import { elementOf, nodeOf } from '../simulate/names';
 import type { Element } from '../simulate/netlist';
 import { operatingPoint } from '../simulate/operating-point';
 import { benchScene } from '../simulate/scene';

@@ -1,7 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { readFileSync } from 'node:fs';
 import { evaluate } from '../evaluate/climb';
-import { readFile } from '../records/file';
+import { demoBuilds, demoShelf } from '../tests/demo';
 import { againstNgspice, ngspiceOverTime, passes } from '../tests/ngspice';
 import { randomCircuit } from '../tests/random-circuit';
 import { hookupNetlist } from './hookup-netlist';
@@ -15,12 +14,10 @@ describe('at rest, as ngspice has it: within 1 % or 10 mV at every node', () => 
     expect(againstNgspice(randomCircuit(seed))).toMatchObject({ secondState: expect.any(Boolean) }),
   );
   test('a hookup of the demo', () => {
-    const shelf = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
-    const build = readFile(readFileSync('demo/builds/belfry-six.json', 'utf8'), 'rung-build');
-    if (!shelf.ok || !build.ok) throw new Error('demo files');
-    const board = shelf.value.boards.find((b) => b.id === 'tarnfield-keel-f7')!;
-    const { hookup } = evaluate(build.value, board);
-    expect(againstNgspice(hookupNetlist(build.value, board, hookup, benchScene({})))).toMatchObject({
+    const build = demoBuilds().find((b) => b.id === 'belfry-six')!;
+    const board = demoShelf().boards.find((b) => b.id === 'tarnfield-keel-f7')!;
+    const { hookup } = evaluate(build, board);
+    expect(againstNgspice(hookupNetlist(build, board, hookup, benchScene({})))).toMatchObject({
       volts: expect.any(Number),
     });
   });

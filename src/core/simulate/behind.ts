@@ -9,7 +9,7 @@ export function figuresBehind({ elements }: Netlist, node: string, ground: strin
   const reached = new Set([node]);
   for (let step = 0; step < mostSteps; step++)
     for (const e of elements) {
-      if (e.kind !== 'resistor' && !e.id.startsWith('diode ')) continue;
+      if (e.kind !== 'resistor' && !(e.kind === 'volts' && e.isDiode)) continue;
       for (const [here, there] of [
         [e.from, e.to],
         [e.to, e.from],

@@ -1,5 +1,5 @@
 /**
- * Solves a square system by Gaussian elimination with partial pivoting (Golub & Van Loan, Matrix Computations, algorithm 3.4.1), in place; null where it has no single
+ * Solves a square system by Gaussian elimination with partial pivoting (Golub & Van Loan, Matrix Computations; from memory), in place; null where it has no single
  * answer. Rows of a circuit are nearly empty, and what is nought is passed over: for a hundred unknowns that is some ten times faster than a package for full matrices
  * (ml-matrix, which the tests hold it against).
  */

@@ -13,6 +13,7 @@ import { usbVolts } from '../trade/usb';
 import { awgMilliohmPerM, dropVolts } from '../trade/wire';
 import { suppliedName, type Hookup, type WiredPart, type WiredSupply } from '../wiring/hookup';
 import { capacitor, diode, load, regulator, resistor, source } from './models';
+import { elementOf, nodeOf } from './names';
 import { reference, type Element, type Netlist } from './netlist';
 import type { End, Scene } from './scene';
 import { signalElements } from './signal-netlist';
@@ -21,31 +22,6 @@ import { signalElements } from './signal-netlist';
 export interface HookupNetlist extends Netlist {
   assumed: string[];
 }
-
-/** Nodes by their names: what pads and pins of a hookup are in the circuit. */
-export const nodeOf = {
-  /** Plus pads of the pack on the board. */
-  pack: 'pack',
-  boardGround: 'gnd',
-  usb: 'usb',
-  rail: (id: string) => `rail ${id}`,
-  /** A rail's id, or the name of another part's output. */
-  feed: ({ rail, output }: Pick<WiredSupply, 'rail' | 'output'>) =>
-    output === undefined ? `rail ${rail}` : `output ${output}`,
-  plus: (part: string, supply: string) => `${part} ${supply} +`,
-  minus: (part: string, supply: string) => `${part} ${supply} -`,
-  signal: (pad: string) => `pad ${pad}`,
-};
-
-export const elementOf = {
-  pack: 'pack',
-  usb: 'usb',
-  motors: 'motors',
-  regulator: (rail: string) => `regulator ${rail}`,
-  wire: (part: string, supply: string) => `wire ${part} ${supply}`,
-  back: (part: string, supply: string) => `return ${part} ${supply}`,
-  load: (part: string, supply: string) => `load ${part} ${supply}`,
-};
 
 /** Data sheets from memory: one pair of contacts of a small plug, of a pack plug; a low-resistance electrolytic. Our own choice: copper of a board. */
 const ohms = {
@@ -177,7 +153,10 @@ function railElements(build: Build, board: Board, hookup: Hookup, scene: Scene, 
       case 'esc':
         return [];
       case 'usb':
-        return [diode({ id: `diode ${rail.id}`, what: `${rail.label}, from USB` }, nodeOf.usb, node, from.dropVolts)];
+        // A diode that loses nothing is none.
+        return from.dropVolts > 0
+          ? [diode({ id: `diode ${rail.id}`, what: `${rail.label}, from USB` }, nodeOf.usb, node, from.dropVolts)]
+          : [link(`usb ${rail.id}`, `${rail.label}, from USB`, nodeOf.usb)];
       case 'bridge': {
         const chosen =
           from.byPosition[positions.get(from.bridge) ?? board.bridges.find((b) => b.id === from.bridge)?.factory ?? ''];

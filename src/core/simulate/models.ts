@@ -6,7 +6,7 @@ import type { Element } from './netlist';
  * What sources, diodes, regulators and loads ask of a circuit. All of them are straight lines with rounded corners: what a data sheet's curves are first read as. Each
  * is held against a worked case in models.test.ts.
  */
-export interface Named {
+interface Named {
   id: string;
   what: string;
   grounds?: Ground[];
@@ -37,19 +37,18 @@ export function capacitor(n: Named, from: string, to: string, farad: number): El
 
 /**
  * A source of so many volts behind so much resistance, which gives way at its most amps: a pack, USB, a bench supply with its limiter. Its own current is negative when
- * it gives. `pass`: whether current may flow back into it.
+ * it gives.
  */
 export function source(
   n: Named,
   plus: string,
   minusNode: string,
-  { volts: open, ohm, mostAmps, pass = true }: { volts: number; ohm: number; mostAmps?: number; pass?: boolean },
+  { volts: open, ohm, mostAmps }: { volts: number; ohm: number; mostAmps?: number },
 ): Element {
   // Element current runs from plus through the source to minus, so what it gives is -i.
   const gives = times(num(-1), amps(n.id));
   const terms: Expression[] = [num(open), times(num(-ohm), gives)];
   if (mostAmps !== undefined) terms.push(times(num(-givesWayOhm), aboveNought(sum(gives, num(-mostAmps)), softAmps)));
-  if (!pass) terms.push(times(num(blocksOhm), aboveNought(amps(n.id), softAmps)));
   return { kind: 'volts', ...named(n), from: plus, to: minusNode, formula: sum(...terms) };
 }
 
@@ -60,7 +59,7 @@ export function diode(n: Named, from: string, to: string, dropVolts: number): El
     times(num(diodeOhm), aboveNought(amps(n.id), softAmps)),
     times(num(-blocksOhm), aboveNought(times(num(-1), amps(n.id)), softAmps)),
   );
-  return { kind: 'volts', ...named(n), from, to, formula };
+  return { kind: 'volts', ...named(n), from, to, isDiode: true, formula };
 }
 
 export interface RegulatorFigures {
@@ -78,7 +77,7 @@ export interface RegulatorFigures {
 const leastInputVolts = 0.5;
 
 /** Time constant of a soft start: common practice of small regulators, from memory. */
-export const softStartSeconds = 0.7e-3;
+const softStartSeconds = 0.7e-3;
 
 /** 0 below `at`, 1 a little above, straight between. */
 function ramp(x: Expression, at: number, width: number): Expression {

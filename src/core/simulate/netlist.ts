@@ -21,7 +21,7 @@ interface Between {
 export type Element =
   | (Between & { kind: 'resistor'; ohm: number })
   | (Between & { kind: 'capacitor'; farad: number })
-  | (Between & { kind: 'volts'; formula: Expression })
+  | (Between & { kind: 'volts'; formula: Expression; isDiode?: true })
   | (Between & { kind: 'amps'; formula: Expression; isLoad?: true });
 
 export interface Netlist {

@@ -9,9 +9,11 @@ import {
   benchOf,
   drawHookup,
   figuresRead,
+  firstSpots,
   meterReads,
   spotsOn,
   stateWith,
+  voltsAt,
   wireList,
   type MeterKind,
   type Spot,
@@ -38,21 +40,20 @@ export function Meter(chosen: Chosen) {
   const [redAt, setRed] = useQueryState('red', parseAsString);
   const [who, setWho] = useState(false);
   const [blackAt, setBlack] = useQueryState('black', parseAsString);
-  const red = spots.find((s) => s.id === redAt) ?? spots.find((s) => s.node === 'rail pack') ?? spots[0];
-  const black = spots.find((s) => s.id === blackAt) ?? spots.find((s) => s.node === 'gnd') ?? spots[0];
-  if (!red || !black) return <Box>The board has no pads drawn, so there is nowhere to hold a meter.</Box>;
+  const first = firstSpots(spots);
+  if (!first) return <Box>The board has no pads drawn, so there is nowhere to hold a meter.</Box>;
+  const red = spots.find((s) => s.id === redAt) ?? first.red;
+  const black = spots.find((s) => s.id === blackAt) ?? first.black;
   const figures = figuresRead(state, red, black);
   const lying = asItLies(bench.build, bench.board);
   const wires = wireList(bench.build, bench.board, bench.hookup);
   const faces = drawHookup(lying, bench.hookup, wires, { stubs: true });
   const reading = meterReads(state, kind, red, black);
-  const voltsAt = (s: Spot) => (s.node === null ? null : (state.solved?.volts.get(s.node) ?? null));
-  const ground = state.solved?.volts.get('gnd') ?? 0;
-  const most = Math.max(1, ...spots.map((s) => Math.abs((voltsAt(s) ?? 0) - ground)));
+  const most = Math.max(1, ...spots.map((s) => Math.abs(voltsAt(state, s) ?? 0)));
   const inks = new Map(
     spots.flatMap((s) => {
-      const v = voltsAt(s);
-      return s.pad !== undefined && v !== null ? [[s.pad, inkOf(v - ground, most)] as const] : [];
+      const v = voltsAt(state, s);
+      return s.pad !== undefined && v !== null ? [[s.pad, inkOf(v, most)] as const] : [];
     }),
   );
   const marks = new Map<string, string>();
@@ -109,7 +110,7 @@ export function Meter(chosen: Chosen) {
           {spots.map((s) => (
             <tr key={s.id}>
               <td>{s.words}</td>
-              <td className="n">{voltWords(voltsAt(s), ground)}</td>
+              <td className="n">{voltWords(voltsAt(state, s))}</td>
               <td>
                 <Button
                   aria-label={`Red probe on ${s.words}`}
@@ -157,8 +158,8 @@ function readingWords(value: number | null, unit: string, kind: MeterKind): stri
   return unit === 'ohm' && value >= 1000 ? `${(value / 1000).toFixed(1)} kilohm` : `${value} ${unit}`;
 }
 
-function voltWords(volts: number | null, ground: number): string {
-  return volts === null ? 'nothing joined' : (volts - ground).toFixed(2);
+function voltWords(volts: number | null): string {
+  return volts === null ? 'nothing joined' : volts.toFixed(2);
 }
 
 /** The more volts, the more copper; below ground in the colour of what breaks. */

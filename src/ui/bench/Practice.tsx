@@ -46,10 +46,8 @@ function Round({
   const [read, setRead] = useState<string[]>([]);
   const [named, setNamed] = useState<number | null>(null);
   const probes = rounds.readings[hidden]!;
-  const taken = read.map((id) => probes.find((p) => p.id === id)!);
   const left = stillPossible(rounds, hidden, read);
-  const live = taken.some((p) => p.powered);
-  const burnt = live ? rounds.burns[hidden]! : [];
+  const { seconds, burnt } = scoreOf(rounds, hidden, read, hidden);
   const name = (fault: number) => {
     setNamed(fault);
     onScore(scoreOf(rounds, hidden, read, fault).points);
@@ -99,8 +97,8 @@ function Round({
       <section aria-label="Name it">
         <Typography variant="h2">Name it</Typography>
         <Box sx={{ fontSize: 12.5, color: 'text.secondary' }} role="status">
-          {counted(read.length, 'reading')}, {secondsOf(taken)} s; {left.length} of {rounds.faults.length} still agree
-          with them. Score: {total.points} points in {counted(total.rounds, 'round')}.
+          {counted(read.length, 'reading')}, {seconds} s; {left.length} of {rounds.faults.length} still agree with them.
+          Score: {total.points} points in {counted(total.rounds, 'round')}.
         </Box>
         {burnt.length > 0 && (
           <Box role="alert" sx={{ my: 0.5, color: 'error.main', fontWeight: 600 }}>
