@@ -13,3 +13,12 @@ test('parts that it had, had not, or had in another way, by name; the rest by wh
 });
 test('that nothing differs is said', () =>
   expect(buildDifferences(makeBuild(), makeBuild())).toEqual(['Nothing differs from what stands now.']));
+test('no field of a build can differ unsaid: what it is for, a radio, whose word a number is', () => {
+  const was = makeBuild();
+  const said = { 'bay height': { origin: 'measured' as const } };
+  expect(buildDifferences(was, { ...was, craft: 'long flights', said, radio: { system: 'any' } })).toEqual([
+    'Other: what it is for.',
+    'Other: whose word its numbers are.',
+    'Other: the radio.',
+  ]);
+});

@@ -1,5 +1,37 @@
 import type { Build } from '../records/build';
 
+type Field = Exclude<keyof Build, 'format' | 'version' | 'id' | 'parts'>;
+
+/** What each field of a build is called; one that is missing here does not compile. */
+const called: Record<Field, string> = {
+  name: 'the name',
+  craft: 'what it is for',
+  frame: 'the frame',
+  pack: 'the packs',
+  morePacks: 'the packs',
+  motors: 'motors and ESCs',
+  bareMassG: 'the bare craft',
+  capacitor: 'the capacitor',
+  said: 'whose word its numbers are',
+  limits: 'limits',
+  radio: 'the radio',
+  imports: 'duty and tax',
+  comforts: 'wishes',
+  policies: 'policies',
+  locks: 'locked choices',
+  fixes: 'accepted fixes',
+  weighing: 'what counts how much',
+  picks: 'picks',
+  log: 'the logbook',
+  done: 'ticked steps',
+  stage: 'how far it is',
+  orderedOn: 'the order',
+  arrivesOn: 'the order',
+  atHome: 'what is at home',
+  forkOf: 'what it was forked from',
+};
+const fields = Object.keys(called) as Field[];
+
 /** In what an earlier build differs from the one that stands now, in plain words; that it does not, where it does not. */
 export function buildDifferences(was: Build, now: Build): string[] {
   const name = (p: Build['parts'][number]) => p.peripheral.name;
@@ -11,25 +43,11 @@ export function buildDifferences(was: Build, now: Build): string[] {
       return other !== undefined && !same(other, p);
     })
     .map(name);
-  const about = [
-    ['the name', was.name, now.name],
-    ['the frame', was.frame, now.frame],
-    ['the packs', [was.pack, was.morePacks], [now.pack, now.morePacks]],
-    ['motors and ESCs', was.motors, now.motors],
-    ['limits', was.limits, now.limits],
-    ['wishes', was.comforts, now.comforts],
-    ['policies', was.policies, now.policies],
-    ['locked choices', was.locks, now.locks],
-    ['accepted fixes', was.fixes, now.fixes],
-    ['picks', was.picks, now.picks],
-    ['the logbook', was.log, now.log],
-    ['ticked steps', was.done, now.done],
-  ] as const;
   const lines = [
     ...(gone.length > 0 ? [`Had: ${gone.join(', ')}.`] : []),
     ...(come.length > 0 ? [`Had not: ${come.join(', ')}.`] : []),
     ...(changed.length > 0 ? [`Other details: ${changed.join(', ')}.`] : []),
-    ...about.filter(([, a, b]) => !same(a, b)).map(([what]) => `Other: ${what}.`),
+    ...[...new Set(fields.filter((f) => !same(was[f], now[f])).map((f) => called[f]))].map((what) => `Other: ${what}.`),
   ];
   return lines.length > 0 ? lines : ['Nothing differs from what stands now.'];
 }

@@ -18,7 +18,7 @@ export function ReadingSays({ entry, ...chosen }: { entry: Entry } & Chosen) {
           <ul style={{ margin: 0 }}>
             {s.explanations.map((e) => (
               <li key={e.says}>
-                {Math.round(e.share * 100)} %: {e.says}
+                {e.share < 0.01 ? 'hardly' : `${Math.round(e.share * 100)} %`}: {e.says}
               </li>
             ))}
           </ul>

@@ -46,7 +46,7 @@ export function History() {
       {drafts.length > 0 && <Typography variant="h2">Typed in another tab, not saved</Typography>}
       {drafts.map((d) => (
         <Box key={d.key}>
-          {format(d.at, 'd MMMM, HH:mm')}: {buildDifferences(build, d.build).slice(0, 3).join('; ')}{' '}
+          {format(d.at, 'd MMMM, HH:mm')}: {buildDifferences(d.build, build).slice(0, 3).join(' ')}{' '}
           <Button
             onClick={() => {
               dropDraft(build.id, d.key);

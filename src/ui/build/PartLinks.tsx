@@ -57,7 +57,7 @@ function PickLink({ label, value, onPick }: { label: string; value: string; onPi
       onChange={(e) => onPick(e.target.value)}
       inputProps={{ 'aria-label': label }}
       renderValue={(v) => (v === '' ? 'one more wire ...' : linkChoices.find((c) => c.id === v)!.says)}
-      sx={{ flex: 1, minWidth: 0, fontSize: 12 }}
+      sx={{ flex: '1 1 160px', minWidth: 160, fontSize: 12 }}
     >
       {linkChoices.map((c) => (
         <MenuItem key={c.id} value={c.id}>
