@@ -7,6 +7,7 @@ const rooms = [
   'records',
   'figures',
   'circuit',
+  'sets',
   'fix',
   'solver',
   'wiring',

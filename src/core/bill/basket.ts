@@ -3,6 +3,7 @@ import { atTheDoor } from './border';
 import { isOnBoard } from '../fix/on-board';
 import { withFixes } from '../fix/apply';
 import { fixPrice } from '../fix/price';
+import { bought } from '../sets/roles';
 import type { Board, Offer } from '../records/board';
 import type { Build, Part } from '../records/build';
 import { draggedIn, type Sundry } from './dragged-in';
@@ -24,21 +25,10 @@ export function basketOf(build: Build, board: Board, hookup: Hookup): BasketLine
   const flown = new Set(
     hookup.parts.filter((p) => (p.mode || p.priority === 'must') && !isOnBoard(p)).map((p) => p.id),
   );
-  const cheapest = board.offers.length > 0 ? Math.min(...board.offers.map((o) => o.cents)) : 0;
   // What is bought is what the page offers; what is wired is the board with its fixes.
   const mended = withFixes(build, board);
   return [
-    {
-      ...piece(
-        `board ${board.id}`,
-        `${board.maker} ${board.name}, revision ${board.revision}`,
-        cheapest,
-        gramsOf(board.massG),
-        'the board',
-        board.offers,
-      ),
-      ...(board.offers.length === 0 ? { unpriced: true as const } : {}),
-    },
+    ...bought(board).map((m) => boardLine(m.board, m.count, board)),
     ...alike(
       build.parts.filter(
         (p) => !p.owned && flown.has(p.id) && (p.peripheral.cents !== 0 || p.peripheral.offers.length > 0),
@@ -51,6 +41,28 @@ export function basketOf(build: Build, board: Board, hookup: Hookup): BasketLine
     ...extras(build, board, hookup),
     ...draggedIn(mended.build, mended.board, hookup).map((s) => ({ ...s, offers: [] })),
   ];
+}
+
+/** A member of a set says which set it is for: the controller alone flies nothing. */
+function boardLine(board: Board, count: number, whole: Board): BasketLine {
+  const cheapest = board.offers.length > 0 ? Math.min(...board.offers.map((o) => o.cents)) : 0;
+  return {
+    ...piece(
+      boardKey(board),
+      `${board.maker} ${board.name}, revision ${board.revision}`,
+      count * cheapest,
+      gramsOf(board.massG, count),
+      whole.members ? `of the set ${whole.name}` : 'the board',
+      board.offers,
+    ),
+    quantity: count,
+    ...(board.offers.length === 0 ? { unpriced: true as const } : {}),
+  };
+}
+
+/** The key of the line by which a board is bought. */
+export function boardKey({ id }: Pick<Board, 'id'>): string {
+  return `board ${id}`;
 }
 
 /** Parts that are the same thing to a shop, the first of each with how many there are. */

@@ -12,6 +12,8 @@ import { checkDesk } from '../rungs/desk';
 import { circuitFindings } from '../rungs/circuit-says';
 import { checkOwnDraw } from '../rungs/own-draw';
 import { auditHookup } from '../simulate/audit';
+import { checkSet } from '../rungs/set';
+import { memberMeant } from '../rungs/which-stops';
 import { checkWired } from '../rungs/wired';
 import { checkWires } from '../rungs/wires';
 import { withFixes } from '../fix/apply';
@@ -25,7 +27,7 @@ import { budgetWith, usualSteps, withinSteps, type Budget, type GeneralSolver } 
 import type { Solution } from '../solver/problem';
 import { solve } from '../solver/solve';
 import { workshop, type SolvedRung, type Workshop, type World } from '../wiring/way';
-import type { Board } from '../records/board';
+import type { Board, Member } from '../records/board';
 import type { Build } from '../records/build';
 
 export type Verdict = 'fits' | 'fits with work' | 'cannot say yet' | 'does not fit';
@@ -45,6 +47,8 @@ export interface Climb {
   boardName: string;
   maker: string;
   revision: string;
+  /** Of a set, its boards with how many of each; null: one board. */
+  members: { id: string; name: string; role: Member['role']; count: number }[] | null;
   verdict: Verdict;
   /** The first rung that breaks, or null. */
   stopsAt: RungNumber | null;
@@ -74,17 +78,19 @@ const solvedRungs: readonly SolvedRung[] = [4, 5, 6, 7];
 /**
  * Checks a build against a board on all ten rungs. Pure; never throws for files that passed `readFile`. `general` takes over where the exact search is not done within its
  * share; a wiring that neither answers is unknown, and the board is set aside. `memory` keeps what an edit has not touched from one climb of a board to the next.
+ * `unaudited` leaves the solved circuit out, for a search that asks it of the best only.
  */
 export function evaluate(
   asked: Build,
   bought: Board,
   general: GeneralSolver | null = null,
   memory: Memory | null = null,
+  circuit: 'audited' | 'unaudited' = 'audited',
 ): Climb {
   const known = <T>(layer: string, more: readonly unknown[], work: () => T) =>
     remembered(memory, bought, layer, [...whatWires(asked), general === null, ...more], work);
   const { build, board, wiring, early, after, motors, delegated } = known('wiring', [], () =>
-    wired(asked, bought, general),
+    wired(asked, bought, general, circuit === 'audited'),
   );
   const { hookup, findings: solved, states, setAside } = wiring;
   const checkedAfter = new Set(after);
@@ -105,14 +111,21 @@ export function evaluate(
   ];
   const rungs = rungNames.map((name, i): Rung => {
     const rung = (i + 1) as RungNumber;
-    const own = findings.filter((f) => f.rung === rung);
+    const found = findings.filter((f) => f.rung === rung);
+    const own = found.length > 0 ? found : [nothingToJudge(rung)];
     const margins = own.flatMap((f) => (f.margin === undefined ? [] : [f.margin]));
     // Rungs 4 to 7 take their state from the solve, and what is checked on the hookup can only add to it.
     const state = worst([
       ...(states.has(rung as SolvedRung) ? [states.get(rung as SolvedRung)!] : []),
       ...own.filter((f) => !states.has(rung as SolvedRung) || checkedAfter.has(f)).map((f) => f.state),
     ]);
-    return { rung, name, state, margin: margins.length > 0 ? Math.min(...margins) : null, findings: worstFirst(own) };
+    return {
+      rung,
+      name,
+      state,
+      margin: margins.length > 0 ? Math.min(...margins) : null,
+      findings: worstFirst(own).map((f) => ofMember(board, f)),
+    };
   });
   const mass = total(masses);
   return {
@@ -120,6 +133,7 @@ export function evaluate(
     boardName: board.name,
     maker: board.maker,
     revision: board.revision,
+    members: membersOf(board),
     verdict: verdictOf(rungs),
     stopsAt: rungs.find((r) => r.state === 'breaks')?.rung ?? null,
     rungs,
@@ -148,13 +162,14 @@ function whatWires({
 }
 
 /** All of a climb that neither a limit nor a wish can change. */
-function wired(asked: Build, bought: Board, general: GeneralSolver | null) {
+function wired(asked: Build, bought: Board, general: GeneralSolver | null, audited: boolean) {
   const { build, board } = withFixes(asked, bought);
   const budget = budgetWith(general);
   const wiring = wiringOf(build, board, budget);
   const early = [...checkFrame(build, board), ...checkPack(build, board)];
   const motors = checkMotors(build, board);
   const checked = [
+    ...checkSet(build, board),
     ...sanityFindings(board),
     ...checkLights(build),
     ...checkWires(board, wiring.hookup),
@@ -163,8 +178,16 @@ function wired(asked: Build, bought: Board, general: GeneralSolver | null) {
   // Only what would fit is worth solving as a circuit.
   const states = [...wiring.states.values(), ...[...early, ...motors, ...checked].map((f) => f.state)];
   const fits = worst(states) === 'holds' || worst(states) === 'strained';
-  const circuit = fits ? circuitFindings(auditHookup(build, board, wiring.hookup)) : [];
-  return { build, board, wiring, early, after: [...checked, ...circuit], motors, delegated: budget.delegated > 0 };
+  const circuit = fits && audited ? circuitFindings(auditHookup(build, board, wiring.hookup)) : [];
+  return {
+    build,
+    board,
+    wiring,
+    early,
+    after: [...checked, ...circuit],
+    motors,
+    delegated: budget.delegated > 0,
+  };
 }
 
 interface Wiring {
@@ -278,6 +301,27 @@ function worstFirst(findings: Finding[]): Finding[] {
   return once.sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
 }
 
+/** Where nothing can be wired at all, no signal and no supply is left to judge. */
+function nothingToJudge(rung: RungNumber): Finding {
+  return {
+    rung,
+    state: 'holds',
+    code: 'nothing new',
+    about: 'Nothing wired',
+    sentence: 'Nothing is wired that could be wrong here.',
+    grounds: [],
+  };
+}
+
+function ofMember(board: Board, finding: Finding): Finding {
+  const member = memberMeant(board, finding);
+  return member === null || member === finding.member ? finding : { ...finding, member };
+}
+
+function membersOf({ members }: Board): Climb['members'] {
+  return members?.map((m) => ({ id: m.board.id, name: m.board.name, role: m.role, count: m.count })) ?? null;
+}
+
 /** The climb of a board that made the climb itself fail: nothing is known of it but why. */
 export function notClimbed(build: Build, board: Board, why: string): Climb {
   const finding: Finding = {
@@ -293,6 +337,7 @@ export function notClimbed(build: Build, board: Board, why: string): Climb {
     boardName: board.name,
     maker: board.maker,
     revision: board.revision,
+    members: membersOf(board),
     verdict: 'cannot say yet',
     stopsAt: null,
     rungs: rungNames.map((name, i) => ({

@@ -1,10 +1,11 @@
 import type { Board } from '../records/board';
-import type { Build, Part } from '../records/build';
+import type { Build, OwnEsc, Part } from '../records/build';
 import type { NumberFigure } from '../quantity/figure';
 import type { Fix } from '../records/fix';
 import { motorAmps, packCells, packVolts } from '../circuit/packs';
 import { numbered } from '../records/part-names';
 import { fedByEsc } from '../circuit/esc-supply';
+import { arranged } from '../sets/arranged';
 import { servedOnBoard } from './on-board';
 import { externalAmps, fixPrice, mostOnFourInOne } from './price';
 
@@ -15,7 +16,10 @@ export interface Pair {
 
 /** The build and the board as they stand once the accepted fixes of this board are in place, parts of one name told apart. */
 export function withFixes(build: Build, board: Board): Pair {
-  const fixed = (build.fixes[board.id] ?? []).reduce(applyFix, { build: numbered(build), board });
+  const fixed = (build.fixes[board.id] ?? []).reduce(applyFix, {
+    build: numbered(arranged(build, board)),
+    board,
+  });
   const fed = { build: fixed.build, board: fedByEsc(fixed.board, fixed.build) };
   return { ...fed, build: servedOnBoard(fed.build, fed.board) };
 }
@@ -137,7 +141,7 @@ function changePart(build: Build, fix: Fix & { part: string }, change: (p: Part)
 }
 
 /** An ESC that is still to be chosen: one that carries these motors on this pack, four-in-one where that has channels enough, else one a motor. */
-function escToBuy(build: Build): NonNullable<Build['motors']['ownEsc']> {
+function escToBuy(build: Build): OwnEsc {
   const { motors } = build;
   const { cruise, peak } = motorAmps(build);
   const single = motors.count > mostOnFourInOne;

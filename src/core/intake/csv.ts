@@ -55,7 +55,8 @@ const boards: Table<Board> = {
   figures: boardFigures,
   restOf: (b) => ({
     ...b,
-    mounting: undefined,
+    // The columns hold one pattern: none, or several, stand whole.
+    mounting: b.mounting.patterns.length === 1 ? undefined : { patterns: b.mounting.patterns },
     packCells: undefined,
     esc: b.esc && without(b.esc, ['channels', 'continuousAmps', 'burstAmps', 'burstSeconds']),
     currentSensor: b.currentSensor && without(b.currentSensor, ['fullScaleAmps']),
@@ -72,6 +73,7 @@ const boards: Table<Board> = {
       ...skeleton,
       ...('rails' in rest ? {} : { rails }),
       ...rest,
+      mounting: { ...skeleton.mounting, ...(rest.mounting as object | undefined) },
       ...words,
       id: cells.id?.trim() || idFrom(`${words.maker} ${words.name} ${cells.revision ?? ''}`, 'board'),
     } as Board;

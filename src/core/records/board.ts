@@ -138,7 +138,9 @@ export type Regulator = z.infer<typeof regulatorSchema>;
 export const bridgeSchema = z.strictObject({
   id: idSchema,
   label: labelSchema,
-  form: z.enum(['solder bridge', 'jumper', 'switch']),
+  form: z
+    .enum(['solder bridge', 'jumper', 'switch', 'wire'])
+    .describe('wire: one lead that is soldered to one place or another'),
   face: z.enum(['top', 'bottom']).default('top'),
   positions: z
     .array(z.strictObject({ id: idSchema, label: labelSchema }))
@@ -280,9 +282,13 @@ export const boardSchema = z.strictObject({
     .optional()
     .describe("A receiver built into the board: it serves where it speaks what the buyer's radio speaks"),
   escPlug: z
-    .strictObject({ family: labelSchema, pins: z.array(labelSchema).min(1).max(20) })
+    .strictObject({
+      family: labelSchema,
+      pins: z.array(labelSchema).min(1).max(20),
+      rigid: z.boolean().optional().describe('Board sits on board by it: no line of it can be moved or left out'),
+    })
     .optional()
-    .describe('The plug for a separate four-in-one ESC and its pin order'),
+    .describe('The plug between controller and four-in-one ESC, on either of them, and its pin order'),
   capacitor: z
     .strictObject({
       microfarads: z.number().positive(),
@@ -357,7 +363,18 @@ export const boardSchema = z.strictObject({
     .default([])
     .describe('What was changed: when, by whose word, and what stood there before'),
 });
-export type Board = z.infer<typeof boardSchema>;
+
+/** One board of a set: what it is in it, how many of it, and what its pads are called in the whole. */
+export interface Member {
+  role: 'controller' | 'esc' | 'power board';
+  board: Board;
+  count: number;
+  /** Ids of the pads in the whole, by the board's own. */
+  pads: Readonly<Record<string, string>>;
+}
+
+/** A board as it is bought, or several that are bought together and read as one: then it says which. */
+export type Board = z.infer<typeof boardSchema> & { members?: readonly Member[] };
 
 /** Fields that every board has once it has been read, since they have a default. */
 export const filledIn = Object.entries(boardSchema.shape).flatMap(([field, schema]) =>

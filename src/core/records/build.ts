@@ -68,6 +68,8 @@ export const packSchema = z.strictObject({
   capacityMah: numberFigureSchema.optional().describe('What it holds, in mAh'),
 });
 
+export const escArrangements = ['on the board', 'separate', 'any'] as const;
+
 export const motorsSchema = z.strictObject({
   count: z.int().min(0).max(12),
   cruiseAmps: z.number().min(0).max(300).describe('Each, steady'),
@@ -82,7 +84,7 @@ export const motorsSchema = z.strictObject({
   ownEsc: z
     .strictObject({
       name: nameSchema,
-      channels: z.int().min(1).max(12),
+      channels: z.union([z.int().min(1).max(12), numberFigureSchema]),
       continuousAmps: numberFigureSchema,
       burstAmps: numberFigureSchema,
       burstSeconds: numberFigureSchema,
@@ -97,18 +99,26 @@ export const motorsSchema = z.strictObject({
         .optional()
         .describe('What its own regulator gives; null: it has none; left out: nobody says'),
       wantsMicrofarads: numberFigureSchema.optional().describe('Least capacitor that its maker asks for'),
+      padAmps: numberFigureSchema
+        .optional()
+        .describe('What its motor pads carry, where that is less than the transistors'),
       pins: z.array(labelSchema).max(20).default([]).describe('Pin order of its harness plug'),
       heightMm: z.number().min(0).max(50).default(6),
     })
     .optional()
     .describe('The ESC the buyer has, where it is separate'),
-  esc: z.enum(['on the board', 'separate']).describe('separate: the buyer has ESCs, the board only signals them'),
+  esc: z
+    .enum(escArrangements)
+    .describe(
+      'on the board: ESCs are bought with the board, on it or beside it; separate: the buyer has ESCs, the board only signals them; any: whichever is best',
+    ),
   signal: z
     .enum(signalRates)
     .default('digital')
     .describe('How separate ESCs are signalled: at 50 Hz they may share a timer with servos'),
 });
 export type Motors = z.infer<typeof motorsSchema>;
+export type OwnEsc = NonNullable<Motors['ownEsc']>;
 
 /** One line of the parts list; the electrical needs are a copy the buyer may edit. */
 export const partSchema = z.strictObject({

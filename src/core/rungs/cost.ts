@@ -2,7 +2,8 @@ import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import type { Hookup } from '../wiring/hookup';
 import { borderOf } from '../bill/border';
-import { basketOf, orderFor, type BasketLine, type Order } from '../bill/basket';
+import { bought } from '../sets/roles';
+import { basketOf, boardKey, orderFor, type BasketLine, type Order } from '../bill/basket';
 import { money } from '../quantity/money';
 import { comfort } from '../trade/comfort';
 import { plausibleEnds } from '../figures/plausible-ends';
@@ -20,9 +21,14 @@ export interface Bill {
  * `build` and `board` as they are bought, before their fixes. null: nobody offers the board, so there is no price.
  */
 export function cheapestBill(build: Build, board: Board, hookup: Hookup): Bill | null {
-  if (board.offers.length === 0) return null;
+  if (unsold(build, board).length > 0) return null;
   const lines = basketOf(build, board, hookup);
   return { lines, order: orderFor(lines, 'cheapest', build) };
+}
+
+/** Boards that nobody offers, and that are not at home. */
+function unsold(build: Build, board: Board): ReturnType<typeof bought> {
+  return bought(board).filter((m) => m.board.offers.length === 0 && (build.atHome[boardKey(m.board)] ?? 0) < m.count);
 }
 
 /** Rung 9: landed price with everything the hookup drags in, against the budget. */
@@ -35,7 +41,9 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
         state: 'unknown',
         code: 'price',
         about: 'Price',
-        sentence: 'Nobody offers this board, so its price is unknown.',
+        sentence: board.members
+          ? `Nobody offers ${list(unsold(build, board).map((m) => m.board.name))}, so the price of the set is unknown.`
+          : 'Nobody offers this board, so its price is unknown.',
         given: money(budget),
         grounds: [{ what: 'Offers', figure: 'none', origin: 'unknown' }],
       },
@@ -48,12 +56,19 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
   const unsaid = lines.filter((l) => l.unpriced && (build.atHome[l.key] ?? 0) < l.quantity);
   const most = sum + unsaid.reduce((total, l) => total + l.quantity * plausibleEnds.partCents.ends[1], 0);
   const truth = atLeast(exactly(budget), { low: sum, high: most });
-  const mine = order.from.find((f) => f.key === `board ${board.id}`);
+  const mine = bought(board).flatMap((m) => {
+    const found = order.from.find((f) => f.key === boardKey(m.board));
+    return found ? [{ ...found, board: m.board }] : [];
+  });
   const shipping = order.parcels.reduce((total, p) => total + p.shippingCents, 0);
-  const rest = sum - (mine?.cents ?? 0) - shipping;
-  const home = mine
-    ? `the board is ${money(mine.cents)} at ${mine.shop}, all else still to buy ${money(rest)}`
-    : `the board is at home, all else still to buy ${money(rest)}`;
+  const rest = sum - mine.reduce((total, m) => total + m.cents, 0) - shipping;
+  const called = (b: Board) => (board.members ? b.name : 'the board');
+  const homely = bought(board).filter((m) => !mine.some((x) => x.board === m.board));
+  const boards = [
+    ...mine.map((m) => `${called(m.board)} is ${money(m.cents)} at ${m.shop}`),
+    ...homely.map((m) => `${called(m.board)} is at home`),
+  ];
+  const home = `${boards.join(', ')}, all else still to buy ${money(rest)}`;
   const sent =
     order.parcels.length === 0
       ? ''
@@ -64,7 +79,6 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
       : '';
   const taxed = (shop: string) => borderOf(shop, build.imports) !== undefined;
   const border = order.parcels.some((p) => taxed(p.shop)) ? ', duty and tax included' : '';
-  const seen = board.offers.find((o) => o.shop === mine?.shop)?.seen;
   return [
     {
       rung: 9,
@@ -76,16 +90,15 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
       given: money(budget),
       ...(margin === undefined ? {} : { margin }),
       grounds: [
-        ...(mine
-          ? [
-              {
-                what: `Offer of ${mine.shop}${taxed(mine.shop) ? ', with duty and tax' : ''}`,
-                figure: money(mine.cents),
-                origin: 'claim' as const,
-                ...(seen ? { seen } : {}),
-              },
-            ]
-          : []),
+        ...mine.map((m) => {
+          const seen = m.board.offers.find((o) => o.shop === m.shop)?.seen;
+          return {
+            what: `Offer of ${m.shop}${board.members ? ` for ${m.board.name}` : ''}${taxed(m.shop) ? ', with duty and tax' : ''}`,
+            figure: money(m.cents),
+            origin: 'claim' as const,
+            ...(seen ? { seen } : {}),
+          };
+        }),
         {
           what: 'Wire and small things',
           figure: money(lines.filter((l) => l.offers.length === 0).reduce((total, l) => total + l.cents, 0)),

@@ -1,7 +1,7 @@
 import { motorAmps } from '../circuit/packs';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
-import { exactly, interval, isKnown } from '../quantity/figure';
+import { exactly, interval, isKnown, type NumberFigure } from '../quantity/figure';
 import { all, atLeast, type Truth } from '../quantity/truth';
 import { ground } from '../quantity/ground';
 import { planGrounds } from '../figures/plan-figures';
@@ -98,4 +98,25 @@ function peak(build: Build, { continuousAmps, burstAmps, burstSeconds }: EscFigu
       ground('Burst time', burstSeconds, 's'),
     ],
   };
+}
+
+/** Corner and motor pads may carry less than the transistors behind them. */
+export function padLimit(build: Build, figure: NumberFigure | undefined): Finding[] {
+  if (!figure) return [];
+  const truth = atLeast(interval(figure), exactly(motorAmps(build).peak));
+  const margin = marginOf(interval(figure).low, motorAmps(build).peak);
+  const state = stateWithin(truth, margin, comfort.motors);
+  return [
+    {
+      rung: 3,
+      state,
+      code: 'motor pads',
+      about: 'Motor pads',
+      sentence: `Full throttle puts ${num(motorAmps(build).peak)} A through each motor pad; ${isKnown(figure) ? `the pads carry ${span(interval(figure).low, interval(figure).high, 'A')}${onlySpare(state, margin)}` : 'nobody says what the pads carry'}.`,
+      needed: `${num(motorAmps(build).peak)} A`,
+      given: isKnown(figure) ? `${num(interval(figure).low)} A` : 'unknown',
+      ...(margin === undefined ? {} : { margin }),
+      grounds: [...planGrounds(build, 'peak amps', 'amps at volts'), ground('Motor pads carry', figure, 'A')],
+    },
+  ];
 }

@@ -31,6 +31,11 @@ export const findingCodes = [
   'button reach',
   'cables',
   'underside',
+  'stacking',
+  'harness line',
+  'two sources',
+  'pack line',
+  'sensor twice',
   'current sensing',
   'current sensor',
   'take-off mass',
@@ -77,6 +82,8 @@ export interface Finding {
   margin?: number;
   grounds: Ground[];
   fix?: string;
+  /** Of a set, the id of the member that it is about. */
+  member?: string;
   /** How much a wish counts among the wishes, 0 to 5. */
   counts?: number;
 }

@@ -1,6 +1,15 @@
 import type { Board, Screw } from '../records/board';
 import type { Build } from '../records/build';
-import { exactly, figureWords, interval, isUnknown, type FlagFigure, type NumberFigure } from '../quantity/figure';
+import {
+  exactly,
+  figureWords,
+  interval,
+  isUnknown,
+  type FlagFigure,
+  type Interval,
+  type NumberFigure,
+} from '../quantity/figure';
+import { stacked } from '../sets/roles';
 import { all, any, atLeast, flag, type Truth } from '../quantity/truth';
 import type { Side } from '../records/words';
 import { ground } from '../quantity/ground';
@@ -10,11 +19,13 @@ import { comfort } from '../trade/comfort';
 import { isolatorsBridgeMm, patternWords, samePatternMm } from '../trade/frame';
 import { counted, list, num, stateOf, worst, type Finding, type RungState } from './finding';
 
-/** Rung 1: does the board go onto the frame, and can its USB plug be reached? */
+/** Rung 1: does the board, or every member of a set, go onto the frame, and can its USB plug be reached? */
 export function checkFrame(build: Build, board: Board): Finding[] {
+  const [bottom, ...above] = stacked(board);
   return [
-    mounting(build, board),
-    outline(build, board),
+    about(bottom, mounting(build, board.members ? { ...board, mounting: bottom!.mounting } : board)),
+    ...above.map((upper, i) => stacking(build, upper, stacked(board)[i]!)),
+    ...stacked(board).map((member) => about(member, outline(build, member, board))),
     height(build, board),
     ...plugs(build, board),
     ...underside(board),
@@ -116,7 +127,57 @@ function screwGoes(board: Screw | null, frame: Screw): { state: RungState; why: 
 
 const hangsOnRange = 'whether it goes in hangs on a figure that is only known as a range.';
 
-function outline(build: Build, board: Board): Finding {
+/** The members of a set are told apart, a board alone needs no name. */
+function about(member: Board | undefined, finding: Finding): Finding {
+  return member ? { ...finding, member: member.id } : finding;
+}
+
+/** A member of a set on the one below: by a hole pattern that both have, on holes of the frame's own, or taped. */
+function stacking(build: Build, upper: Board, lower: Board): Finding {
+  const base = {
+    rung: 1 as const,
+    code: 'stacking' as const,
+    about: `${upper.name} on ${lower.name}`,
+    member: upper.id,
+    needed: upper.mounting.patterns.map(holeWords).join(' or ') || 'no holes',
+    given: lower.mounting.patterns.map(holeWords).join(' or ') || 'no holes',
+    grounds: [upper, lower].flatMap((b) =>
+      b.mounting.patterns.map((p) => ground(`Hole pattern of ${b.name}`, p.alongMm, 'mm')),
+    ),
+  };
+  const meets = any(upper.mounting.patterns.flatMap((a) => lower.mounting.patterns.map((b) => sameHoles(a, b))));
+  if (meets === 'yes')
+    return { ...base, state: 'holds', sentence: `${upper.name} stands on ${lower.name} by the same holes.` };
+  if (meets === 'unknown')
+    return {
+      ...base,
+      state: 'unknown',
+      sentence: `Whether ${upper.name} stands on ${lower.name} is open: nobody says the hole pattern of both.`,
+    };
+  const onFrame = upper.mounting.patterns.some((pattern) =>
+    build.frame.mounts.some((mount) => meet(pattern, mount, 0, upper.mounting.softIsolators).state !== 'breaks'),
+  );
+  return {
+    ...base,
+    state: 'strained',
+    sentence: onFrame
+      ? `The holes of ${upper.name} do not meet those of ${lower.name}: it goes on holes of the frame's own, if there is room beside the other.`
+      : `The holes of ${upper.name} meet neither those of ${lower.name} nor the frame's: it is taped down.`,
+  };
+}
+
+function sameHoles(a: Pattern, b: Pattern): Truth {
+  const near = (x: NumberFigure, y: NumberFigure): Truth => {
+    if (isUnknown(x) || isUnknown(y)) return 'unknown';
+    const [p, q] = [interval(x), interval(y)];
+    const far = Math.max(p.high - q.low, q.high - p.low);
+    if (far <= isolatorsBridgeMm) return 'yes';
+    return Math.max(p.low - q.high, q.low - p.high) > isolatorsBridgeMm ? 'no' : 'unknown';
+  };
+  return all([near(a.alongMm, b.alongMm), near(a.acrossMm ?? a.alongMm, b.acrossMm ?? b.alongMm)]);
+}
+
+function outline(build: Build, board: Board, whole: Board): Finding {
   const length = interval(board.lengthMm);
   const width = interval(board.widthMm);
   const { bayLengthMm, bayWidthMm } = build.frame;
@@ -128,7 +189,7 @@ function outline(build: Build, board: Board): Finding {
   const turned = { low: air(width.high, length.high).low, high: air(width.low, length.low).high };
   const fitsStraight = atLeast(straight, { low: 0, high: 0 });
   const fitsTurned = atLeast(turned, { low: 0, high: 0 });
-  const lies = lieOf(build, board);
+  const lies = lieOf(build, whole);
   const square = length.low === width.low && length.high === width.high;
   const turn = fitsTurned === 'yes' && (fitsStraight !== 'yes' || (!square && (lies === 90 || lies === 270)));
   const truth = any([fitsStraight, fitsTurned]);
@@ -148,7 +209,7 @@ function outline(build: Build, board: Board): Finding {
     state,
     code: 'outline',
     about: 'Outline',
-    sentence: `The bay is ${num(bayLengthMm)} x ${num(bayWidthMm)} mm, the board ${size}: ${why}`,
+    sentence: `The bay is ${num(bayLengthMm)} x ${num(bayWidthMm)} mm, ${whole.members ? board.name : 'the board'} ${size}: ${why}`,
     needed: size,
     given: `${num(bayLengthMm)} x ${num(bayWidthMm)} mm`,
     ...(Number.isFinite(room.low) ? { margin: room.low / Math.max(1, length.high) } : {}),
@@ -163,16 +224,24 @@ function outline(build: Build, board: Board): Finding {
 /** The stack from the frame plate up: standoffs, the buyer's own ESC, the board, and what hangs into the bay from above. */
 export function stackLines(
   build: Build,
-  board: Pick<Board, 'heightMm'>,
+  board: Pick<Board, 'heightMm' | 'members'>,
 ): { what: string; mm: { low: number; high: number } }[] {
   const esc = build.motors.esc === 'separate' ? build.motors.ownEsc : undefined;
+  const lower = board.members ? stacked(board as Board).slice(0, -1) : [];
   const over = build.parts.reduce((most, p) => Math.max(most, p.peripheral.overhangMm ?? 0), build.frame.overhangMm);
   return [
     { what: 'standoffs', mm: exactly(build.frame.standoffMm) },
-    ...(esc && esc.count === 1 ? [{ what: esc.name, mm: exactly(esc.heightMm + build.frame.standoffMm) }] : []),
+    ...lower.map((b) => ({ what: b.name, mm: plus(interval(b.heightMm), build.frame.standoffMm) })),
+    ...(!board.members && esc && esc.count === 1
+      ? [{ what: esc.name, mm: exactly(esc.heightMm + build.frame.standoffMm) }]
+      : []),
     { what: 'the board', mm: interval(board.heightMm) },
     ...(over > 0 ? [{ what: 'what hangs in from above', mm: exactly(over) }] : []),
   ];
+}
+
+function plus({ low, high }: Interval, mm: number): Interval {
+  return { low: low + mm, high: high + mm };
 }
 
 function height(build: Build, board: Board): Finding {
@@ -202,7 +271,10 @@ function height(build: Build, board: Board): Finding {
     needed: `${num(h.high)} mm`,
     given: `${num(bay)} mm`,
     ...(Number.isFinite(room) ? { margin: room / Math.max(1, h.high) } : {}),
-    grounds: [...planGrounds(build, 'bay height', 'standoffs', 'overhang'), ground('Height', board.heightMm, 'mm')],
+    grounds: [
+      ...planGrounds(build, 'bay height', 'standoffs', 'overhang'),
+      ...stacked(board).map((b) => ground(board.members ? `Height of ${b.name}` : 'Height', b.heightMm, 'mm')),
+    ],
   };
 }
 

@@ -7,12 +7,11 @@ import { planGrounds } from '../figures/plan-figures';
 import { capacitorVolts } from '../trade/capacitor';
 import { wantedCapacitor } from '../circuit/esc-capacitor';
 import { motorAmps, packsOf, packVolts } from '../circuit/packs';
-import { comfort } from '../trade/comfort';
 import { plugFamily } from '../trade/plug';
 import { airCelsius, carriesAmps, dropVolts, settlesAtCelsius, sleeveMostCelsius } from '../trade/wire';
 import { checkSensing } from './current-sensing';
-import { escAgainstMotors } from './esc-amps';
-import { counted, marginOf, num, onlySpare, span, stateOf, stateWithin, type Finding } from './finding';
+import { escAgainstMotors, padLimit } from './esc-amps';
+import { counted, num, stateOf, type Finding } from './finding';
 import { separateEscs } from './separate-esc';
 
 const separate = 'Set the build to separate ESCs (Pack and motors), and add their price and mass.';
@@ -50,31 +49,9 @@ export function checkMotors(build: Build, board: Board): Finding[] {
   }
   return [
     ...escAgainstMotors(build, board.esc, 'the board', separate),
-    ...padLimit(build, board),
+    ...padLimit(build, board.esc.padAmps),
     ...checkSensing(build, board),
     ...leads(build, board),
-  ];
-}
-
-/** Corner and motor pads may carry less than the transistors behind them. */
-function padLimit(build: Build, board: Board): Finding[] {
-  const figure = board.esc?.padAmps;
-  if (!figure) return [];
-  const truth = atLeast(interval(figure), exactly(motorAmps(build).peak));
-  const margin = marginOf(interval(figure).low, motorAmps(build).peak);
-  const state = stateWithin(truth, margin, comfort.motors);
-  return [
-    {
-      rung: 3,
-      state,
-      code: 'motor pads',
-      about: 'Motor pads',
-      sentence: `Full throttle puts ${num(motorAmps(build).peak)} A through each motor pad; ${isKnown(figure) ? `the pads carry ${span(interval(figure).low, interval(figure).high, 'A')}${onlySpare(state, margin)}` : 'nobody says what the pads carry'}.`,
-      needed: `${num(motorAmps(build).peak)} A`,
-      given: isKnown(figure) ? `${num(interval(figure).low)} A` : 'unknown',
-      ...(margin === undefined ? {} : { margin }),
-      grounds: [...peakGrounds(build), ground('Motor pads carry', figure, 'A')],
-    },
   ];
 }
 
@@ -114,7 +91,6 @@ function leads(build: Build, board: Board): Finding[] {
 
 type Pack = Build['pack'];
 
-const peakGrounds = (build: Build) => planGrounds(build, 'peak amps', 'amps at volts');
 const drawGrounds = (build: Build) => planGrounds(build, 'cruise amps', 'peak amps', 'amps at volts');
 
 /** What all motors draw together: cruising, and at full throttle. */

@@ -19,6 +19,11 @@ function packWords(build: Build): string {
   return list(packsOf(build).map((p) => counted(p.cells, 'cell')));
 }
 
+function reach(build: Build): string {
+  if (packsOf(build).length > 1) return 'reach up to';
+  return build.pack.cells === 1 ? 'reaches' : 'reach';
+}
+
 /** A stated limit in volts counts; else "6S" is read as six plain cells at 4.20 V, with nothing to spare promised or needed. */
 function fullPack(build: Build, board: Board): Finding {
   const { high } = packVolts(build);
@@ -44,8 +49,9 @@ function fullPack(build: Build, board: Board): Finding {
     rung: 2,
     state,
     code: 'full pack',
+    ...memberIs(deciding(board, 'max')),
     about: 'Full pack',
-    sentence: `${packWords(build)} ${packsOf(build).length > 1 ? 'reach up to' : 'reach'} ${num(high, 2)} V when full; the board takes ${Number.isFinite(limit.low) ? words : 'an unknown number of cells'}: ${why}`,
+    sentence: `${packWords(build)} ${reach(build)} ${num(high, 2)} V when full; ${whose(board, 'max')} takes ${Number.isFinite(limit.low) ? words : 'an unknown number of cells'}: ${why}`,
     needed: `${num(high, 2)} V`,
     given: `${num(limit.low, 2)} V`,
     ...(margin === undefined || !stated ? {} : { margin }),
@@ -71,12 +77,26 @@ function emptyPack(build: Build, board: Board): Finding {
     rung: 2,
     state,
     code: 'empty pack',
+    ...memberIs(deciding(board, 'min')),
     about: 'Empty pack',
-    sentence: `${packsOf(build).length > 1 ? `The smallest pack has ${counted(fewest, 'cell')}` : `The pack has ${counted(fewest, 'cell')}`} (${num(packVolts(build).low, 2)} V empty under load); the board asks for ${num(cells.low, 0)} or more: ${why}`,
+    sentence: `${packsOf(build).length > 1 ? `The smallest pack has ${counted(fewest, 'cell')}` : `The pack has ${counted(fewest, 'cell')}`} (${num(packVolts(build).low, 2)} V empty under load); ${whose(board, 'min')} asks for ${num(cells.low, 0)} or more: ${why}`,
     needed: `${num(cells.high, 0)} cells`,
     given: `${fewest} cells`,
     grounds: [...planGrounds(build, 'pack cells'), ground('Fewest cells', board.packCells.min, 'cells')],
   };
+}
+
+function memberIs(board: Board | undefined): Pick<Finding, 'member'> {
+  return board ? { member: board.id } : {};
+}
+
+/** Of a set, the member whose figure decides. */
+function deciding(board: Board, end: 'min' | 'max'): Board | undefined {
+  return board.members?.find((m) => m.board.packCells[end] === board.packCells[end])?.board;
+}
+
+function whose(board: Board, end: 'min' | 'max'): string {
+  return deciding(board, end)?.name ?? 'the board';
 }
 
 /** A regulator whose stated input ends below what reaches it, on every way it can be fed, is destroyed. */

@@ -1,4 +1,5 @@
 import type { Board } from '../records/board';
+import { bought } from '../sets/roles';
 import { interval, isKnown, type NumberFigure } from '../quantity/figure';
 import { fullVolts } from '../trade/cell';
 import { plugFamily } from '../trade/plug';
@@ -31,14 +32,17 @@ export function doubtsAbout(board: Board): Doubt[] {
 
 /** What cannot be true is not believed: the rung that leans on it is unknown. */
 export function sanityFindings(board: Board): Finding[] {
-  return doubtsAbout(board).map((d) => ({
-    rung: d.rung,
-    state: d.impossible ? 'unknown' : 'strained',
-    code: 'a figure in doubt',
-    about: 'A figure in doubt',
-    sentence: d.sentence,
-    grounds: [],
-  }));
+  return bought(board).flatMap((m) =>
+    doubtsAbout(m.board).map((d) => ({
+      rung: d.rung,
+      state: d.impossible ? 'unknown' : 'strained',
+      code: 'a figure in doubt',
+      about: 'A figure in doubt',
+      sentence: d.sentence,
+      grounds: [],
+      ...(board.members ? { member: m.board.id } : {}),
+    })),
+  );
 }
 
 function portsBeyondProcessor(board: Board): Doubt[] {

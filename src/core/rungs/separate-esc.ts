@@ -1,6 +1,6 @@
 import type { Board } from '../records/board';
-import type { Build } from '../records/build';
-import { exactly, interval, isKnown } from '../quantity/figure';
+import type { Build, OwnEsc } from '../records/build';
+import { exactly, interval, isKnown, type NumberFigure } from '../quantity/figure';
 import { atLeast } from '../quantity/truth';
 import { ground } from '../quantity/ground';
 import { enoughDrawn, undrawn } from '../circuit/all-pads';
@@ -8,7 +8,9 @@ import { fullVolts } from '../trade/cell';
 import { packCells, packVolts } from '../circuit/packs';
 import { meetings } from '../trade/harness';
 import { plugFamily } from '../trade/plug';
-import { escAgainstMotors, type EscFigures } from './esc-amps';
+import { isRigid } from '../sets/feed';
+import { piecesOf } from '../sets/pieces';
+import { escAgainstMotors, padLimit } from './esc-amps';
 import { counted, list, num, stateOf, type Finding } from './finding';
 
 /** What rung 3 asks where the ESCs are separate. */
@@ -52,14 +54,30 @@ function outputs(build: Build, board: Board): Finding {
   };
 }
 
-type OwnEsc = NonNullable<Build['motors']['ownEsc']>;
+/** Of all of them together. */
+function channelsOf({ channels, count }: OwnEsc): NumberFigure {
+  if (typeof channels === 'number') return { value: channels * count, origin: 'manual' };
+  if (!isKnown(channels)) return channels;
+  const { low, high } = interval(channels);
+  return { low: low * count, high: high * count, origin: channels.origin };
+}
 
 /** The buyer's own ESC: its channels, amps and cells, and the order of its plug. */
 function ownEsc(build: Build, board: Board): Finding[] {
   const esc = build.motors.ownEsc;
   if (!esc) return [unnamed(build)];
-  const figures: EscFigures = { ...esc, channels: { value: esc.channels * esc.count, origin: 'manual' } };
-  return [...escAgainstMotors(build, figures, esc.name), escVolts(build, esc), ...harness(build, board)];
+  return [...escFindings(build), ...harness(build, board)];
+}
+
+/** What the separate ESC of a build says, whatever it is plugged into. */
+export function escFindings(build: Build): Finding[] {
+  const esc = build.motors.ownEsc;
+  if (!esc) return [];
+  return [
+    ...escAgainstMotors(build, { ...esc, channels: channelsOf(esc) }, esc.name),
+    ...padLimit(build, esc.padAmps),
+    escVolts(build, esc),
+  ];
 }
 
 function unnamed({ motors }: Build): Finding {
@@ -100,7 +118,9 @@ function escVolts(build: Build, esc: OwnEsc): Finding {
 function harness(build: Build, board: Board): Finding[] {
   const pins = build.motors.ownEsc!.pins;
   const own = board.escPlug?.pins ?? [];
-  if (pins.length === 0) return [];
+  const pieces = piecesOf(board);
+  // What sits board to board has no plug to re-pin.
+  if (pins.length === 0 || (pieces && isRigid(pieces))) return [];
   if (own.length === 0)
     return [
       {

@@ -1,7 +1,8 @@
 import { heaviestPack } from '../circuit/packs';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
-import { interval, type Interval, type NumberFigure } from '../quantity/figure';
+import { interval, isUnknown, type Interval, type NumberFigure } from '../quantity/figure';
+import { bought } from '../sets/roles';
 import { ground } from '../quantity/ground';
 import { planGrounds } from '../figures/plan-figures';
 import { isOnBoard } from '../fix/on-board';
@@ -32,7 +33,11 @@ export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[
   return [
     line('Bare craft', build.bareMassG),
     line('Pack', heaviestPack(build)),
-    line(board.name, board.massG),
+    ...bought(board).map((m) =>
+      m.count === 1
+        ? line(m.board.name, m.board.massG)
+        : line(`${m.count} x ${m.board.name}`, manyOf(m.board.massG, m.count)),
+    ),
     ...build.parts.filter((p) => flown.has(p.id)).map((p) => line(p.peripheral.name, p.peripheral.massG)),
     ...draggedIn(build, board, hookup).map((s) => line(s.what, { value: s.grams, origin: 'assumed', source: s.why })),
     ...deliveredCapacitor(board).map((figure) => line('Capacitor delivered with the board', figure)),
@@ -47,6 +52,12 @@ export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[
         ]
       : []),
   ];
+}
+
+function manyOf(figure: NumberFigure, count: number): NumberFigure {
+  if (isUnknown(figure)) return figure;
+  const { low, high } = interval(figure);
+  return { low: count * low, high: count * high, origin: figure.origin };
 }
 
 /** A capacitor that comes with the board and is not in its stated mass; where nobody says, it may be. */

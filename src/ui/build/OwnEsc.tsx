@@ -32,7 +32,7 @@ export function OwnEsc() {
         min={1}
         max={12}
         width={70}
-        value={esc.channels}
+        value={typeof esc.channels === 'number' ? esc.channels : null}
         onChange={(v) => v && set({ channels: v })}
       />
       <FigureBox

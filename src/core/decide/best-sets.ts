@@ -1,0 +1,306 @@
+import { evaluate, type Climb } from '../evaluate/climb';
+import { interval, isKnown } from '../quantity/figure';
+import type { Board, Rail } from '../records/board';
+import type { Build } from '../records/build';
+import { rungNames, type Finding } from '../rungs/finding';
+import { joined } from '../sets/join';
+import type { Pieces } from '../sets/pieces';
+import { unknownEsc } from '../records/new-board';
+import { flag } from '../quantity/truth';
+import { isCandidate, roleOf } from '../sets/roles';
+import type { GeneralSolver } from '../solver/budget';
+import { rankClimbs } from './rank-shelf';
+import { scoreOf } from './score';
+import { buildBound, memberBound, setBound, type BuildBound, type MemberBound } from './set-bounds';
+
+/** A member with which no set carries the build, and the reason. */
+export interface MemberOut {
+  id: string;
+  name: string;
+  rung: Finding['rung'];
+  sentence: string;
+}
+
+export interface BestSets {
+  /** The best sets, best first; where fewer than asked for carry the build, the nearest of the others after them. */
+  climbs: Climb[];
+  out: MemberOut[];
+  /** Sets that could be made of the shelf. */
+  possible: number;
+  tried: number;
+  /** No set that is not among them could be better; false where the search was ended. */
+  proved: boolean;
+}
+
+export interface SetSearch {
+  /** So many are asked for. */
+  keep?: number;
+  /** Sets tried at most. */
+  most?: number;
+  general?: GeneralSolver | null;
+}
+
+/** What sums of ten numbers may differ by. */
+const rounding = 1e-9;
+
+const usual = { keep: 20, most: 6000 };
+
+/**
+ * The best sets of a shelf for a build, without making all of them. Exact: sets are taken in the order of a bound that no set exceeds, until the next bound is below the worst of
+ * the best. Yields what it has after each set that is tried, so that a page can show it and may stop.
+ */
+export function* searchSets(
+  build: Build,
+  shelf: readonly Board[],
+  { keep = usual.keep, most = usual.most, general = null }: SetSearch = {},
+): Generator<BestSets, BestSets> {
+  const of = buildBound(build);
+  const wanted = shelf.filter((b) => !isCandidate(b) || roleOf(b) === 'controller');
+  const bounds = wanted.map((board) => memberBound(build, board));
+  const alive = bounds.filter((m) => !m.out);
+  const out: MemberOut[] = bounds.flatMap((m) => (m.out ? [outWords(m, m.out)] : []));
+  const as = (role: ReturnType<typeof roleOf>) => alive.filter((m) => roleOf(m.board) === role);
+  const [controllers, escs, powers] = [as('controller'), as('esc'), as('power board')];
+  const count = (role: ReturnType<typeof roleOf>) => wanted.filter((b) => roleOf(b) === role).length;
+  const result: BestSets = {
+    climbs: [],
+    out,
+    possible: count('controller') * possibleShapes(build, count('esc'), count('power board')),
+    tried: 0,
+    proved: false,
+  };
+  const relaxed = relaxedOf(escs, powers);
+  const facts = new Map<MemberBound, Float64Array | null>();
+  let best: Climb[] = [];
+  let worst = -Infinity;
+
+  const below = (bound: number) => bound === -Infinity || bound < worst - rounding;
+  const climb = (pieces: Pieces): Climb => {
+    result.tried += 1;
+    const set = joined(pieces, build);
+    // Its circuit can only make a set worse, and is worth solving only for one that comes among the best.
+    const before = evaluate(build, set, general, null, 'unaudited');
+    return before.stopsAt !== null || below(keyOf(before)) ? before : evaluate(build, set, general);
+  };
+  /** What a controller comes to with every rail that any member could give it; null: no set with it carries the build. */
+  const factsOf = (controller: MemberBound): Float64Array | null => {
+    let known = facts.get(controller);
+    if (known !== undefined) return known;
+    result.tried += 1;
+    const found = evaluate(
+      build,
+      joined({ controller: controller.board, ...relaxed }, build),
+      general,
+      null,
+      'unaudited',
+    );
+    const stop = found.rungs.find((r) => r.rung >= 4 && r.rung <= 7 && r.state === 'breaks');
+    known = stop ? null : mostOf(found);
+    facts.set(controller, known);
+    if (stop) out.push(outWords(controller, { ...stop.findings[0]!, rung: stop.rung }));
+    return known;
+  };
+  const keepBest = (found: Climb) => {
+    best = rankClimbs([...best, found])
+      .slice(0, keep)
+      .map((r) => r.climb);
+    const last = best.length === keep ? best[keep - 1]! : null;
+    worst = last && last.stopsAt === null ? keyOf(last) : -Infinity;
+    result.climbs = best;
+  };
+
+  for (const node of nodesOf(of, controllers, shapesFor(build, escs, powers))) {
+    // Equal bounds are tried: ties are told apart by more than the score.
+    if (below(node.bound)) break;
+    const fact = factsOf(node.controller);
+    if (!fact) continue;
+    const choices = node.powers
+      .map((power) => [...node.rest, power])
+      .concat(node.powers.length > 0 ? [] : [[...node.rest]])
+      .map((rest) => ({ rest, bound: setBound(of, [node.controller, ...rest], fact) }))
+      .sort((a, b) => b.bound - a.bound);
+    for (const { rest, bound } of choices) {
+      if (below(bound)) break;
+      keepBest(climb(piecesOfBounds(node.controller, rest)));
+      yield result;
+      if (result.tried >= most) return result;
+    }
+  }
+  result.proved = true;
+  return result;
+}
+
+/** Best sets in one go. */
+export function bestSets(build: Build, shelf: readonly Board[], asked: SetSearch = {}): BestSets {
+  const search = searchSets(build, shelf, asked);
+  for (;;) {
+    const step = search.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** All sets that could be made of a shelf for a build, one after the other. */
+export function* allSets(build: Build, shelf: readonly Board[]): Generator<Board> {
+  const of = (role: ReturnType<typeof roleOf>) => shelf.filter((b) => roleOf(b) === role);
+  for (const controller of of('controller')) {
+    for (const esc of build.motors.esc === 'separate' ? [] : of('esc')) {
+      yield joined({ controller, esc }, build);
+      for (const power of of('power board')) yield joined({ controller, esc, power }, build);
+    }
+    if (bringsOwnEsc(build)) for (const power of of('power board')) yield joined({ controller, power }, build);
+  }
+}
+
+/** May the motors hang on an ESC of the buyer's? Then a controller and a power board are a set. */
+function bringsOwnEsc({ motors }: Build): boolean {
+  return motors.esc === 'separate' || (motors.esc === 'any' && motors.ownEsc !== undefined);
+}
+
+/** What a controller may be put together with: an ESC, an ESC and any of the power boards, or any of the power boards. */
+interface Shape {
+  rest: readonly MemberBound[];
+  powers: readonly MemberBound[];
+}
+
+function shapesFor(build: Build, escs: readonly MemberBound[], powers: readonly MemberBound[]): Shape[] {
+  const bought = build.motors.esc === 'separate' ? [] : escs;
+  const pairs = bought.map((e) => ({ rest: [e], powers: [] }));
+  if (powers.length === 0) return pairs;
+  return [
+    ...pairs,
+    ...bought.map((e) => ({ rest: [e], powers })),
+    ...(bringsOwnEsc(build) ? [{ rest: [], powers }] : []),
+  ];
+}
+
+function possibleShapes(build: Build, escs: number, powers: number): number {
+  const bought = build.motors.esc === 'separate' ? 0 : escs;
+  return bought + bought * powers + (bringsOwnEsc(build) ? powers : 0);
+}
+
+interface Node extends Shape {
+  bound: number;
+  controller: MemberBound;
+}
+
+/** Controllers and what is put with them, by a bound that none of the power boards exceeds, best first. */
+function nodesOf(of: BuildBound, controllers: readonly MemberBound[], shapes: readonly Shape[]): Node[] {
+  const likeliest = new Map<readonly MemberBound[], MemberBound[]>();
+  for (const { powers } of shapes) if (!likeliest.has(powers)) likeliest.set(powers, bestOfAll(powers));
+  return controllers
+    .flatMap((controller) =>
+      shapes.map((shape) => ({
+        ...shape,
+        controller,
+        bound: setBound(of, [controller, ...shape.rest, ...likeliest.get(shape.powers)!]),
+      })),
+    )
+    .filter((n) => n.bound > -Infinity)
+    .sort((a, b) => b.bound - a.bound);
+}
+
+/** As good in everything as the best of them is in each. */
+function bestOfAll(members: readonly MemberBound[]): MemberBound[] {
+  const [first] = members;
+  if (!first) return [];
+  return [
+    {
+      ...first,
+      worth: first.worth.map((_, r) => Math.max(...members.map((m) => m.worth[r]!))),
+      open: members.every((m) => m.open),
+      grams: Math.min(...members.map((m) => m.grams)),
+      cents: Math.min(...members.map((m) => m.cents)),
+    },
+  ];
+}
+
+function piecesOfBounds(controller: MemberBound, rest: readonly MemberBound[]): Pieces {
+  const of = (role: ReturnType<typeof roleOf>) => rest.find((m) => roleOf(m.board) === role)?.board;
+  return { controller: controller.board, esc: of('esc'), power: of('power board') };
+}
+
+function outWords({ board }: MemberBound, { rung, sentence }: Pick<Finding, 'rung' | 'sentence'>): MemberOut {
+  return { id: board.id, name: board.name, rung, sentence };
+}
+
+/** The same order as that of a bound: class before score. */
+function keyOf(climb: Climb): number {
+  return scoreOf(climb).low + (climb.verdict === 'cannot say yet' ? 0 : 10);
+}
+
+/**
+ * Most worth of rungs 4 to 7 for any set with a controller, from its climb with all that members could give: what is open there stays open, and a part that is left out even
+ * then is left out of every set, which strains one of the four.
+ */
+function mostOf(climb: Climb): Float64Array {
+  const most = Float64Array.from(rungNames, () => 1);
+  for (const { rung, state } of climb.rungs) if (rung >= 4 && rung <= 7 && state === 'unknown') most[rung - 1] = 0;
+  return most;
+}
+
+/** One ESC and one power board that give every rail which any of the members gives. */
+function relaxedOf(escs: readonly MemberBound[], powers: readonly MemberBound[]): Omit<Pieces, 'controller'> {
+  const givers = [...escs, ...powers].flatMap((m) => m.board.rails).filter((r) => r.source.kind === 'regulator');
+  const esc = escs.find((m) => m.count === 1)?.board ?? escs[0]?.board;
+  const model = (powers[0] ?? escs[0])?.board;
+  if (!model) return {};
+  const byVolts = new Map<string, Rail>();
+  for (const rail of givers) {
+    if (rail.source.kind !== 'regulator') continue;
+    const key = JSON.stringify(interval(rail.source.outVolts));
+    const before = byVolts.get(key);
+    if (!before || ratedOf(rail) > ratedOf(before)) byVolts.set(key, rail);
+  }
+  const pack: Rail = { id: 'pack', label: 'Pack', pads: ['pack'], source: { kind: 'pack' } };
+  const rails = [...byVolts.values()].map((r, i): Rail => ({
+    ...r,
+    id: `r${i}`,
+    pads: [`r${i}`],
+    source: {
+      ...(r.source as Extract<Rail['source'], { kind: 'regulator' }>),
+      input: 'pack',
+      dropOutVolts: { value: 0, origin: 'assumed' },
+    },
+  }));
+  const pads = ['pack', ...rails.map((r) => r.id), 'gnd'].map((id, order) => ({
+    ...model.pads[0]!,
+    id,
+    label: id,
+    order,
+  }));
+  const chip = powers.find((m) => flag(m.board.video?.overlayChip ?? { unknown: true }) === 'yes')?.board;
+  const drawn = chip ? [...pads, ...chip.pads.map((p) => ({ ...p, id: `chip-${p.id}` }))] : pads;
+  const power: Board = {
+    ...model,
+    kind: 'power board',
+    id: 'any',
+    pads: drawn,
+    allPads: [...escs, ...powers].map((m) => m.board.allPads).find((f) => flag(f) !== 'yes') ?? model.allPads,
+    grounds: ['gnd'],
+    rails: [pack, ...rails],
+    plugs: [],
+    bridges: [],
+    currentSensor: undefined,
+    video: chip?.video && {
+      ...chip.video,
+      cameraIns: chip.video.cameraIns.map((p) => `chip-${p}`),
+      out: chip.video.out && `chip-${chip.video.out}`,
+    },
+  };
+  // Whether an ESC sends telemetry is asked of each set.
+  const sends = { value: true, origin: 'assumed' as const };
+  return {
+    esc: esc && {
+      ...esc,
+      currentSensor: undefined,
+      escPlug: undefined,
+      esc: { ...(esc.esc ?? unknownEsc), telemetry: sends },
+    },
+    power,
+  };
+}
+
+function ratedOf({ source }: Rail): number {
+  if (source.kind !== 'regulator') return 0;
+  return isKnown(source.ratedAmps) ? interval(source.ratedAmps).high : Infinity;
+}

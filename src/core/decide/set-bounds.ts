@@ -1,0 +1,173 @@
+import { heaviestPack } from '../circuit/packs';
+import { isOnBoard } from '../fix/on-board';
+import { interval, isKnown, type NumberFigure } from '../quantity/figure';
+import type { Board } from '../records/board';
+import type { Build, Part } from '../records/build';
+import { checkComforts } from '../rungs/comforts';
+import { marginOf, stateWithin, worst, type Finding, type RungNumber } from '../rungs/finding';
+import { checkFrame } from '../rungs/frame';
+import { checkPack } from '../rungs/pack';
+import { sanityFindings } from '../rungs/sanity';
+import { escFindings } from '../rungs/separate-esc';
+import { boardKey } from '../bill/basket';
+import { arranged } from '../sets/arranged';
+import { isSingleEsc, roleOf } from '../sets/roles';
+import { comfort } from '../trade/comfort';
+import { atLeast } from '../quantity/truth';
+import { nothingWired } from '../wiring/hookup';
+import { rungWorth } from './score';
+
+/**
+ * What a member alone says of every set it is in: no rung of the set is worth more, it weighs and costs at least so much. A rung that breaks here breaks in every set.
+ */
+export interface MemberBound {
+  board: Board;
+  count: number;
+  /** Most worth of rungs 1 to 10, where unknowns count at their worst. */
+  worth: Float64Array;
+  /** A rung of it is unknown, whatever the others are. */
+  open: boolean;
+  grams: number;
+  cents: number;
+  /** Why no set with it carries the build; null: it may. */
+  out: Finding | null;
+}
+
+const ofOneMember: readonly Finding['code'][] = ['outline', 'usb reach', 'button reach', 'cables', 'underside'];
+/** Wishes that a controller meets or not, however it is wired. */
+const ofTheBoard: readonly string[] = ['Barometer', 'Compass', 'Storage', 'Gyro'];
+
+export function memberBound(build: Build, board: Board): MemberBound {
+  const role = roleOf(board)!;
+  const count = isSingleEsc(board) ? Math.max(1, build.motors.count) : 1;
+  const inStack = !isSingleEsc(board);
+  const findings: Finding[] = [
+    ...(inStack
+      ? checkFrame(build, board).filter((f) => (role === 'controller' ? ofOneMember : ['outline']).includes(f.code))
+      : []),
+    ...(role === 'controller' ? wishes(build, board) : checkPack(build, board)),
+    ...(role === 'esc' ? escFindings(arranged(build, alone(board, count))) : []),
+    ...sanityFindings(board),
+  ];
+  const mine = (rung: RungNumber) => findings.filter((f) => f.rung === rung);
+  const states = rungs.map((rung) => worst(mine(rung).map((f) => f.state)));
+  const worth = Float64Array.from(rungs, (rung, i) => {
+    const margins = mine(rung).flatMap((f) => (f.margin === undefined ? [] : [f.margin]));
+    const margin = margins.length > 0 ? Math.min(...margins) : null;
+    return rungWorth({ state: states[i]!, margin, findings: mine(rung) }).low;
+  });
+  const cents = cheapest(build, board, count);
+  const grams = isKnown(board.massG) ? count * interval(board.massG).high : null;
+  if (cents === null) worth[8] = 0;
+  if (grams === null) worth[7] = 0;
+  return {
+    board,
+    count,
+    worth,
+    open: states.some((s, i) => s === 'unknown' && i < 9) || cents === null || grams === null,
+    grams: grams ?? 0,
+    cents: cents ?? 0,
+    out: findings.find((f) => f.state === 'breaks' && f.rung < 10) ?? null,
+  };
+}
+
+const rungs: readonly RungNumber[] = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
+
+/** An ESC as if it were a set of itself: what the build's motors hang on. */
+function alone(board: Board, count: number): Board {
+  return { ...board, members: [{ role: 'esc', board, count, pads: {} }] };
+}
+
+function wishes(build: Build, board: Board): Finding[] {
+  return checkComforts(build, board, nothingWired(build)).map((f) =>
+    f.counts === undefined || ofTheBoard.includes(f.about) ? f : { ...f, state: 'holds' },
+  );
+}
+
+/** What it costs at least; nothing where it is at home, null where nobody offers it. */
+function cheapest(build: Build, board: Board, count: number): number | null {
+  const wanted = Math.max(0, count - (build.atHome[boardKey(board)] ?? 0));
+  if (wanted === 0) return 0;
+  return board.offers.length > 0 ? wanted * Math.min(...board.offers.map((o) => o.cents)) : null;
+}
+
+/** What of a build every set carries and pays for, at least. */
+export interface BuildBound {
+  limitG: number;
+  budgetCents: number;
+  /** With the parts that must fly, and with all. */
+  musts: { grams: number; cents: number };
+  all: { grams: number; cents: number };
+}
+
+export function buildBound(build: Build): BuildBound {
+  const sum = (parts: Part[]) => ({
+    grams: parts.reduce((g, p) => g + high(p.peripheral.massG), high(build.bareMassG) + high(heaviestPack(build))),
+    cents: parts.filter((p) => !p.owned).reduce((c, p) => c + leastCents(p), 0),
+  });
+  // A receiver may stay at the shop where the board has one.
+  const owed = build.parts.filter(
+    (p) =>
+      p.priority === 'must' &&
+      p.peripheral.kind !== 'receiver' &&
+      !p.peripheral.modes.some((mode) => isOnBoard({ mode })),
+  );
+  const receivers = build.parts.filter((p) => p.peripheral.kind === 'receiver');
+  return {
+    limitG: build.limits.takeOffMassG,
+    budgetCents: build.limits.budgetCents,
+    musts: sum(owed),
+    all: sum(build.parts.filter((p) => !receivers.includes(p))),
+  };
+}
+
+const high = (f: NumberFigure) => (isKnown(f) ? Math.max(0, interval(f).high) : 0);
+
+function leastCents({ peripheral: p }: Part): number {
+  const offered = p.offers.map((o) => o.cents);
+  return Math.min(p.cents ?? Infinity, ...offered, p.cents === null && offered.length === 0 ? 0 : Infinity);
+}
+
+/** A part that is left out strains one of rungs 4 to 7: the most that is worth there, less than one that holds. */
+const leftOutLoses = 0.4;
+/** Rungs in a score. */
+const share = 1 / rungs.length;
+
+/**
+ * No set of these members scores higher (lower end of the score, all rungs alike), and none is of a better class; -Infinity: every one of them breaks. Classes are told apart by a whole ten.
+ */
+export function setBound(of: BuildBound, members: readonly MemberBound[], most?: Float64Array): number {
+  let score = 0;
+  for (let r = 0; r < rungs.length; r++) {
+    let least = most ? most[r]! : 1;
+    for (const m of members) if (m.worth[r]! < least) least = m.worth[r]!;
+    if (r !== 7 && r !== 8) score += least * share;
+  }
+  let grams = 0;
+  let cents = 0;
+  let open = false;
+  for (const m of members) {
+    grams += m.grams;
+    cents += m.cents;
+    open ||= m.open;
+  }
+  const unsaid = (r: number) => members.some((m) => m.worth[r] === 0);
+  const tail = ({ grams: g, cents: c }: BuildBound['all']) =>
+    (unsaid(7) ? 0 : limitWorth(of.limitG, g + grams, comfort.weight)) +
+    (unsaid(8) ? 0 : limitWorth(of.budgetCents, c + cents, comfort.cost));
+  const least = tail(of.musts);
+  if (least === -Infinity) return -Infinity;
+  const best = Math.max(
+    tail(of.all),
+    least - (of.all.grams > of.musts.grams || of.all.cents > of.musts.cents ? leftOutLoses : 0),
+  );
+  return score + best * share + (open ? 0 : 10);
+}
+
+/** Worth of a rung that holds a sum against a limit; -Infinity where it breaks. */
+function limitWorth(limit: number, sum: number, comfortShare: number): number {
+  if (sum > limit) return -Infinity;
+  const margin = marginOf(limit, sum);
+  const state = stateWithin(atLeast({ low: limit, high: limit }, { low: sum, high: sum }), margin, comfortShare);
+  return rungWorth({ state, margin: margin ?? null }).low;
+}

@@ -1,0 +1,124 @@
+import type { Board, Member } from '../records/board';
+import type { Build } from '../records/build';
+import { packCells } from '../circuit/packs';
+import { interval, isKnown, type NumberFigure } from '../quantity/figure';
+import { flag } from '../quantity/truth';
+import { fed, feedsOf } from './feed';
+import { inWhole, partsOf } from './members-parts';
+import type { Pieces } from './pieces';
+import { isSingleEsc } from './roles';
+import { sensingOf } from './sensing';
+import { setId } from './set-id';
+
+/**
+ * A controller with an ESC, a power board or both as one candidate, which all that judges a board reads as it reads one: rails in one tree, every pad on the member it
+ * belongs to, mass in one sum. Single ESCs come one a motor.
+ */
+export function joined(asked: Pieces, build: Pick<Build, 'pack' | 'morePacks' | 'motors'>): Board {
+  const pieces = packReaches(asked, build) ? asked : { ...asked, controller: withoutPack(asked.controller) };
+  const { controller, esc, power } = pieces;
+  const members: Member[] = [
+    memberFor('controller', asked.controller, 1),
+    ...(esc ? [memberFor('esc', esc, isSingleEsc(esc) ? Math.max(1, build.motors.count) : 1)] : []),
+    ...(power ? [memberFor('power board', power, 1)] : []),
+  ];
+  const onPack = controller === asked.controller ? members : members.slice(1);
+  const others = members.slice(1).map((m) => partsOf(m.role, m.board));
+  const all = <K extends 'pads' | 'bridges' | 'plugs' | 'grounds'>(key: K) =>
+    [controller[key], ...others.map((o) => o[key])].flat() as Board[K];
+  const fedBy = fed(pieces);
+  const sensing = sensingOf(pieces)[0];
+  const brings = [esc, power, controller].find((b) => b?.capacitor);
+  const video = flagOf(controller) !== 'yes' && power && flagOf(power) === 'yes' ? overlayOf(power) : controller.video;
+  const { currentSensor: _, capacitor: __, ...rest } = controller;
+  return {
+    ...rest,
+    id: setId(members.map((m) => m.board.id)),
+    name: members.map((m) => (m.count > 1 ? `${m.count} x ${m.board.name}` : m.board.name)).join(' + '),
+    maker: [...new Set(members.map((m) => m.board.maker))].join(', '),
+    revision: members.map((m) => m.board.revision).join(', '),
+    members,
+    pads: all('pads'),
+    grounds: all('grounds'),
+    plugs: all('plugs'),
+    bridges: [...fedBy.bridges, ...all('bridges')],
+    rails: [...fedBy.rails, ...others.flatMap((o) => o.rails)],
+    allPads: members.map((m) => m.board.allPads).find((f) => flag(f) !== 'yes') ?? controller.allPads,
+    analogueInputs:
+      sensing && sensing.by !== 'its own' ? withoutFirstCurrent(controller.analogueInputs) : controller.analogueInputs,
+    ...(video ? { video } : {}),
+    ...(sensing ? { currentSensor: sensing.sensor } : {}),
+    ...(brings?.capacitor ? { capacitor: brings.capacitor } : {}),
+    ...(brings?.massIncludes === undefined ? {} : { massIncludes: brings.massIncludes }),
+    packCells: { min: tightest(onPack, 'min'), max: tightest(onPack, 'max') },
+    ...stated(onPack),
+    massG: sum(members.map((m) => times(m.board.massG, m.count))),
+    offers: [],
+    history: [],
+  };
+}
+
+/** A controller that does not stand the pack is left without it, where something else gives it 5 V. */
+function packReaches(pieces: Pieces, build: Pick<Build, 'pack' | 'morePacks' | 'motors'>): boolean {
+  const stands = interval(pieces.controller.packCells.max).high >= packCells(build).high;
+  return stands || feedsOf(pieces).every((f) => f === 'own');
+}
+
+function withoutPack(controller: Board): Board {
+  return { ...controller, rails: controller.rails.filter((r) => r.source.kind !== 'pack') };
+}
+
+function memberFor(role: Member['role'], board: Board, count: number): Member {
+  return { role, board, count, pads: Object.fromEntries(board.pads.map((p) => [p.id, inWhole(role, p.id)])) };
+}
+
+const flagOf = (board: Board) => flag(board.video?.overlayChip ?? { unknown: true });
+
+/** The power board's own overlay: camera and transmitter are joined there. */
+function overlayOf({ video }: Board): NonNullable<Board['video']> {
+  const as = (pad: string) => inWhole('power board', pad);
+  return {
+    cameraIns: video!.cameraIns.map(as),
+    ...(video!.out === undefined ? {} : { out: as(video!.out) }),
+    overlayChip: video!.overlayChip,
+  };
+}
+
+/** The line of the sensor takes the input that a sensor of the parts list could have had. */
+function withoutFirstCurrent(inputs: Board['analogueInputs']): Board['analogueInputs'] {
+  const first = inputs.find((i) => i.kind === 'current');
+  return inputs.filter((i) => i !== first);
+}
+
+/** Of the most cells the fewest, of the fewest the most: the pack reaches every member. One that nobody says leaves it open. */
+function tightest(members: readonly Member[], end: 'min' | 'max'): NumberFigure {
+  const figures = members.map((m) => m.board.packCells[end]);
+  const unsaid = figures.find((f) => !isKnown(f));
+  const known = figures.filter(isKnown).sort((a, b) => interval(a).low - interval(b).low);
+  const least = known[0];
+  if (!unsaid) return end === 'max' ? least! : known.at(-1)!;
+  // A known limit that breaks does so whatever nobody says of the others.
+  if (end === 'min' || !least) return unsaid;
+  return { low: 0, high: interval(least).high, origin: 'assumed', source: 'nobody says it of every member' };
+}
+
+/** The least limit in volts that any member states, if all of those that state none allow as many cells. */
+function stated(members: readonly Member[]): Pick<Board, 'packMaxVolts'> {
+  const limits = members.map((m) => m.board.packMaxVolts);
+  if (!limits.every((f): f is Exclude<NumberFigure, { unknown: true }> => isKnown(f)))
+    return { packMaxVolts: undefined };
+  return { packMaxVolts: limits.reduce((a, b) => (interval(b).low < interval(a).low ? b : a)) };
+}
+
+function times(figure: NumberFigure, count: number): NumberFigure {
+  if (count === 1 || !isKnown(figure)) return figure;
+  const { low, high } = interval(figure);
+  return { low: low * count, high: high * count, origin: figure.origin };
+}
+
+function sum(figures: readonly NumberFigure[]): NumberFigure {
+  if (!figures.every(isKnown)) return { unknown: true };
+  const ends = figures.map(interval);
+  const total = (end: 'low' | 'high') => Math.round(ends.reduce((mm, i) => mm + i[end], 0) * 100) / 100;
+  return { low: total('low'), high: total('high'), origin: 'assumed', source: 'all members together' };
+}
