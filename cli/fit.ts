@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { money, rankClimbs, type Ranked, type RungState } from '../src/core';
+import { bestSets, isCandidate, money, rankClimbs, type Ranked, type RungState } from '../src/core';
 import { climbOf } from '../src/highs/climb';
 import { complain, openFile } from './open-file';
 import { fitJson } from './fit-json';
@@ -25,7 +25,9 @@ export async function fit(args: string[]): Promise<number> {
   if (!build.ok) return complain(options.build, build.faults);
   const shelf = openFile(options.shelf, 'rung-shelf');
   if (!shelf.ok) return complain(options.shelf, shelf.faults);
-  const ranked = rankClimbs(await Promise.all(shelf.value.boards.map((board) => climbOf(build.value, board))));
+  const { boards } = shelf.value;
+  const alone = await Promise.all(boards.filter(isCandidate).map((board) => climbOf(build.value, board)));
+  const ranked = rankClimbs([...alone, ...bestSets(build.value, boards).climbs]);
   console.log(options.json ? JSON.stringify(fitJson(build.value, ranked), null, 2) : table(ranked));
   return 0;
 }

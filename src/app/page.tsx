@@ -1,3 +1,4 @@
+import { pickedName } from '@/core';
 import { allBuilds } from '@/db/builds';
 import { database } from '@/db/connection';
 import { isDatabaseDown } from '@/db/faults';
@@ -19,7 +20,7 @@ export default async function Page() {
     cells: build.pack.cells,
     parts: build.parts.length,
     stage: build.stage,
-    pick: build.picks.at(-1)?.board.name ?? null,
+    pick: build.picks.length > 0 ? pickedName(build.picks.at(-1)!) : null,
     arrivesOn: build.arrivesOn ?? null,
     savedAt,
     version,

@@ -3,6 +3,7 @@ import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { capacitorMicrofarads, capacitorVolts } from '../trade/capacitor';
 import { motorAmps, packVolts } from '../circuit/packs';
+import { stacked } from '../sets/roles';
 import { massIncludes } from '../trade/mass-words';
 import { spares, sundries } from '../trade/sundries';
 import { wireGramsPerM } from '../trade/wire';
@@ -158,10 +159,10 @@ function fixings(build: Build, board: Board): Sundry[] {
       'standoffs',
       soft ? 'Standoffs under the isolators' : 'Standoffs',
       'piece',
-      4,
+      4 * stacked(board).length,
       spare,
       sundries.standoff,
-      'one at each corner',
+      board.members ? 'one at each corner of every board of the stack' : 'one at each corner',
     ),
     ...(soft
       ? []

@@ -1,5 +1,6 @@
 import type { Board } from '../records/board';
 import { isGround } from '../trade/harness';
+import { memberView, memberWithPad } from './member-view';
 import { sizeMm, spotOf } from './place-pads';
 
 /** What a wire that a ground has already is worth in distance, in millimetres: our own choice, no source. */
@@ -11,10 +12,12 @@ const crowdedMm = 10;
  * full of wires is hard to solder, so that a free one a little farther off is taken before it.
  */
 export function groundFor(
-  board: Board,
+  whole: Board,
   padId: string | null,
   taken: ReadonlyMap<string, number> = new Map(),
 ): string | null {
+  const member = memberWithPad(whole, padId);
+  const board = member ? memberView(member) : whole;
   const plug = board.plugs.find((p) => p.pins.some((pin) => pin.pad !== undefined && pin.pad === padId));
   const pin = plug?.pins.find((p) => p.pad !== undefined && (isGround(p.name) || board.grounds.includes(p.pad)));
   if (pin?.pad !== undefined) return pin.pad;

@@ -1,4 +1,5 @@
 import type { Board } from '../records/board';
+import { memberView } from './member-view';
 import { faceOf, type DrawnPad } from './face';
 
 /** The words for each pad of a board, worked out once. */
@@ -15,6 +16,17 @@ export function padWords(board: Board, padId: string): string {
 }
 
 function wordsOf(board: Board): Map<string, string> {
+  if (!board.members) return wordsOfOne(board);
+  // The controller's pads need no name of a board: most wires end there.
+  const on = (role: string, name: string) => (role === 'controller' ? '' : `, ${name}`);
+  return new Map(
+    board.members.flatMap((m) =>
+      [...wordsOfOne(memberView(m))].map(([pad, words]) => [pad, `${words}${on(m.role, m.board.name)}`] as const),
+    ),
+  );
+}
+
+function wordsOfOne(board: Board): Map<string, string> {
   const labels = new Map<string, number>();
   for (const p of board.pads) labels.set(p.label, (labels.get(p.label) ?? 0) + 1);
   const words = new Map<string, string>();

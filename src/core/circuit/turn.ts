@@ -108,5 +108,9 @@ function turnBoard(board: Board, at: Turn): Board {
     ...(board.buttonSide ? { buttonSide: turned(board.buttonSide, at) } : {}),
     cableSides: board.cableSides.map((side) => turned(side, at)),
     arrowOffsetDeg: ((board.arrowOffsetDeg + at) % 360) as Turn,
+    // The members below lie as they are drawn: nothing asks them to be turned.
+    ...(board.members
+      ? { members: board.members.map((m) => (m.role === 'controller' ? { ...m, board: turnBoard(m.board, at) } : m)) }
+      : {}),
   };
 }

@@ -86,7 +86,6 @@ export function* searchSets(
   const factsOf = (controller: MemberBound): Float64Array | null => {
     let known = facts.get(controller);
     if (known !== undefined) return known;
-    result.tried += 1;
     const found = evaluate(
       build,
       joined({ controller: controller.board, ...relaxed }, build),

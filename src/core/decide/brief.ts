@@ -2,6 +2,7 @@ import { mayHaveMore } from '../circuit/all-pads';
 import { motorAmps, packCells, packVolts } from '../circuit/packs';
 import { suppliesOf } from '../circuit/rail-tree';
 import { isOnBoard, servedOnBoard } from '../fix/on-board';
+import { arranged } from '../sets/arranged';
 import { interval, isKnown } from '../quantity/figure';
 import { money } from '../quantity/money';
 import type { Board } from '../records/board';
@@ -48,7 +49,7 @@ export function briefOf(build: Build): BriefLine[] {
 
 /** The lines that a board fails. What its own receiver can do, the receiver of the parts list need not ask for. */
 export function failedLines(build: Build, board: Board): BriefLine[] {
-  return briefOf(servedOnBoard(build, board)).filter((line) => line.fails(board));
+  return briefOf(arranged(servedOnBoard(build, board), board)).filter((line) => line.fails(board));
 }
 
 /** As text for a seller or a forum. */
@@ -123,7 +124,7 @@ function packLines(build: Build): BriefLine[] {
 function motorLines(build: Build): BriefLine[] {
   const { motors } = build;
   if (motors.count === 0) return [];
-  const check = (board: Board) => checkMotors(build, board);
+  const check = (board: Board) => checkMotors(arranged(build, board), board);
   if (motors.esc === 'separate')
     return [
       checked(

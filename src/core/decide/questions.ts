@@ -2,12 +2,13 @@ import { evaluate } from '../evaluate/climb';
 import type { GeneralSolver } from '../solver/budget';
 import { doubtsAbout } from '../rungs/sanity';
 import { mayHaveMore } from '../circuit/all-pads';
-import { boardFigures, type BoardFigure } from '../figures/board-figures';
+import { figuresOf, type BoardFigure } from '../figures/board-figures';
 import { railFigures } from '../figures/rail-figures';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { isUnknown, type NumberFigure } from '../quantity/figure';
 import { carries } from '../evaluate/outcome';
+import { boardsWithin } from '../sets/within';
 import { padsInPlenty, withPadsOf } from './pads-in-plenty';
 import { firstOf, rankClimbs, type Ranked } from './rank-shelf';
 
@@ -31,6 +32,8 @@ export interface Question {
 }
 
 interface Unknown extends Omit<BoardFigure, 'set' | 'plausible'> {
+  /** The board it is a figure of: of a set, one of its members. */
+  of: Board;
   set: (b: Board, value: unknown) => Board;
   /** As it is now, whatever else has been set. */
   leave: (b: Board) => Board;
@@ -66,12 +69,12 @@ export function questionsFor(
       const left = firstOf([...others, evaluate(build, u.leave(kindly), general)]);
       if (outcomes.every((o) => o.first === left)) continue;
       found.push({
-        boardId: board.id,
-        boardName: board.name,
+        boardId: u.of.id,
+        boardName: u.of.name,
         field: u.field,
         says: u.says,
         unit: u.unit,
-        ask: `${board.maker} ${board.name}, revision ${board.revision}: ${u.ask}`,
+        ask: `${u.of.maker} ${u.of.name}, revision ${u.of.revision}: ${u.ask}`,
         measure: u.measure?.how ?? null,
         changes: other.length / outcomes.length,
         ease: u.measure?.ease ?? 2,
@@ -99,14 +102,32 @@ function kindest(build: Build, board: Board, u: Unknown, general: GeneralSolver 
   return tried[Number(order[0]!.climb.boardId)]!;
 }
 
-/** Unknown figures, ranges, and figures that cannot be true, as far as the climb of this board leans on them. */
-function unknownsOf(build: Build, board: Board, general: GeneralSolver | null): Unknown[] {
+/** Unknown figures, ranges, and figures that cannot be true, of a board or of the members of a set, as far as the climb leans on them. */
+function unknownsOf(build: Build, candidate: Board, general: GeneralSolver | null): Unknown[] {
+  const open = boardsWithin(build, candidate).flatMap(({ board, change }) =>
+    openIn(board).map((u) => ({
+      ...u,
+      of: board,
+      set: (whole: Board, value: unknown) => change(whole, (b) => u.set(b, value)),
+      leave: (whole: Board) => change(whole, u.leave),
+    })),
+  );
+  const before = JSON.stringify(evaluate(build, candidate, general).rungs.map((r) => r.state));
+  // What changes nothing at any value is no question.
+  return open.filter((u) =>
+    u.values.some(
+      (v) => JSON.stringify(evaluate(build, u.set(candidate, v), general).rungs.map((r) => r.state)) !== before,
+    ),
+  );
+}
+
+function openIn(board: Board): Omit<Unknown, 'of'>[] {
   const doubted = new Set(
     doubtsAbout(board)
       .filter((d) => d.impossible)
       .map((d) => d.field),
   );
-  const open = [...boardFigures, ...railFigures(board)].flatMap((f): Unknown[] => {
+  const open = [...figuresOf(board), ...railFigures(board)].flatMap((f): Omit<Unknown, 'of'>[] => {
     const figure = f.get(board);
     if (f.field === 'allPads') return mayHaveMore(board) ? [padsQuestion(f, board)] : [];
     const values = figure ? valuesFor(f, doubted.has(f.field) ? { unknown: true } : (figure as NumberFigure)) : null;
@@ -121,18 +142,11 @@ function unknownsOf(build: Build, board: Board, general: GeneralSolver | null): 
         ]
       : [];
   });
-  if (board.offers.length === 0) open.push(priceQuestion);
-  const before = JSON.stringify(evaluate(build, board, general).rungs.map((r) => r.state));
-  // What changes nothing at any value is no question.
-  return open.filter((u) =>
-    u.values.some(
-      (v) => JSON.stringify(evaluate(build, u.set(board, v), general).rungs.map((r) => r.state)) !== before,
-    ),
-  );
+  return board.offers.length === 0 ? [...open, priceQuestion] : open;
 }
 
 /** Pads that are not drawn: none at the worst, at the best whatever the build asks for. */
-function padsQuestion(f: BoardFigure, board: Board): Unknown {
+function padsQuestion(f: BoardFigure, board: Board): Omit<Unknown, 'of'> {
   const [asDrawn, more] = ['as drawn', 'more than is drawn'];
   return {
     ...f,
@@ -147,7 +161,7 @@ function padsQuestion(f: BoardFigure, board: Board): Unknown {
 
 const [cheap, dear] = ['cheap enough', 'too dear'];
 /** The price of a board that nobody offers: next to nothing, and more than anybody pays. */
-const priceQuestion: Unknown = {
+const priceQuestion: Omit<Unknown, 'of'> = {
   field: 'offers',
   says: 'Price',
   unit: '€',

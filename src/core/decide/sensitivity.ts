@@ -1,10 +1,11 @@
 import { centsOf } from '../quantity/money';
 import { evaluate } from '../evaluate/climb';
-import { boardFigures } from '../figures/board-figures';
+import { figuresOf } from '../figures/board-figures';
 import { railFigures } from '../figures/rail-figures';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import type { GeneralSolver } from '../solver/budget';
+import { boardsWithin } from '../sets/within';
 import { rankClimbs, type Ranked } from './rank-shelf';
 
 /** How far one figure of the picked board may go before another board is picked. */
@@ -38,7 +39,7 @@ export function tippingPoints(
 ): Tipping[] {
   const others = ranked.filter((r) => r.climb.boardId !== board.id).map((r) => r.climb);
   const firstWith = (b: Board) => rankClimbs([...others, evaluate(build, b, general)])[0]!.climb;
-  return dialsOf(board)
+  return dialsOf(build, board)
     .flatMap((dial): Tipping[] =>
       (['below', 'above'] as const).flatMap((direction): Tipping[] => {
         let stays = dial.now;
@@ -79,9 +80,20 @@ function distance(t: Tipping): number {
   return Math.abs(t.at - t.now) / Math.max(1e-9, t.now);
 }
 
-function dialsOf(board: Board): Dial[] {
+/** Of a set, the numbers of each of its members. */
+function dialsOf(build: Build, candidate: Board): Dial[] {
+  return boardsWithin(build, candidate).flatMap(({ board, change }) =>
+    dialsOfBoard(board).map((dial) => ({
+      ...dial,
+      says: candidate.members ? `${board.name}: ${dial.says}` : dial.says,
+      set: (whole: Board, value: number) => change(whole, (b) => dial.set(b, value)),
+    })),
+  );
+}
+
+function dialsOfBoard(board: Board): Dial[] {
   const amps = railFigures(board).filter((f) => f.logged && f.unit === 'A');
-  const single = [...boardFigures, ...amps].flatMap((f): Dial[] => {
+  const single = [...figuresOf(board), ...amps].flatMap((f): Dial[] => {
     const figure = f.get(board);
     // What goes by the steps of what is made does not go by more or less.
     if (!figure || !('value' in figure) || typeof figure.value !== 'number' || f.steps === 'made') return [];

@@ -1,6 +1,7 @@
 import type { Board } from '../records/board';
 import type { Hookup } from '../wiring/hookup';
 import type { Wire } from '../bill/wire-list';
+import { memberView, memberWithPad } from '../circuit/member-view';
 import { arrange, heightOf, runOf, type Arrangement, type RimWire, type Side } from './arrange';
 import { crossings } from './crossings';
 import { faceOf, shortLabel, type DrawnPad, type Face } from '../circuit/face';
@@ -45,6 +46,10 @@ export interface DrawnPlug {
 
 /** One face of the board with the parts round it; `crossings` of its lines. */
 export interface FaceDrawing {
+  /** Of a set, the member that is drawn. */
+  member: string | null;
+  /** Nose up, the side at which its USB plug is; of a member without a processor nobody asks. */
+  usb: Board['usb']['side'];
   face: Face['face'];
   width: number;
   height: number;
@@ -60,13 +65,33 @@ export interface DrawingWish {
   stubs: boolean;
   /** Only this part with its pads. */
   only?: string;
+  /** Parts without a wire stand beside the board too; so it is where it is not said. */
+  leftOut?: boolean;
 }
 
 /** Pixels. */
 const size = { box: 200, title: 20, row: 14, foot: 5, between: 10, gap: 92, edge: 26, track: 6, side: 5 } as const;
 
-/** Both faces of a board as the hookup wires it, as far as anything is joined there; the top always. `board` as it lies in the frame. */
+/** Both faces of a board as the hookup wires it, as far as anything is joined there; the top always. Of a set every member, the controller first. `board` as it lies in the frame. */
 export function drawHookup(board: Board, hookup: Hookup, wires: readonly Wire[], wish: DrawingWish): FaceDrawing[] {
+  if (!board.members) return drawBoard(board, hookup, wires, wish);
+  return board.members.flatMap((member) => {
+    const { role, board: own } = member;
+    // What ends at no member's pad is told beside the controller, and so is what is left out.
+    const mine = wires.filter((w) => {
+      const at = memberWithPad(board, w.padId);
+      return at ? at.role === role : role === 'controller';
+    });
+    const here = { ...wish, leftOut: role === 'controller' };
+    return drawBoard(memberView(member), hookup, mine, here).map((face) => ({
+      ...face,
+      member: own.name,
+      usb: role === 'controller' ? face.usb : ('unknown' as const),
+    }));
+  });
+}
+
+function drawBoard(board: Board, hookup: Hookup, wires: readonly Wire[], wish: DrawingWish): FaceDrawing[] {
   const faces = (['top', 'bottom'] as const).filter(
     (face) => face === 'top' || wires.some((w) => w.padId !== null && w.face === face),
   );
@@ -77,7 +102,7 @@ function drawFace(
   board: Board,
   hookup: Hookup,
   wires: readonly Wire[],
-  { stubs, only }: DrawingWish,
+  { stubs, only, leftOut = true }: DrawingWish,
   which: Face['face'],
 ): FaceDrawing {
   const face = faceOf(board, which);
@@ -88,7 +113,9 @@ function drawFace(
   const parts = hookup.parts
     .map((p, i) => ({ ...p, number: i + 1, wires: wires.filter((w) => w.part === p.id && here(w)) }))
     .filter(
-      (p) => (only === undefined || p.id === only) && (p.wires.length > 0 || (which === 'top' && p.links.length === 0)),
+      (p) =>
+        (only === undefined || p.id === only) &&
+        (p.wires.length > 0 || (leftOut && which === 'top' && p.links.length === 0)),
     );
   const drawn = (w: Wire): RimWire | null => {
     const pad = w.padId === null ? undefined : at.get(w.padId);
@@ -205,6 +232,8 @@ function drawFace(
       }
   const held = new Map(hookup.held.map((h) => [h.pad, h.by]));
   return {
+    member: null,
+    usb: board.usb.side,
     face: which,
     width,
     height,

@@ -26,6 +26,8 @@ export interface BoardFigure {
   measure?: { how: string; ease: 1 | 3 };
   /** A reading of the logbook may be of it. */
   logged?: boolean;
+  /** Only a board with a processor has it: an ESC or a power board is not asked. */
+  ofControllers?: true;
   /** What the reader of spec sheets calls it. */
   spec?: SpecField;
   get: (b: Board) => AnyFigure | undefined;
@@ -75,6 +77,7 @@ export const boardFigures: readonly BoardFigure[] = [
   },
   {
     ...top('processor'),
+    ofControllers: true,
     says: 'Processor family',
     unit: '',
     ask: 'Which processor is on the board?',
@@ -85,6 +88,7 @@ export const boardFigures: readonly BoardFigure[] = [
   },
   {
     ...top('claimedPorts'),
+    ofControllers: true,
     says: 'Serial ports, as the shop counts them',
     unit: '',
     ask: 'How many serial ports are brought out, and which of them are taken?',
@@ -158,6 +162,7 @@ export const boardFigures: readonly BoardFigure[] = [
   },
   {
     field: 'esc.drivenByOutputs',
+    ofControllers: true,
     says: 'Motor pads drive the ESC',
     unit: '',
     ask: 'Do the motor outputs on pads drive the ESC on the board, or has it lines of its own?',
@@ -230,10 +235,20 @@ export const boardFigures: readonly BoardFigure[] = [
   },
   {
     ...top('compass'),
+    ofControllers: true,
     says: 'Compass',
     unit: '',
     ask: 'Is there a compass on the board?',
     plausible: yesOrNo,
+  },
+  {
+    field: 'esc.telemetry',
+    says: 'ESC telemetry',
+    unit: '',
+    ask: 'Does the ESC send its telemetry on a wire?',
+    plausible: yesOrNo,
+    get: (b) => (b.kind === 'esc' ? (b.esc?.telemetry ?? { unknown: true as const }) : b.esc?.telemetry),
+    set: (b, f) => ({ ...b, esc: { ...(b.esc ?? unknownEsc), telemetry: f } }),
   },
   {
     field: 'esc.wantsMicrofarads',
@@ -295,6 +310,7 @@ export const boardFigures: readonly BoardFigure[] = [
   },
   {
     ...top('barometer'),
+    ofControllers: true,
     says: 'Barometer',
     unit: '',
     ask: 'Is there a barometer?',
@@ -303,6 +319,7 @@ export const boardFigures: readonly BoardFigure[] = [
   },
   {
     ...top('storageMb'),
+    ofControllers: true,
     says: 'Storage',
     unit: 'MB',
     ask: 'How much can it log?',
@@ -312,6 +329,7 @@ export const boardFigures: readonly BoardFigure[] = [
   },
   {
     ...top('gyroNoise'),
+    ofControllers: true,
     says: 'Gyro noise',
     unit: '',
     ask: 'Which gyro is on board?',
@@ -325,4 +343,9 @@ export function figureOfSpec(field: SpecField): BoardFigure {
   const found = boardFigures.find((f) => f.spec === field);
   if (!found) throw new Error(`no single figure of a board is called "${field}" on a spec sheet`);
   return found;
+}
+
+/** The figures that a board of this kind can have. */
+export function figuresOf({ kind }: Pick<Board, 'kind'>): readonly BoardFigure[] {
+  return kind === 'esc' || kind === 'power board' ? boardFigures.filter((f) => !f.ofControllers) : boardFigures;
 }

@@ -1,6 +1,6 @@
 import { isUnknown, originOf, type NumberFigure, type Origin } from '../quantity/figure';
 import type { Board } from '../records/board';
-import { boardFigures } from './board-figures';
+import { figuresOf } from './board-figures';
 import { railFigures } from './rail-figures';
 
 export interface Completeness {
@@ -13,7 +13,7 @@ export interface Completeness {
 /** How many of a board's figures are known, whose word they are, and what is still to find out. What a board does not have (an ESC) is not missed. */
 export function completenessOf(board: Board): Completeness {
   const found: Completeness = { known: 0, total: 0, missing: [], origins: {} };
-  for (const { field, says, ask, get } of [...boardFigures, ...railFigures(board)]) {
+  for (const { field, says, ask, get } of [...figuresOf(board), ...railFigures(board)]) {
     const figure = get(board);
     if (!figure) continue;
     found.total += 1;

@@ -6,6 +6,7 @@ import { motorAmps, packCells, packVolts } from '../circuit/packs';
 import { numbered } from '../records/part-names';
 import { fedByEsc } from '../circuit/esc-supply';
 import { arranged } from '../sets/arranged';
+import { stacked } from '../sets/roles';
 import { servedOnBoard } from './on-board';
 import { externalAmps, fixPrice, mostOnFourInOne } from './price';
 
@@ -109,7 +110,7 @@ export function applyFix({ build, board }: Pair, fix: Fix): Pair {
           },
         ],
       };
-      return { build, board: heavier({ ...board, mounting }, fix, build) };
+      return { build, board: heavier(onPlate(board, mounting), fix, build) };
     }
     case 'separate ESC':
       return {
@@ -120,6 +121,18 @@ export function applyFix({ build, board }: Pair, fix: Fix): Pair {
         board: heavier(board, fix, build),
       };
   }
+}
+
+/** The lowest board of a stack stands on the plate. */
+function onPlate(board: Board, mounting: Board['mounting']): Board {
+  const lowest = stacked(board)[0];
+  return {
+    ...board,
+    mounting,
+    ...(board.members
+      ? { members: board.members.map((m) => (m.board === lowest ? { ...m, board: { ...m.board, mounting } } : m)) }
+      : {}),
+  };
 }
 
 function changePart(build: Build, fix: Fix & { part: string }, change: (p: Part) => Part): Build {
@@ -160,8 +173,14 @@ function escToBuy(build: Build): OwnEsc {
   };
 }
 
-function heavier(board: Board, fix: Fix, { motors }: Build): Board {
-  const price = fixPrice(fix, motors.count);
+/** What a fix brings goes with the board; of a set, with its controller. */
+function heavier(board: Board, fix: Fix, build: Build): Board {
+  if (board.members)
+    return {
+      ...board,
+      members: board.members.map((m) => (m.role === 'controller' ? { ...m, board: heavier(m.board, fix, build) } : m)),
+    };
+  const price = fixPrice(fix, build.motors.count);
   return {
     ...board,
     massG: plus(board.massG, price.grams),

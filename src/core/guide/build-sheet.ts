@@ -10,6 +10,8 @@ import type { Climb } from '../evaluate/climb';
 import { currentIsSensed } from '../rungs/current-sensing';
 import { num } from '../rungs/finding';
 import { stackLines } from '../rungs/frame';
+import { arranged } from '../sets/arranged';
+import { bought } from '../sets/roles';
 import { lieOf, yawOffset } from '../circuit/turn';
 import { wireList, type Wire } from '../bill/wire-list';
 import type { Board } from '../records/board';
@@ -50,7 +52,8 @@ export interface BuildSheet {
 }
 
 /** The harness to the ESC with the pin orders of both ends; null where one of them is not known. */
-export function harnessOf(build: Build, board: Board): BuildSheet['repin'] {
+export function harnessOf(asked: Build, board: Board): BuildSheet['repin'] {
+  const build = arranged(asked, board);
   const esc = (build.motors.esc === 'separate' ? build.motors.ownEsc?.pins : board.harness?.escPins) ?? [];
   const own = board.escPlug?.pins ?? board.harness?.controllerPins ?? [];
   return esc.length > 0 && own.length > 0 ? { board: own, esc, meets: meetings(own, esc) } : null;
@@ -106,19 +109,31 @@ function targetWords({ name, firmware }: Board): string {
   return `The seller names the firmware target ${target.value} (${originOf(target)}): check that the board says the same.${on[supported]}`;
 }
 
-function before(build: Build, board: Board): Step[] {
-  const offset = yawOffset(board.arrowOffsetDeg, lieOf(build, board));
+/** What is looked at on each board that came, before it is soldered to. The revision is that of the pick, where it was picked. */
+function arrivalOf(build: Build, board: Board, count: number, whole: Board): Step[] {
+  const of = whole.members ? ` ${board.id}` : '';
+  const last = build.picks.at(-1);
+  const picked = last && [last.board, ...last.with].find((b) => b.id === board.id);
+  const revision = picked?.revision ?? board.revision;
+  const moved = revision === board.revision ? '' : ` The shelf now says ${board.revision}: this sheet is for that one.`;
   return [
     step(
-      'arrival',
-      `On arrival, before the first joint: hold ${board.name} beside its drawing. Pads, plugs and bridges stand where the drawing has them; if one does not, stop and say so in the logbook.`,
+      `arrival${of}`,
+      `On arrival, before the first joint: hold ${count > 1 ? `each ${board.name}` : board.name} beside its drawing. Pads, plugs and bridges stand where the drawing has them; if one does not, stop and say so in the logbook.`,
       'It can be sent back until something has been soldered to it.',
     ),
     step(
-      'revision',
-      `Check that the print on the board says revision ${board.revision}.`,
+      `revision${of}`,
+      `Check that the print on ${whole.members ? board.name : 'the board'} says revision ${revision}.${moved}`,
       'Pads move between revisions; this sheet holds for that one.',
     ),
+  ];
+}
+
+function before(build: Build, board: Board): Step[] {
+  const offset = yawOffset(board.arrowOffsetDeg, lieOf(build, board));
+  return [
+    ...bought(board).flatMap((m) => arrivalOf(build, m.board, m.count, board)),
     step('target', targetWords(board), 'A wrong target puts every port and output elsewhere.'),
     step(
       'arrow',

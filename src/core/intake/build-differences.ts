@@ -20,6 +20,7 @@ const called: Record<Field, string> = {
   policies: 'policies',
   locks: 'locked choices',
   fixes: 'accepted fixes',
+  sets: 'sets put together',
   weighing: 'what counts how much',
   picks: 'picks',
   log: 'the logbook',

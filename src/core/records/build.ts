@@ -8,7 +8,16 @@ import { flagFigureSchema, numberFigureSchema, wordSchema } from '../quantity/fi
 import { peripheralSchema } from './peripheral';
 import { fixSchema } from './fix';
 import { policiesSchema } from './policy';
-import { idSchema, labelSchema, nameSchema, newestVersion, recordOf, sideSchema, textSchema } from './words';
+import {
+  candidateIdSchema,
+  idSchema,
+  labelSchema,
+  nameSchema,
+  newestVersion,
+  recordOf,
+  sideSchema,
+  textSchema,
+} from './words';
 
 /** The numbers of a build whose word may be given: the buyer's own, unless `said` names another. */
 export const planNumbers = [
@@ -176,6 +185,7 @@ export const pickSchema = z.strictObject({
   id: idSchema,
   when: z.iso.date(),
   board: boardSchema,
+  with: z.array(boardSchema).max(2).default([]).describe('Of a set, the boards that go with it'),
   verdict: z.string().max(40),
   rank: z.int().min(1),
   firstShare: z.number().min(0).max(1).nullable().describe('Share of reasonable weightings for which it came first'),
@@ -268,10 +278,17 @@ export const buildSchema = z.strictObject({
   comforts: comfortSchema,
   policies: policiesSchema,
   parts: z.array(partSchema).max(40),
-  locks: recordOf(idSchema, z.array(lockSchema).max(400), 2000).default({}).describe('Locked choices by board'),
-  fixes: recordOf(idSchema, z.array(fixSchema).max(100), 2000)
+  locks: recordOf(candidateIdSchema, z.array(lockSchema).max(400), 2000)
     .default({})
-    .describe('Fixes the buyer has accepted, by board'),
+    .describe('Locked choices by board or set'),
+  sets: z
+    .array(candidateIdSchema)
+    .max(40)
+    .default([])
+    .describe('Sets that the buyer put together: they take part however they rank'),
+  fixes: recordOf(candidateIdSchema, z.array(fixSchema).max(100), 2000)
+    .default({})
+    .describe('Fixes the buyer has accepted, by board or set'),
   weighing: weighingSchema.default({ statements: [], ranges: {} }),
   picks: z.array(pickSchema).max(20).default([]),
   log: z.array(entrySchema).max(2000).default([]),

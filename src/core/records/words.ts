@@ -8,6 +8,14 @@ export const idSchema = z.string().regex(/^(?!constructor$)[a-z0-9][a-z0-9.+-]{0
   error: 'expected small letters, digits, dots, plus or hyphens, at most 64, and not the word "constructor"',
 });
 
+/** The address of a candidate: the id of a board, or of the two or three boards of a set with a tilde between them. */
+export const candidateIdSchema = z
+  .string()
+  .max(200)
+  .regex(/^(?!constructor$)[a-z0-9][a-z0-9.+-]{0,63}(~[a-z0-9][a-z0-9.+-]{0,63}){0,2}$/, {
+    error: 'expected the id of a board, or two or three of them with a tilde between',
+  });
+
 /** An id made of words; `otherwise` where they leave nothing, or nothing allowed. */
 export function idFrom(words: string, otherwise: string): string {
   const id = words

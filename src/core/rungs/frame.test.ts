@@ -188,10 +188,10 @@ describe('height', () => {
     });
     expect(stackLines(build, makeBoard()).map((l) => [l.what, l.mm.high])).toEqual([
       ['standoffs', 0],
-      ['Own', 6],
+      ['Own', 8],
       ['the board', 10],
     ]);
-    expect(about(build, makeBoard(), 'Height')!.sentence).toContain('Own 6');
+    expect(about(build, makeBoard(), 'Height')!.sentence).toContain('Own 8');
   });
   test('the tallest of the parts above counts, not their sum', () => {
     const tall = (mm: number, id: string) => ({

@@ -16,7 +16,7 @@ import { ground } from '../quantity/ground';
 import { planGrounds } from '../figures/plan-figures';
 import { lieOf, mmOff, turned, yawOffset, type Turn } from '../circuit/turn';
 import { comfort } from '../trade/comfort';
-import { isolatorsBridgeMm, patternWords, samePatternMm } from '../trade/frame';
+import { betweenBoardsMm, isolatorsBridgeMm, patternWords, samePatternMm } from '../trade/frame';
 import { counted, list, num, stateOf, worst, type Finding, type RungState } from './finding';
 
 /** Rung 1: does the board, or every member of a set, go onto the frame, and can its USB plug be reached? */
@@ -227,15 +227,15 @@ export function stackLines(
   board: Pick<Board, 'heightMm' | 'members'>,
 ): { what: string; mm: { low: number; high: number } }[] {
   const esc = build.motors.esc === 'separate' ? build.motors.ownEsc : undefined;
+  const between = Math.max(build.frame.standoffMm, betweenBoardsMm);
+  const upper = board.members && stacked(board as Board).at(-1);
   const lower = board.members ? stacked(board as Board).slice(0, -1) : [];
   const over = build.parts.reduce((most, p) => Math.max(most, p.peripheral.overhangMm ?? 0), build.frame.overhangMm);
   return [
     { what: 'standoffs', mm: exactly(build.frame.standoffMm) },
-    ...lower.map((b) => ({ what: b.name, mm: plus(interval(b.heightMm), build.frame.standoffMm) })),
-    ...(!board.members && esc && esc.count === 1
-      ? [{ what: esc.name, mm: exactly(esc.heightMm + build.frame.standoffMm) }]
-      : []),
-    { what: 'the board', mm: interval(board.heightMm) },
+    ...lower.map((b) => ({ what: b.name, mm: plus(interval(b.heightMm), between) })),
+    ...(!board.members && esc && esc.count === 1 ? [{ what: esc.name, mm: exactly(esc.heightMm + between) }] : []),
+    { what: upper?.name ?? 'the board', mm: interval((upper ?? board).heightMm) },
     ...(over > 0 ? [{ what: 'what hangs in from above', mm: exactly(over) }] : []),
   ];
 }

@@ -79,7 +79,7 @@ export function fed(pieces: Pieces): Fed {
   const rails = controller.rails.flatMap((rail): Rail[] => {
     if (rail !== entry) return [rail];
     const inside: Rail[] = feeds.includes('own')
-      ? [{ id: own, label: `${rail.label}, own regulator`, pads: [], source: rail.source as Regulator }]
+      ? [{ id: own, label: `${rail.label} of ${controller.name}`, pads: [], source: rail.source as Regulator }]
       : [];
     if (forced) {
       const both = feeds.filter((f) => f !== 'power board').map((f) => from[f]);

@@ -36,8 +36,3 @@ export function stacked(board: Board): readonly Board[] {
     return member && !isSingleEsc(member.board) ? [member.board] : [];
   });
 }
-
-/** The member on which a pad is; undefined for a board alone, and for what a fix brings. */
-export function memberWithPad(board: Board, pad: string): Member | undefined {
-  return board.members?.find((m) => Object.values(m.pads).includes(pad));
-}

@@ -14,3 +14,6 @@ export const clearanceHoleMm = {
   M2: { fine: 2.2, medium: 2.4, coarse: 2.6 },
   M3: { fine: 3.2, medium: 3.4, coarse: 3.6 },
 } as const;
+
+/** Air between two boards of a stack, where the frame's own standoffs are lower: our own choice, no source. */
+export const betweenBoardsMm = 2;

@@ -107,7 +107,7 @@ function motorsAsPart(shop: Workshop): Part[] {
         format: 'rung-peripheral',
         version: newestVersion,
         id: 'motors',
-        name: 'Separate ESCs',
+        name: motors.ownEsc?.name ?? 'Separate ESCs',
         maker: 'the build',
         kind: 'other',
         massG: { value: 0, origin: 'assumed', source: 'counted in the bare craft' },

@@ -115,7 +115,7 @@ function Drawing({ board, climb, sheet }: { board: Board; climb: Climb; sheet: B
   return (
     <Box sx={{ my: 1, breakInside: 'avoid' }}>
       <Faces faces={drawHookup(lying, climb.hookup, sheet.wires, { stubs: true })}>
-        {(f) => <FaceFigure drawing={f} usb={lying.usb} />}
+        {(f) => <FaceFigure drawing={f} />}
       </Faces>
       <Box sx={{ fontSize: 11 }}>A number at a pad is the part that joins there.</Box>
     </Box>

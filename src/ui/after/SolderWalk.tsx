@@ -54,7 +54,9 @@ export function SolderWalk({
     const of = joints.filter((x) => x.pad === j.pad);
     marks.set(j.pad, of.every((x) => x.ready) ? '✓' : String(joints.indexOf(of.find((x) => !x.ready)!) + 1));
   }
-  const drawing = drawHookup(lying, climb.hookup, wires, { stubs: true }).find((f) => f.face === face);
+  const drawing = drawHookup(lying, climb.hookup, wires, { stubs: true }).find(
+    (f) => f.face === face && (!now?.wire?.padId || f.pads.some((p) => p.id === now.wire!.padId)),
+  );
   return (
     <section aria-label="At the iron">
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
@@ -70,13 +72,7 @@ export function SolderWalk({
             <Box sx={{ fontSize: 13 }}>
               {face === 'top' ? 'The top lies up, nose away from you.' : 'The underside lies up, nose away from you.'}
             </Box>
-            <FaceFigure
-              drawing={drawing}
-              usb={lying.usb}
-              picked={{ pad: now?.wire?.padId ?? null }}
-              marks={marks}
-              boardOnly
-            />
+            <FaceFigure drawing={drawing} picked={{ pad: now?.wire?.padId ?? null }} marks={marks} boardOnly />
           </Box>
         )}
         <Box sx={{ flex: '1 1 280px', fontSize: 17, lineHeight: 1.5 }}>

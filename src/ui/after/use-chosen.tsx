@@ -7,7 +7,7 @@ import type { ReactNode } from 'react';
 import { outcomeWords, type Board, type Climb } from '@/core';
 import { useBoardAtHand } from '../room/board-at-hand';
 import { useRoom } from '../room/store';
-import { useShelf } from '../room/use-shelf';
+import { useCandidate } from '../room/use-candidate';
 
 export interface Chosen {
   board: Board;
@@ -16,9 +16,8 @@ export interface Chosen {
 
 /** The board that the work goes on with. */
 function useChosen(): Chosen | null {
-  const { shelf } = useShelf();
   const { ranked } = useBoardAtHand();
-  const board = ranked && shelf?.boards.find((b) => b.id === ranked.climb.boardId);
+  const board = useCandidate(ranked?.climb.boardId);
   return ranked && board ? { board, climb: ranked.climb } : null;
 }
 

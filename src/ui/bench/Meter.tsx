@@ -94,9 +94,7 @@ export function Meter(chosen: Chosen) {
       {who && figures.length > 0 && <SaysWho grounds={figures} />}
       <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
         <Legend most={most} />
-        <Faces faces={faces}>
-          {(f) => <FaceFigure drawing={f} usb={lying.usb} marks={marks} inks={inks} onPad={pick} />}
-        </Faces>
+        <Faces faces={faces}>{(f) => <FaceFigure drawing={f} marks={marks} inks={inks} onPad={pick} />}</Faces>
       </Box>
       <table aria-label="Volts of every place against the board's ground">
         <thead>

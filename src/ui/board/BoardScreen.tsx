@@ -1,14 +1,16 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import type { Climb } from '@/core';
+import type { Board, Climb } from '@/core';
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
 import { stateColour, verdictColour } from '../marks/words';
+import { KeepSet } from '../frame/KeepSet';
 import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/store';
-import { useShelf } from '../room/use-shelf';
+import { useCandidate } from '../room/use-candidate';
 import { FindingLine } from './FindingLine';
 import { PortLedger } from './PortLedger';
 import { RailLedger } from './RailLedger';
@@ -16,24 +18,22 @@ import { WireTable } from './WireTable';
 
 export function BoardScreen({ boardId }: { boardId: string }) {
   const { build, ranking } = useRoom('build', 'ranking');
-  const { shelf } = useShelf();
-  if (!ranking.ranked)
-    return (
-      <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
-        The board is climbing ...
-      </Box>
-    );
+  const board = useCandidate(boardId);
+  const waiting = (
+    <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
+      The board is climbing ...
+    </Box>
+  );
+  if (!ranking.ranked) return waiting;
   const ranked = ranking.ranked.find((r) => r.climb.boardId === boardId);
-  const board = shelf?.boards.find((b) => b.id === boardId);
-  if (!ranked || !board) return <NoBoard />;
+  if (!ranked && board?.members && !ranking.busy) return <KeepSet board={board} />;
+  if (!ranked || !board) return ranking.busy ? waiting : <NoBoard />;
   const { climb, rank } = ranked;
   return (
     <Box sx={{ p: 2 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap' }}>
         <Typography variant="h1">{climb.boardName}</Typography>
-        <span>
-          {climb.maker}, revision {climb.revision}, {board.kind}
-        </span>
+        <span>{climb.members ? 'a set' : `${climb.maker}, revision ${climb.revision}, ${board.kind}`}</span>
         <Box component="strong" sx={{ color: verdictColour[climb.verdict] }}>
           {climb.verdict}
         </Box>
@@ -43,7 +43,11 @@ export function BoardScreen({ boardId }: { boardId: string }) {
         <Link href={`/b/${build.id}/hookup/${boardId}`}>Hookup</Link>
         <Link href={`/b/${build.id}/ladder?board=${boardId}`}>Back to the ladder</Link>
       </Box>
-      {board.summary && <Typography color="text.secondary">{board.summary}</Typography>}
+      {climb.members ? (
+        <Members board={board} />
+      ) : (
+        board.summary && <Typography color="text.secondary">{board.summary}</Typography>
+      )}
       <Box sx={{ mt: 1, maxWidth: rungPitch * 10 }}>
         <LadderStrip climb={climb} />
         <Box sx={{ display: { xs: 'none', sm: 'flex' }, fontSize: 11, fontStretch: '76%', color: 'text.secondary' }}>
@@ -69,6 +73,32 @@ export function BoardScreen({ boardId }: { boardId: string }) {
           <WireTable hookup={climb.hookup} board={board} />
         </Box>
       </Box>
+    </Box>
+  );
+}
+
+/** What a set is bought as, each with a way to its figures. */
+function Members({ board }: { board: Board }) {
+  const { build, edit } = useRoom('build', 'edit');
+  const mine = build.sets.includes(board.id);
+  const keep = () =>
+    edit(mine ? 'take a set out' : 'keep a set', (b) => ({
+      ...b,
+      sets: mine ? b.sets.filter((id) => id !== board.id) : [...b.sets, board.id].slice(-40),
+    }));
+  return (
+    <Box component="ul" aria-label="Boards of the set" sx={{ m: 0, pl: 2.5 }}>
+      {board.members!.map((m) => (
+        <li key={m.board.id}>
+          {m.count > 1 ? `${m.count} x ` : ''}
+          <Link href={`/b/${build.id}/shelf/${m.board.id}`}>{m.board.name}</Link> by {m.board.maker}, revision{' '}
+          {m.board.revision}, {m.role === 'esc' ? 'ESC' : m.role}
+          {m.board.summary ? `: ${m.board.summary}` : ''}
+        </li>
+      ))}
+      <Button onClick={keep} sx={{ ml: -1 }}>
+        {mine ? 'Let it take part only while it ranks' : 'Keep it in the ladder however it ranks'}
+      </Button>
     </Box>
   );
 }

@@ -5,7 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import type { ReactNode } from 'react';
-import { sides, type Build, centsOf, packsOf } from '@/core';
+import { centsOf, escArrangements, packsOf, sides, type Build } from '@/core';
 import { useRoom } from '../room/store';
 import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
@@ -17,6 +17,12 @@ import { Packs } from './PackFields';
 import { PlanSaid } from './PlanSaid';
 import { RadioFields } from './RadioFields';
 import { Border } from './Border';
+
+const escWords: Record<Build['motors']['esc'], string> = {
+  'on the board': 'to be bought: on the board, or in a set',
+  separate: 'mine: the board only signals them',
+  any: 'whichever is best, mine or bought',
+};
 
 export function CraftFields() {
   const { build, edit } = useRoom('build', 'edit');
@@ -186,7 +192,8 @@ export function CraftFields() {
           <Choice
             label="ESCs"
             value={build.motors.esc}
-            words={['on the board', 'separate']}
+            words={escArrangements}
+            says={(word) => escWords[word]}
             onChange={(esc) => set('motors', { esc })}
           />
           <OwnCapacitor />
@@ -198,7 +205,7 @@ export function CraftFields() {
           <PlanSaid build={build} onChange={(said) => edit('whose word', (b) => ({ ...b, said }))} />
         </>,
       )}
-      {build.motors.esc === 'separate' && group('Your own ESC', <OwnEsc />)}
+      {build.motors.esc !== 'on the board' && group('Your own ESC', <OwnEsc />)}
       {group(
         'Limits and comforts',
         <>

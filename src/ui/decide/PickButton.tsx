@@ -1,17 +1,16 @@
 import Button from '@mui/material/Button';
-import { pickOf, type Ranked } from '@/core';
+import { pickedId, pickOf, type Ranked } from '@/core';
 import { useRoom } from '../room/store';
-import { useShelf } from '../room/use-shelf';
+import { useCandidate } from '../room/use-candidate';
 import { today } from '../room/today';
 
 /** Picks a board: a frozen copy with its reasons and open questions is kept with the build. */
 export function PickButton({ ranked, firstShare }: { ranked: Ranked; firstShare: number | null }) {
   const { build, edit } = useRoom('build', 'edit');
-  const { shelf } = useShelf();
-  const board = shelf?.boards.find((b) => b.id === ranked.climb.boardId);
+  const board = useCandidate(ranked.climb.boardId);
   const last = build.picks.at(-1);
   if (!board) return null;
-  if (last?.board.id === board.id) return <strong>picked on {last.when}</strong>;
+  if (last && pickedId(last) === board.id) return <strong>picked on {last.when}</strong>;
   return (
     <Button
       variant="outlined"

@@ -7,7 +7,7 @@ import Select from '@mui/material/Select';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useState } from 'react';
 import { CartesianGrid, Legend, ResponsiveContainer, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts';
-import { carries, frontierOf, rungNames, stillStands, type RungName, type Standing } from '@/core';
+import { carries, frontierOf, rungNames, pickedName, stillStands, type RungName, type Standing } from '@/core';
 import { useRoom } from '../room/store';
 import { PickButton } from './PickButton';
 import { useDecide } from './use-decide';
@@ -273,7 +273,7 @@ function Picks() {
         const now = stillStands(p, ranking.ranked ?? []);
         return (
           <Box key={p.id} sx={{ borderBottom: '1px solid var(--hair)', py: 0.5, fontSize: 12.5 }}>
-            <strong>{p.board.name}</strong>, picked on {p.when} at place {p.rank}, {p.verdict}
+            <strong>{pickedName(p)}</strong>, picked on {p.when} at place {p.rank}, {p.verdict}
             {p.firstShare === null ? '' : `, first for ${Math.round(p.firstShare * 100)} % of weightings`}.{' '}
             <Box component="span" sx={{ color: now.stands ? 'success.main' : 'error.main' }}>
               {now.sentence}

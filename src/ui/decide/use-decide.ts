@@ -1,5 +1,7 @@
+import { isCandidate, type Board, type Build, type Ranked } from '@/core';
 import type { Decided, Decision, ToDecider } from '@/workers/decide.worker';
 import { useRoom } from '../room/store';
+import { candidateOf } from '../room/use-candidate';
 import { useShelf } from '../room/use-shelf';
 import { identityOf } from '../room/identity';
 import { useWorkerAnswer } from '../room/use-worker-answer';
@@ -10,11 +12,17 @@ export function useDecide<K extends Decision['about']>(decision: (Decision & { a
   const { shelf } = useShelf();
   const { ranked, busy } = ranking;
   // Read here and not in the question below: what a closure reads of what may be null is read early once it is compiled.
-  const boards = shelf?.boards;
+  const boards = shelf && ranked ? candidatesOf(build, shelf.boards, ranked) : undefined;
   const ready = decision && boards && ranked && !busy;
   const key = ready ? JSON.stringify([decision, build.weighing, identityOf(ranked)]) : null;
   return useWorkerAnswer<Decided[K]>(key, () => ({
     worker: new Worker(new URL('../../workers/decide.worker.ts', import.meta.url), { type: 'module' }),
     question: { build, boards: boards ?? [], ranked: ranked ?? [], decision: decision! } satisfies ToDecider,
   }));
+}
+
+/** What climbs: the boards that do so alone, and the sets of the order, joined. */
+function candidatesOf(build: Build, boards: Board[], ranked: Ranked[]): Board[] {
+  const sets = ranked.flatMap(({ climb }) => (climb.members ? (candidateOf(build, boards, climb.boardId) ?? []) : []));
+  return [...boards.filter(isCandidate), ...sets];
 }

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { carries, counted } from '@/core';
+import { carries, counted, pickedName } from '@/core';
 import { useBoardAtHand } from '../room/board-at-hand';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
@@ -58,7 +58,7 @@ export function Stile() {
     {
       name: 'Trade-off',
       href: `${base}/trade`,
-      says: build.picks.length > 0 ? `picked: ${build.picks.at(-1)!.board.name}` : 'no pick yet',
+      says: build.picks.length > 0 ? `picked: ${pickedName(build.picks.at(-1)!)}` : 'no pick yet',
       here: path === `${base}/trade`,
     },
     {

@@ -9,7 +9,6 @@ export interface Picked {
 
 interface Props {
   drawing: FaceDrawing;
-  usb: { side: Side | 'unknown' };
   picked?: Picked;
   locked?: Set<string>;
   onPart?: (part: string) => void;
@@ -23,17 +22,7 @@ interface Props {
 }
 
 /** One face of the board, nose up as seen from that side, with the parts round it: nothing is drawn across the board. */
-export function FaceFigure({
-  drawing,
-  usb,
-  picked = {},
-  locked,
-  onPart,
-  onPad,
-  marks,
-  inks,
-  boardOnly = false,
-}: Props) {
+export function FaceFigure({ drawing, picked = {}, locked, onPart, onPad, marks, inks, boardOnly = false }: Props) {
   const { board, boxes, pads, plugs } = drawing;
   const lit = litBy(drawing, picked);
   const some = lit.pads.size > 0;
@@ -74,7 +63,7 @@ export function FaceFigure({
       >
         nose
       </text>
-      {usb.side !== 'unknown' && drawing.face === 'top' && <UsbMark board={board} side={usb.side} />}
+      {drawing.usb !== 'unknown' && drawing.face === 'top' && <UsbMark board={board} side={drawing.usb} />}
       {!boardOnly &&
         boxes.map((b) =>
           b.rows.map((r, i) =>

@@ -11,7 +11,7 @@ export function Faces({ faces, children }: { faces: FaceDrawing[]; children: (fa
     <div style={{ display: 'flex', flexWrap: 'wrap', gap: 16 }}>
       {faces.map((f) => (
         <figure
-          key={f.face}
+          key={`${f.member} ${f.face}`}
           style={{
             margin: 0,
             flex: `${f.width} 1 ${(readable * f.width) / widest}px`,
@@ -19,6 +19,7 @@ export function Faces({ faces, children }: { faces: FaceDrawing[]; children: (fa
           }}
         >
           <figcaption style={{ fontSize: 12 }}>
+            {f.member !== null && `${f.member}: `}
             {f.face === 'top' ? 'Top, nose up' : 'Underside, seen from below, nose up'}
           </figcaption>
           {children(f)}

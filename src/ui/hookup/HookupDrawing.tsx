@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { parseAsBoolean, parseAsString, useQueryState } from 'nuqs';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { asItLies, drawHookup, harnessOf, wireList, type Board, type Climb, type Wire } from '@/core';
+import { asItLies, drawHookup, harnessOf, wireList, type Board, type Climb, type FaceDrawing, type Wire } from '@/core';
 import { useRoom } from '../room/store';
 import { saveAs } from '../shelf/save-as';
 import { Repin } from '../after/Repin';
@@ -52,7 +52,20 @@ export function HookupDrawing({
   const save = () =>
     zoom.picture.current
       ?.querySelectorAll('svg')
-      .forEach((svg, i) => saveAs(`${board.id}-${faces[i]!.face}.svg`, 'image/svg+xml', inkOnWhite(svg)));
+      .forEach((svg, i) => saveAs(`${board.id}-${i + 1}-${faces[i]!.face}.svg`, 'image/svg+xml', inkOnWhite(svg)));
+  const drawn = (some: FaceDrawing[]) => (
+    <Faces faces={some}>
+      {(f) => (
+        <FaceFigure
+          drawing={f}
+          picked={picked}
+          locked={locked}
+          onPart={(p) => onPart(p === part ? null : p)}
+          onPad={pickPad}
+        />
+      )}
+    </Faces>
+  );
   return (
     <Box>
       <Box
@@ -80,18 +93,9 @@ export function HookupDrawing({
       <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
         <div ref={zoom.frame} className="drawing" style={{ overflow: 'hidden', touchAction: 'pan-y' }}>
           <div ref={zoom.picture} style={{ transformOrigin: '0 0' }}>
-            <Faces faces={faces}>
-              {(f) => (
-                <FaceFigure
-                  drawing={f}
-                  usb={lying.usb}
-                  picked={picked}
-                  locked={locked}
-                  onPart={(p) => onPart(p === part ? null : p)}
-                  onPad={pickPad}
-                />
-              )}
-            </Faces>
+            {drawn(faces.filter((f) => f.member === faces[0]!.member))}
+            {board.members && harness && <Repin {...harness} />}
+            {board.members && drawn(faces.filter((f) => f.member !== faces[0]!.member))}
           </div>
         </div>
       </Box>
@@ -99,7 +103,7 @@ export function HookupDrawing({
         <PartPads board={lying} climb={climb} wires={wires} part={part} onPart={onPart} />
       </Box>
       <Standing climb={climb} />
-      {harness && <Repin {...harness} />}
+      {!board.members && harness && <Repin {...harness} />}
       <JointTable
         board={board}
         hookup={climb.hookup}

@@ -10,8 +10,10 @@ import { lieOf, priceWords } from '@/core';
 import { PortLedger } from '../board/PortLedger';
 import { RailLedger } from '../board/RailLedger';
 import { verdictColour } from '../marks/words';
+import { KeepSet } from '../frame/KeepSet';
 import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/store';
+import { useCandidate } from '../room/use-candidate';
 import { useShelf } from '../room/use-shelf';
 import { HookupDrawing } from './HookupDrawing';
 import { Bridges } from './Bridges';
@@ -25,7 +27,7 @@ export function HookupScreen({ boardId }: { boardId: string }) {
   const { build, ranking, edit } = useRoom('build', 'ranking', 'edit');
   const { shelf } = useShelf();
   const [part, setPart] = useQueryState('part', partAddress);
-  const board = shelf?.boards.find((b) => b.id === boardId) ?? null;
+  const board = useCandidate(boardId);
   const climb = ranking.ranked?.find((r) => r.climb.boardId === boardId)?.climb ?? null;
   const locks = build.locks[boardId] ?? [];
   const price = useExplain(build, board, locks.length > 0 ? { about: 'locks' } : null);
@@ -44,7 +46,8 @@ export function HookupScreen({ boardId }: { boardId: string }) {
     document.querySelector<HTMLElement>('[data-choice][aria-pressed="true"], [data-choice]')?.focus(),
   );
 
-  if (shelf && ranking.ranked && (!climb || !board)) return <NoBoard />;
+  if (shelf && ranking.ranked && !ranking.busy && (!climb || !board))
+    return board?.members ? <KeepSet board={board} /> : <NoBoard />;
   if (!climb || !board)
     return (
       <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>

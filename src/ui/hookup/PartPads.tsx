@@ -58,11 +58,12 @@ export function PartPads({
         </Button>
       </Box>
       {faces.map((f) => (
-        <figure key={f.face} style={{ margin: '6px 0' }}>
+        <figure key={`${f.member} ${f.face}`} style={{ margin: '6px 0' }}>
           <figcaption style={{ fontSize: 13 }}>
+            {f.member !== null && `${f.member}: `}
             {f.face === 'top' ? 'Top, nose up' : 'Underside, seen from below, nose up'}
           </figcaption>
-          <FaceFigure drawing={f} usb={board.usb} picked={{ part: shown.id }} marks={marks} boardOnly />
+          <FaceFigure drawing={f} picked={{ part: shown.id }} marks={marks} boardOnly />
         </figure>
       ))}
       <Box component="ol" sx={{ m: 0, pl: 3, fontSize: 16, lineHeight: 1.6 }}>

@@ -5,9 +5,10 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
-import { rungNames } from '@/core';
+import { roleOf, rungNames } from '@/core';
 import { useRoom } from '../room/store';
-import { asCsv, fixFilters, type sortKeys } from './stop';
+import { useShelf } from '../room/use-shelf';
+import { asCsv, fixFilters, madeOf, type sortKeys } from './stop';
 
 export type View = {
   q: string;
@@ -17,6 +18,9 @@ export type View = {
   most: number | null;
   light: number | null;
   fix: (typeof fixFilters)[number] | null;
+  of: (typeof madeOf)[number] | null;
+  with: string | null;
+  home: boolean;
 };
 
 /** Bounds and the rung a board stops at; all in the address, so that a view can be kept as a link. */
@@ -27,9 +31,11 @@ export function Filters({
 }: {
   view: View;
   looking: boolean;
-  onChange: (change: Partial<Pick<View, 'stops' | 'most' | 'light' | 'fix'>>) => void;
+  onChange: (change: Partial<Pick<View, 'stops' | 'most' | 'light' | 'fix' | 'of' | 'with' | 'home'>>) => void;
 }) {
   const { ranking } = useRoom('ranking');
+  const { shelf } = useShelf();
+  const controllers = (shelf?.boards ?? []).filter((b) => roleOf(b) === 'controller');
   const box = (label: string, key: 'most' | 'light', unit: string) => (
     <TextField
       placeholder={label}
@@ -82,6 +88,43 @@ export function Filters({
           </MenuItem>
         ))}
       </Select>
+      {controllers.length > 0 && (
+        <>
+          <Select
+            displayEmpty
+            value={view.of ?? ''}
+            onChange={(e) => onChange({ of: (e.target.value || null) as View['of'] })}
+            inputProps={{ 'aria-label': 'Bought as' }}
+            renderValue={(v) => v || 'boards and sets'}
+            sx={{ width: 122 }}
+          >
+            <MenuItem value="">boards and sets</MenuItem>
+            {madeOf.map((m) => (
+              <MenuItem key={m} value={m}>
+                {m}
+              </MenuItem>
+            ))}
+          </Select>
+          <Select
+            displayEmpty
+            value={view.with ?? ''}
+            onChange={(e) => onChange({ with: e.target.value || null })}
+            inputProps={{ 'aria-label': 'With this controller' }}
+            renderValue={(v) => (v ? `with ${controllers.find((b) => b.id === v)?.name ?? v}` : 'any controller')}
+            sx={{ width: 128 }}
+          >
+            <MenuItem value="">any controller</MenuItem>
+            {controllers.map((b) => (
+              <MenuItem key={b.id} value={b.id}>
+                {b.name}
+              </MenuItem>
+            ))}
+          </Select>
+        </>
+      )}
+      <Button aria-pressed={view.home} onClick={() => onChange({ home: !view.home })} sx={{ whiteSpace: 'nowrap' }}>
+        {view.home ? '✓ ' : ''}I own one
+      </Button>
       {looking && <span role="status">fixes are looked for ...</span>}
       {box('at most €', 'most', '')}
       {box('at most g', 'light', '')}

@@ -1,4 +1,4 @@
-import { euros, money, type Mended, type Ranked } from '@/core';
+import { euros, list, money, type Mended, type Ranked } from '@/core';
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
@@ -20,6 +20,8 @@ interface Props {
 export function LadderRow({ ranked, mended, before, current, rung, grams, href, onPick }: Props) {
   const { climb, rank } = ranked;
   const told = tellingRung(climb);
+  const about = told?.findings[0];
+  const stopper = climb.members?.find((m) => m.id === about?.member && !about?.sentence.includes(m.name))?.name;
   let moved: string;
   if (before === undefined || before === rank) moved = '';
   else if (before > rank) moved = `up ${before - rank}`;
@@ -59,10 +61,19 @@ export function LadderRow({ ranked, mended, before, current, rung, grams, href, 
               '&:hover': { color: 'primary.main' },
             }}
           >
-            {climb.boardName}
+            {climb.members?.[0]?.name ?? climb.boardName}
           </Box>
-          <Box sx={{ fontSize: 11, color: 'text.secondary', whiteSpace: 'nowrap' }}>
-            {climb.maker}
+          <Box
+            title={climb.boardName}
+            sx={{
+              fontSize: 11,
+              color: 'text.secondary',
+              whiteSpace: 'nowrap',
+              overflow: 'hidden',
+              textOverflow: 'ellipsis',
+            }}
+          >
+            {climb.members ? `with ${withWords(climb.members)}` : climb.maker}
             {moved && (
               <Box component="span" sx={{ color: 'primary.main' }}>
                 {' '}
@@ -107,6 +118,7 @@ export function LadderRow({ ranked, mended, before, current, rung, grams, href, 
             <Box component="span" sx={{ color: stateColour[told.state], fontWeight: 560 }}>
               {told.name}:{' '}
             </Box>
+            {stopper && <strong>{stopper}. </strong>}
             {mended ? <strong>{mendingWords(mended)}</strong> : told.findings[0]?.sentence}
             {mended === null && ' No fix was found.'}
           </>
@@ -120,6 +132,11 @@ export function LadderRow({ ranked, mended, before, current, rung, grams, href, 
       </Box>
     </Box>
   );
+}
+
+/** "Joist 55 and Weir 12", "4 x Peg 45". */
+function withWords(members: NonNullable<Props['ranked']['climb']['members']>): string {
+  return list(members.slice(1).map((m) => (m.count > 1 ? `${m.count} x ${m.name}` : m.name)));
 }
 
 /** "Leave out A and feed B from a regulator, €6.50." */

@@ -6,10 +6,17 @@ import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
-import { parseAsArrayOf, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
+import {
+  parseAsArrayOf,
+  parseAsBoolean,
+  parseAsInteger,
+  parseAsString,
+  parseAsStringLiteral,
+  useQueryStates,
+} from 'nuqs';
 import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { rankClimbs, rungNames, type Mended, type Ranked } from '@/core';
+import { boardIdsIn, rankClimbs, rungNames, type Board, type Build, type Mended, type Ranked } from '@/core';
 import { MarkKey } from '../marks/Key';
 import { rungPitch } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
@@ -21,8 +28,9 @@ import { InTheWay } from './InTheWay';
 import { LadderRow } from './LadderRow';
 import { RungReader } from './RungReader';
 import { SetAside } from './SetAside';
+import { Sets } from './Sets';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { fixFilters, grams, sortKeys, tellingRung, verdicts } from './stop';
+import { fixFilters, grams, isMadeOf, madeOf, sortKeys, tellingRung, verdicts } from './stop';
 
 /** Every state of the ladder has an address. */
 const address = {
@@ -35,6 +43,9 @@ const address = {
   most: parseAsInteger,
   light: parseAsInteger,
   fix: parseAsStringLiteral(fixFilters),
+  of: parseAsStringLiteral(madeOf),
+  with: parseAsString,
+  home: parseAsBoolean.withDefault(false),
 };
 
 export function LadderScreen() {
@@ -58,14 +69,17 @@ export function LadderScreen() {
     [ranking.ranked, mended],
   );
   const aside = useMemo(() => (ranked ?? []).filter((r) => r.climb.setAside), [ranked]);
+  const kinds = useMemo(() => new Map(shelf?.boards.map((b) => [b.id, b.kind])), [shelf]);
   const rows = useMemo(
     () =>
       arrange(
         (ranked ?? []).filter((r) => !r.climb.setAside),
         view,
         mended,
+        kinds,
+        build.atHome,
       ),
-    [ranked, view, mended],
+    [ranked, view, mended, kinds, build.atHome],
   );
   const at = Math.max(
     0,
@@ -212,6 +226,7 @@ export function LadderScreen() {
       <Filters view={view} looking={view.fix !== null && !mended} onChange={(change) => void setView(change)} />
       <InTheWay />
       <SetAside boards={aside} />
+      <Sets />
       <Moves />
       <Box role="status" aria-live="polite" className="sr">
         {said}
@@ -334,10 +349,20 @@ function mendedBy(filter: NonNullable<View['fix']>, set: Mended[string] | undefi
   return filter === 'anything' || set.fixes.some((f) => f.kind === filter);
 }
 
-function arrange(ranked: Ranked[], { q, sort, hide, stops, most, light, fix }: View, mended: Mended | null): Ranked[] {
+function arrange(
+  ranked: Ranked[],
+  { q, sort, hide, stops, most, light, fix, of, with: controller, home }: View,
+  mended: Mended | null,
+  kinds: ReadonlyMap<string, Board['kind']>,
+  atHome: Build['atHome'],
+): Ranked[] {
   const word = q.trim().toLowerCase();
   const shown = ranked.filter(({ climb }) => {
     if (hide.includes(climb.verdict)) return false;
+    const ids = boardIdsIn(climb.boardId);
+    if (of !== null && isMadeOf(climb, kinds.get(climb.boardId)) !== of) return false;
+    if (controller !== null && !ids.includes(controller)) return false;
+    if (home && !ids.some((id) => (atHome[`board ${id}`] ?? 0) > 0)) return false;
     if (stops !== null && climb.stopsAt !== stops) return false;
     if (fix && mended && !mendedBy(fix, mended[climb.boardId])) return false;
     if (most !== null && (climb.totalCents ?? Infinity) > most * 100) return false;

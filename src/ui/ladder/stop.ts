@@ -1,4 +1,4 @@
-import { csvLines, type Climb, type Ranked, type Rung, euros } from '@/core';
+import { csvLines, type Board, type Climb, type Ranked, type Rung, euros } from '@/core';
 
 /** The rung whose reason is written beside the strip: the break, else the first unknown, else the first strained one. */
 export function tellingRung(climb: Climb): Rung | null {
@@ -19,6 +19,14 @@ export const fixFilters = [
   'leave out',
   'nothing found',
 ] as const;
+
+/** What a candidate is bought as. */
+export const madeOf = ['one board', 'stack', 'set'] as const;
+
+export function isMadeOf({ members }: Climb, kind: Board['kind'] | undefined): (typeof madeOf)[number] {
+  if (members) return 'set';
+  return kind === 'stack' ? 'stack' : 'one board';
+}
 
 export const verdicts = ['fits', 'fits with work', 'cannot say yet', 'does not fit'] as const;
 

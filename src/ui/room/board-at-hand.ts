@@ -1,6 +1,6 @@
 import { usePathname } from 'next/navigation';
 import { parseAsString, useQueryState } from 'nuqs';
-import type { Ranked } from '@/core';
+import { pickedId, type Ranked } from '@/core';
 import { useRoom } from './store';
 
 /**
@@ -12,6 +12,7 @@ export function useBoardAtHand(): { ranked: Ranked | null; named: boolean } {
   const [asked] = useQueryState('board', parseAsString);
   const open = /[/](?:board|hookup)[/]([^/]+)$/.exec(usePathname())?.[1];
   const of = (id: string | null | undefined) => ranking.ranked?.find((r) => r.climb.boardId === id) ?? null;
-  const named = of(open) ?? of(asked);
-  return { ranked: named ?? of(build.picks.at(-1)?.board.id) ?? ranking.ranked?.[0] ?? null, named: named !== null };
+  const last = build.picks.at(-1);
+  const named = of(open && decodeURIComponent(open)) ?? of(asked);
+  return { ranked: named ?? of(last && pickedId(last)) ?? ranking.ranked?.[0] ?? null, named: named !== null };
 }

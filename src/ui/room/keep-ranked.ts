@@ -1,35 +1,75 @@
-import { rankClimbs, whatMoved, type Board, type Build } from '@/core';
+import {
+  isCandidate,
+  isSetId,
+  pickedId,
+  rankClimbs,
+  roleOf,
+  whatMoved,
+  type Board,
+  type Build,
+  type Climb,
+} from '@/core';
+import type { FromSetFinder } from '@/workers/sets.worker';
 import { climbersOf } from './climbers';
 import type { Ranking, RoomStore } from './room';
+import { setFinderOf } from './set-finder';
 
 /** Progress is shown when a climb takes longer than this, and so often. */
 const longMs = 400;
 const tickMs = 200;
 
-/** Ranks the boards for the build in workers, again at each change of it, until the returned function ends that. */
-export function keepRanked(store: RoomStore, boards: Board[]): () => void {
+/**
+ * Ranks the boards of the shelf, and the sets that can be made of them, for the build in workers, again at each change of it, until the returned function ends that. Boards are
+ * shown as soon as they have climbed, sets as they are found.
+ */
+export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
+  const boards = shelf.filter(isCandidate);
   const climbers = climbersOf(boards);
+  const finder =
+    shelf.some((b) => roleOf(b) === 'controller') && boards.length < shelf.length ? setFinderOf(shelf) : null;
   const say = (change: Partial<Ranking> | ((now: Ranking) => Partial<Ranking>)) =>
     store.setState(({ ranking }) => ({
       ranking: { ...ranking, ...(typeof change === 'function' ? change(ranking) : change) },
     }));
   climbers.onFault((fault) => say({ fault }));
+  finder?.onFault((fault) => say({ fault }));
   let giveUp = () => undefined as unknown;
 
   const rank = (build: Build) => {
     giveUp();
+    // What the whole of it is held against: an order without its sets is not the one before.
+    const before = store.getState().ranking.ranked;
     let next = performance.now() + longMs;
-    giveUp = climbers.climb(
+    let alone: Climb[] | null = null;
+    let sets: FromSetFinder | null = null;
+    const show = (ended = false) => {
+      if (!alone) return;
+      const done = ended || !finder || sets?.done === true;
+      const ranked = rankClimbs([...alone, ...(sets?.climbs ?? [])]);
+      say({
+        ranked,
+        ...(done
+          ? {
+              before: new Map(before?.map((r) => [r.climb.boardId, r.rank])),
+              moved: before ? whatMoved(before, ranked) : [],
+            }
+          : {}),
+        busy: !done,
+        sets: sets && {
+          tried: sets.tried,
+          possible: sets.possible,
+          out: sets.out,
+          proved: sets.done && sets.proved,
+          busy: !done,
+        },
+        progress: null,
+      });
+    };
+    const stopClimbing = climbers.climb(
       build,
       (climbs) => {
-        const ranked = rankClimbs(climbs);
-        say((old) => ({
-          ranked,
-          before: new Map(old.ranked?.map((r) => [r.climb.boardId, r.rank])),
-          moved: old.ranked ? whatMoved(old.ranked, ranked) : [],
-          busy: false,
-          progress: null,
-        }));
+        alone = climbs;
+        show();
       },
       (done) => {
         if (performance.now() < next) return;
@@ -37,7 +77,17 @@ export function keepRanked(store: RoomStore, boards: Board[]): () => void {
         say({ progress: { done, total: boards.length } });
       },
     );
+    finder?.find(build, [...new Set([...build.sets, ...build.picks.map(pickedId).filter(isSetId)])], (found) => {
+      sets = found;
+      show();
+    });
+    giveUp = () => {
+      finder?.stop();
+      return stopClimbing();
+    };
+    endSearch = () => show(true);
   };
+  let endSearch = () => undefined as unknown;
 
   say({
     busy: true,
@@ -45,8 +95,16 @@ export function keepRanked(store: RoomStore, boards: Board[]): () => void {
     stop: () => {
       giveUp();
       say({ busy: false, progress: null });
+      endSearch();
     },
-    ask: (other) => new Promise((resolve) => climbers.climb(other, (climbs) => resolve(rankClimbs(climbs)))),
+    ask: async (other) => {
+      const shown = (store.getState().ranking.ranked ?? []).flatMap((r) => (r.climb.members ? [r.climb.boardId] : []));
+      const [alone, sets] = await Promise.all([
+        new Promise<Climb[]>((resolve) => climbers.climb(other, resolve)),
+        finder ? finder.climb(other, shown) : [],
+      ]);
+      return rankClimbs([...alone, ...sets]);
+    },
   });
   rank(store.getState().build);
   const unsubscribe = store.subscribe(({ build }, { build: before }) => {
@@ -57,5 +115,6 @@ export function keepRanked(store: RoomStore, boards: Board[]): () => void {
   return () => {
     unsubscribe();
     climbers.end();
+    finder?.end();
   };
 }

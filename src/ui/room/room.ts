@@ -1,5 +1,5 @@
 import type { StoreApi } from 'zustand';
-import type { Build, Moved, Ranked } from '@/core';
+import type { Build, MemberOut, Moved, Ranked } from '@/core';
 import type { History } from './history';
 
 /** What the screens of one open build share. */
@@ -48,8 +48,20 @@ export interface Ranking {
   fault: string | null;
   /** How many of how many boards have climbed, while that takes long. */
   progress: { done: number; total: number } | null;
+  /** What was found of boards bought together; null before the first search. */
+  sets: SetsFound | null;
   /** Gives the climb of the newest change up; the order shown stays the one before it. */
   stop: () => void;
   /** Ranks the shelf for another build, aside. */
   ask: (build: Build) => Promise<Ranked[]>;
+}
+
+export interface SetsFound {
+  tried: number;
+  possible: number;
+  /** Members with which no set carries the build. */
+  out: MemberOut[];
+  /** No set that is not shown is better than those that are. */
+  proved: boolean;
+  busy: boolean;
 }

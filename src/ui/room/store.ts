@@ -13,6 +13,7 @@ const noRanking: Ranking = {
   fault: null,
   progress: null,
   stop: () => undefined,
+  sets: null,
   ask: () => new Promise(() => undefined),
 };
 

@@ -5,7 +5,7 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { boardFigures, figureWords, withTyped, withWordCounting, type Board, type BoardFigure } from '@/core';
+import { figuresOf, figureWords, withTyped, withWordCounting, type Board, type BoardFigure } from '@/core';
 import { speakers } from '../board/SaysWho';
 import { today } from '../room/today';
 
@@ -19,7 +19,7 @@ export function BoardFigures({ board, onChange }: { board: Board; onChange: (b: 
         Figures
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(270px, 1fr))', columnGap: 3 }}>
-        {boardFigures.map((f) => (
+        {figuresOf(board).map((f) => (
           <Figure key={f.field} figure={f} board={board} onChange={onChange} />
         ))}
       </Box>

@@ -23,6 +23,8 @@ import {
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { Bin } from '../frame/Bin';
+import { AtHome } from './AtHome';
+import { MakeSet } from './MakeSet';
 import { RemoveBoard } from './RemoveBoard';
 import { ShelfFiles } from './ShelfFiles';
 
@@ -111,6 +113,7 @@ export function ShelfScreen() {
         <ShelfFiles />
         <AddBoard />
       </Box>
+      <MakeSet />
       {fault && (
         <Box role="alert" sx={{ px: 2, py: 0.5 }}>
           {fault}
@@ -134,6 +137,7 @@ export function ShelfScreen() {
         <Box sx={{ flex: 1 }}>Whose word</Box>
         <Box sx={{ width: 120 }}>Figures</Box>
         <Box sx={{ width: 80, textAlign: 'right' }}>from €</Box>
+        <Box sx={{ width: 76, pl: 1 }}>At home</Box>
         <Box sx={{ width: 96 }} />
       </Box>
       <Box ref={scroller} sx={{ flex: 1, minHeight: 0, overflow: 'auto' }}>
@@ -229,6 +233,7 @@ function Row({
         {doubts > 0 ? `${doubts} in doubt` : ''}
       </Box>
       <Box sx={{ width: 80, textAlign: 'right' }}>{cents === null ? 'no offer' : euros(cents)}</Box>
+      <AtHome board={board} />
       <Box sx={{ width: 96, textAlign: 'right' }}>
         <RemoveBoard id={board.id} name={board.name} onDone={onRemoved} />
       </Box>

@@ -1,0 +1,28 @@
+import { candidateAt, isSetId, type Board, type Build } from '@/core';
+import { useRoom } from './store';
+import { useShelf } from './use-shelf';
+
+/** Sets joined before, by their address, for the shelf and the craft at hand: what is drawn and what is explained is one and the same board. */
+let joinedFor: { boards: Board[]; craft: string; known: Map<string, Board | null> } | null = null;
+
+export function candidateOf(build: Build, boards: Board[], id: string): Board | null {
+  if (!isSetId(id)) return candidateAt(build, boards, id);
+  const craft = JSON.stringify([
+    build.pack,
+    build.morePacks,
+    build.motors.count,
+    build.motors.peakAmps,
+    build.motors.atVolts,
+  ]);
+  if (joinedFor?.boards !== boards || joinedFor.craft !== craft) joinedFor = { boards, craft, known: new Map() };
+  const { known } = joinedFor;
+  if (!known.has(id)) known.set(id, candidateAt(build, boards, id));
+  return known.get(id)!;
+}
+
+/** The board or set of an address; null while the shelf is on its way, and where there is none. */
+export function useCandidate(id: string | null | undefined): Board | null {
+  const { build } = useRoom('build');
+  const { shelf } = useShelf();
+  return id && shelf ? candidateOf(build, shelf.boards, id) : null;
+}

@@ -1,0 +1,88 @@
+import {
+  candidateAt,
+  evaluate,
+  notClimbed,
+  searchSets,
+  type Board,
+  type Build,
+  type Climb,
+  type MemberOut,
+} from '../core';
+
+export type ToSetFinder =
+  | { kind: 'boards'; boards: Board[] }
+  | { kind: 'build'; build: Build; asked: string[]; run: number }
+  /** Just these sets, aside from the search. */
+  | { kind: 'these'; build: Build; asked: string[]; aside: number }
+  | { kind: 'stop' };
+
+/** Sets that were asked for aside. */
+export interface FromAside {
+  aside: number;
+  climbs: Climb[];
+}
+
+/** The sets found so far; the last of a run is the answer. */
+export interface FromSetFinder {
+  run: number;
+  climbs: Climb[];
+  tried: number;
+  possible: number;
+  out: MemberOut[];
+  proved: boolean;
+  done: boolean;
+}
+
+let boards: Board[] = [];
+/** The newest run; an older one ends at its next slice. */
+let wanted = 0;
+const sliceMs = 40;
+const tellMs = 300;
+/** Sets tried at most: on a shelf so large the best of them are shown, and that it is not proved. */
+const mostTried = 1500;
+
+onmessage = ({ data: said }: MessageEvent<ToSetFinder>) => {
+  if (said.kind === 'boards') boards = said.boards;
+  else if (said.kind === 'stop') wanted = 0;
+  else if (said.kind === 'these') {
+    const climbs = said.asked.flatMap((id) => climbOf(said.build, id) ?? []);
+    postMessage({ aside: said.aside, climbs } satisfies FromAside);
+  } else {
+    wanted = said.run;
+    void find(said.build, said.asked, said.run);
+  }
+};
+
+/** In slices, so that a word to stop comes through between them. */
+async function find(build: Build, asked: string[], run: number): Promise<void> {
+  const mine = asked.flatMap((id) => climbOf(build, id) ?? []);
+  const search = searchSets(build, boards, { most: mostTried });
+  let pause = performance.now() + sliceMs;
+  let told = performance.now();
+  for (;;) {
+    const { value, done = false } = search.next();
+    const now = performance.now();
+    if (done || now > told + tellMs) {
+      const climbs = [...mine.filter((c) => !value.climbs.some((x) => x.boardId === c.boardId)), ...value.climbs];
+      postMessage({ ...value, climbs, run, done } satisfies FromSetFinder);
+      told = now;
+    }
+    if (done) return;
+    if (now < pause) continue;
+    await new Promise((resolve) => setTimeout(resolve));
+    if (wanted !== run) return;
+    pause = performance.now() + sliceMs;
+  }
+}
+
+/** A set that the buyer put together; none where a member has left the shelf. */
+function climbOf(build: Build, id: string): Climb | null {
+  const set = candidateAt(build, boards, id);
+  if (!set) return null;
+  try {
+    return evaluate(build, set);
+  } catch (error) {
+    console.error(error);
+    return notClimbed(build, set, 'A fault of ours stopped the climb of this set. Its boards are as they were.');
+  }
+}
