@@ -55,7 +55,7 @@ const rows = builds.map((build) => {
     for (;;) {
       const step = search.next();
       firstMs ||= performance.now() - start;
-      last = step.value;
+      if (step.done) last = step.value;
       if (step.value.tried % 500 === 0) peak = Math.max(peak, process.memoryUsage().heapUsed);
       if (step.done) return;
     }

@@ -40,6 +40,6 @@ export async function openPage(browser: Browser, address: string): Promise<{ pag
 }
 
 /** Waits until the page's text holds the words. */
-export async function waitForText(page: Page, words: string): Promise<void> {
-  await page.waitForFunction((w) => document.body.innerText.includes(w), { timeout: 15_000 }, words);
+export async function waitForText(page: Page, words: string, timeout = 15_000): Promise<void> {
+  await page.waitForFunction((w) => document.body.innerText.includes(w), { timeout }, words);
 }

@@ -47,7 +47,7 @@ describe('a new build, by keyboard alone', () => {
       await waitForText(page, '2 parts');
       await new Promise((r) => setTimeout(r, 700));
       await saved(page);
-      await page.goto(`${address}/b/heath-runner/ladder`, { waitUntil: 'networkidle0' });
+      await page.goto(`${address}/b/heath-runner/ladder?q=sill`, { waitUntil: 'networkidle0' });
       await page.waitForSelector('[data-row]');
       expect(await page.$eval('[data-row="copperwren-sill-45"]', (e) => (e as HTMLElement).innerText)).toContain(
         'Ports: Oxbow Plumb Bus needs a CAN bus',
@@ -140,7 +140,7 @@ describe('the ladder', () => {
   });
 
   test('the address carries order and filter; sorting by price puts the cheapest first', async () => {
-    await at('/b/belfry-six/ladder?sort=price&hide=does+not+fit&q=tarn', async (page) => {
+    await at('/b/belfry-six/ladder?sort=price&hide=does+not+fit&q=tarn&of=stack', async (page) => {
       await page.waitForSelector('[data-row]');
       expect(await page.$$eval('[data-row]', (rows) => rows.map((r) => r.getAttribute('data-row')))).toEqual([
         'dunmarrow-tarn-x',
@@ -168,6 +168,8 @@ describe('the ladder', () => {
       await page.evaluate(() =>
         [...document.querySelectorAll('a')].find((a) => a.textContent?.startsWith('Ladder'))!.click(),
       );
+      await page.waitForSelector('[aria-label="Filter boards"]');
+      await page.type('[aria-label="Filter boards"]', 'strake');
       await page.waitForFunction(
         () => !document.querySelector('[data-row="pellmere-strake-4"]')?.textContent?.includes('does not fit'),
       );

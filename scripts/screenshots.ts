@@ -7,13 +7,17 @@ const views: Record<
 > = {
   home: { path: '/' },
   build: { path: '/b/belfry-six' },
-  ladder: { path: '/b/belfry-six/ladder' },
+  ladder: { path: '/b/belfry-six/ladder', waitMs: 12_000 },
   board: { path: '/b/belfry-six/board/copperwren-sill-45' },
   hookup: { path: '/b/belfry-six/hookup/tarnfield-keel-f7?part=prism-air' },
   wing: { path: '/b/saltgrass/hookup/oxbow-heron-wing?net=ground' },
-  underside: { path: '/b/gutterling/hookup/copperwren-wicket-20' },
+  set: {
+    path: '/b/belfry-six/hookup/quillon-turnpike~copperwren-truss-50~marlpit-weir-12',
+    height: 1250,
+    waitMs: 12_000,
+  },
+  brief: { path: '/b/belfry-six/brief' },
   phone: { path: '/b/belfry-six/hookup/tarnfield-keel-f7?part=plumb-gps', width: 390, height: 844 },
-  fixes: { path: '/b/belfry-six/hookup/copperwren-jamb' },
   shelf: { path: '/b/belfry-six/shelf' },
   editor: {
     path: '/b/belfry-six/shelf/oxbow-mullion',

@@ -37,7 +37,7 @@ let boards: Board[] = [];
 /** The newest run; an older one ends at its next slice. */
 let wanted = 0;
 const sliceMs = 40;
-const tellMs = 300;
+const tellMs = 1500;
 /** Sets tried at most: on a shelf so large the best of them are shown, and that it is not proved. */
 const mostTried = 1500;
 
@@ -61,12 +61,22 @@ async function find(build: Build, asked: string[], run: number): Promise<void> {
   let told = performance.now();
   for (;;) {
     const { value, done = false } = search.next();
-    const now = performance.now();
-    if (done || now > told + tellMs) {
-      const climbs = [...mine.filter((c) => !value.climbs.some((x) => x.boardId === c.boardId)), ...value.climbs];
-      postMessage({ ...value, climbs, run, done } satisfies FromSetFinder);
-      told = now;
+    if (done || performance.now() > told + tellMs) {
+      const found = 'climbs' in value ? value.climbs : value.shown();
+      const climbs = [...mine.filter((c) => !found.some((x) => x.boardId === c.boardId)), ...found];
+      const { tried, possible, out } = value;
+      postMessage({
+        run,
+        climbs,
+        tried,
+        possible,
+        out,
+        done,
+        proved: 'proved' in value && value.proved,
+      } satisfies FromSetFinder);
+      told = performance.now();
     }
+    const now = performance.now();
     if (done) return;
     if (now < pause) continue;
     await new Promise((resolve) => setTimeout(resolve));

@@ -1,17 +1,28 @@
-import { evaluate, type Climb } from '../evaluate/climb';
+import { evaluate, type Climb, type InSearch } from '../evaluate/climb';
 import { interval, isKnown } from '../quantity/figure';
 import type { Board, Rail } from '../records/board';
 import type { Build } from '../records/build';
-import { rungNames, type Finding } from '../rungs/finding';
+import { type Finding } from '../rungs/finding';
+import { feedBridge, positionOf } from '../sets/feed';
 import { joined } from '../sets/join';
 import type { Pieces } from '../sets/pieces';
 import { unknownEsc } from '../records/new-board';
 import { flag } from '../quantity/truth';
 import { isCandidate, roleOf } from '../sets/roles';
+import { setId } from '../sets/set-id';
+import { wiringClass } from '../sets/wiring-class';
 import type { GeneralSolver } from '../solver/budget';
 import { rankClimbs } from './rank-shelf';
 import { scoreOf } from './score';
-import { buildBound, memberBound, setBound, type BuildBound, type MemberBound } from './set-bounds';
+import {
+  buildBound,
+  memberBound,
+  setBound,
+  wiredAlike,
+  type BuildBound,
+  type MemberBound,
+  type WiredAlike,
+} from './set-bounds';
 
 /** A member with which no set carries the build, and the reason. */
 export interface MemberOut {
@@ -32,12 +43,20 @@ export interface BestSets {
   proved: boolean;
 }
 
+/** How far a search has come. */
+export interface SetProgress extends Omit<BestSets, 'climbs' | 'proved'> {
+  /** The best so far with all that is said of them: they are climbed whole when this is asked. */
+  shown: () => Climb[];
+}
+
 export interface SetSearch {
   /** So many are asked for. */
   keep?: number;
   /** Sets tried at most. */
   most?: number;
   general?: GeneralSolver | null;
+  /** Solves the circuit of every set that comes among the best at once, not of the best at the end. */
+  wholeAtOnce?: boolean;
 }
 
 /** What sums of ten numbers may differ by. */
@@ -52,8 +71,8 @@ const usual = { keep: 20, most: 6000 };
 export function* searchSets(
   build: Build,
   shelf: readonly Board[],
-  { keep = usual.keep, most = usual.most, general = null }: SetSearch = {},
-): Generator<BestSets, BestSets> {
+  { keep = usual.keep, most = usual.most, general = null, wholeAtOnce = false }: SetSearch = {},
+): Generator<SetProgress, BestSets> {
   const of = buildBound(build);
   const wanted = shelf.filter((b) => !isCandidate(b) || roleOf(b) === 'controller');
   const bounds = wanted.map((board) => memberBound(build, board));
@@ -62,71 +81,106 @@ export function* searchSets(
   const as = (role: ReturnType<typeof roleOf>) => alive.filter((m) => roleOf(m.board) === role);
   const [controllers, escs, powers] = [as('controller'), as('esc'), as('power board')];
   const count = (role: ReturnType<typeof roleOf>) => wanted.filter((b) => roleOf(b) === role).length;
-  const result: BestSets = {
-    climbs: [],
+  const progress: SetProgress = {
     out,
     possible: count('controller') * possibleShapes(build, count('esc'), count('power board')),
     tried: 0,
-    proved: false,
+    shown: () => best.map(wholeOf),
   };
   const relaxed = relaxedOf(escs, powers);
-  const facts = new Map<MemberBound, Float64Array | null>();
+  /** Most that rungs 4 to 7 are worth with a controller, and just what they are worth in sets that are wired alike. */
+  const hopes = new Map<MemberBound, Hope | null>();
+  const facts = new Map<string, WiredAlike>();
   let best: Climb[] = [];
   let worst = -Infinity;
+  const sets = new Map<string, Board>();
+  const wholes = new Map<string, Climb>();
+  /** The climb of a set with its circuit solved and its own names. */
+  const wholeOf = ({ boardId }: Climb): Climb => {
+    const known = wholes.get(boardId) ?? evaluate(build, sets.get(boardId)!, general);
+    wholes.set(boardId, known);
+    return known;
+  };
 
   const below = (bound: number) => bound === -Infinity || bound < worst - rounding;
-  const climb = (pieces: Pieces): Climb => {
-    result.tried += 1;
-    const set = joined(pieces, build);
-    // Its circuit can only make a set worse, and is worth solving only for one that comes among the best.
-    const before = evaluate(build, set, general, null, 'unaudited');
-    return before.stopsAt !== null || below(keyOf(before)) ? before : evaluate(build, set, general);
+  const alike: InSearch['alike'] = new Map();
+  const classes = new Map(alive.map((m) => [m, wiringClass(m.board)]));
+  const wholeKeys = new Map<string, string>();
+  /** Sets of one key differ in nothing that the wiring sees. */
+  const keyFor = (controller: MemberBound, rest: readonly MemberBound[]) => {
+    const id = setId([controller, ...rest].map((m) => m.board.id));
+    // What is locked or mended on a set is its own.
+    const own = build.locks[id] || build.fixes[id] ? id : '';
+    const asked = [own, controller.board.id, ...rest.map((m) => classes.get(m)!)].join('\n');
+    const key = wholeKeys.get(asked) ?? String(wholeKeys.size);
+    wholeKeys.set(asked, key);
+    return key;
+  };
+  /** Climbs a set and keeps it where it is among the best. */
+  const climb = (controller: MemberBound, rest: readonly MemberBound[], key: string): void => {
+    progress.tried += 1;
+    const set = joined(piecesOfBounds(controller, rest), build);
+    const found = evaluate(build, set, general, null, { key, alike });
+    if (!facts.has(key)) facts.set(key, wiredAlike(build, found));
+    if (!among(found)) return;
+    sets.set(set.id, set);
+    keepBest(wholeAtOnce ? wholeOf(found) : found);
   };
   /** What a controller comes to with every rail that any member could give it; null: no set with it carries the build. */
-  const factsOf = (controller: MemberBound): Float64Array | null => {
-    let known = facts.get(controller);
+  const hopeOf = (controller: MemberBound): Hope | null => {
+    let known = hopes.get(controller);
     if (known !== undefined) return known;
-    const found = evaluate(
-      build,
-      joined({ controller: controller.board, ...relaxed }, build),
-      general,
-      null,
-      'unaudited',
-    );
+    const set = joined({ controller: controller.board, ...relaxed }, build);
+    const found = evaluate(build, set, general, null, { key: 'any', alike: new Map() });
     const stop = found.rungs.find((r) => r.rung >= 4 && r.rung <= 7 && r.state === 'breaks');
-    known = stop ? null : mostOf(found);
-    facts.set(controller, known);
+    known = stop
+      ? null
+      : { most: mostHoped(found), settled: usesOnlyOwn(found, controller.board) ? wiredAlike(build, found) : null };
+    hopes.set(controller, known);
     if (stop) out.push(outWords(controller, { ...stop.findings[0]!, rung: stop.rung }));
     return known;
   };
+  const boundOf = (controller: MemberBound, rest: readonly MemberBound[], key: string, hope: Hope) => {
+    const settled = hope.settled && rest.every((m) => asksNothing(build, m.board)) ? hope.settled : undefined;
+    return setBound(of, [controller, ...rest], hope.most, facts.get(key) ?? settled);
+  };
+  const among = (found: Climb) => best.length < keep || rankClimbs([...best, found])[keep]!.climb !== found;
   const keepBest = (found: Climb) => {
     best = rankClimbs([...best, found])
       .slice(0, keep)
       .map((r) => r.climb);
     const last = best.length === keep ? best[keep - 1]! : null;
     worst = last && last.stopsAt === null ? keyOf(last) : -Infinity;
-    result.climbs = best;
   };
 
   for (const node of nodesOf(of, controllers, shapesFor(build, escs, powers))) {
     // Equal bounds are tried: ties are told apart by more than the score.
     if (below(node.bound)) break;
-    const fact = factsOf(node.controller);
-    if (!fact) continue;
-    const choices = node.powers
-      .map((power) => [...node.rest, power])
-      .concat(node.powers.length > 0 ? [] : [[...node.rest]])
-      .map((rest) => ({ rest, bound: setBound(of, [node.controller, ...rest], fact) }))
+    const hope = hopeOf(node.controller);
+    if (!hope) continue;
+    const rests = node.powers.length > 0 ? node.powers.map((power) => [...node.rest, power]) : [node.rest];
+    const choices = rests
+      .map((rest) => {
+        const key = keyFor(node.controller, rest);
+        return { rest, key, bound: boundOf(node.controller, rest, key, hope) };
+      })
+      .filter((c) => !below(c.bound))
       .sort((a, b) => b.bound - a.bound);
-    for (const { rest, bound } of choices) {
-      if (below(bound)) break;
-      keepBest(climb(piecesOfBounds(node.controller, rest)));
-      yield result;
-      if (result.tried >= most) return result;
+    for (const { rest, key } of choices) {
+      if (below(boundOf(node.controller, rest, key, hope))) continue;
+      climb(node.controller, rest, key);
+      yield progress;
+      if (progress.tried >= most) return ended(false);
     }
   }
-  result.proved = true;
-  return result;
+  // A circuit that contradicts a hookup makes its set worse: then another may come before it, and each is asked at once.
+  const sound = wholeAtOnce || best.every((c) => keyOf(wholeOf(c)) >= keyOf(c) - rounding);
+  return sound ? ended(true) : yield* searchSets(build, shelf, { keep, most, general, wholeAtOnce: true });
+
+  function ended(proved: boolean): BestSets {
+    const { tried, possible } = progress;
+    return { climbs: rankClimbs(progress.shown()).map((r) => r.climb), out, possible, tried, proved };
+  }
 }
 
 /** Best sets in one go. */
@@ -227,14 +281,43 @@ function keyOf(climb: Climb): number {
   return scoreOf(climb).low + (climb.verdict === 'cannot say yet' ? 0 : 10);
 }
 
-/**
- * Most worth of rungs 4 to 7 for any set with a controller, from its climb with all that members could give: what is open there stays open, and a part that is left out even
- * then is left out of every set, which strains one of the four.
- */
-function mostOf(climb: Climb): Float64Array {
-  const most = Float64Array.from(rungNames, () => 1);
-  for (const { rung, state } of climb.rungs) if (rung >= 4 && rung <= 7 && state === 'unknown') most[rung - 1] = 0;
-  return most;
+/** What is known of a controller before any set of it is wired: from its climb with all that any member could give. */
+interface Hope {
+  most: Float64Array;
+  /** It is wired best on its own rails even then, so every set of it is wired just so; null: it takes something of others. */
+  settled: WiredAlike | null;
+}
+
+/** Is everything fed by the controller itself, whatever others offer? */
+function usesOnlyOwn({ hookup }: Climb, controller: Board): boolean {
+  const own = new Set(controller.rails.map((r) => r.id));
+  const feed = hookup.bridges.find((b) => b.bridge === feedBridge);
+  return (
+    (feed === undefined || feed.position === positionOf('own')) &&
+    !controller.rails.some((r) => r.source.kind === 'esc') &&
+    hookup.parts.every(
+      (p) =>
+        p.supplies.every((s) => own.has(s.rail)) &&
+        p.links.every((l) => l.pads.every(({ pad }) => controller.pads.some((x) => x.id === pad))),
+    )
+  );
+}
+
+/** Does the wiring of the controller not hang on what this member sends it: telemetry, current? */
+function asksNothing({ parts }: Build, board: Board): boolean {
+  const links = parts.flatMap((p) => p.peripheral.modes.flatMap((m) => m.links));
+  const telemetry = links.some((l) => l.kind === 'serial' && l.protocol === 'esc-telemetry');
+  const current = links.some((l) => l.kind === 'analogue' && l.input === 'current');
+  return (
+    (!telemetry || !board.esc?.telemetry || flag(board.esc.telemetry) === 'yes') &&
+    (!current || board.currentSensor === undefined) &&
+    board.escPlug?.rigid !== true
+  );
+}
+
+/** Most worth of rungs 4 to 7 for any set with a controller, from its climb with all that members could give: what is open even then stays open. */
+function mostHoped(climb: Climb): Float64Array {
+  return Float64Array.from(climb.rungs, ({ rung, state }) => (rung >= 4 && rung <= 7 && state === 'unknown' ? 0 : 1));
 }
 
 /** One ESC and one power board that give every rail which any of the members gives. */

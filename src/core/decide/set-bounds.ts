@@ -1,6 +1,7 @@
 import { heaviestPack } from '../circuit/packs';
 import { isOnBoard } from '../fix/on-board';
 import { interval, isKnown, type NumberFigure } from '../quantity/figure';
+import type { Climb } from '../evaluate/climb';
 import type { Board } from '../records/board';
 import type { Build, Part } from '../records/build';
 import { checkComforts } from '../rungs/comforts';
@@ -29,6 +30,8 @@ export interface MemberBound {
   open: boolean;
   grams: number;
   cents: number;
+  /** Of the parcel that it comes in, at least. */
+  shipping: number;
   /** Why no set with it carries the build; null: it may. */
   out: Finding | null;
 }
@@ -67,6 +70,7 @@ export function memberBound(build: Build, board: Board): MemberBound {
     open: states.some((s, i) => s === 'unknown' && i < 9) || cents === null || grams === null,
     grams: grams ?? 0,
     cents: cents ?? 0,
+    shipping: cents ? Math.min(...board.offers.map((o) => o.shippingCents)) : 0,
     out: findings.find((f) => f.state === 'breaks' && f.rung < 10) ?? null,
   };
 }
@@ -91,20 +95,22 @@ function cheapest(build: Build, board: Board, count: number): number | null {
   return board.offers.length > 0 ? wanted * Math.min(...board.offers.map((o) => o.cents)) : null;
 }
 
-/** What of a build every set carries and pays for, at least. */
+/** What flies and is bought beside the members, at least. */
+export interface Beside {
+  grams: number;
+  cents: number;
+  shipping: number;
+}
+
+/** What of a build every set carries and pays for: with the parts that must fly, and with all. */
 export interface BuildBound {
   limitG: number;
   budgetCents: number;
-  /** With the parts that must fly, and with all. */
-  musts: { grams: number; cents: number };
-  all: { grams: number; cents: number };
+  musts: Beside;
+  all: Beside;
 }
 
 export function buildBound(build: Build): BuildBound {
-  const sum = (parts: Part[]) => ({
-    grams: parts.reduce((g, p) => g + high(p.peripheral.massG), high(build.bareMassG) + high(heaviestPack(build))),
-    cents: parts.filter((p) => !p.owned).reduce((c, p) => c + leastCents(p), 0),
-  });
   // A receiver may stay at the shop where the board has one.
   const owed = build.parts.filter(
     (p) =>
@@ -112,12 +118,45 @@ export function buildBound(build: Build): BuildBound {
       p.peripheral.kind !== 'receiver' &&
       !p.peripheral.modes.some((mode) => isOnBoard({ mode })),
   );
-  const receivers = build.parts.filter((p) => p.peripheral.kind === 'receiver');
   return {
     limitG: build.limits.takeOffMassG,
     budgetCents: build.limits.budgetCents,
-    musts: sum(owed),
-    all: sum(build.parts.filter((p) => !receivers.includes(p))),
+    musts: besideOf(build, owed),
+    all: besideOf(
+      build,
+      build.parts.filter((p) => p.peripheral.kind !== 'receiver'),
+    ),
+  };
+}
+
+function besideOf(build: Build, parts: readonly Part[]): Beside {
+  const bought = parts.filter((p) => !p.owned);
+  return {
+    grams: parts.reduce((g, p) => g + high(p.peripheral.massG), high(build.bareMassG) + high(heaviestPack(build))),
+    cents: bought.reduce((c, p) => c + leastCents(p), 0),
+    shipping: Math.max(0, ...bought.flatMap((p) => leastShipping(p))),
+  };
+}
+
+/** What is known of all sets that are wired alike, from one of them. */
+export interface WiredAlike {
+  /** Just what rungs 4 to 7 are worth; 1 elsewhere. */
+  worth: Float64Array;
+  beside: Beside;
+}
+
+export function wiredAlike(build: Build, climb: Climb): WiredAlike {
+  const { hookup } = climb;
+  const flown = new Set(
+    hookup.parts.filter((p) => (p.mode || p.priority === 'must') && !isOnBoard(p)).map((p) => p.id),
+  );
+  const beside = besideOf(
+    build,
+    build.parts.filter((p) => flown.has(p.id)),
+  );
+  return {
+    worth: Float64Array.from(climb.rungs, (r) => (r.rung >= 4 && r.rung <= 7 ? rungWorth(r).low : 1)),
+    beside: { ...beside, grams: beside.grams + hookup.cost.deciGrams / 10 },
   };
 }
 
@@ -128,41 +167,61 @@ function leastCents({ peripheral: p }: Part): number {
   return Math.min(p.cents ?? Infinity, ...offered, p.cents === null && offered.length === 0 ? 0 : Infinity);
 }
 
+function leastShipping({ peripheral: p, owned }: Part): number[] {
+  // What has a usual price may come from anywhere.
+  if (owned || p.offers.length === 0) return [];
+  return [Math.min(...p.offers.map((o) => o.shippingCents))];
+}
+
 /** A part that is left out strains one of rungs 4 to 7: the most that is worth there, less than one that holds. */
 const leftOutLoses = 0.4;
 /** Rungs in a score. */
 const share = 1 / rungs.length;
 
 /**
- * No set of these members scores higher (lower end of the score, all rungs alike), and none is of a better class; -Infinity: every one of them breaks. Classes are told apart by a whole ten.
+ * No set of these members scores higher (lower end of the score, all rungs alike), and none is of a better class; -Infinity: every one of them breaks. Classes are told apart by a
+ * whole ten. `most`: most worth of each rung; `alike`: what is known of sets that are wired as these are.
  */
-export function setBound(of: BuildBound, members: readonly MemberBound[], most?: Float64Array): number {
+export function setBound(
+  of: BuildBound,
+  members: readonly MemberBound[],
+  most?: Float64Array,
+  alike?: WiredAlike,
+): number {
+  const cap = alike?.worth ?? most;
   let score = 0;
   for (let r = 0; r < rungs.length; r++) {
-    let least = most ? most[r]! : 1;
+    if (r === weight || r === cost) continue;
+    let least = cap ? cap[r]! : 1;
     for (const m of members) if (m.worth[r]! < least) least = m.worth[r]!;
-    if (r !== 7 && r !== 8) score += least * share;
+    score += least * share;
   }
   let grams = 0;
   let cents = 0;
+  let shipping = 0;
   let open = false;
   for (const m of members) {
     grams += m.grams;
     cents += m.cents;
+    shipping = Math.max(shipping, m.shipping);
     open ||= m.open;
   }
   const unsaid = (r: number) => members.some((m) => m.worth[r] === 0);
-  const tail = ({ grams: g, cents: c }: BuildBound['all']) =>
-    (unsaid(7) ? 0 : limitWorth(of.limitG, g + grams, comfort.weight)) +
-    (unsaid(8) ? 0 : limitWorth(of.budgetCents, c + cents, comfort.cost));
-  const least = tail(of.musts);
-  if (least === -Infinity) return -Infinity;
-  const best = Math.max(
-    tail(of.all),
-    least - (of.all.grams > of.musts.grams || of.all.cents > of.musts.cents ? leftOutLoses : 0),
-  );
+  const tail = (b: Beside) =>
+    (unsaid(weight) ? 0 : limitWorth(of.limitG, b.grams + grams, comfort.weight)) +
+    (unsaid(cost) ? 0 : limitWorth(of.budgetCents, b.cents + cents + Math.max(shipping, b.shipping), comfort.cost));
+  let best: number;
+  if (alike) best = tail(alike.beside);
+  else {
+    const leastOf = tail(of.musts);
+    const optional = of.all.grams > of.musts.grams || of.all.cents > of.musts.cents;
+    best = leastOf === -Infinity ? leastOf : Math.max(tail(of.all), leastOf - (optional ? leftOutLoses : 0));
+  }
   return score + best * share + (open ? 0 : 10);
 }
+
+/** Places of two rungs that are sums over the whole. */
+const [weight, cost] = [7, 8];
 
 /** Worth of a rung that holds a sum against a limit; -Infinity where it breaks. */
 function limitWorth(limit: number, sum: number, comfortShare: number): number {

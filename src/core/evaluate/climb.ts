@@ -78,19 +78,19 @@ const solvedRungs: readonly SolvedRung[] = [4, 5, 6, 7];
 /**
  * Checks a build against a board on all ten rungs. Pure; never throws for files that passed `readFile`. `general` takes over where the exact search is not done within its
  * share; a wiring that neither answers is unknown, and the board is set aside. `memory` keeps what an edit has not touched from one climb of a board to the next.
- * `unaudited` leaves the solved circuit out, for a search that asks it of the best only.
+ * `search`: only for the order; what is shown is climbed without it.
  */
 export function evaluate(
   asked: Build,
   bought: Board,
   general: GeneralSolver | null = null,
   memory: Memory | null = null,
-  circuit: 'audited' | 'unaudited' = 'audited',
+  search: InSearch | null = null,
 ): Climb {
   const known = <T>(layer: string, more: readonly unknown[], work: () => T) =>
     remembered(memory, bought, layer, [...whatWires(asked), general === null, ...more], work);
   const { build, board, wiring, early, after, motors, delegated } = known('wiring', [], () =>
-    wired(asked, bought, general, circuit === 'audited'),
+    wired(asked, bought, general, search),
   );
   const { hookup, findings: solved, states, setAside } = wiring;
   const checkedAfter = new Set(after);
@@ -162,10 +162,12 @@ function whatWires({
 }
 
 /** All of a climb that neither a limit nor a wish can change. */
-function wired(asked: Build, bought: Board, general: GeneralSolver | null, audited: boolean) {
+function wired(asked: Build, bought: Board, general: GeneralSolver | null, search: InSearch | null) {
   const { build, board } = withFixes(asked, bought);
   const budget = budgetWith(general);
-  const wiring = wiringOf(build, board, budget);
+  const known = search?.alike.get(search.key);
+  const wiring = known ?? wiringOf(build, board, budget);
+  if (!known && search) remember(search, wiring);
   const early = [...checkFrame(build, board), ...checkPack(build, board)];
   const motors = checkMotors(build, board);
   const checked = [
@@ -178,7 +180,7 @@ function wired(asked: Build, bought: Board, general: GeneralSolver | null, audit
   // Only what would fit is worth solving as a circuit.
   const states = [...wiring.states.values(), ...[...early, ...motors, ...checked].map((f) => f.state)];
   const fits = worst(states) === 'holds' || worst(states) === 'strained';
-  const circuit = fits && audited ? circuitFindings(auditHookup(build, board, wiring.hookup)) : [];
+  const circuit = fits && !search ? circuitFindings(auditHookup(build, board, wiring.hookup)) : [];
   return {
     build,
     board,
@@ -190,7 +192,23 @@ function wired(asked: Build, bought: Board, general: GeneralSolver | null, audit
   };
 }
 
-interface Wiring {
+/**
+ * A climb of one among very many: its circuit is not solved, and its wiring is that of another one of the same key, where there was one. What it says of names may be the other's.
+ */
+export interface InSearch {
+  key: string;
+  alike: Map<string, Wiring>;
+}
+
+/** Wirings kept at once: a search of thousands would hold a hookup of each. */
+const mostAlike = 400;
+
+function remember({ key, alike }: InSearch, wiring: Wiring): void {
+  if (alike.size >= mostAlike) alike.clear();
+  alike.set(key, wiring);
+}
+
+export interface Wiring {
   hookup: Hookup;
   findings: Finding[];
   states: Map<SolvedRung, RungState>;

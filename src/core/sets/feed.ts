@@ -1,7 +1,7 @@
 import type { Board, Bridge, Rail, Regulator } from '../records/board';
 import { interval } from '../quantity/figure';
 import { hasLine } from '../trade/harness-line';
-import { inWhole } from './members-parts';
+import { inWhole } from './member-parts';
 import type { Pieces } from './pieces';
 
 /** The bridge that stands for the wire by which a set's controller gets its 5 V. */

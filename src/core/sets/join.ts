@@ -4,7 +4,7 @@ import { packCells } from '../circuit/packs';
 import { interval, isKnown, type NumberFigure } from '../quantity/figure';
 import { flag } from '../quantity/truth';
 import { fed, feedsOf } from './feed';
-import { inWhole, partsOf } from './members-parts';
+import { inWhole, partsOf } from './member-parts';
 import type { Pieces } from './pieces';
 import { isSingleEsc } from './roles';
 import { sensingOf } from './sensing';
@@ -26,6 +26,7 @@ export function joined(asked: Pieces, build: Pick<Build, 'pack' | 'morePacks' | 
   const others = members.slice(1).map((m) => partsOf(m.role, m.board));
   const all = <K extends 'pads' | 'bridges' | 'plugs' | 'grounds'>(key: K) =>
     [controller[key], ...others.map((o) => o[key])].flat() as Board[K];
+  const ownPack = controller.rails.some((r) => r.source.kind === 'pack' && r.pads.length > 0);
   const fedBy = fed(pieces);
   const sensing = sensingOf(pieces)[0];
   const brings = [esc, power, controller].find((b) => b?.capacitor);
@@ -42,7 +43,7 @@ export function joined(asked: Pieces, build: Pick<Build, 'pack' | 'morePacks' | 
     grounds: all('grounds'),
     plugs: all('plugs'),
     bridges: [...fedBy.bridges, ...all('bridges')],
-    rails: [...fedBy.rails, ...others.flatMap((o) => o.rails)],
+    rails: [...fedBy.rails, ...others.flatMap((o) => o.rails.map((r) => (ownPack ? unoffered(r) : r)))],
     allPads: members.map((m) => m.board.allPads).find((f) => flag(f) !== 'yes') ?? controller.allPads,
     analogueInputs:
       sensing && sensing.by !== 'its own' ? withoutFirstCurrent(controller.analogueInputs) : controller.analogueInputs,
@@ -56,6 +57,11 @@ export function joined(asked: Pieces, build: Pick<Build, 'pack' | 'morePacks' | 
     offers: [],
     history: [],
   };
+}
+
+/** The pack is one net over all members: what wants it is joined at the controller, where that has pads for it. */
+function unoffered(rail: Board['rails'][number]): Board['rails'][number] {
+  return rail.source.kind === 'pack' ? { ...rail, pads: [] } : rail;
 }
 
 /** A controller that does not stand the pack is left without it, where something else gives it 5 V. */

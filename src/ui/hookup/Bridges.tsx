@@ -24,12 +24,8 @@ export function Bridges({ board }: { board: Board }) {
       {answers?.map(({ bridge, label, alternatives }) => (
         <Box key={bridge} sx={{ mt: 0.5 }}>
           <Box sx={{ fontSize: 12, color: 'text.secondary' }}>
-            {label}, delivered at{' '}
-            {
-              board.bridges
-                .find((b) => b.id === bridge)
-                ?.positions.find((p) => p.id === board.bridges.find((b) => b.id === bridge)?.factory)?.label
-            }
+            {label}
+            {deliveredAt(board, bridge)}
           </Box>
           {alternatives.map((a) => {
             const lock: Lock = { kind: 'bridge', bridge, position: a.to };
@@ -70,4 +66,11 @@ export function Bridges({ board }: { board: Board }) {
       ))}
     </section>
   );
+}
+
+/** A wire is not delivered anywhere: it is soldered to one place. */
+function deliveredAt(board: Board, id: string): string {
+  const bridge = board.bridges.find((b) => b.id === id);
+  if (!bridge || bridge.form === 'wire') return ', to one of these';
+  return `, delivered at ${bridge.positions.find((p) => p.id === bridge.factory)?.label ?? '?'}`;
 }

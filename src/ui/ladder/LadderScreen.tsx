@@ -231,7 +231,10 @@ export function LadderScreen() {
       <Box role="status" aria-live="polite" className="sr">
         {said}
       </Box>
-      <Box ref={scroller} sx={{ flex: 1, minHeight: 0, overflow: 'auto', opacity: ranking.busy ? 0.75 : 1 }}>
+      <Box
+        ref={scroller}
+        sx={{ flex: 1, minHeight: 0, overflow: 'auto', opacity: ranking.busy && !ranking.sets?.busy ? 0.75 : 1 }}
+      >
         <Box role="grid" aria-label="Boards and the rungs they reach" aria-rowcount={rows.length}>
           <Box
             role="row"
