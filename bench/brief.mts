@@ -1,4 +1,5 @@
 import { evaluate, failedLines, type Board, type Build } from '../src/core';
+import { allSets } from '../src/core/decide/best-sets';
 import { demoBuilds, demoShelf } from '../src/core/tests/demo';
 import { damaged, lawfulPair } from '../src/core/tests/lawful-pair';
 import { manyPairs } from '../src/core/tests/many-climbs';
@@ -24,6 +25,10 @@ function look(asked: Build, board: Board, name: string) {
   found.unnecessary += Number(carries);
 }
 for (const { name, build, board } of manyPairs(builds, shelf.boards, shelf.peripherals)) look(build, board, name);
+for (const build of builds) {
+  let n = 0;
+  for (const set of allSets(build, shelf.boards)) if (n++ % 4 === 0) look(build, set, `${build.id} ${set.id}`);
+}
 for (let seed = 1; seed <= seeds; seed++) {
   const { build, board } = lawfulPair(seed);
   look(build, board, `lawful ${seed}`);

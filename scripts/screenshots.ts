@@ -12,7 +12,7 @@ const views: Record<
   hookup: { path: '/b/belfry-six/hookup/tarnfield-keel-f7?part=prism-air' },
   wing: { path: '/b/saltgrass/hookup/oxbow-heron-wing?net=ground' },
   set: {
-    path: '/b/belfry-six/hookup/quillon-turnpike~copperwren-truss-50~marlpit-weir-12',
+    path: '/b/belfry-six/hookup/quillon-turnpike~quillon-girt-50~marlpit-weir-12',
     height: 1250,
     waitMs: 12_000,
   },

@@ -117,7 +117,7 @@ export { peripheralKinds, type PeripheralKind } from './trade/peripheral-kind';
 export { choiceOf, linkChoices, withLink } from './intake/link-choices';
 export { forLibrary, ownPart, unsaidSupply } from './intake/own-part';
 export type { Shelf } from './records/shelf';
-export { findFixes, fixWords } from './decide/find-fixes';
+export { findFixes, fixWords, type FixSet } from './decide/find-fixes';
 export { alternativesOf, bridgeAlternativesOf, priceOfLocks, sameNeed } from './wiring/alternatives';
 export { priceWords } from './words/price-words';
 export type { Lock } from './records/build';

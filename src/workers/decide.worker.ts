@@ -32,6 +32,8 @@ export interface Decided {
 export interface ToDecider {
   build: Build;
   boards: Board[];
+  /** ESCs and power boards too, which no set has that is ranked. */
+  shelf: Board[];
   ranked: Ranked[];
   decision: Decision;
 }
@@ -39,13 +41,13 @@ export interface ToDecider {
 /** Answers one question on the whole shelf; a newer question ends this worker and starts another. */
 onmessage = ({ data }: MessageEvent<ToDecider>) => answerWith(() => decided(data));
 
-async function decided({ build, boards, ranked, decision }: ToDecider): Promise<Decided[Decision['about']]> {
+async function decided({ build, boards, shelf, ranked, decision }: ToDecider): Promise<Decided[Decision['about']]> {
   const general = ranked.some(({ climb }) => climb.delegated || climb.setAside) ? await generalSolver() : null;
   switch (decision.about) {
     case 'robustness':
       return robustnessOf(contenders(ranked), build.weighing);
     case 'mending':
-      return mendedOf(build, boards, ranked, general);
+      return mendedOf(build, boards, shelf, ranked, general);
     case 'questions': {
       const kind = ranked.some((r) => carries(r.climb)) ? build : kindest(build);
       const order = kind === build ? ranked : rankShelf(kind, boards, general);
@@ -64,7 +66,13 @@ async function decided({ build, boards, ranked, decision }: ToDecider): Promise<
 const mostMended = 200;
 
 /** The cheapest fixes of the broken boards that come nearest. */
-function mendedOf(build: Build, boards: Board[], ranked: Ranked[], general: GeneralSolver | null): Mended {
+function mendedOf(
+  build: Build,
+  boards: Board[],
+  shelf: Board[],
+  ranked: Ranked[],
+  general: GeneralSolver | null,
+): Mended {
   const broken = ranked.filter((r) => r.climb.stopsAt !== null).slice(0, mostMended);
   return Object.fromEntries(
     broken.map(({ climb }) => [
@@ -73,6 +81,7 @@ function mendedOf(build: Build, boards: Board[], ranked: Ranked[], general: Gene
         build,
         boards.find((b) => b.id === climb.boardId)!,
         general,
+        shelf,
       ).find((set) => set.stopsAt === null) ?? null,
     ]),
   );

@@ -21,10 +21,12 @@ export interface Answers {
 }
 
 /** Answers one question about a build on a board; solving anew for each choice takes too long for the page itself. */
-onmessage = ({ data: { build, board, question } }: MessageEvent<{ build: Build; board: Board; question: Question }>) =>
+onmessage = ({
+  data: { build, board, question, shelf },
+}: MessageEvent<{ build: Build; board: Board; question: Question; shelf: Board[] }>) =>
   answerWith(async () => {
     const general = evaluate(build, board).setAside ? await generalSolver() : null;
-    return answerTo(question, build, board, general);
+    return answerTo(question, build, board, general, shelf);
   });
 
 function answerTo(
@@ -32,10 +34,11 @@ function answerTo(
   build: Build,
   board: Board,
   general: GeneralSolver | null,
+  shelf: Board[],
 ): Answers[Question['about']] {
   switch (question.about) {
     case 'fixes':
-      return findFixes(build, board, general);
+      return findFixes(build, board, general, shelf);
     case 'locks':
       return priceOfLocks(build, board, general);
     case 'bridges':

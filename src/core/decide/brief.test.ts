@@ -89,7 +89,7 @@ describe('by hand', () => {
   });
   test('as text it names the build and every line with its cause', () => {
     const text = briefText(makeBuild({}, two));
-    expect(text).toContain('Wanted: a flight controller or stack for');
+    expect(text).toContain('Wanted: a flight controller with its ESCs, a stack or a set, for');
     expect(text.split('\n').filter((l) => l.startsWith('- '))).toHaveLength(briefOf(makeBuild({}, two)).length);
   });
 });

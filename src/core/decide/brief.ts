@@ -49,13 +49,13 @@ export function briefOf(build: Build): BriefLine[] {
 
 /** The lines that a board fails. What its own receiver can do, the receiver of the parts list need not ask for. */
 export function failedLines(build: Build, board: Board): BriefLine[] {
-  return briefOf(arranged(servedOnBoard(build, board), board)).filter((line) => line.fails(board));
+  return briefOf(servedOnBoard(build, board)).filter((line) => line.fails(board));
 }
 
 /** As text for a seller or a forum. */
 export function briefText(build: Build): string {
   const lines = briefOf(build).map((l) => `- ${l.asks} (${list(l.because)})`);
-  return [`Wanted: a flight controller or stack for ${build.name}.`, ...lines, ''].join('\n');
+  return [`Wanted: a flight controller with its ESCs, a stack or a set, for ${build.name}.`, ...lines, ''].join('\n');
 }
 
 /** A part that the board may do the job of asks for nothing. */
@@ -137,7 +137,11 @@ function motorLines(build: Build): BriefLine[] {
   const because = ['the motors'];
   return [
     checked(
-      { asks: `an ESC with ${counted(motors.count, 'channel')}`, because, lower: 'separate ESCs' },
+      {
+        asks: `an ESC with ${counted(motors.count, 'channel')}, on it or bought with it`,
+        because,
+        lower: 'ESCs that are at home',
+      },
       ['esc channels'],
       check,
     ),

@@ -84,6 +84,7 @@ describe('scores', () => {
       effort: 0,
       stopsAt: null,
       verdict: 'fits with work' as const,
+      becomes: null,
     });
     const order = (mended: Parameters<typeof rankClimbs>[1]) =>
       rankClimbs(['a', 'b', 'c', 'd'].map(stops), mended).map((r) => r.climb.boardId);

@@ -7,6 +7,7 @@ import type { Fix } from '../records/fix';
 import { packVolts } from '../circuit/packs';
 import { protocols } from '../trade/protocol';
 import { withFixes } from '../fix/apply';
+import { otherMembers, type OtherMember } from './other-members';
 import { fixPrice, mostOnFourInOne } from '../fix/price';
 
 /** Fixes put in place together, and how far the board then climbs. */
@@ -21,6 +22,8 @@ export interface FixSet {
   effort: number;
   /** The verdict with the fixes in place. */
   verdict: Climb['verdict'];
+  /** The address of the set that it becomes by another member; null: it stays the board or set it is. */
+  becomes: string | null;
 }
 
 const mostPairs = 60;
@@ -30,27 +33,39 @@ const mostStarts = 3;
 
 /**
  * The cheapest sets of fixes after which no rung breaks, best first: fewest parts left out (musts before others), then fewest fixes, money, grams, effort. All single fixes are
- * tried, then pairs. Where neither is enough, those that lead to the highest rung above the one at which it stops now; empty when there are none or nothing breaks.
+ * tried, then pairs, and every single other member of the shelf. Where none is enough, those that lead to the highest rung above the one at which it stops now; empty when there are none or nothing breaks.
  */
-export function findFixes(build: Build, board: Board, general: GeneralSolver | null = null): FixSet[] {
+export function findFixes(
+  build: Build,
+  board: Board,
+  general: GeneralSolver | null = null,
+  shelf: readonly Board[] = [],
+): FixSet[] {
   const now = evaluate(build, board, general);
   if (now.stopsAt === null) return [];
-  const candidates = candidatesFor(build, board, now);
+  const others = otherMembers(build, board, shelf, general);
+  // An ESC of the shelf has a price and figures; the one that is still to be chosen stands in only where there is none.
+  const candidates = candidatesFor(build, board, now).filter((f) => f.kind !== 'separate ESC' || others.length === 0);
   const climbed = (sets: Fix[][]) => sets.map((fixes) => ({ fixes, climb: climbWith(build, board, fixes, general) }));
   const single = climbed(candidates.map((fix) => [fix]));
-  const tried: Tried[] = single.some(enough)
-    ? single
-    : [...single, ...climbed(pairsOf(candidates).slice(0, mostPairs))];
+  const tried: Tried[] =
+    single.some(enough) || others.some((o) => enough(o))
+      ? single
+      : [...single, ...climbed(pairsOf(candidates).slice(0, mostPairs))];
   const whole = tried.filter(enough);
-  if (whole.length > 0) return cheapestFirst(build, whole).slice(0, 8);
+  const mending = others.filter((o) => enough(o)).map((o) => memberSet(o, now));
+  if (whole.length + mending.length > 0)
+    return inOrder(build, [...whole.map(({ fixes, climb }) => setOf(build, fixes, climb)), ...mending]).slice(0, 8);
+  if (tried.length === 0) return [];
   const highest = Math.max(...tried.map((t) => t.climb.stopsAt!));
   if (highest === now.stopsAt) return [];
   const far = tried.filter((t) => t.climb.stopsAt === highest);
   // A pair of which one alone leads as far says nothing new.
   const alone = far.filter((t) => t.fixes.length === 1).map((t) => t.fixes[0]);
-  return cheapestFirst(
+  const starts = far.filter((t) => t.fixes.length === 1 || !t.fixes.some((f) => alone.includes(f)));
+  return inOrder(
     build,
-    far.filter((t) => t.fixes.length === 1 || !t.fixes.some((f) => alone.includes(f))),
+    starts.map(({ fixes, climb }) => setOf(build, fixes, climb)),
   ).slice(0, mostStarts);
 }
 
@@ -59,26 +74,43 @@ interface Tried {
   climb: Climb;
 }
 
-function enough({ climb }: Tried): boolean {
+function enough({ climb }: Pick<Tried, 'climb'>): boolean {
   return climb.stopsAt === null;
 }
 
-function cheapestFirst(build: Build, tried: Tried[]): FixSet[] {
+/** What another member costs more, or less, than what stands now. */
+function memberSet({ words, climb, set }: OtherMember, now: Climb): FixSet {
+  const grams = (c: Climb) => c.massG.high ?? c.massG.low;
+  return {
+    fixes: [],
+    words: [words],
+    leftOut: [],
+    stopsAt: climb.stopsAt,
+    verdict: climb.verdict,
+    cents: (climb.totalCents ?? 0) - (now.totalCents ?? 0),
+    grams: Math.round(10 * (grams(climb) - grams(now))) / 10,
+    effort: 0,
+    becomes: set.id,
+  };
+}
+
+function inOrder(build: Build, sets: FixSet[]): FixSet[] {
   const musts = (s: FixSet) =>
     s.fixes.filter((f) => f.kind === 'leave out' && build.parts.some((p) => p.id === f.part && p.priority === 'must'))
       .length;
-  return tried
-    .map(({ fixes, climb }) => setOf(build, fixes, climb))
-    .sort(
-      (a, b) =>
-        musts(a) - musts(b) ||
-        a.leftOut.length - b.leftOut.length ||
-        a.fixes.length - b.fixes.length ||
-        a.cents - b.cents ||
-        a.grams - b.grams ||
-        a.effort - b.effort ||
-        a.words.join().localeCompare(b.words.join()),
-    );
+  const changes = (s: FixSet) => s.fixes.length + Number(s.becomes !== null);
+  const open = (s: FixSet) => Number(s.verdict === 'cannot say yet');
+  return sets.sort(
+    (a, b) =>
+      musts(a) - musts(b) ||
+      a.leftOut.length - b.leftOut.length ||
+      changes(a) - changes(b) ||
+      open(a) - open(b) ||
+      a.cents - b.cents ||
+      a.grams - b.grams ||
+      a.effort - b.effort ||
+      a.words.join().localeCompare(b.words.join()),
+  );
 }
 
 function climbWith(build: Build, board: Board, fixes: Fix[], general: GeneralSolver | null): Climb {
@@ -159,6 +191,7 @@ function setOf(build: Build, fixes: Fix[], climb: Climb): FixSet {
     effort: sum('effort'),
     stopsAt: climb.stopsAt,
     verdict: climb.verdict,
+    becomes: null,
   };
 }
 

@@ -171,7 +171,7 @@ function wired(asked: Build, bought: Board, general: GeneralSolver | null, searc
   const early = [...checkFrame(build, board), ...checkPack(build, board)];
   const motors = checkMotors(build, board);
   const checked = [
-    ...checkSet(build, board),
+    ...checkSet(build, board, wiring.hookup),
     ...sanityFindings(board),
     ...checkLights(build),
     ...checkWires(board, wiring.hookup),

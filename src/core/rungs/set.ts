@@ -3,19 +3,20 @@ import type { Build } from '../records/build';
 import { flag } from '../quantity/truth';
 import { hasLine, type HarnessLine } from '../trade/harness-line';
 import { meetings } from '../trade/harness';
-import { feedBridge, isRigid, linesOfFiveMeet } from '../sets/feed';
+import type { Hookup } from '../wiring/hookup';
+import { feedBridge, positionOf, isRigid, linesOfFiveMeet } from '../sets/feed';
 import { piecesOf, type Pieces } from '../sets/pieces';
 import { isSingleEsc, memberOf } from '../sets/roles';
 import { sensingOf } from '../sets/sensing';
 import { counted, list, type Finding } from './finding';
 
 /** What is asked of boards that are bought together: the lines between them, their sources of 5 V, and that nothing is paid for twice. */
-export function checkSet(build: Build, board: Board): Finding[] {
+export function checkSet(build: Build, board: Board, hookup: Hookup): Finding[] {
   const pieces = piecesOf(board);
   if (!pieces) return [];
   return [
     ...harness(build, pieces),
-    ...twoSources(board, pieces),
+    ...twoSources(board, pieces, hookup),
     ...packLine(board, pieces),
     ...sensors(board, pieces),
   ];
@@ -86,7 +87,7 @@ function harness(build: Build, pieces: Pieces): Finding[] {
 const isMotor = (label: string) => /^(S|M|SIG|MOT)/i.test(label.trim());
 
 /** Two regulators on one net without diodes drive current into each other. */
-function twoSources(board: Board, pieces: Pieces): Finding[] {
+function twoSources(board: Board, pieces: Pieces, hookup: Hookup): Finding[] {
   if (!pieces.esc || !linesOfFiveMeet(pieces)) return [];
   const base = {
     rung: 6 as const,
@@ -105,12 +106,13 @@ function twoSources(board: Board, pieces: Pieces): Finding[] {
         fix: 'An ESC without a 5 V line, or a controller that takes its 5 V from it.',
       },
     ];
-  if (isRigid(pieces) || !board.bridges.some((b) => b.id === feedBridge)) return [];
+  const feed = hookup.bridges.find((b) => b.bridge === feedBridge);
+  if (isRigid(pieces) || !feed || feed.position === positionOf('esc')) return [];
   return [
     {
       ...base,
       state: 'strained',
-      sentence: `Both ends of the harness carry 5 V, and ${pieces.controller.name} makes its own: leave one of the two alone, or pull the 5 V pin. Which feeds is a choice of the hookup.`,
+      sentence: `Both ends of the harness carry 5 V, and here ${pieces.controller.name} gets its own from ${feed.positionLabel}: pull the 5 V pin out of the plug, or two sources meet.`,
     },
   ];
 }

@@ -87,15 +87,17 @@ function Members({ board }: { board: Board }) {
       sets: mine ? b.sets.filter((id) => id !== board.id) : [...b.sets, board.id].slice(-40),
     }));
   return (
-    <Box component="ul" aria-label="Boards of the set" sx={{ m: 0, pl: 2.5 }}>
-      {board.members!.map((m) => (
-        <li key={m.board.id}>
-          {m.count > 1 ? `${m.count} x ` : ''}
-          <Link href={`/b/${build.id}/shelf/${m.board.id}`}>{m.board.name}</Link> by {m.board.maker}, revision{' '}
-          {m.board.revision}, {m.role === 'esc' ? 'ESC' : m.role}
-          {m.board.summary ? `: ${m.board.summary}` : ''}
-        </li>
-      ))}
+    <Box sx={{ pl: 2.5 }}>
+      <Box component="ul" aria-label="Boards of the set" sx={{ m: 0, pl: 0 }}>
+        {board.members!.map((m) => (
+          <li key={m.board.id}>
+            {m.count > 1 ? `${m.count} x ` : ''}
+            <Link href={`/b/${build.id}/shelf/${m.board.id}`}>{m.board.name}</Link> by {m.board.maker}, revision{' '}
+            {m.board.revision}, {m.role === 'esc' ? 'ESC' : m.role}
+            {m.board.summary ? `: ${m.board.summary}` : ''}
+          </li>
+        ))}
+      </Box>
       <Button onClick={keep} sx={{ ml: -1 }}>
         {mine ? 'Let it take part only while it ranks' : 'Keep it in the ladder however it ranks'}
       </Button>

@@ -8,16 +8,18 @@ import { parseAsString, useQueryState } from 'nuqs';
 import { useMemo, useState } from 'react';
 import { briefOf, briefText, counted, failedLines, list, type Board, type Build } from '@/core';
 import { useRoom } from '../room/store';
+import { candidatesOf } from '../room/use-candidate';
 import { useShelf } from '../room/use-shelf';
 import { saveAs } from '../shelf/save-as';
 
 /** The least that any board must have, before any board is looked at: to be sent to a seller, and held against the shelf. */
 export function BriefScreen() {
-  const { build } = useRoom('build');
+  const { build, ranking } = useRoom('build', 'ranking');
   const { shelf } = useShelf();
   const [picked, setPicked] = useQueryState('line', parseAsString);
   const lines = useMemo(() => briefOf(build), [build]);
-  const boards = shelf?.boards;
+  const { ranked } = ranking;
+  const boards = useMemo(() => shelf && candidatesOf(build, shelf.boards, ranked ?? []), [build, shelf, ranked]);
   const held = useMemo(() => (boards ? heldAgainst(build, boards) : null), [build, boards]);
   const line = lines.find((l) => l.id === picked);
   const shown = held?.filter((h) => (line ? h.fails.includes(line.id) : h.fails.length === 0));

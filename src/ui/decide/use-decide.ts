@@ -1,7 +1,6 @@
-import { isCandidate, type Board, type Build, type Ranked } from '@/core';
 import type { Decided, Decision, ToDecider } from '@/workers/decide.worker';
 import { useRoom } from '../room/store';
-import { candidateOf } from '../room/use-candidate';
+import { candidatesOf } from '../room/use-candidate';
 import { useShelf } from '../room/use-shelf';
 import { identityOf } from '../room/identity';
 import { useWorkerAnswer } from '../room/use-worker-answer';
@@ -17,12 +16,12 @@ export function useDecide<K extends Decision['about']>(decision: (Decision & { a
   const key = ready ? JSON.stringify([decision, build.weighing, identityOf(ranked)]) : null;
   return useWorkerAnswer<Decided[K]>(key, () => ({
     worker: new Worker(new URL('../../workers/decide.worker.ts', import.meta.url), { type: 'module' }),
-    question: { build, boards: boards ?? [], ranked: ranked ?? [], decision: decision! } satisfies ToDecider,
+    question: {
+      build,
+      boards: boards ?? [],
+      shelf: shelf?.boards ?? [],
+      ranked: ranked ?? [],
+      decision: decision!,
+    } satisfies ToDecider,
   }));
-}
-
-/** What climbs: the boards that do so alone, and the sets of the order, joined. */
-function candidatesOf(build: Build, boards: Board[], ranked: Ranked[]): Board[] {
-  const sets = ranked.flatMap(({ climb }) => (climb.members ? (candidateOf(build, boards, climb.boardId) ?? []) : []));
-  return [...boards.filter(isCandidate), ...sets];
 }

@@ -3,19 +3,26 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { fixWords, numbered, outcomeWords, type Board, type Climb, type Fix, money } from '@/core';
+import { useRouter } from 'next/navigation';
+import { fixWords, numbered, outcomeWords, type Board, type Climb, type Fix, type FixSet, money } from '@/core';
 import { useRoom } from '../room/store';
 import { useExplain } from './use-explain';
 
 /** Why it stops, which fixes would carry it on, and those already accepted. */
 export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
   const { build, edit } = useRoom('build', 'edit');
+  const router = useRouter();
   const stopped = climb.stopsAt !== null;
   const sets = useExplain(build, board, stopped ? { about: 'fixes' } : null);
   const accepted = build.fixes[board.id] ?? [];
   const nameOf = (id: string) => numbered(build).parts.find((p) => p.id === id)?.peripheral.name ?? id;
   const setFixes = (fixes: Fix[]) =>
     edit(`fix ${board.id} ${fixes.length}`, (b) => ({ ...b, fixes: { ...b.fixes, [board.id]: fixes } }));
+  /** Another member makes another set, which takes part from then on. */
+  const open = (id: string) => {
+    edit('make a set', (b) => ({ ...b, sets: [...new Set([...b.sets, id])].slice(-40) }));
+    router.push(`/b/${build.id}/hookup/${id}`);
+  };
   if (!stopped && accepted.length === 0) return null;
   const reason = climb.rungs.find((r) => r.rung === climb.stopsAt);
   return (
@@ -53,13 +60,17 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
               }}
             >
               <Box sx={{ flex: 1 }}>
-                {s.words.join(', and ')}:{' '}
-                {s.cents > 0 ? `${money(s.cents)}, ${s.grams} g, ${s.effort} points of effort` : 'costs no money'}; then
-                it {outcomeWords(s)}.
+                {s.words.join(', and ')}: {priceOf(s)}; then it {outcomeWords(s)}.
               </Box>
-              <Button variant="outlined" data-fix={i} onClick={() => setFixes([...accepted, ...s.fixes])}>
-                Accept
-              </Button>
+              {s.becomes === null ? (
+                <Button variant="outlined" data-fix={i} onClick={() => setFixes([...accepted, ...s.fixes])}>
+                  Accept
+                </Button>
+              ) : (
+                <Button variant="outlined" data-fix={i} onClick={() => open(s.becomes!)}>
+                  Open the set
+                </Button>
+              )}
             </Box>
           ))}
         </>
@@ -79,4 +90,10 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
       )}
     </section>
   );
+}
+
+/** Of a fix what it costs; of another member what it costs more, or saves. */
+function priceOf({ becomes, cents, grams, effort }: FixSet): string {
+  if (becomes === null) return cents > 0 ? `${money(cents)}, ${grams} g, ${effort} points of effort` : 'costs no money';
+  return `${cents < 0 ? `saves ${money(-cents)}` : `${money(cents)} more`}, ${grams < 0 ? `${-grams} g less` : `${grams} g more`}`;
 }

@@ -349,6 +349,7 @@ function Moves() {
 function mendedBy(filter: NonNullable<View['fix']>, set: Mended[string] | undefined): boolean {
   if (set === undefined) return false;
   if (set === null) return filter === 'nothing found';
+  if (filter === 'another member') return set.becomes !== null;
   return filter === 'anything' || set.fixes.some((f) => f.kind === filter);
 }
 

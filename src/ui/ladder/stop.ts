@@ -16,6 +16,7 @@ export const fixFilters = [
   'level shifter',
   'adapter plate',
   'separate ESC',
+  'another member',
   'leave out',
   'nothing found',
 ] as const;

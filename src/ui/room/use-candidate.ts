@@ -1,4 +1,4 @@
-import { candidateAt, isSetId, type Board, type Build } from '@/core';
+import { candidateAt, isCandidate, isSetId, type Board, type Build, type Ranked } from '@/core';
 import { useRoom } from './store';
 import { useShelf } from './use-shelf';
 
@@ -25,4 +25,10 @@ export function useCandidate(id: string | null | undefined): Board | null {
   const { build } = useRoom('build');
   const { shelf } = useShelf();
   return id && shelf ? candidateOf(build, shelf.boards, id) : null;
+}
+
+/** What climbs: the boards that do so alone, and the sets of the order, joined. */
+export function candidatesOf(build: Build, boards: Board[], ranked: Ranked[]): Board[] {
+  const sets = ranked.flatMap(({ climb }) => (climb.members ? (candidateOf(build, boards, climb.boardId) ?? []) : []));
+  return [...boards.filter(isCandidate), ...sets];
 }
