@@ -3,7 +3,8 @@ import { motorAmps, packCells, packVolts } from '../circuit/packs';
 import { suppliesOf } from '../circuit/rail-tree';
 import { isOnBoard, servedOnBoard } from '../fix/on-board';
 import { arranged } from '../sets/arranged';
-import { interval, isKnown } from '../quantity/figure';
+import { draggedIn } from '../bill/dragged-in';
+import { exactly, interval, isKnown } from '../quantity/figure';
 import { money } from '../quantity/money';
 import type { Board } from '../records/board';
 import type { Build, Part } from '../records/build';
@@ -13,7 +14,9 @@ import { counted, list, num, type Finding, type FindingCode } from '../rungs/fin
 import { checkMotors } from '../rungs/motors';
 import { checkPack } from '../rungs/pack';
 import { patternWords } from '../trade/frame';
-import { protocols, softSerialCarries } from '../trade/protocol';
+import { mayShare, protocols, softSerialCarries } from '../trade/protocol';
+import { nothingWired } from '../wiring/hookup';
+import { ratingShare } from '../trade/rating';
 import { insideRange } from '../wiring/supply-ways';
 
 /** One thing that any board must have. A board that fails it does not carry the build, unless something is bought besides. */
@@ -39,10 +42,14 @@ export function briefOf(build: Build): BriefLine[] {
     ...packLines(build),
     ...motorLines(build),
     ...portLines(musts),
+    ...bothWayLines(musts),
+    ...portsInAll(musts),
+    ...oneWireLines(musts),
     ...outputLines(build, musts),
     ...busLines(musts),
     ...inputLines(musts),
     ...supplyLines(build, musts),
+    ...togetherLines(build, musts),
     ...moneyAndGrams(build, musts),
   ];
 }
@@ -199,6 +206,75 @@ function portLines(musts: readonly Part[]): BriefLine[] {
   });
 }
 
+/** A link that needs both directions has them on one port. */
+function bothWayLines(musts: readonly Part[]): BriefLine[] {
+  const both = (mode: Mode) =>
+    portLinks(mode, 'rx').filter((l) => protocols[l.protocol].wires === 'both' && !protocols[l.protocol].hearOnlyLoses)
+      .length;
+  const asking = musts.filter((p) => leastOf(p, both) > 0);
+  const needed = asking.reduce((sum, p) => sum + leastOf(p, both), 0);
+  if (needed === 0) return [];
+  return [
+    {
+      id: 'ports both ways',
+      asks: `${counted(needed, 'serial port')} with both directions on pads`,
+      because: asking.map((p) => p.peripheral.name),
+      lower: null,
+      fails: (board) =>
+        !mayHaveMore(board) && board.ports.filter((p) => p.rx.length > 0 && p.tx.length > 0).length < needed,
+    },
+  ];
+}
+
+/** One that only hears and one that only talks may share a port, where their protocols allow it; all others need one each. */
+function portsInAll(musts: readonly Part[]): BriefLine[] {
+  const alone = musts.flatMap((part) => {
+    const [mode, ...others] = part.peripheral.modes;
+    return others.length === 0
+      ? [...portLinks(mode!, 'rx'), ...portLinks(mode!, 'tx')].map((link) => ({ part, link }))
+      : [];
+  });
+  // A link of both directions stands among those that hear and those that talk.
+  const links = alone.filter((a, i) => alone.findIndex((b) => b.part === a.part && b.link.id === a.link.id) === i);
+  const shareable = links.filter(({ link }) =>
+    links.some((other) => other.link !== link && mayShare(protocols[link.protocol], protocols[other.link.protocol])),
+  ).length;
+  const needed = links.length - Math.floor(shareable / 2);
+  if (needed < 2) return [];
+  return [
+    {
+      id: 'ports in all',
+      asks: `${counted(needed, 'serial port')} in all, free or to be freed`,
+      because: [...new Set(links.map((l) => l.part.peripheral.name))],
+      lower: 'parts on a bus, or that share a port',
+      fails: (board) =>
+        !mayHaveMore(board) &&
+        board.ports.filter((p) => p.rx.length + p.tx.length > 0 && (!p.taken || p.taken.release || p.taken.carries))
+          .length < needed,
+    },
+  ];
+}
+
+/** A link on one wire sits on a pad that talks, or on an output that can stand in for a port. */
+function oneWireLines(musts: readonly Part[]): BriefLine[] {
+  const one = (mode: Mode) =>
+    mode.links.filter((l) => l.kind === 'serial' && protocols[l.protocol].wires === 'one wire').length;
+  const asking = musts.filter((p) => leastOf(p, one) > 0);
+  if (asking.length === 0) return [];
+  return [
+    {
+      id: 'one wire',
+      asks: 'a port that talks, or an output that can be a soft serial port',
+      because: asking.map((p) => p.peripheral.name),
+      lower: null,
+      fails: (board) =>
+        !mayHaveMore(board) &&
+        board.ports.every((p) => p.tx.length === 0 || (p.taken && !p.taken.release && !p.taken.carries)) &&
+        board.outputs.every((o) => !o.can.includes('soft serial')),
+    },
+  ];
+}
+
 function outputLines(build: Build, musts: readonly Part[]): BriefLine[] {
   const counts = (mode: Mode) => mode.links.reduce((sum, l) => sum + (l.kind === 'output' ? l.count : 0), 0);
   const asking = musts.filter((p) => leastOf(p, counts) > 0);
@@ -301,6 +377,68 @@ function supplyLines(build: Build, musts: readonly Part[]): BriefLine[] {
   });
 }
 
+/** Where a part is surely fed: in one way only, by no other part, and not from the raw pack. */
+function surelyRegulated(build: Build, { peripheral: { modes } }: Part): Supply | null {
+  const [supply] = modes[0]!.supplies;
+  if (modes.length > 1 || modes[0]!.supplies.length !== 1 || !supply || supply.draw === 'constant power') return null;
+  const pack = { swing: { low: exactly(packVolts(build).low), high: exactly(packVolts(build).high) } };
+  const others = build.parts.flatMap((p) => p.peripheral.gives);
+  const given = others.some(
+    (g) => insideRange({ swing: { low: interval(g.volts), high: interval(g.volts) } }, supply) !== 'no',
+  );
+  return given || insideRange(pack, supply) !== 'no' ? null : supply;
+}
+
+/** Volts up to which supplies count as one class, with those of 5 V. */
+const lowVolts = 6;
+
+/** What must hang on regulators adds up: together they carry what all of it draws. */
+function togetherLines(build: Build, musts: readonly Part[]): BriefLine[] {
+  const all = musts.flatMap((part) => {
+    const supply = surelyRegulated(build, part);
+    return supply ? [{ part, supply }] : [];
+  });
+  const low = all.filter(({ supply }) => interval(supply.maxVolts).high <= lowVolts);
+  const high = all.filter((x) => !low.includes(x));
+  return [low, high].flatMap((group): BriefLine[] => {
+    if (group.length < 2) return [];
+    const sum = (key: 'typicalAmps' | 'peakAmps') =>
+      group.reduce((amps, { supply }) => amps + Math.max(0, finiteLow(supply[key])), 0);
+    const [steady, peak] = [sum('typicalAmps'), sum('peakAmps')];
+    return [
+      {
+        id: group === low ? 'supplies up to 6 V' : 'supplies above 6 V',
+        asks: `regulators ${group === low ? `of up to ${lowVolts} V` : `of more than ${lowVolts} V`} that together carry ${num(steady, 2)} A steady, ${num(peak, 2)} A at peak`,
+        because: group.map(({ part }) => part.peripheral.name),
+        lower: 'a part with a supply of its own',
+        fails: (board) => {
+          if (mayHaveMore(board)) return false;
+          const feeding = suppliesOf(board, build, 'best').filter(
+            (s) => !s.deadInFlight && group.some(({ supply }) => insideRange(s, supply) !== 'no'),
+          );
+          if (feeding.some((s) => s.regulators.length === 0)) return false;
+          const last = new Map(
+            feeding.flatMap((s) =>
+              s.regulators.filter((r) => r.perAmp === 1).map((r) => [r.rail.id, r.source] as const),
+            ),
+          );
+          let [carries, gives] = [0, 0];
+          for (const { ratedAmps } of last.values()) {
+            const rated = isKnown(ratedAmps) ? interval(ratedAmps).high : Infinity;
+            gives += rated;
+            carries += rated * ratingShare(ratedAmps, build.policies.ratedAmps);
+          }
+          return carries < steady * 0.999 - 0.001 || gives < peak * 0.999 - 0.001;
+        },
+      },
+    ];
+  });
+}
+
+function finiteLow(figure: Supply['peakAmps']): number {
+  return isKnown(figure) && Number.isFinite(interval(figure).low) ? interval(figure).low : 0;
+}
+
 /** Amps that it surely draws at peak, at whatever volts. */
 function leastAmps(supply: Supply): number {
   if (supply.draw === 'constant power') return 0;
@@ -329,13 +467,16 @@ function moneyAndGrams(build: Build, musts: readonly Part[]): BriefLine[] {
     }, 0);
   const least = (board: Board) => Math.min(...board.offers.map((o) => o.cents));
   const names = musts.map((p) => p.peripheral.name);
+  // What no hookup can do without: leads, capacitor, standoffs. Wires come on top.
+  const besides = (board: Board) => draggedIn(arranged(build, board), board, nothingWired(build));
   return [
     {
       id: 'grams',
       asks: `no heavier than ${num(grams, 0)} g`,
       because: ['the take-off limit'],
       lower: names.length > 0 ? `a lighter ${list(names.slice(0, 2))}` : null,
-      fails: (board) => isKnown(board.massG) && interval(board.massG).low > grams,
+      fails: (board) =>
+        isKnown(board.massG) && interval(board.massG).low + besides(board).reduce((sum, l) => sum + l.grams, 0) > grams,
     },
     {
       id: 'money',

@@ -2,7 +2,7 @@ import { failedLines } from '../decide/brief';
 import { packCells } from '../circuit/packs';
 import { boardSchema, type Board } from '../records/board';
 import type { Build } from '../records/build';
-import { interval, isKnown } from '../quantity/figure';
+import { interval } from '../quantity/figure';
 import { makeBoard, regulator, says, yes } from './make';
 
 /** A board that has plenty of everything for a build. */
@@ -77,6 +77,7 @@ function generous(build: Build): Board {
       burstAmps: says(300),
       burstSeconds: says(600),
       telemetry: yes,
+      drivenByOutputs: { value: false, origin: 'manual' },
     },
     mounting: {
       patterns: mount
@@ -98,7 +99,10 @@ function generous(build: Build): Board {
     offers: [{ shop: 'Test Shop', cents: 1, shippingCents: 0, seen: '2026-11-01' }],
     pads: [],
   });
-  return boardSchema.parse({ ...board, pads: pads.map((p) => ({ ...p, id: p.id.replace('.', '-') })) });
+  return boardSchema.parse({
+    ...board,
+    pads: pads.map((p) => ({ ...p, id: p.id.replace('.', '-'), toleratesVolts: says(5.5) })),
+  });
 }
 
 /** A board that just meets every line of a build's brief: each thing taken away, and each figure brought down to where the next step would fail a line. null: not even plenty meets it. */
@@ -132,11 +136,26 @@ export function justMeets(build: Build): Board | null {
     esc: { ...b.esc!, [key]: says(n) },
   });
   least(1, 12, esc('channels'), 1);
-  for (const key of ['burstAmps', 'burstSeconds', 'continuousAmps'] as const) least(0.1, 600, esc(key));
+  for (const key of ['continuousAmps', 'burstAmps', 'burstSeconds'] as const) least(0.1, 600, esc(key));
   most(1, 400, (b, mm) => ({ ...b, heightMm: says(mm) }));
   most(1, 5000, (b, grams) => ({ ...b, massG: says(grams) }));
   most(1, 1e6, (b, cents) => ({ ...b, offers: b.offers.map((o) => ({ ...o, cents: Math.round(cents) })) }));
-  return board;
+  // Regulators are rated in round figures.
+  const round = (amps: number) => Math.ceil(amps * 20) / 20;
+  board = {
+    ...board,
+    rails: board.rails.map((r) =>
+      r.source.kind === 'regulator'
+        ? { ...r, source: { ...r.source, ratedAmps: says(round(interval(r.source.ratedAmps).low)) } }
+        : r,
+    ),
+  };
+  // What the brief says comes on top: wire and small things.
+  return {
+    ...board,
+    massG: says(Math.max(0, interval(board.massG).low - onTop.grams)),
+    offers: board.offers.map((o) => ({ ...o, cents: Math.max(0, o.cents - onTop.cents) })),
+  };
 
   /** The least value that still meets all lines, found by halving; the lines are monotone in each. */
   function least(low: number, high: number, set: (b: Board, value: number) => Board, step = 0) {
@@ -163,9 +182,5 @@ export function justMeets(build: Build): Board | null {
   }
 }
 
-/** Is there a figure of the build that nobody says? Then no board surely carries it. */
-export function isOpen(build: Build): boolean {
-  return ![build.bareMassG, build.pack.massG, ...build.parts.map((p) => p.peripheral.massG)].every(
-    (f) => isKnown(f) && Number.isFinite(interval(f).high),
-  );
-}
+/** What wires, heat shrink and shipping of the parts come to, at most, in the builds that are drawn here. */
+const onTop = { grams: 15, cents: 6000 };
