@@ -429,14 +429,14 @@ describe('after the pick', () => {
   test('the brief counts who fails a line, names them, and copies as text', async () => {
     await at('/b/belfry-six/brief', async (page) => {
       await waitForText(page, 'stands a full pack of 25.2 V (6S)');
-      await page.waitForFunction(() => /\d+ boards of \d+ on the shelf fail no line/.test(document.body.innerText));
+      await page.waitForFunction(() => /\d+ of \d+ boards and sets fail no line/.test(document.body.innerText));
       await page.evaluate(() =>
         [...document.querySelectorAll<HTMLElement>('button')]
           .find((b) => b.getAttribute('aria-label')?.includes('fail: stands a full pack'))!
           .click(),
       );
       await addressHas(page, 'line', 'full pack');
-      await waitForText(page, 'of the shelf fail: stands a full pack');
+      await waitForText(page, 'boards and sets fail: stands a full pack');
     });
   });
   test('first power: a solder ball trips the limiter, and the address brings it back', async () => {

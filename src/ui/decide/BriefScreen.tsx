@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useMemo, useState } from 'react';
-import { briefOf, briefText, counted, failedLines, list, type Board, type Build } from '@/core';
+import { briefOf, briefText, failedLines, list, type Board, type Build } from '@/core';
 import { useRoom } from '../room/store';
 import { candidatesOf } from '../room/use-candidate';
 import { useShelf } from '../room/use-shelf';
@@ -77,8 +77,8 @@ export function BriefScreen() {
         <section aria-label="Boards">
           <Typography variant="h2" sx={{ mt: 2 }}>
             {line
-              ? `${counted(shown.length, 'board')} of the shelf fail: ${line.asks}`
-              : `${counted(shown.length, 'board')} of ${held.length} on the shelf fail no line`}
+              ? `${shown.length} boards and sets fail: ${line.asks}`
+              : `${shown.length} of ${held.length} boards and sets fail no line`}
           </Typography>
           {shown.length === 0 && (
             <Box sx={{ fontSize: 13 }}>None. The lines that fail most boards are the ones to lower first.</Box>

@@ -14,6 +14,7 @@ export function PickButton({ ranked, firstShare }: { ranked: Ranked; firstShare:
   return (
     <Button
       variant="outlined"
+      {...(board.members ? { 'aria-label': `Pick this set: ${board.name}` } : {})}
       onClick={() =>
         edit(`pick ${board.id}`, (b) => ({
           ...b,
@@ -22,7 +23,7 @@ export function PickButton({ ranked, firstShare }: { ranked: Ranked; firstShare:
         }))
       }
     >
-      Pick {board.name}
+      Pick {board.members ? 'this set' : board.name}
       {ranked.climb.stopsAt !== null ? ' all the same' : ''}
     </Button>
   );

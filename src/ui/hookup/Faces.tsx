@@ -5,8 +5,17 @@ import type { FaceDrawing } from '@/core';
 const readable = 620;
 
 /** The faces of a board at one scale: side by side where there is room for both, else below each other. */
-export function Faces({ faces, children }: { faces: FaceDrawing[]; children: (face: FaceDrawing) => ReactNode }) {
-  const widest = Math.max(...faces.map((f) => f.width));
+export function Faces({
+  faces,
+  among = faces,
+  children,
+}: {
+  faces: FaceDrawing[];
+  /** All that are drawn at this scale, where they do not stand together. */
+  among?: FaceDrawing[];
+  children: (face: FaceDrawing) => ReactNode;
+}) {
+  const widest = Math.max(...among.map((f) => f.width));
   return (
     <div style={{ display: 'flex', flexWrap: 'wrap', gap: 16 }}>
       {faces.map((f) => (

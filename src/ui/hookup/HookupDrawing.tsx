@@ -54,7 +54,7 @@ export function HookupDrawing({
       ?.querySelectorAll('svg')
       .forEach((svg, i) => saveAs(`${board.id}-${i + 1}-${faces[i]!.face}.svg`, 'image/svg+xml', inkOnWhite(svg)));
   const drawn = (some: FaceDrawing[]) => (
-    <Faces faces={some}>
+    <Faces faces={some} among={faces}>
       {(f) => (
         <FaceFigure
           drawing={f}
