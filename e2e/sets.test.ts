@@ -90,6 +90,22 @@ describe('boards bought together', () => {
     });
   });
 
+  test('an ESC is edited as what it is: its plug, its capacitor, no ports, and how it does in a set', async () => {
+    await at('/b/belfry-six/shelf/tarnfield-joist-55', async (page) => {
+      await waitForText(page, 'In the set Stile F7 + Joist 55');
+      expect(await page.$('section[aria-label="Ports"]')).toBeNull();
+      const pins = '[aria-label="Harness"] input';
+      await page.waitForSelector(pins);
+      await page.click(pins, { count: 3 });
+      await page.type(pins, 'VBAT GND S1 S2 S3 S4 CURR TLM');
+      await page.keyboard.press('Enter');
+      await waitForText(page, 'Motors');
+      await waitForText(page, 'fits with work');
+      await clickOn(page, 'Put back');
+      await expectAccessible(page);
+    });
+  });
+
   test('an address of a set that nobody asked for says so, and of one that cannot be made that there is none', async () => {
     await at('/b/attic-mouse/board/marlpit-stile~oxbow-strut-65', async (page) => {
       await waitForText(page, 'it is not among the best for this build', 60_000);

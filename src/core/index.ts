@@ -16,6 +16,7 @@ export { tippingPoints, type Tipping } from './decide/sensitivity';
 export { frontierOf, type Standing } from './decide/frontier';
 export { sideBySide } from './decide/side-by-side';
 export { pickedId, pickedName, pickOf, stillStands } from './decide/pick';
+export { bestWith } from './decide/best-with';
 export { bestSets, searchSets, type MemberOut } from './decide/best-sets';
 export { candidateAt } from './sets/candidate';
 export { isCandidate, roleOf } from './sets/roles';

@@ -7,33 +7,10 @@ import { groundFor } from '../circuit/ground-pads';
 import { padWords } from '../circuit/pad-words';
 import { routeMm } from '../circuit/route';
 import { asItLies } from '../circuit/turn';
+import { memberWires } from './member-wires';
+import type { PartPin, Wire } from './wire';
 
-export interface PartPin {
-  name: string;
-  colour?: string;
-  of?: string;
-}
-
-export interface Wire {
-  part: string;
-  partName: string;
-  /** As printed on the board, with its place where that is printed more than once. */
-  from: string;
-  padId: string | null;
-  face: 'top' | 'bottom';
-  to: string;
-  /** The part's own pin with the colour on its own plug (empty: not said), or its role in plain words; which of its supplies, where it takes several. */
-  pin: PartPin;
-  /** What is one net has one name: a rail, ground, or a signal of a part. */
-  net: string;
-  gauge: number;
-  lengthMm: number;
-  colour: string;
-  grams: number;
-  kind: 'signal' | 'supply' | 'ground';
-  /** Where a colour of the part's own plug misleads. */
-  warning?: string;
-}
+export type { Wire } from './wire';
 
 /** AWG of a wire that carries a signal: common practice, no source. */
 const signalGauge = 28;
@@ -52,7 +29,7 @@ export function supplyGauge(hookup: Hookup, supply: WiredSupply): number {
 export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
   const onGround = new Map<string, number>();
   const lying = asItLies(build, board);
-  return hookup.parts.flatMap((p) => {
+  const toParts = hookup.parts.flatMap((p) => {
     const part = build.parts.find((x) => x.id === p.id);
     const wires: Wire[] = p.links.flatMap((l) =>
       l.pads.map(({ pad, does }) => {
@@ -101,6 +78,7 @@ export function wireList(build: Build, board: Board, hookup: Hookup): Wire[] {
         wires.push(groundWire(p.id, p.name, part, l.pads[0].pad, signalGauge, null, 'picture'));
     return wires;
   });
+  return [...memberWires(build, lying, hookup), ...toParts];
 
   /** The return of what leaves at a pad, on the ground that belongs to it. `from`: where the part is not fed from a pad. */
   function groundWire(

@@ -2,6 +2,8 @@ import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
 import { candidateAt } from '../sets/candidate';
 import { demoBuilds, demoShelf } from '../tests/demo';
+import { completenessOf } from '../figures/completeness';
+import { bestWith } from './best-with';
 import { findFixes } from './find-fixes';
 
 const { boards } = demoShelf();
@@ -30,5 +32,20 @@ describe('another member as a fix', () => {
   test('without a shelf the ESC that is still to be chosen stands in', () => {
     const stile = candidateAt(belfry, boards, 'marlpit-stile')!;
     expect(findFixes(belfry, stile)[0]!.words).toEqual(['Add a separate four-in-one ESC']);
+  });
+});
+
+describe('a member in the editor', () => {
+  test('is shown in the best of its likely sets, and in none where there is nothing to put it with', () => {
+    const joist = boards.find((b) => b.id === 'tarnfield-joist-55')!;
+    const weir = boards.find((b) => b.id === 'marlpit-weir-12')!;
+    expect(bestWith(belfry, joist, boards)!.boardId).toBe('marlpit-stile~tarnfield-joist-55');
+    expect(bestWith(belfry, weir, boards)!.members!.map((m) => m.role)).toEqual(['controller', 'esc', 'power board']);
+    expect(bestWith(belfry, joist, [joist, weir])).toBeNull();
+    // What it is asked is what such a board has.
+    expect(completenessOf(joist).missing).toEqual([]);
+    expect(
+      completenessOf({ ...joist, esc: { ...joist.esc!, telemetry: undefined } }).missing.map((m) => m.field),
+    ).toEqual(['esc.telemetry']);
   });
 });

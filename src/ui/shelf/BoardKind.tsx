@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import { boardKinds, ofKind, sides, type Board } from '@/core';
+import { boardKinds, isCandidate, ofKind, sides, type Board } from '@/core';
 import { Choice } from '../build/Choice';
 import { today } from '../room/today';
 import { RadioFields } from '../build/RadioFields';
@@ -23,6 +23,8 @@ function firmwareOf({ firmware }: Board, target: string): Board['firmware'] {
 
 /** What kind of board it is, and where plug, button, arrow and cables are. */
 export function BoardKind({ board, onChange }: { board: Board; onChange: (b: Board) => void }) {
+  // An ESC or a power board has no processor: nobody looks for its plug, its arrow or its firmware.
+  const alone = isCandidate(board);
   const { usb, buttonSide, arrowOffsetDeg, cableSides } = board;
   const leave = (side: (typeof sides)[number]) =>
     onChange({
@@ -39,32 +41,36 @@ export function BoardKind({ board, onChange }: { board: Board; onChange: (b: Boa
           width={70}
           onSay={(revision) => onChange({ ...board, revision })}
         />
-        <Choice
-          label="USB plug"
-          value={usb.plug}
-          words={['C', 'micro']}
-          onChange={(plug) => onChange({ ...board, usb: { ...usb, plug } })}
-        />
-        <Choice
-          label="USB plug at"
-          value={usb.side}
-          words={['unknown', ...sides]}
-          says={(s) => (s === 'unknown' ? notSaid : s)}
-          onChange={(side) => onChange({ ...board, usb: { ...usb, side } })}
-        />
-        <Choice
-          label="Button at"
-          value={buttonSide ?? notSaid}
-          words={[notSaid, ...sides]}
-          onChange={(side) => onChange({ ...board, buttonSide: side === notSaid ? undefined : side })}
-        />
-        <Choice
-          label="Arrow against the nose"
-          value={String(arrowOffsetDeg)}
-          words={turns.map(String)}
-          says={(t) => `${t} degrees`}
-          onChange={(t) => onChange({ ...board, arrowOffsetDeg: turns.find((n) => String(n) === t)! })}
-        />
+        {alone && (
+          <>
+            <Choice
+              label="USB plug"
+              value={usb.plug}
+              words={['C', 'micro']}
+              onChange={(plug) => onChange({ ...board, usb: { ...usb, plug } })}
+            />
+            <Choice
+              label="USB plug at"
+              value={usb.side}
+              words={['unknown', ...sides]}
+              says={(s) => (s === 'unknown' ? notSaid : s)}
+              onChange={(side) => onChange({ ...board, usb: { ...usb, side } })}
+            />
+            <Choice
+              label="Button at"
+              value={buttonSide ?? notSaid}
+              words={[notSaid, ...sides]}
+              onChange={(side) => onChange({ ...board, buttonSide: side === notSaid ? undefined : side })}
+            />
+            <Choice
+              label="Arrow against the nose"
+              value={String(arrowOffsetDeg)}
+              words={turns.map(String)}
+              says={(t) => `${t} degrees`}
+              onChange={(t) => onChange({ ...board, arrowOffsetDeg: turns.find((n) => String(n) === t)! })}
+            />
+          </>
+        )}
         <Box role="group" aria-label="Edges that cables leave by">
           {sides.map((s) => (
             <FormControlLabel
@@ -74,19 +80,23 @@ export function BoardKind({ board, onChange }: { board: Board; onChange: (b: Boa
             />
           ))}
         </Box>
-        <RadioFields
-          label="Its own receiver speaks"
-          radio={board.receiver}
-          onChange={(receiver) => onChange({ ...board, receiver })}
-        />
-        <Said
-          label="Firmware target, as the seller names it"
-          empty
-          width={230}
-          most={200}
-          value={targetOf(board)}
-          onSay={(value) => onChange({ ...board, firmware: firmwareOf(board, value) })}
-        />
+        {alone && (
+          <>
+            <RadioFields
+              label="Its own receiver speaks"
+              radio={board.receiver}
+              onChange={(receiver) => onChange({ ...board, receiver })}
+            />
+            <Said
+              label="Firmware target, as the seller names it"
+              empty
+              width={230}
+              most={200}
+              value={targetOf(board)}
+              onSay={(value) => onChange({ ...board, firmware: firmwareOf(board, value) })}
+            />
+          </>
+        )}
       </CircuitRow>
     </CircuitPart>
   );

@@ -6,7 +6,18 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { completenessOf, differencesOf, doubtsAbout, evaluate, readData, type Board } from '@/core';
+import {
+  bestWith,
+  completenessOf,
+  differencesOf,
+  doubtsAbout,
+  evaluate,
+  isCandidate,
+  readData,
+  type Board,
+  type Build,
+  type Climb,
+} from '@/core';
 import { LadderStrip } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
 import { NoBoard } from '../frame/NoBoard';
@@ -17,6 +28,7 @@ import { useUndoKeys } from '../room/use-undo-keys';
 import { RemoveBoard } from './RemoveBoard';
 import { BoardBridges } from './BoardBridges';
 import { BoardFigures } from './BoardFigures';
+import { BoardHarness } from './BoardHarness';
 import { BoardHoles } from './BoardHoles';
 import { BoardKind } from './BoardKind';
 import { BoardPlugs } from './BoardPlugs';
@@ -57,8 +69,9 @@ function Editor({ stored }: { stored: Board }) {
   useUndoKeys(history);
   const [said, setSaid] = useState<string | null>(null);
   const changed = board !== stored && JSON.stringify(board) !== JSON.stringify(stored);
-  const climb = useMemo(() => evaluate(build, board), [build, board]);
-  const before = useMemo(() => evaluate(build, stored), [build, stored]);
+  const boards = shelf?.boards;
+  const climb = useMemo(() => climbOf(build, board, boards ?? []), [build, board, boards]);
+  const before = useMemo(() => climbOf(build, stored, boards ?? []), [build, stored, boards]);
   const complete = completenessOf(board);
   const doubts = doubtsAbout(board);
   useEffect(() => {
@@ -85,7 +98,7 @@ function Editor({ stored }: { stored: Board }) {
   };
   const older =
     shelf?.boards.filter((b) => b.id !== board.id && b.maker === board.maker && b.name === board.name) ?? [];
-  const stop = climb.rungs.find((r) => r.rung === climb.stopsAt) ?? climb.rungs.find((r) => r.state === 'unknown');
+  const stop = climb?.rungs.find((r) => r.rung === climb.stopsAt) ?? climb?.rungs.find((r) => r.state === 'unknown');
   return (
     <Box sx={{ display: 'flex', height: '100%' }}>
       <Box sx={{ flex: 1, minWidth: 0, overflow: 'auto', px: 2, py: 1 }}>
@@ -132,14 +145,21 @@ function Editor({ stored }: { stored: Board }) {
           }}
           aria-label="How it climbs for this build"
         >
-          <LadderStrip climb={climb} />
+          {climb && <LadderStrip climb={climb} />}
           <Box sx={{ fontSize: 12.5 }} role="status">
-            <Box component="strong" sx={{ color: verdictColour[climb.verdict] }}>
-              {climb.verdict}
-            </Box>{' '}
-            for {build.name}
-            {before.verdict !== climb.verdict ? ` (${before.verdict} as saved)` : ''}
-            {stop ? `: ${stop.findings[0]?.sentence}` : '.'}
+            {climb ? (
+              <>
+                {climb.members && `In the set ${climb.boardName}: `}
+                <Box component="strong" sx={{ color: verdictColour[climb.verdict] }}>
+                  {climb.verdict}
+                </Box>{' '}
+                for {build.name}
+                {before && before.verdict !== climb.verdict ? ` (${before.verdict} as saved)` : ''}
+                {stop ? `: ${stop.findings[0]?.sentence}` : '.'}
+              </>
+            ) : (
+              `It takes part in sets only, and the shelf has nothing yet to put it with.`
+            )}
           </Box>
         </Box>
         {doubts.length > 0 && (
@@ -152,9 +172,10 @@ function Editor({ stored }: { stored: Board }) {
         <BoardKind board={board} onChange={setBoard} />
         <BoardHoles board={board} onChange={setBoard} />
         <PadPlan board={board} onChange={setBoard} />
-        <BoardPorts board={board} onChange={setBoard} />
+        {isCandidate(board) && <BoardPorts board={board} onChange={setBoard} />}
         <BoardRails board={board} onChange={setBoard} />
         <BoardBridges board={board} onChange={setBoard} />
+        <BoardHarness board={board} onChange={setBoard} />
         <BoardPlugs board={board} onChange={setBoard} />
         <BoardFigures board={board} onChange={setBoard} />
         {complete.missing.length > 0 && (
@@ -250,4 +271,9 @@ function draftOf(stored: Board, version: number): { board: Board; base: number }
 function partChanged(before: Board, after: Board): string {
   const keys = Object.keys({ ...before, ...after }) as (keyof Board)[];
   return keys.filter((key) => before[key] !== after[key]).join(' ');
+}
+
+/** An ESC or a power board carries nothing alone: it is shown in a set. */
+function climbOf(build: Build, board: Board, shelf: readonly Board[]): Climb | null {
+  return isCandidate(board) ? evaluate(build, board) : bestWith(build, board, shelf);
 }
