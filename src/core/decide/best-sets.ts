@@ -121,7 +121,7 @@ export function* searchSets(
     progress.tried += 1;
     const set = joined(piecesOfBounds(controller, rest), build);
     const found = evaluate(build, set, general, null, { key, alike });
-    if (!facts.has(key)) facts.set(key, wiredAlike(build, found));
+    if (!facts.has(key)) facts.set(key, wiredAlike(build, set, found));
     if (!among(found)) return;
     sets.set(set.id, set);
     keepBest(wholeAtOnce ? wholeOf(found) : found);
@@ -135,7 +135,10 @@ export function* searchSets(
     const stop = found.rungs.find((r) => r.rung >= 4 && r.rung <= 7 && r.state === 'breaks');
     known = stop
       ? null
-      : { most: mostHoped(found), settled: usesOnlyOwn(found, controller.board) ? wiredAlike(build, found) : null };
+      : {
+          most: mostHoped(found),
+          settled: usesOnlyOwn(found, controller.board) ? wiredAlike(build, null, found) : null,
+        };
     hopes.set(controller, known);
     if (stop) out.push(outWords(controller, { ...stop.findings[0]!, rung: stop.rung }));
     return known;

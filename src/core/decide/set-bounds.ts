@@ -11,6 +11,8 @@ import { checkPack } from '../rungs/pack';
 import { sanityFindings } from '../rungs/sanity';
 import { escFindings } from '../rungs/separate-esc';
 import { boardKey } from '../bill/basket';
+import { draggedIn } from '../bill/dragged-in';
+import { withFixes } from '../fix/apply';
 import { arranged } from '../sets/arranged';
 import { isSingleEsc, roleOf } from '../sets/roles';
 import { comfort } from '../trade/comfort';
@@ -145,7 +147,7 @@ export interface WiredAlike {
   beside: Beside;
 }
 
-export function wiredAlike(build: Build, climb: Climb): WiredAlike {
+export function wiredAlike(build: Build, set: Board | null, climb: Climb): WiredAlike {
   const { hookup } = climb;
   const flown = new Set(
     hookup.parts.filter((p) => (p.mode || p.priority === 'must') && !isOnBoard(p)).map((p) => p.id),
@@ -154,9 +156,18 @@ export function wiredAlike(build: Build, climb: Climb): WiredAlike {
     build,
     build.parts.filter((p) => flown.has(p.id)),
   );
+  // Whether leads and capacitor are needed is said by the members, not by the wiring.
+  const mended = set && withFixes(build, set);
+  const small = mended
+    ? draggedIn(mended.build, mended.board, hookup).filter((l) => l.key !== 'pack leads' && l.key !== 'capacitor')
+    : [];
   return {
     worth: Float64Array.from(climb.rungs, (r) => (r.rung >= 4 && r.rung <= 7 ? rungWorth(r).low : 1)),
-    beside: { ...beside, grams: beside.grams + hookup.cost.deciGrams / 10 },
+    beside: {
+      ...beside,
+      grams: beside.grams + hookup.cost.deciGrams / 10 + small.reduce((g, l) => g + l.grams, 0),
+      cents: beside.cents + small.reduce((c, l) => c + (build.atHome[l.key] ? 0 : l.cents), 0),
+    },
   };
 }
 
