@@ -84,7 +84,7 @@ describe('a file of version 1 opens with the meaning it had', () => {
     };
     expect(readData(old, 'rung-build')).toEqual({
       ok: true,
-      value: { ...build, picks: picks.map((p) => ({ ...p, brief: [] })) },
+      value: { ...build, picks: picks.map((p) => ({ ...p, brief: [], with: [] })) },
     });
   });
   test('a lock on the supply of a part means its only one', () => {
