@@ -306,12 +306,14 @@ function usesOnlyOwn({ hookup }: Climb, controller: Board): boolean {
   );
 }
 
-/** Does the wiring of the controller not hang on what this member sends it: telemetry, current? */
+/** Does the wiring of the controller not hang on what this member sends it: telemetry, current, revolutions? */
 function asksNothing({ parts }: Build, board: Board): boolean {
   const links = parts.flatMap((p) => p.peripheral.modes.flatMap((m) => m.links));
   const telemetry = links.some((l) => l.kind === 'serial' && l.protocol === 'esc-telemetry');
   const current = links.some((l) => l.kind === 'analogue' && l.input === 'current');
+  const overMotorWires = links.some((l) => l.kind === 'motor line');
   return (
+    !overMotorWires &&
     (!telemetry || !board.esc?.telemetry || flag(board.esc.telemetry) === 'yes') &&
     (!current || board.currentSensor === undefined) &&
     board.escPlug?.rigid !== true
@@ -380,6 +382,8 @@ function relaxedOf(escs: readonly MemberBound[], powers: readonly MemberBound[])
       currentSensor: undefined,
       escPlug: undefined,
       esc: { ...(esc.esc ?? unknownEsc), telemetry: sends },
+      motorLine: { value: 'digital both ways', origin: 'assumed' },
+      digitalCurrent: { there: sends },
     },
     power,
   };

@@ -13,8 +13,8 @@ export function arranged(build: Build, board: Board): Build {
   const { motors } = build;
   const esc = memberOf(board, 'esc');
   const withParts = overlayWired(build, board);
-  if (esc && motors.esc !== 'separate')
-    return { ...withParts, motors: { ...motors, esc: 'separate', ownEsc: escOf(esc) } };
+  // Who puts an ESC into a set flies on it, whatever else is at home.
+  if (esc) return { ...withParts, motors: { ...motors, esc: 'separate', ownEsc: escOf(esc) } };
   if (motors.esc !== 'any') return withParts;
   const separate = !board.esc && motors.ownEsc !== undefined;
   return { ...withParts, motors: { ...motors, esc: separate ? 'separate' : 'on the board' } };

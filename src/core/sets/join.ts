@@ -1,4 +1,4 @@
-import type { Board, Member } from '../records/board';
+import { motorLines, type Board, type Member } from '../records/board';
 import type { Build } from '../records/build';
 import { packCells } from '../circuit/packs';
 import { interval, isKnown, type NumberFigure } from '../quantity/figure';
@@ -53,6 +53,7 @@ export function joined(asked: Pieces, build: Pick<Build, 'pack' | 'morePacks' | 
     ...(brings?.massIncludes === undefined ? {} : { massIncludes: brings.massIncludes }),
     packCells: { min: tightest(onPack, 'min'), max: tightest(onPack, 'max') },
     ...stated(onPack),
+    ...motorLineOf(controller, esc),
     massG: sum(members.map((m) => times(m.board.massG, m.count))),
     offers: [],
     history: [],
@@ -76,6 +77,21 @@ function withoutPack(controller: Board): Board {
 
 function memberFor(role: Member['role'], board: Board, count: number): Member {
   return { role, board, count, pads: Object.fromEntries(board.pads.map((p) => [p.id, inWhole(role, p.id)])) };
+}
+
+/** What runs on the motor wires is what both ends can; of an end that nobody speaks of it is open. */
+function motorLineOf(controller: Board, esc: Board | undefined): Pick<Board, 'motorLine' | 'digitalCurrent'> {
+  if (!esc) return {};
+  const ends = [controller.motorLine, esc.motorLine];
+  const rank = (f: Board['motorLine']) => (f && 'value' in f ? motorLines.indexOf(f.value) : -1);
+  const known = ends.every((f) => rank(f) >= 0);
+  const weaker = known ? ends.reduce((a, b) => (rank(b) < rank(a) ? b : a)) : { unknown: true as const };
+  const current = controller.digitalCurrent;
+  const there = esc.digitalCurrent?.there ?? { unknown: true as const };
+  return {
+    motorLine: weaker,
+    ...(current ? { digitalCurrent: flag(current.there) === 'yes' ? { ...current, there } : current } : {}),
+  };
 }
 
 const flagOf = (board: Board) => flag(board.video?.overlayChip ?? { unknown: true });

@@ -214,3 +214,22 @@ describe('an address', () => {
     expect(candidateAt(belfry, boards, id)).toBeNull();
   });
 });
+
+describe('both ends of a line', () => {
+  const belfry = build('belfry-six');
+
+  test('motor wires carry what both ends can, and what nobody says of one of them is open', () => {
+    const pieces = { controller: board('marlpit-stile'), esc: board('tarnfield-joist-55') };
+    expect(joined(pieces, belfry).motorLine).toMatchObject({ value: 'digital both ways' });
+    const plain = { ...pieces.esc, motorLine: { value: 'digital' as const, origin: 'claim' as const } };
+    expect(joined({ ...pieces, esc: plain }, belfry).motorLine).toMatchObject({ value: 'digital' });
+    const unsaid = { ...pieces.esc, motorLine: undefined };
+    expect(joined({ ...pieces, esc: unsaid }, belfry).motorLine).toEqual({ unknown: true });
+  });
+
+  test('who has ESCs at home and puts another into a set flies on that one', () => {
+    const wing = build('saltgrass');
+    const set = candidateAt(wing, boards, 'tarnfield-thwart~quillon-dowel-60')!;
+    expect(finding(evaluate(wing, set), 'esc channels')[0]!.sentence).toContain('Dowel 60');
+  });
+});

@@ -29,5 +29,7 @@ export function wiringClass(board: Board): string {
     board.pads.some((p) => /^cur/i.test(p.label)),
     board.esc?.telemetry ? flag(board.esc.telemetry) : null,
     flag(board.allPads),
+    board.motorLine ?? null,
+    board.digitalCurrent ?? null,
   ]);
 }

@@ -11,7 +11,7 @@ import {
 } from '@/core';
 import type { FromSetFinder } from '@/workers/sets.worker';
 import { climbersOf } from './climbers';
-import type { Ranking, RoomStore } from './room';
+import type { Ranking, RoomStore, SetsFound } from './room';
 import { setFinderOf } from './set-finder';
 
 /** Progress is shown when a climb takes longer than this, and so often. */
@@ -55,13 +55,7 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
             }
           : {}),
         busy: !done,
-        sets: sets && {
-          tried: sets.tried,
-          possible: sets.possible,
-          out: sets.out,
-          proved: sets.done && sets.proved,
-          busy: !done,
-        },
+        sets: finder && foundOf(sets, !done),
         progress: null,
       });
     };
@@ -117,4 +111,11 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
     climbers.end();
     finder?.end();
   };
+}
+
+/** What the search for sets has come to; nothing yet before its first word. */
+function foundOf(found: FromSetFinder | null, busy: boolean): SetsFound {
+  if (!found) return { tried: 0, possible: 0, out: [], proved: false, busy };
+  const { tried, possible, out, proved, done } = found;
+  return { tried, possible, out, proved: done && proved, busy };
 }
