@@ -1,16 +1,22 @@
-import { reasonWords, type Build, type Hookup, type Ranked } from '../src/core';
+import { reasonWords, type bestSets, type Build, type Hookup, type Ranked } from '../src/core';
 
 /** The shape that `rung fit --json` prints; docs/fit-json.md describes it. */
-export function fitJson(build: Build, ranked: Ranked[]): object {
+export function fitJson(
+  build: Build,
+  ranked: Ranked[],
+  { possible, tried, proved, out }: ReturnType<typeof bestSets>,
+): object {
   return {
     format: 'rung-fit',
     version: 1,
     build: build.name,
+    sets: { possible, tried, proved, out },
     boards: ranked.map(({ rank, climb, score }) => ({
       rank,
       id: climb.boardId,
       name: climb.boardName,
       maker: climb.maker,
+      members: climb.members,
       verdict: climb.verdict,
       stopsAt: climb.stopsAt,
       score,
@@ -26,6 +32,7 @@ export function fitJson(build: Build, ranked: Ranked[]): object {
         reasons: r.findings.map((f) => ({
           code: f.code,
           about: f.about,
+          member: f.member ?? null,
           state: f.state,
           sentence: f.sentence,
           needed: f.needed ?? null,

@@ -1,17 +1,34 @@
 import { parseArgs } from 'node:util';
-import { bestSets, isCandidate, money, rankClimbs, type Ranked, type RungState } from '../src/core';
+import {
+  bestSets,
+  candidateAt,
+  isCandidate,
+  money,
+  rankClimbs,
+  type Climb,
+  type Ranked,
+  type RungState,
+} from '../src/core';
 import { climbOf } from '../src/highs/climb';
 import { complain, openFile } from './open-file';
 import { fitJson } from './fit-json';
 
+/** Sets that are tried at most; the output says whether the best are proved. */
+const mostTried = 1500;
+
 const marks: Record<RungState, string> = { holds: '=', strained: '~', unknown: '?', breaks: '/' };
 
 export async function fit(args: string[]): Promise<number> {
-  let options: { build?: string; shelf?: string; json?: boolean };
+  let options: { build?: string; shelf?: string; json?: boolean; set?: string[] };
   try {
     options = parseArgs({
       args,
-      options: { build: { type: 'string' }, shelf: { type: 'string' }, json: { type: 'boolean' } },
+      options: {
+        build: { type: 'string' },
+        shelf: { type: 'string' },
+        json: { type: 'boolean' },
+        set: { type: 'string', multiple: true },
+      },
     }).values;
   } catch (error) {
     console.error(`fit: ${error instanceof Error ? error.message.split('\n')[0] : 'these words are not understood'}`);
@@ -26,9 +43,22 @@ export async function fit(args: string[]): Promise<number> {
   const shelf = openFile(options.shelf, 'rung-shelf');
   if (!shelf.ok) return complain(options.shelf, shelf.faults);
   const { boards } = shelf.value;
+  const asked: Climb[] = [];
+  for (const id of options.set ?? []) {
+    const set = candidateAt(build.value, boards, id);
+    if (!set) {
+      console.error(
+        `fit: "${id}" is no board or set of this shelf. Expected the ids of a controller, an ESC and a power board, or two of them, with a tilde between.`,
+      );
+      return 2;
+    }
+    asked.push(await climbOf(build.value, set));
+  }
   const alone = await Promise.all(boards.filter(isCandidate).map((board) => climbOf(build.value, board)));
-  const ranked = rankClimbs([...alone, ...bestSets(build.value, boards).climbs]);
-  console.log(options.json ? JSON.stringify(fitJson(build.value, ranked), null, 2) : table(ranked));
+  const sets = bestSets(build.value, boards, { most: mostTried });
+  const found = [...alone, ...sets.climbs];
+  const ranked = rankClimbs([...found, ...asked.filter((a) => !found.some((c) => c.boardId === a.boardId))]);
+  console.log(options.json ? JSON.stringify(fitJson(build.value, ranked, sets), null, 2) : table(ranked));
   return 0;
 }
 

@@ -27,6 +27,28 @@ describe('rung fit', () => {
     expect(stdout).toMatch(/Punt .*does not fit .*Ports: .*no overlay chip/);
   });
 
+  test('sets take part, one by its address however it ranks; an address of nothing is said', () => {
+    const files = ['--build', 'demo/builds/gutterling.json', '--shelf', 'demo/shelf.json'];
+    const { status, stdout } = rung('fit', ...files, '--json', '--set', 'marlpit-stile~tarnfield-joist-55');
+    expect(status).toBe(0);
+    const said = JSON.parse(stdout) as {
+      sets: { possible: number; tried: number; proved: boolean; out: { id: string }[] };
+      boards: { id: string; members: { id: string; count: number }[] | null; verdict: string }[];
+    };
+    expect(said.sets).toMatchObject({ possible: 495, proved: true });
+    expect(said.boards[0]).toMatchObject({
+      id: 'pellmere-lych~marlpit-cotter-30',
+      verdict: 'fits',
+      members: [{ id: 'pellmere-lych' }, { id: 'marlpit-cotter-30', count: 4 }],
+    });
+    expect(said.boards.some((b) => b.id === 'marlpit-stile~tarnfield-joist-55')).toBe(true);
+    // An ESC alone is no candidate.
+    expect(said.boards.some((b) => b.id === 'tarnfield-joist-55')).toBe(false);
+    const none = rung('fit', ...files, '--set', 'tarnfield-joist-55~marlpit-weir-12');
+    expect(none.status).toBe(2);
+    expect(none.stderr).toContain('is no board or set of this shelf');
+  });
+
   test('--json gives verdict, rungs and hookup of every board', () => {
     const { status, stdout } = rung(
       'fit',
