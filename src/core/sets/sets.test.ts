@@ -233,3 +233,15 @@ describe('both ends of a line', () => {
     expect(finding(evaluate(wing, set), 'esc channels')[0]!.sentence).toContain('Dowel 60');
   });
 });
+
+test("the controller's own draw is carried by what feeds it, not by what could", () => {
+  const belfry = build('belfry-six');
+  const weak = board('quillon-girt-50');
+  const tiny = weak.rails.map((r) =>
+    r.source.kind === 'regulator' ? { ...r, source: { ...r.source, ratedAmps: says(0.1) } } : r,
+  );
+  const pieces = { controller: board('marlpit-stile'), esc: { ...weak, rails: tiny } };
+  const climb = evaluate(belfry, joined(pieces, belfry));
+  expect(climb.verdict).toBe('fits with work');
+  expect(climb.hookup.rails.find((r) => r.rail === 'esc.5v')!.ownMa).toBe(0);
+});

@@ -283,7 +283,12 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         : [],
     ),
     ports: lines,
-    rails: railLines(shop, loads, (b) => tags.get(bridgeKey(b))),
+    rails: railLines(
+      shop,
+      loads,
+      // What no part asks of a bridge leaves it as it is delivered.
+      (id) => tags.get(bridgeKey(id)) ?? shop.board.bridges.find((b) => b.id === id)?.factory,
+    ),
     outputs: outputLines(shop, loads),
     cost: solution.cost,
     marginPercent: solution.margin,
@@ -316,15 +321,16 @@ function railLines(
   loads: Map<string, RailLine['parts']>,
   positionOf: (bridge: string) => string | undefined,
 ): RailLine[] {
+  // Fed as its bridges stand in this hookup.
+  const standing = shop.supplies.filter((s) =>
+    s.bridges.every((b) => (positionOf(b.bridge) ?? b.position) === b.position),
+  );
   return shop.board.rails.flatMap((rail) => {
     const { source } = rail;
     if (source.kind !== 'regulator') return [];
-    const limits = railLimits(shop, rail.id);
+    const limits = railLimits(shop, rail.id, standing);
     const known = (ma: number) => (Number.isFinite(ma) && isKnown(source.ratedAmps) ? ma : null);
-    // Fed as its bridges stand in this hookup.
-    const fed = shop.supplies.find(
-      (s) => s.rail.id === rail.id && s.bridges.every((b) => (positionOf(b.bridge) ?? b.position) === b.position),
-    );
+    const fed = standing.find((s) => s.rail.id === rail.id);
     const heatMa = fed?.regulators[0] ? heatLimitMa(shop, fed.regulators[0]) : Infinity;
     const usableMa = known(Math.min(limits.deratedMa, heatMa));
     return [

@@ -18,13 +18,14 @@ export function milliamps(amps: number): number {
   return Math.ceil(amps * 1000 - 1e-6);
 }
 
-export function railLimits(shop: Workshop, railId: string): RailLimits {
+/** `supplies`: the ways that stand in a hookup, once its bridges are set; before that any of them may. */
+export function railLimits(shop: Workshop, railId: string, supplies = shop.supplies): RailLimits {
   const rail = shop.board.rails.find((r) => r.id === railId);
   if (rail?.source.kind !== 'regulator') return { printedMa: Infinity, deratedMa: Infinity, ownMa: 0, share: 1 };
   const rated = interval(rail.source.ratedAmps);
   const amps = Math.max(0, shop.world === 'sure' ? rated.low : rated.high);
   const share = ratingShare(rail.source.ratedAmps, shop.build.policies.ratedAmps);
-  const ownMa = ownDraw(shop, railId);
+  const ownMa = ownDraw(shop, railId, supplies);
   const left = (limit: number) => Math.max(0, Math.floor(limit * 1000 + 1e-6) - ownMa);
   return { printedMa: left(amps), deratedMa: left(amps * share), ownMa, share };
 }
@@ -55,12 +56,12 @@ export function usbLimitMa(shop: Workshop): number {
   return Math.max(0, usbAmps * 1000 - ownMa);
 }
 
-function ownDraw(shop: Workshop, railId: string): number {
+function ownDraw(shop: Workshop, railId: string, supplies = shop.supplies): number {
   let sum = 0;
   for (const rail of shop.board.rails) {
     if (!rail.ownAmps) continue;
     const amps = plausible(rail.ownAmps, 'ownAmps')[shop.world === 'sure' ? 'high' : 'low'];
-    const through = shop.supplies
+    const through = supplies
       .filter((s) => s.rail.id === rail.id)
       .flatMap((s) => s.regulators.filter((r) => r.rail.id === railId).map((r) => r.perAmp));
     if (through.length > 0) sum += milliamps(amps * (shop.world === 'sure' ? Math.max : Math.min)(...through));
