@@ -89,7 +89,7 @@ export function* searchSets(
   };
   const relaxed = relaxedOf(escs, powers);
   /** Most that rungs 4 to 7 are worth with a controller, and just what they are worth in sets that are wired alike. */
-  const hopes = new Map<MemberBound, Hope | null>();
+  const hopes = { withEsc: new Map<MemberBound, Hope | null>(), without: new Map<MemberBound, Hope | null>() };
   const facts = new Map<string, WiredAlike>();
   let best: Climb[] = [];
   let worst = -Infinity;
@@ -127,10 +127,12 @@ export function* searchSets(
     keepBest(wholeAtOnce ? wholeOf(found) : found);
   };
   /** What a controller comes to with every rail that any member could give it; null: no set with it carries the build. */
-  const hopeOf = (controller: MemberBound): Hope | null => {
-    let known = hopes.get(controller);
+  const hopeOf = (controller: MemberBound, hasEsc: boolean): Hope | null => {
+    // Without an ESC of the set the buyer's own may feed the controller, which no other member stands in for.
+    const kept = hasEsc ? hopes.withEsc : hopes.without;
+    let known = kept.get(controller);
     if (known !== undefined) return known;
-    const set = joined({ controller: controller.board, ...relaxed }, build);
+    const set = joined({ controller: controller.board, ...relaxed, ...(hasEsc ? {} : { esc: undefined }) }, build);
     const found = evaluate(build, set, general, null, { key: 'any', alike: new Map() });
     const stop = found.rungs.find((r) => r.rung >= 4 && r.rung <= 7 && r.state === 'breaks');
     known = stop
@@ -139,8 +141,9 @@ export function* searchSets(
           most: mostHoped(found),
           settled: usesOnlyOwn(found, controller.board) ? wiredAlike(build, null, found) : null,
         };
-    hopes.set(controller, known);
-    if (stop) out.push(outWords(controller, { ...stop.findings[0]!, rung: stop.rung }));
+    kept.set(controller, known);
+    if (stop && !out.some((o) => o.id === controller.board.id))
+      out.push(outWords(controller, { ...stop.findings[0]!, rung: stop.rung }));
     return known;
   };
   const boundOf = (controller: MemberBound, rest: readonly MemberBound[], key: string, hope: Hope) => {
@@ -159,7 +162,7 @@ export function* searchSets(
   for (const node of nodesOf(of, controllers, shapesFor(build, escs, powers))) {
     // Equal bounds are tried: ties are told apart by more than the score.
     if (below(node.bound)) break;
-    const hope = hopeOf(node.controller);
+    const hope = hopeOf(node.controller, node.rest.length > 0);
     if (!hope) continue;
     const rests = node.powers.length > 0 ? node.powers.map((power) => [...node.rest, power]) : [node.rest];
     const choices = rests

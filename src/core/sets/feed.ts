@@ -1,4 +1,4 @@
-import type { Board, Bridge, Rail, Regulator } from '../records/board';
+import type { Board, Bridge, Rail } from '../records/board';
 import { interval } from '../quantity/figure';
 import { hasLine } from '../trade/harness-line';
 import { inWhole } from './member-parts';
@@ -42,10 +42,16 @@ export function feedsOf(pieces: Pieces): Feed[] {
   const { controller } = pieces;
   const entry = entryOf(controller);
   if (!entry) return [];
-  const own: Feed[] = entry.source.kind === 'regulator' && isThere(controller, entry.source.input) ? ['own'] : [];
+  const own: Feed[] = feedsItself(pieces, entry) ? ['own'] : [];
   const esc: Feed[] = pieces.esc && giverOf(pieces.esc) ? ['esc'] : [];
   const power: Feed[] = pieces.power && giverOf(pieces.power) ? ['power board'] : [];
   return [...own, ...esc, ...power];
+}
+
+/** By its own regulator; one that is fed by an ESC, by that of the buyer, where the set brings none. */
+function feedsItself({ controller, esc }: Pieces, { source }: Rail): boolean {
+  if (source.kind === 'esc') return !esc;
+  return source.kind === 'regulator' && isThere(controller, source.input);
 }
 
 function isThere(board: Board, rail: string): boolean {
@@ -79,7 +85,7 @@ export function fed(pieces: Pieces): Fed {
   const rails = controller.rails.flatMap((rail): Rail[] => {
     if (rail !== entry) return [rail];
     const inside: Rail[] = feeds.includes('own')
-      ? [{ id: own, label: `${rail.label} of ${controller.name}`, pads: [], source: rail.source as Regulator }]
+      ? [{ id: own, label: `${rail.label} of ${controller.name}`, pads: [], source: rail.source }]
       : [];
     if (forced) {
       const both = feeds.filter((f) => f !== 'power board').map((f) => from[f]);
@@ -94,7 +100,7 @@ export function fed(pieces: Pieces): Fed {
   });
   if (forced || feeds.length === 1) return { rails, bridges: [] };
   const label: Record<Feed, string> = {
-    own: "the controller's own regulator",
+    own: entry.source.kind === 'esc' ? 'the 5 V of the ESC at home' : "the controller's own regulator",
     esc: `the 5 V of ${pieces.esc?.name}`,
     'power board': `the 5 V of ${pieces.power?.name}`,
   };
