@@ -13,9 +13,6 @@ import { climbOf } from '../src/highs/climb';
 import { complain, openFile } from './open-file';
 import { fitJson } from './fit-json';
 
-/** Sets that are tried at most; the output says whether the best are proved. */
-const mostTried = 1500;
-
 const marks: Record<RungState, string> = { holds: '=', strained: '~', unknown: '?', breaks: '/' };
 
 export async function fit(args: string[]): Promise<number> {
@@ -55,7 +52,7 @@ export async function fit(args: string[]): Promise<number> {
     asked.push(await climbOf(build.value, set));
   }
   const alone = await Promise.all(boards.filter(isCandidate).map((board) => climbOf(build.value, board)));
-  const sets = bestSets(build.value, boards, { most: mostTried });
+  const sets = bestSets(build.value, boards);
   const found = [...alone, ...sets.climbs];
   const ranked = rankClimbs([...found, ...asked.filter((a) => !found.some((c) => c.boardId === a.boardId))]);
   console.log(options.json ? JSON.stringify(fitJson(build.value, ranked, sets), null, 2) : table(ranked));

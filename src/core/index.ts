@@ -18,6 +18,7 @@ export { sideBySide } from './decide/side-by-side';
 export { pickedId, pickedName, pickOf, stillStands } from './decide/pick';
 export { bestWith } from './decide/best-with';
 export { bestSets, searchSets, type MemberOut } from './decide/best-sets';
+export { withoutSet, withSet } from './sets/kept';
 export { candidateAt } from './sets/candidate';
 export { isCandidate, roleOf } from './sets/roles';
 export { boardIdsIn, isSetId, setId } from './sets/set-id';

@@ -38,8 +38,6 @@ let boards: Board[] = [];
 let wanted = 0;
 const sliceMs = 40;
 const tellMs = 1500;
-/** Sets tried at most: on a shelf so large the best of them are shown, and that it is not proved. */
-const mostTried = 1500;
 
 onmessage = ({ data: said }: MessageEvent<ToSetFinder>) => {
   if (said.kind === 'boards') boards = said.boards;
@@ -56,7 +54,7 @@ onmessage = ({ data: said }: MessageEvent<ToSetFinder>) => {
 /** In slices, so that a word to stop comes through between them. */
 async function find(build: Build, asked: string[], run: number): Promise<void> {
   const mine = asked.flatMap((id) => climbOf(build, id) ?? []);
-  const search = searchSets(build, boards, { most: mostTried });
+  const search = searchSets(build, boards);
   let pause = performance.now() + sliceMs;
   let told = performance.now();
   for (;;) {

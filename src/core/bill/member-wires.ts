@@ -13,11 +13,13 @@ import { hasLine } from '../trade/harness-line';
 import { wireColours } from '../trade/sundries';
 import { gaugeFor, wireGramsPerM } from '../trade/wire';
 import type { Hookup } from '../wiring/hookup';
-import type { Wire } from './wire';
+import { signalGauge, type Wire } from './wire';
 
 /** From one board of a stack to the next, with slack to open it; to an ESC on an arm. Common practice of the trade, no source. */
 const lengthsMm = { inStack: 40, toArm: 120 } as const;
-const signalGauge = 28;
+
+/** What a controller may draw of the pack, and what a regulator of which nobody says it may give: our own choice, no source. */
+const assumedAmps = 3;
 
 /** A wire from one member of a set to another: the two pads, what it carries. */
 interface Between {
@@ -89,7 +91,7 @@ function betweens(build: Build, board: Board, hookup: Hookup): Between[] {
       fromPad: inWhole(packFrom.role, packOf(packFrom)!),
       toPad: packPad,
       net: 'pack',
-      amps: 3,
+      amps: assumedAmps,
       kind: 'supply',
       colour: wireColours.pack,
       lengthMm: lengthsMm.inStack,
@@ -163,7 +165,7 @@ function padOfEntry(board: Board, controller: Board): string | undefined {
 }
 
 function ratedAmps({ source }: Rail): number {
-  if (source.kind !== 'regulator' || !isKnown(source.ratedAmps)) return 3;
+  if (source.kind !== 'regulator' || !isKnown(source.ratedAmps)) return assumedAmps;
   return interval(source.ratedAmps).high;
 }
 

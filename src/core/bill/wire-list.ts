@@ -8,12 +8,9 @@ import { padWords } from '../circuit/pad-words';
 import { routeMm } from '../circuit/route';
 import { asItLies } from '../circuit/turn';
 import { memberWires } from './member-wires';
-import type { PartPin, Wire } from './wire';
+import { signalGauge, type PartPin, type Wire } from './wire';
 
 export type { Wire } from './wire';
-
-/** AWG of a wire that carries a signal: common practice, no source. */
-const signalGauge = 28;
 
 /** Amps that a wire is made for where nobody says what hangs on it, and no regulator sets an end: our own choice, no source. */
 const assumedAmps = 5;

@@ -24,3 +24,6 @@ export interface Wire {
   /** Where a colour of the part's own plug misleads. */
   warning?: string;
 }
+
+/** AWG of a wire that carries a signal: common practice, no source. */
+export const signalGauge = 28;

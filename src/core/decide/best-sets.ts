@@ -11,7 +11,6 @@ import { flag } from '../quantity/truth';
 import { isCandidate, roleOf } from '../sets/roles';
 import { setId } from '../sets/set-id';
 import { wiringClass } from '../sets/wiring-class';
-import type { GeneralSolver } from '../solver/budget';
 import { rankClimbs } from './rank-shelf';
 import { scoreOf } from './score';
 import {
@@ -52,17 +51,14 @@ export interface SetProgress extends Omit<BestSets, 'climbs' | 'proved'> {
 export interface SetSearch {
   /** So many are asked for. */
   keep?: number;
-  /** Sets tried at most. */
+  /** Sets tried at most; after so many a page or a command says what it has, and that it is not proved. */
   most?: number;
-  general?: GeneralSolver | null;
-  /** Solves the circuit of every set that comes among the best at once, not of the best at the end. */
-  wholeAtOnce?: boolean;
 }
 
 /** What sums of ten numbers may differ by. */
 const rounding = 1e-9;
 
-const usual = { keep: 20, most: 6000 };
+const usual = { keep: 20, most: 1500 };
 
 /**
  * The best sets of a shelf for a build, without making all of them. Exact: sets are taken in the order of a bound that no set exceeds, until the next bound is below the worst of
@@ -71,7 +67,7 @@ const usual = { keep: 20, most: 6000 };
 export function* searchSets(
   build: Build,
   shelf: readonly Board[],
-  { keep = usual.keep, most = usual.most, general = null, wholeAtOnce = false }: SetSearch = {},
+  { keep = usual.keep, most = usual.most }: SetSearch = {},
 ): Generator<SetProgress, BestSets> {
   const of = buildBound(build);
   const wanted = shelf.filter((b) => !isCandidate(b) || roleOf(b) === 'controller');
@@ -90,6 +86,11 @@ export function* searchSets(
   const relaxed = relaxedOf(escs, powers);
   /** Most that rungs 4 to 7 are worth with a controller, and just what they are worth in sets that are wired alike. */
   const hopes = { withEsc: new Map<MemberBound, Hope | null>(), without: new Map<MemberBound, Hope | null>() };
+  /** The shapes that a set of this build and shelf can have: it is out where it is in all of them. */
+  const shapesOf = [
+    ...(build.motors.esc !== 'separate' && escs.length > 0 ? [hopes.withEsc] : []),
+    ...(bringsOwnEsc(build) && powers.length > 0 ? [hopes.without] : []),
+  ];
   const facts = new Map<string, WiredAlike>();
   let best: Climb[] = [];
   let worst = -Infinity;
@@ -97,7 +98,7 @@ export function* searchSets(
   const wholes = new Map<string, Climb>();
   /** The climb of a set with its circuit solved and its own names. */
   const wholeOf = ({ boardId }: Climb): Climb => {
-    const known = wholes.get(boardId) ?? evaluate(build, sets.get(boardId)!, general);
+    const known = wholes.get(boardId) ?? evaluate(build, sets.get(boardId)!);
     wholes.set(boardId, known);
     return known;
   };
@@ -120,11 +121,11 @@ export function* searchSets(
   const climb = (controller: MemberBound, rest: readonly MemberBound[], key: string): void => {
     progress.tried += 1;
     const set = joined(piecesOfBounds(controller, rest), build);
-    const found = evaluate(build, set, general, null, { key, alike });
+    const found = evaluate(build, set, null, null, { key, alike });
     if (!facts.has(key)) facts.set(key, wiredAlike(build, set, found));
     if (!among(found)) return;
     sets.set(set.id, set);
-    keepBest(wholeAtOnce ? wholeOf(found) : found);
+    keepBest(found);
   };
   /** What a controller comes to with every rail that any member could give it; null: no set with it carries the build. */
   const hopeOf = (controller: MemberBound, hasEsc: boolean): Hope | null => {
@@ -133,7 +134,7 @@ export function* searchSets(
     let known = kept.get(controller);
     if (known !== undefined) return known;
     const set = joined({ controller: controller.board, ...relaxed, ...(hasEsc ? {} : { esc: undefined }) }, build);
-    const found = evaluate(build, set, general, null, { key: 'any', alike: new Map() });
+    const found = evaluate(build, set, null, null, { key: 'any', alike: new Map() });
     const stop = found.rungs.find((r) => r.rung >= 4 && r.rung <= 7 && r.state === 'breaks');
     known = stop
       ? null
@@ -142,7 +143,7 @@ export function* searchSets(
           settled: usesOnlyOwn(found, controller.board) ? wiredAlike(build, null, found) : null,
         };
     kept.set(controller, known);
-    if (stop && !out.some((o) => o.id === controller.board.id))
+    if (stop && shapesOf.every((shape) => shape.get(controller) === null))
       out.push(outWords(controller, { ...stop.findings[0]!, rung: stop.rung }));
     return known;
   };
@@ -179,9 +180,8 @@ export function* searchSets(
       if (progress.tried >= most) return ended(false);
     }
   }
-  // A circuit that contradicts a hookup makes its set worse: then another may come before it, and each is asked at once.
-  const sound = wholeAtOnce || best.every((c) => keyOf(wholeOf(c)) >= keyOf(c) - rounding);
-  return sound ? ended(true) : yield* searchSets(build, shelf, { keep, most, general, wholeAtOnce: true });
+  // A circuit that contradicts a hookup makes its set worse: then another may come before it.
+  return ended(best.every((c) => keyOf(wholeOf(c)) >= keyOf(c) - rounding));
 
   function ended(proved: boolean): BestSets {
     const { tried, possible } = progress;

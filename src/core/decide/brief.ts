@@ -3,6 +3,7 @@ import { motorAmps, packCells, packVolts } from '../circuit/packs';
 import { suppliesOf } from '../circuit/rail-tree';
 import { isOnBoard, servedOnBoard } from '../fix/on-board';
 import { arranged } from '../sets/arranged';
+import { boardKey } from '../bill/basket';
 import { draggedIn } from '../bill/dragged-in';
 import { exactly, interval, isKnown } from '../quantity/figure';
 import { money } from '../quantity/money';
@@ -483,8 +484,7 @@ function moneyAndGrams(build: Build, musts: readonly Part[]): BriefLine[] {
       asks: `no more than ${money(Math.max(0, cents))} with shipping`,
       because: ['the budget'],
       lower: names.length > 0 ? 'parts that are at home already' : null,
-      fails: (board) =>
-        board.offers.length > 0 && least(board) > cents && (build.atHome[`board ${board.id}`] ?? 0) === 0,
+      fails: (board) => board.offers.length > 0 && least(board) > cents && (build.atHome[boardKey(board)] ?? 0) === 0,
     },
   ];
 }

@@ -92,7 +92,10 @@ function memberIs(board: Board | undefined): Pick<Finding, 'member'> {
 
 /** Of a set, the member whose figure decides. */
 function deciding(board: Board, end: 'min' | 'max'): Board | undefined {
-  return board.members?.find((m) => m.board.packCells[end] === board.packCells[end])?.board;
+  const stated = end === 'max' && isKnown(board.packMaxVolts);
+  return board.members?.find((m) =>
+    stated ? m.board.packMaxVolts === board.packMaxVolts : m.board.packCells[end] === board.packCells[end],
+  )?.board;
 }
 
 function whose(board: Board, end: 'min' | 'max'): string {

@@ -1,10 +1,9 @@
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
-import { flag } from '../quantity/truth';
-import { hasLine, type HarnessLine } from '../trade/harness-line';
+import { harnessLine, hasLine, type HarnessLine } from '../trade/harness-line';
 import { meetings } from '../trade/harness';
 import type { Hookup } from '../wiring/hookup';
-import { feedBridge, positionOf, isRigid, linesOfFiveMeet } from '../sets/feed';
+import { feedBridge, feedsOf, positionOf, isRigid, linesOfFiveMeet } from '../sets/feed';
 import { piecesOf, type Pieces } from '../sets/pieces';
 import { isSingleEsc, memberOf } from '../sets/roles';
 import { sensingOf } from '../sets/sensing';
@@ -16,7 +15,7 @@ export function checkSet(build: Build, board: Board, hookup: Hookup): Finding[] 
   if (!pieces) return [];
   return [
     ...harness(build, pieces),
-    ...twoSources(board, pieces, hookup),
+    ...twoSources(pieces, hookup),
     ...packLine(board, pieces),
     ...sensors(board, pieces),
   ];
@@ -84,10 +83,10 @@ function harness(build: Build, pieces: Pieces): Finding[] {
   ];
 }
 
-const isMotor = (label: string) => /^(S|M|SIG|MOT)/i.test(label.trim());
+const isMotor = (label: string) => harnessLine(label)?.startsWith('motor') ?? false;
 
 /** Two regulators on one net without diodes drive current into each other. */
-function twoSources(board: Board, pieces: Pieces, hookup: Hookup): Finding[] {
+function twoSources(pieces: Pieces, hookup: Hookup): Finding[] {
   if (!pieces.esc || !linesOfFiveMeet(pieces)) return [];
   const base = {
     rung: 6 as const,
@@ -96,8 +95,8 @@ function twoSources(board: Board, pieces: Pieces, hookup: Hookup): Finding[] {
     member: pieces.esc.id,
     grounds: [],
   };
-  const tied = board.rails.some((r) => isTied(r.source));
-  if (isRigid(pieces) && tied)
+  const both = feedsOf(pieces).includes('own') && feedsOf(pieces).includes('esc');
+  if (isRigid(pieces) && both)
     return [
       {
         ...base,
@@ -115,14 +114,6 @@ function twoSources(board: Board, pieces: Pieces, hookup: Hookup): Finding[] {
       sentence: `Both ends of the harness carry 5 V, and here ${pieces.controller.name} gets its own from ${feed.positionLabel}: pull the 5 V pin out of the plug, or two sources meet.`,
     },
   ];
-}
-
-type Source = Board['rails'][number]['source'];
-
-function isTied(source: Source): boolean {
-  return (
-    source.kind === 'either' && source.of.length > 1 && source.isolated !== undefined && flag(source.isolated) === 'no'
-  );
 }
 
 /** A controller that the pack would destroy is left without it, and then does not see its volts. */

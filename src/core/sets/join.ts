@@ -1,6 +1,7 @@
 import { motorLines, type Board, type Member } from '../records/board';
 import type { Build } from '../records/build';
 import { packCells } from '../circuit/packs';
+import { fullVolts } from '../trade/cell';
 import { interval, isKnown, type NumberFigure } from '../quantity/figure';
 import { flag } from '../quantity/truth';
 import { fed, feedsOf } from './feed';
@@ -51,8 +52,8 @@ export function joined(asked: Pieces, build: Pick<Build, 'pack' | 'morePacks' | 
     ...(sensing ? { currentSensor: sensing.sensor } : {}),
     ...(brings?.capacitor ? { capacitor: brings.capacitor } : {}),
     ...(brings?.massIncludes === undefined ? {} : { massIncludes: brings.massIncludes }),
-    packCells: { min: tightest(onPack, 'min'), max: tightest(onPack, 'max') },
-    ...stated(onPack),
+    packCells: { min: mostOfFewest(onPack), max: tightest(onPack).packCells.max },
+    packMaxVolts: tightest(onPack).packMaxVolts,
     ...motorLineOf(controller, esc),
     massG: sum(members.map((m) => times(m.board.massG, m.count))),
     offers: [],
@@ -112,24 +113,40 @@ function withoutFirstCurrent(inputs: Board['analogueInputs']): Board['analogueIn
   return inputs.filter((i) => i !== first);
 }
 
-/** Of the most cells the fewest, of the fewest the most: the pack reaches every member. One that nobody says leaves it open. */
-function tightest(members: readonly Member[], end: 'min' | 'max'): NumberFigure {
-  const figures = members.map((m) => m.board.packCells[end]);
-  const unsaid = figures.find((f) => !isKnown(f));
-  const known = figures.filter(isKnown).sort((a, b) => interval(a).low - interval(b).low);
-  const least = known[0];
-  if (!unsaid) return end === 'max' ? least! : known.at(-1)!;
-  // A known limit that breaks does so whatever nobody says of the others.
-  if (end === 'min' || !least) return unsaid;
-  return { low: 0, high: interval(least).high, origin: 'assumed', source: 'nobody says it of every member' };
+/** Of the fewest cells the most: the pack reaches every member. One that nobody says leaves it open. */
+function mostOfFewest(members: readonly Member[]): NumberFigure {
+  const figures = members.map((m) => m.board.packCells.min);
+  const known = figures.filter(isKnown);
+  if (known.length < figures.length) return { unknown: true };
+  return known.reduce((a, b) => (interval(b).low > interval(a).low ? b : a));
 }
 
-/** The least limit in volts that any member states, if all of those that state none allow as many cells. */
-function stated(members: readonly Member[]): Pick<Board, 'packMaxVolts'> {
-  const limits = members.map((m) => m.board.packMaxVolts);
-  if (!limits.every((f): f is Exclude<NumberFigure, { unknown: true }> => isKnown(f)))
-    return { packMaxVolts: undefined };
-  return { packMaxVolts: limits.reduce((a, b) => (interval(b).low < interval(a).low ? b : a)) };
+type Limit = Pick<Board, 'packMaxVolts' | 'packCells'>;
+
+/** What a member stands, in volts: as it states, else so many plain cells. */
+function standsVolts({ packMaxVolts, packCells: { max } }: Limit): { low: number; high: number } | null {
+  if (isKnown(packMaxVolts)) return interval(packMaxVolts);
+  if (!isKnown(max)) return null;
+  return { low: fullVolts(interval(max).low), high: fullVolts(interval(max).high) };
+}
+
+/** The limit of the member that stands least. Where nobody says it of every member, it may be lower still: a known one that breaks does so all the same. */
+function tightest(members: readonly Member[]): Limit {
+  const limits = members.map((m) => m.board);
+  const least = limits
+    .filter((b) => standsVolts(b) !== null)
+    .reduce<Limit | null>((a, b) => (a && standsVolts(a)!.low <= standsVolts(b)!.low ? a : b), null);
+  const unsaid = limits.find((b) => standsVolts(b) === null);
+  if (!least) return limits[0]!;
+  if (!unsaid) return least;
+  const open = (figure: NumberFigure): NumberFigure => ({
+    low: 0,
+    high: interval(figure).high,
+    origin: 'assumed',
+    source: 'nobody says it of every member',
+  });
+  if (isKnown(least.packMaxVolts)) return { ...least, packMaxVolts: open(least.packMaxVolts) };
+  return { packMaxVolts: undefined, packCells: { ...least.packCells, max: open(least.packCells.max) } };
 }
 
 function times(figure: NumberFigure, count: number): NumberFigure {

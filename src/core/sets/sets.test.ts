@@ -245,3 +245,28 @@ test("the controller's own draw is carried by what feeds it, not by what could",
   expect(climb.verdict).toBe('fits with work');
   expect(climb.hookup.rails.find((r) => r.rail === 'esc.5v')!.ownMa).toBe(0);
 });
+
+describe('limits and sources of a member are its own', () => {
+  const belfry = build('belfry-six');
+  const pieces = { controller: board('marlpit-stile'), esc: board('tarnfield-joist-55') };
+
+  test('of stated volts and plain cells the member that stands least decides: 25.2 V are more than 24', () => {
+    const states = { ...pieces.controller, packMaxVolts: says(24) };
+    const low = evaluate(belfry, joined({ ...pieces, controller: states }, belfry));
+    expect(finding(low, 'full pack')[0]).toMatchObject({ state: 'breaks', member: 'marlpit-stile' });
+    const high = { ...pieces.controller, packMaxVolts: says(30) };
+    expect(joined({ ...pieces, controller: high }, belfry).packMaxVolts).toBeUndefined();
+  });
+
+  test('USB and regulator that are tied on the controller are not two sources of the set', () => {
+    const lych = board('pellmere-lych');
+    const rails = lych.rails.map((r) => {
+      if (r.id === '5v-reg') return { ...r, source: { kind: 'esc' as const } };
+      return r.source.kind === 'either'
+        ? { ...r, source: { ...r.source, isolated: { value: false, origin: 'manual' as const } } }
+        : r;
+    });
+    const climb = evaluate(belfry, joined({ controller: { ...lych, rails }, esc: board('pellmere-tenon-45') }, belfry));
+    expect(finding(climb, 'two sources')).toEqual([]);
+  });
+});

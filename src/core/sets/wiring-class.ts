@@ -26,7 +26,7 @@ export function wiringClass(board: Board): string {
     video ? [video.cameraIns, video.out, flag(video.overlayChip)] : null,
     escPlug ? [escPlug.rigid === true, hasLine(escPlug.pins, '5 V'), hasLine(escPlug.pins, 'current')] : null,
     board.currentSensor !== undefined,
-    board.pads.some((p) => /^cur/i.test(p.label)),
+    board.pads.some((p) => hasLine([p.label], 'current')),
     board.esc?.telemetry ? flag(board.esc.telemetry) : null,
     flag(board.allPads),
     board.motorLine ?? null,

@@ -1,3 +1,5 @@
+import { harnessLine } from './harness-line';
+
 export interface Meeting {
   /** Counted from one. */
   pin: number;
@@ -8,10 +10,8 @@ export interface Meeting {
 }
 
 const kindOf = (label: string): 'ground' | 'pack' | 'signal' => {
-  const word = label.trim().toUpperCase();
-  if (/^(G|GND|GROUND|0 ?V|-)$/.test(word)) return 'ground';
-  if (/^(V|VBAT|BAT|BATT|PACK|VCC|\+)\+?$/.test(word)) return 'pack';
-  return 'signal';
+  const line = harnessLine(label);
+  return line === 'ground' || line === 'pack' ? line : 'signal';
 };
 
 /** Does the print on a pin or a pad mean ground? */

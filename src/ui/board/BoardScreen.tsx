@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import type { Board, Climb } from '@/core';
+import { withoutSet, withSet, type Board, type Climb } from '@/core';
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
 import { stateColour, verdictColour } from '../marks/words';
 import { KeepSet } from '../frame/KeepSet';
@@ -82,10 +82,7 @@ function Members({ board }: { board: Board }) {
   const { build, edit } = useRoom('build', 'edit');
   const mine = build.sets.includes(board.id);
   const keep = () =>
-    edit(mine ? 'take a set out' : 'keep a set', (b) => ({
-      ...b,
-      sets: mine ? b.sets.filter((id) => id !== board.id) : [...b.sets, board.id].slice(-40),
-    }));
+    edit(mine ? 'take a set out' : 'keep a set', (b) => (mine ? withoutSet(b, board.id) : withSet(b, board.id)));
   return (
     <Box sx={{ pl: 2.5 }}>
       <Box component="ul" aria-label="Boards of the set" sx={{ m: 0, pl: 0 }}>

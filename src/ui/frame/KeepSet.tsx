@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { Board } from '@/core';
+import { withSet, type Board } from '@/core';
 import { useRoom } from '../room/store';
 
 /** The address of a set that is not among the best: it can be made, but nobody has asked for it. */
@@ -9,10 +9,7 @@ export function KeepSet({ board }: { board: Board }) {
   return (
     <Box role="status" sx={{ p: 3 }}>
       {board.name} is a set that this shelf makes, but it is not among the best for this build.{' '}
-      <Button
-        variant="outlined"
-        onClick={() => edit('keep a set', (b) => ({ ...b, sets: [...new Set([...b.sets, board.id])].slice(-40) }))}
-      >
+      <Button variant="outlined" onClick={() => edit('keep a set', (b) => withSet(b, board.id))}>
         Let it climb all the same
       </Button>
     </Box>

@@ -4,7 +4,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { fixWords, numbered, outcomeWords, type Board, type Climb, type Fix, type FixSet, money } from '@/core';
+import {
+  withSet,
+  fixWords,
+  numbered,
+  outcomeWords,
+  type Board,
+  type Climb,
+  type Fix,
+  type FixSet,
+  money,
+} from '@/core';
 import { useRoom } from '../room/store';
 import { useExplain } from './use-explain';
 
@@ -20,7 +30,7 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
     edit(`fix ${board.id} ${fixes.length}`, (b) => ({ ...b, fixes: { ...b.fixes, [board.id]: fixes } }));
   /** Another member makes another set, which takes part from then on. */
   const open = (id: string) => {
-    edit('make a set', (b) => ({ ...b, sets: [...new Set([...b.sets, id])].slice(-40) }));
+    edit('make a set', (b) => withSet(b, id));
     router.push(`/b/${build.id}/hookup/${id}`);
   };
   if (!stopped && accepted.length === 0) return null;

@@ -16,7 +16,7 @@ import {
 } from 'nuqs';
 import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { boardIdsIn, rankClimbs, rungNames, type Board, type Build, type Mended, type Ranked } from '@/core';
+import { boardIdsIn, boardKey, rankClimbs, rungNames, type Board, type Build, type Mended, type Ranked } from '@/core';
 import { MarkKey } from '../marks/Key';
 import { rungPitch } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
@@ -366,7 +366,7 @@ function arrange(
     const ids = boardIdsIn(climb.boardId);
     if (of !== null && isMadeOf(climb, kinds.get(climb.boardId)) !== of) return false;
     if (controller !== null && !ids.includes(controller)) return false;
-    if (home && !ids.some((id) => (atHome[`board ${id}`] ?? 0) > 0)) return false;
+    if (home && !ids.some((id) => (atHome[boardKey({ id })] ?? 0) > 0)) return false;
     if (stops !== null && climb.stopsAt !== stops) return false;
     if (fix && mended && !mendedBy(fix, mended[climb.boardId])) return false;
     if (most !== null && (climb.totalCents ?? Infinity) > most * 100) return false;

@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { boardIdsIn, roleOf, setId } from '@/core';
+import { boardIdsIn, roleOf, setId, withoutSet, withSet } from '@/core';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 
@@ -21,7 +21,7 @@ export function MakeSet() {
   const nameOf = (id: string) => boards.find((b) => b.id === id)?.name ?? id;
   const make = () => {
     const id = setId(ids);
-    edit('make a set', (b) => ({ ...b, sets: [...new Set([...b.sets, id])].slice(-40) }));
+    edit('make a set', (b) => withSet(b, id));
     router.push(`/b/${build.id}/board/${id}`);
   };
   return (
@@ -52,9 +52,7 @@ export function MakeSet() {
       {build.sets.map((id) => (
         <span key={id}>
           {boardIdsIn(id).map(nameOf).join(' + ')}{' '}
-          <Button onClick={() => edit('take a set out', (b) => ({ ...b, sets: b.sets.filter((x) => x !== id) }))}>
-            Take out
-          </Button>
+          <Button onClick={() => edit('take a set out', (b) => withoutSet(b, id))}>Take out</Button>
         </span>
       ))}
     </Box>
