@@ -4,7 +4,6 @@ import { interval, isKnown, type NumberFigure } from '../quantity/figure';
 import type { Climb } from '../evaluate/climb';
 import type { Board } from '../records/board';
 import type { Build, Part } from '../records/build';
-import { checkComforts } from '../rungs/comforts';
 import { marginOf, stateWithin, worst, type Finding, type RungNumber } from '../rungs/finding';
 import { checkFrame } from '../rungs/frame';
 import { checkPack } from '../rungs/pack';
@@ -17,7 +16,6 @@ import { arranged } from '../sets/arranged';
 import { isSingleEsc, roleOf } from '../sets/roles';
 import { comfort } from '../trade/comfort';
 import { atLeast } from '../quantity/truth';
-import { nothingWired } from '../wiring/hookup';
 import { rungWorth } from './score';
 
 /**
@@ -39,8 +37,6 @@ export interface MemberBound {
 }
 
 const ofOneMember: readonly Finding['code'][] = ['outline', 'usb reach', 'button reach', 'cables', 'underside'];
-/** Wishes that a controller meets or not, however it is wired. */
-const ofTheBoard: readonly string[] = ['Barometer', 'Compass', 'Storage', 'Gyro'];
 
 export function memberBound(build: Build, board: Board): MemberBound {
   const role = roleOf(board)!;
@@ -50,7 +46,7 @@ export function memberBound(build: Build, board: Board): MemberBound {
     ...(inStack
       ? checkFrame(build, board).filter((f) => (role === 'controller' ? ofOneMember : ['outline']).includes(f.code))
       : []),
-    ...(role === 'controller' ? wishes(build, board) : checkPack(build, board)),
+    ...(role === 'controller' ? [] : checkPack(build, board)),
     ...(role === 'esc' ? escFindings(arranged(build, alone(board, count))) : []),
     ...sanityFindings(board),
   ];
@@ -82,12 +78,6 @@ const rungs: readonly RungNumber[] = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
 /** An ESC as if it were a set of itself: what the build's motors hang on. */
 function alone(board: Board, count: number): Board {
   return { ...board, members: [{ role: 'esc', board, count, pads: {} }] };
-}
-
-function wishes(build: Build, board: Board): Finding[] {
-  return checkComforts(build, board, nothingWired(build)).map((f) =>
-    f.counts === undefined || ofTheBoard.includes(f.about) ? f : { ...f, state: 'holds' },
-  );
 }
 
 /** What it costs at least; nothing where it is at home, null where nobody offers it. */
