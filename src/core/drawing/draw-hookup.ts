@@ -230,6 +230,8 @@ function drawFace(
         if (!row.line && !numbers.includes(box.number)) numbers.push(box.number);
         used.set(row.wire.padId, numbers);
       }
+  // A wire to another member of a set has no box: its pad is taken all the same.
+  for (const { padId } of wires) if (padId !== null && !used.has(padId)) used.set(padId, []);
   const held = new Map(hookup.held.map((h) => [h.pad, h.by]));
   return {
     member: null,

@@ -81,7 +81,10 @@ function Sheet({ board, climb }: Chosen) {
         {sheet.title}
       </Box>
       <Box sx={{ fontSize: 12, color: 'text.secondary' }}>
-        Revision {sheet.revision} of the board; sheet of {today()}.
+        {board.members
+          ? `Revisions ${board.members.map((m) => `${m.board.revision} of ${m.board.name}`).join(', ')}`
+          : `Revision ${sheet.revision} of the board`}
+        ; sheet of {today()}.
       </Box>
       <Drawing board={board} climb={climb} sheet={sheet} />
       <Box component="ul" sx={{ m: 0, my: 1, pl: 2.5, color: 'error.main', fontSize: 12.5 }} aria-label="Cautions">
