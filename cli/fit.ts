@@ -5,6 +5,7 @@ import {
   isCandidate,
   money,
   rankClimbs,
+  type Build,
   type Climb,
   type Ranked,
   type RungState,
@@ -55,17 +56,17 @@ export async function fit(args: string[]): Promise<number> {
   const sets = bestSets(build.value, boards);
   const found = [...alone, ...sets.climbs];
   const ranked = rankClimbs([...found, ...asked.filter((a) => !found.some((c) => c.boardId === a.boardId))]);
-  console.log(options.json ? JSON.stringify(fitJson(build.value, ranked, sets), null, 2) : table(ranked));
+  console.log(options.json ? JSON.stringify(fitJson(build.value, ranked, sets), null, 2) : table(ranked, build.value));
   return 0;
 }
 
-function table(ranked: Ranked[]): string {
+function table(ranked: Ranked[], { currency }: Build): string {
   const width = Math.max(5, ...ranked.map((r) => r.climb.boardName.length));
   const lines = ranked.map(({ rank, climb }) => {
     const rungs = climb.rungs.map((r) => marks[r.state]).join('');
     const stop = climb.rungs.find((r) => r.rung === climb.stopsAt) ?? climb.rungs.find((r) => r.state === 'unknown');
     const why = stop ? `${stop.name}: ${stop.findings[0]?.sentence ?? ''}` : '';
-    const price = climb.totalCents === null ? 'no offer' : money(climb.totalCents);
+    const price = climb.totalCents === null ? 'no offer' : money(climb.totalCents, currency);
     return `${String(rank).padStart(3)}  ${climb.boardName.padEnd(width)}  ${rungs}  ${climb.verdict.padEnd(14)}  ${price.padStart(9)}  ${why}`;
   });
   return [

@@ -7,7 +7,7 @@ const replySchema = z.object({
       z.object({
         shop: z.string().trim().min(1).max(80),
         cents: z.int().min(1).max(1_000_000),
-        currency: z.literal('EUR'),
+        currency: z.string().regex(/^[A-Z]{3}$/),
         shippingCents: z.int().min(0).max(100_000),
         deliveryDays: z.int().min(0).max(365),
         stock: z.int().min(0).max(100_000),
@@ -71,7 +71,7 @@ export async function refreshOffers(
       sentence: `The shop service sends an offer that cannot be right (${issue.path.join('.')}: ${issue.message}). The offers stay as they are.`,
     };
   }
-  const offers = read.data.offers.map(({ currency: _, ...o }) => ({ ...o, seen: today }));
+  const offers = read.data.offers.map((o) => ({ ...o, seen: today }));
   return {
     ok: true,
     offers: withTypedOffers(offers, board.offers),

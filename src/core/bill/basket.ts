@@ -1,6 +1,8 @@
-import { euros } from '../quantity/money';
+import { plainMoney } from '../quantity/money';
+import { euroIn, inMoneyOf, offersIn } from './exchange';
 import { atTheDoor } from './border';
-import { isOnBoard } from '../fix/on-board';
+import { flownBeside } from './flown';
+import { unlistedParts } from './unlisted';
 import { withFixes } from '../fix/apply';
 import { fixPrice } from '../fix/price';
 import { bought } from '../sets/roles';
@@ -16,15 +18,17 @@ export interface BasketLine extends Omit<Sundry, 'grams'> {
   grams: number | null;
   /** Nobody offers it, and no usual price is known: it counts as nothing in the total. */
   unpriced?: true;
+  /** Nobody listed it: `cents` is the least that it plausibly costs, this the most. */
+  mostCents?: number;
   /** Who sells it; empty: a usual price, anywhere. */
   offers: Offer[];
 }
 
 /** All that is still to be bought for this build on this board, with what the hookup drags in. A must that is left out is still owed. */
-export function basketOf(build: Build, board: Board, hookup: Hookup): BasketLine[] {
-  const flown = new Set(
-    hookup.parts.filter((p) => (p.mode || p.priority === 'must') && !isOnBoard(p)).map((p) => p.id),
-  );
+export function basketOf(build: Build, shelved: Board, hookup: Hookup): BasketLine[] {
+  const board = inMoneyOf(build, shelved);
+  const usual = euroIn(build);
+  const flown = flownBeside(hookup);
   // What is bought is what the page offers; what is wired is the board with its fixes.
   const mended = withFixes(build, board);
   return [
@@ -34,12 +38,28 @@ export function basketOf(build: Build, board: Board, hookup: Hookup): BasketLine
         (p) => !p.owned && flown.has(p.id) && (p.peripheral.cents !== 0 || p.peripheral.offers.length > 0),
       ),
     ).map(({ of: { id, peripheral: p }, count }) => ({
-      ...piece(`part ${id}`, p.name, count * (p.cents ?? 0), gramsOf(p.massG, count), 'on the parts list', p.offers),
+      ...piece(
+        `part ${id}`,
+        p.name,
+        count * (p.cents ?? 0),
+        gramsOf(p.massG, count),
+        'on the parts list',
+        offersIn(build, p.offers).offers,
+      ),
       quantity: count,
-      ...(p.cents === null && p.offers.length === 0 ? { unpriced: true as const } : {}),
+      ...(p.cents === null && offersIn(build, p.offers).offers.length === 0 ? { unpriced: true as const } : {}),
     })),
-    ...extras(build, board, hookup),
-    ...draggedIn(mended.build, mended.board, hookup).map((s) => ({ ...s, offers: [] })),
+    ...extras(build, board, hookup).map((l) => ({ ...l, cents: Math.round(l.cents * usual) })),
+    ...draggedIn(mended.build, mended.board, hookup).map((s) => ({
+      ...s,
+      cents: Math.round(s.cents * usual),
+      offers: [],
+    })),
+    ...unlistedParts(mended.build, hookup).map((u) => ({
+      ...piece(u.key, u.what, u.cents.low * usual, u.grams.high, u.why),
+      quantity: u.count,
+      mostCents: Math.round(u.cents.high * usual),
+    })),
   ];
 }
 
@@ -270,14 +290,15 @@ function better(a: Order, b: Order, aim: Aim): boolean {
   return false;
 }
 
-/** Euros of a line with two places, or that they are unknown. */
-export function eurosOf({ cents, unpriced }: BasketLine): string {
-  return unpriced ? 'unknown' : euros(cents);
+/** What a line costs with two places, a range of a thing that nobody listed, or that they are unknown. */
+export function priceOf({ cents, mostCents, unpriced }: BasketLine): string {
+  if (mostCents !== undefined) return `${plainMoney(cents)} to ${plainMoney(mostCents)}`;
+  return unpriced ? 'unknown' : plainMoney(cents);
 }
 
-export function basketCsv(lines: readonly BasketLine[]): string {
+export function basketCsv(lines: readonly BasketLine[], currency: string): string {
   return csvLines(
-    ['what', 'quantity', 'unit', 'EUR', 'g', 'why'],
-    lines.map((l) => [l.what, l.quantity, l.unit, eurosOf(l), l.grams ?? 'unknown', l.why]),
+    ['what', 'quantity', 'unit', currency, 'g', 'why'],
+    lines.map((l) => [l.what, l.quantity, l.unit, priceOf(l), l.grams ?? 'unknown', l.why]),
   );
 }

@@ -3,6 +3,7 @@ import { motorAmps, packCells, packVolts } from '../circuit/packs';
 import { isOnBoard, servedOnBoard } from '../fix/on-board';
 import { arranged } from '../sets/arranged';
 import { boardKey } from '../bill/basket';
+import { inMoneyOf, offersIn } from '../bill/exchange';
 import { draggedIn } from '../bill/dragged-in';
 import { interval, isKnown } from '../quantity/figure';
 import { money } from '../quantity/money';
@@ -231,9 +232,9 @@ function moneyAndGrams(build: Build, musts: readonly Part[]): BriefLine[] {
     build.limits.budgetCents -
     musts.reduce((sum, { owned, peripheral }) => {
       if (owned || peripheral.cents === null) return sum;
-      return sum + Math.min(peripheral.cents, ...peripheral.offers.map((o) => o.cents));
+      return sum + Math.min(peripheral.cents, ...offersIn(build, peripheral.offers).offers.map((o) => o.cents));
     }, 0);
-  const least = (board: Board) => Math.min(...board.offers.map((o) => o.cents));
+  const least = (board: Board) => Math.min(...inMoneyOf(build, board).offers.map((o) => o.cents));
   const names = musts.map((p) => p.peripheral.name);
   // What no hookup can do without: leads, capacitor, standoffs. Wires come on top.
   const besides = (board: Board) => draggedIn(arranged(build, board), board, nothingWired(build));
@@ -248,10 +249,11 @@ function moneyAndGrams(build: Build, musts: readonly Part[]): BriefLine[] {
     },
     {
       id: 'money',
-      asks: `no more than ${money(Math.max(0, cents))} with shipping`,
+      asks: `no more than ${money(Math.max(0, cents), build.currency)} with shipping`,
       because: ['the budget'],
       lower: names.length > 0 ? 'parts that are at home already' : null,
-      fails: (board) => board.offers.length > 0 && least(board) > cents && (build.atHome[boardKey(board)] ?? 0) === 0,
+      fails: (board) =>
+        Number.isFinite(least(board)) && least(board) > cents && (build.atHome[boardKey(board)] ?? 0) === 0,
     },
   ];
 }

@@ -3,7 +3,8 @@ import type { GeneralSolver } from '../solver/budget';
 import type { Board } from '../records/board';
 import { buildSchema, type Build } from '../records/build';
 import { plausibleEnds } from '../figures/plausible-ends';
-import { centsOf } from '../quantity/money';
+import { euroIn } from '../bill/exchange';
+import { centsOf, currencySign } from '../quantity/money';
 import { isKnown, type NumberFigure, type Origin } from '../quantity/figure';
 import { cellOhm } from '../trade/cell';
 import { firstOf, type Ranked } from './rank-shelf';
@@ -145,10 +146,13 @@ function openFigures(build: Build): Open[] {
       found.push({
         path: [...at, 'cents'],
         says: `what ${p.name} costs`,
-        unit: '€',
+        unit: currencySign(build.currency),
         measure: 'Any shop that sells it says.',
         origin: 'manual',
-        ends: [plausibleEnds.partCents.ends[0] / 100, plausibleEnds.partCents.ends[1] / 100],
+        ends: [
+          (plausibleEnds.partCents.ends[0] / 100) * euroIn(build),
+          (plausibleEnds.partCents.ends[1] / 100) * euroIn(build),
+        ],
       });
     ask(p.massG, { path: [...at, 'massG'], says: `what ${p.name} weighs`, unit: 'g', ...scale, ends: [0, 5000] });
     p.gives.forEach((give, n) =>

@@ -127,7 +127,7 @@ describe('locks and alternatives', () => {
 
   test('each port with its price: equal, a compromise, or not to be had', () => {
     const [serialNeed, supplyNeed] = alternativesOf(build, board, 'gps');
-    expect(serialNeed!.alternatives.map((a) => [a.to, a.price && priceWords(a.price)])).toEqual([
+    expect(serialNeed!.alternatives.map((a) => [a.to, a.price && priceWords(a.price, build)])).toEqual([
       ['port1', 'costs nothing'],
       ['port2', 'costs nothing'],
       ['port3', '1 compromise'],
@@ -147,7 +147,7 @@ describe('locks and alternatives', () => {
       locks: { plank: [{ kind: 'link' as const, part: 'gps', link: 'serial', to: 'port3' }] },
     };
     expect(evaluate(locked, board).hookup.parts[0]!.links[0]!.to).toEqual(['port3']);
-    expect(priceWords(priceOfLocks(locked, board)!)).toBe('1 compromise');
+    expect(priceWords(priceOfLocks(locked, board)!, locked)).toBe('1 compromise');
   });
   test('locking what is the best anyway costs nothing', () => {
     const locked = {
@@ -159,7 +159,7 @@ describe('locks and alternatives', () => {
         ],
       },
     };
-    expect(priceWords(priceOfLocks(locked, board)!)).toBe('costs nothing');
+    expect(priceWords(priceOfLocks(locked, board)!, locked)).toBe('costs nothing');
     expect(evaluate(locked, board).verdict).toBe('fits');
   });
 });

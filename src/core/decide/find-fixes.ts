@@ -1,3 +1,4 @@
+import { euroIn } from '../bill/exchange';
 import type { GeneralSolver } from '../solver/budget';
 import { evaluate, type Climb } from '../evaluate/climb';
 import { interval } from '../quantity/figure';
@@ -186,7 +187,7 @@ function setOf(build: Build, fixes: Fix[], climb: Climb): FixSet {
     fixes,
     words: fixes.map((f) => fixWords(f, name, build.motors.count)),
     leftOut: fixes.flatMap((f) => (f.kind === 'leave out' ? [name(f.part)] : [])),
-    cents: sum('cents'),
+    cents: Math.round(sum('cents') * euroIn(build)),
     grams: sum('grams'),
     effort: sum('effort'),
     stopsAt: climb.stopsAt,

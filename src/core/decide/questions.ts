@@ -1,3 +1,4 @@
+import { inMoneyOf } from '../bill/exchange';
 import { evaluate } from '../evaluate/climb';
 import type { GeneralSolver } from '../solver/budget';
 import { doubtsAbout } from '../rungs/sanity';
@@ -105,7 +106,7 @@ function kindest(build: Build, board: Board, u: Unknown, general: GeneralSolver 
 /** Unknown figures, ranges, and figures that cannot be true, of a board or of the members of a set, as far as the climb leans on them. */
 function unknownsOf(build: Build, candidate: Board, general: GeneralSolver | null): Unknown[] {
   const open = boardsWithin(build, candidate).flatMap(({ board, change }) =>
-    openIn(board).map((u) => ({
+    openIn(inMoneyOf(build, board)).map((u) => ({
       ...u,
       of: board,
       set: (whole: Board, value: unknown) => change(whole, (b) => u.set(b, value)),
@@ -164,7 +165,7 @@ const [cheap, dear] = ['cheap enough', 'too dear'];
 const priceQuestion: Omit<Unknown, 'of'> = {
   field: 'offers',
   says: 'Price',
-  unit: '€',
+  unit: '',
   ask: 'What does it cost, with shipping?',
   get: () => undefined,
   values: [cheap, dear],

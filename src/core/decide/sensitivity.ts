@@ -1,4 +1,5 @@
-import { centsOf } from '../quantity/money';
+import { inMoneyOf } from '../bill/exchange';
+import { centsOf, currencySign } from '../quantity/money';
 import { evaluate } from '../evaluate/climb';
 import { figuresOf } from '../figures/board-figures';
 import { railFigures } from '../figures/rail-figures';
@@ -83,7 +84,7 @@ function distance(t: Tipping): number {
 /** Of a set, the numbers of each of its members. */
 function dialsOf(build: Build, candidate: Board): Dial[] {
   return boardsWithin(build, candidate).flatMap(({ board, change }) =>
-    dialsOfBoard(board).map((dial) => ({
+    dialsOfBoard(inMoneyOf(build, board), build.currency).map((dial) => ({
       ...dial,
       says: candidate.members ? `${board.name}: ${dial.says}` : dial.says,
       set: (whole: Board, value: number) => change(whole, (b) => dial.set(b, value)),
@@ -91,7 +92,7 @@ function dialsOf(build: Build, candidate: Board): Dial[] {
   );
 }
 
-function dialsOfBoard(board: Board): Dial[] {
+function dialsOfBoard(board: Board, currency: string): Dial[] {
   const amps = railFigures(board).filter((f) => f.logged && f.unit === 'A');
   const single = [...figuresOf(board), ...amps].flatMap((f): Dial[] => {
     const figure = f.get(board);
@@ -106,7 +107,7 @@ function dialsOfBoard(board: Board): Dial[] {
         {
           field: 'offers',
           says: 'Landed price',
-          unit: '€',
+          unit: currencySign(currency),
           now: (offer.cents + offer.shippingCents) / 100,
           whole: false,
           set: (b, value) => ({ ...b, offers: [{ ...offer, cents: centsOf(value), shippingCents: 0 }] }),

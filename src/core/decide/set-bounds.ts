@@ -11,6 +11,8 @@ import { sanityFindings } from '../rungs/sanity';
 import { escFindings } from '../rungs/separate-esc';
 import { boardKey } from '../bill/basket';
 import { draggedIn } from '../bill/dragged-in';
+import { euroIn, inMoneyOf, offersIn } from '../bill/exchange';
+import { flownBeside } from '../bill/flown';
 import { withFixes } from '../fix/apply';
 import { arranged } from '../sets/arranged';
 import { isSingleEsc, roleOf } from '../sets/roles';
@@ -38,7 +40,8 @@ export interface MemberBound {
 
 const ofOneMember: readonly Finding['code'][] = ['outline', 'usb reach', 'button reach', 'cables', 'underside'];
 
-export function memberBound(build: Build, board: Board): MemberBound {
+export function memberBound(build: Build, shelved: Board): MemberBound {
+  const board = inMoneyOf(build, shelved);
   const role = roleOf(board)!;
   const count = isSingleEsc(board) ? Math.max(1, build.motors.count) : 1;
   const inStack = !isSingleEsc(board);
@@ -125,8 +128,8 @@ function besideOf(build: Build, parts: readonly Part[]): Beside {
   const bought = parts.filter((p) => !p.owned);
   return {
     grams: parts.reduce((g, p) => g + high(p.peripheral.massG), high(build.bareMassG) + high(heaviestPack(build))),
-    cents: bought.reduce((c, p) => c + leastCents(p), 0),
-    shipping: Math.max(0, ...bought.flatMap((p) => leastShipping(p))),
+    cents: bought.reduce((c, p) => c + leastCents(build, p), 0),
+    shipping: Math.max(0, ...bought.flatMap((p) => leastShipping(build, p))),
   };
 }
 
@@ -139,9 +142,7 @@ export interface WiredAlike {
 
 export function wiredAlike(build: Build, set: Board | null, climb: Climb): WiredAlike {
   const { hookup } = climb;
-  const flown = new Set(
-    hookup.parts.filter((p) => (p.mode || p.priority === 'must') && !isOnBoard(p)).map((p) => p.id),
-  );
+  const flown = flownBeside(hookup);
   const beside = besideOf(
     build,
     build.parts.filter((p) => flown.has(p.id)),
@@ -156,22 +157,23 @@ export function wiredAlike(build: Build, set: Board | null, climb: Climb): Wired
     beside: {
       ...beside,
       grams: beside.grams + hookup.cost.deciGrams / 10 + small.reduce((g, l) => g + l.grams, 0),
-      cents: beside.cents + small.reduce((c, l) => c + (build.atHome[l.key] ? 0 : l.cents), 0),
+      cents: beside.cents + small.reduce((c, l) => c + (build.atHome[l.key] ? 0 : l.cents * euroIn(build)), 0),
     },
   };
 }
 
 const high = (f: NumberFigure) => (isKnown(f) ? Math.max(0, interval(f).high) : 0);
 
-function leastCents({ peripheral: p }: Part): number {
-  const offered = p.offers.map((o) => o.cents);
+function leastCents(build: Build, { peripheral: p }: Part): number {
+  const offered = offersIn(build, p.offers).offers.map((o) => o.cents);
   return Math.min(p.cents ?? Infinity, ...offered, p.cents === null && offered.length === 0 ? 0 : Infinity);
 }
 
-function leastShipping({ peripheral: p, owned }: Part): number[] {
+function leastShipping(build: Build, { peripheral: p, owned }: Part): number[] {
+  const { offers } = offersIn(build, p.offers);
   // What has a usual price may come from anywhere.
-  if (owned || p.offers.length === 0) return [];
-  return [Math.min(...p.offers.map((o) => o.shippingCents))];
+  if (owned || offers.length === 0) return [];
+  return [Math.min(...offers.map((o) => o.shippingCents))];
 }
 
 /** A part that is left out strains one of rungs 4 to 7: the most that is worth there, less than one that holds. */

@@ -12,10 +12,10 @@ describe('boards side by side', () => {
     makeBoard({ ...portsAndPads(['rt', 'rt']), id: 'two' }),
     makeBoard({ ...portsAndPads(['rt']), id: 'one', offers: [], massG: says(30) }),
   ].map((b) => evaluate(build, b));
-  const row = (what: string) => sideBySide(climbs).find((r) => r.what === what)!;
+  const row = (what: string) => sideBySide(climbs, build).find((r) => r.what === what)!;
 
   test('ten rungs, then figures, then one row a part', () => {
-    const rows = sideBySide(climbs);
+    const rows = sideBySide(climbs, build);
     expect(rows.filter((r) => r.group === 'rungs').map((r) => r.what)).toEqual([
       'Frame',
       'Pack',
@@ -44,7 +44,7 @@ describe('boards side by side', () => {
     expect([7, 8]).toContain(heavy! - light!);
   });
   test('no boards, no rows but the headings of sums; one board differs from nothing', () => {
-    expect(sideBySide([]).filter((r) => r.group !== 'figures')).toEqual([]);
-    expect(sideBySide([climbs[0]!]).some((r) => r.differs)).toBe(false);
+    expect(sideBySide([], build).filter((r) => r.group !== 'figures')).toEqual([]);
+    expect(sideBySide([climbs[0]!], build).some((r) => r.differs)).toBe(false);
   });
 });

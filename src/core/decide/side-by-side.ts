@@ -1,4 +1,6 @@
 import { money } from '../quantity/money';
+import { euroIn } from '../bill/exchange';
+import type { Build } from '../records/build';
 import type { Climb } from '../evaluate/climb';
 import { linkWords } from '../wiring/signal-words';
 
@@ -10,7 +12,7 @@ export interface SideRow {
 }
 
 /** Boards against each other, row by row: rungs, sums, and where each peripheral goes on each of them. */
-export function sideBySide(climbs: readonly Climb[]): SideRow[] {
+export function sideBySide(climbs: readonly Climb[], build: Pick<Build, 'currency' | 'rates'>): SideRow[] {
   const rows: Omit<SideRow, 'differs'>[] = [];
   climbs[0]?.rungs.forEach((r, i) =>
     rows.push({ group: 'rungs', what: r.name, cells: climbs.map((c) => c.rungs[i]!.state) }),
@@ -20,11 +22,12 @@ export function sideBySide(climbs: readonly Climb[]): SideRow[] {
   figure('Take-off mass', (c) =>
     c.massG.high === null ? `over ${Math.round(c.massG.low)} g` : `${Math.round(c.massG.high)} g`,
   );
-  figure('To pay', (c) => (c.totalCents === null ? 'no offer' : money(c.totalCents)));
+  figure('To pay', (c) => (c.totalCents === null ? 'no offer' : money(c.totalCents, build.currency)));
   figure('Free ports', (c) => `${c.hookup.freePorts}`);
   figure(
     'Extras',
-    (c) => `${money(c.hookup.cost.cents)}, ${c.hookup.cost.deciGrams / 10} g, effort ${c.hookup.cost.effort}`,
+    (c) =>
+      `${money(c.hookup.cost.cents * euroIn(build), build.currency)}, ${c.hookup.cost.deciGrams / 10} g, effort ${c.hookup.cost.effort}`,
   );
   figure(
     'Bridges to move',

@@ -1,3 +1,4 @@
+import { inMoneyOf } from '../bill/exchange';
 import { checkComforts } from '../rungs/comforts';
 import { cheapestBill, checkCost } from '../rungs/cost';
 import { rungNames, worst, type Finding, type RungName, type RungNumber, type RungState } from '../rungs/finding';
@@ -82,13 +83,14 @@ const solvedRungs: readonly SolvedRung[] = [4, 5, 6, 7];
  */
 export function evaluate(
   asked: Build,
-  bought: Board,
+  shelved: Board,
   general: GeneralSolver | null = null,
   memory: Memory | null = null,
   search: InSearch | null = null,
 ): Climb {
+  const bought = inMoneyOf(asked, shelved);
   const known = <T>(layer: string, more: readonly unknown[], work: () => T) =>
-    remembered(memory, bought, layer, [...whatWires(asked), general === null, ...more], work);
+    remembered(memory, shelved, layer, [...whatWires(asked), general === null, ...more], work);
   const { build, board, wiring, early, after, motors, delegated } = known('wiring', [], () =>
     wired(asked, bought, general, search),
   );
@@ -98,7 +100,9 @@ export function evaluate(
   const masses = known('masses', [asked.bareMassG], () =>
     massLines({ ...build, bareMassG: asked.bareMassG }, board, hookup),
   );
-  const bill = known('bill', [asked.atHome], () => cheapestBill(asked, bought, hookup));
+  const bill = known('bill', [asked.atHome, asked.imports, asked.currency, asked.rates], () =>
+    cheapestBill(asked, bought, hookup),
+  );
   const now: Build = { ...build, limits: asked.limits, comforts: asked.comforts };
   const findings: Finding[] = [
     ...early,

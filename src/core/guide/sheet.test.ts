@@ -163,11 +163,11 @@ describe('the basket', () => {
     const board = makeBoard({ offers: [], massG: unknown });
     const [line] = basketOf(makeBuild(), board, evaluate(makeBuild(), board).hookup);
     expect(line).toMatchObject({ unpriced: true, grams: null });
-    expect(basketCsv([line!])).toContain('1,piece,unknown,unknown,the board');
+    expect(basketCsv([line!], 'EUR')).toContain('1,piece,unknown,unknown,the board');
   });
   test('CSV has a line for each and quotes what needs it (RFC 4180)', () => {
-    expect(basketCsv(lines).split('\r\n')).toHaveLength(lines.length + 1);
-    expect(basketCsv([{ ...two[0]!, what: 'a, "b"' }])).toContain('"a, ""b"""');
+    expect(basketCsv(lines, 'EUR').split('\r\n')).toHaveLength(lines.length + 1);
+    expect(basketCsv([{ ...two[0]!, what: 'a, "b"' }], 'EUR')).toContain('"a, ""b"""');
   });
 });
 

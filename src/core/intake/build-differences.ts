@@ -14,6 +14,8 @@ const called: Record<Field, string> = {
   capacitor: 'the capacitor',
   said: 'whose word its numbers are',
   limits: 'limits',
+  currency: 'the currency',
+  rates: 'what other currencies are worth',
   radio: 'the radio',
   imports: 'duty and tax',
   comforts: 'wishes',

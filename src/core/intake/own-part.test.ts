@@ -109,7 +109,7 @@ describe('a part that is in no library', () => {
   });
   test("a copy for the library has an id of the buyer's own, whatever part it was made from", () => {
     const theirs = { ...ownPart('Finch', 'camera', 990)!, id: 'tallow-cam', maker: 'Pellmere' };
-    expect(forLibrary(theirs)).toEqual({ ...theirs, id: 'own-finch' });
+    expect(forLibrary(makeBuild(), theirs)).toEqual({ ...theirs, id: 'own-finch' });
   });
   test('a name is wanted', () => expect(ownPart('  ', 'other', 990)).toBeNull());
 });

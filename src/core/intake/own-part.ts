@@ -1,3 +1,5 @@
+import { euroIn } from '../bill/exchange';
+import type { Build } from '../records/build';
 import type { Peripheral, Supply } from '../records/peripheral';
 import type { PeripheralKind } from '../trade/peripheral-kind';
 import { idFrom, newestVersion } from '../records/words';
@@ -34,12 +36,17 @@ const usual: Record<PeripheralKind, string[]> = {
   recorder: ['serial recorder'],
   'current sensor': ['analogue current'],
   gimbal: ['output servo'],
+  aerial: [],
   other: [],
 };
 
-/** A copy for the library, under a name of the buyer's own: it takes the place of no other but an earlier one of that name. */
-export function forLibrary(peripheral: Peripheral): Peripheral {
-  return { ...peripheral, id: idFrom(`own ${peripheral.name}`, 'own-part') };
+/** Kinds that take no power from the board. */
+const unpowered: readonly PeripheralKind[] = ['esc telemetry', 'aerial'];
+
+/** A copy for the library, priced in euros, under a name of the buyer's own: it takes the place of no other but an earlier one of that name. */
+export function forLibrary(build: Build, peripheral: Peripheral): Peripheral {
+  const cents = peripheral.cents === null ? null : Math.round(peripheral.cents / euroIn(build));
+  return { ...peripheral, cents, id: idFrom(`own ${peripheral.name}`, 'own-part') };
 }
 
 /** A part that is in no library: wired as most of its kind are, with every figure but its price still to be said. Null where it has no name. */
@@ -65,7 +72,7 @@ export function ownPart(name: string, kind: PeripheralKind, cents: number): Peri
         id: 'way',
         label: 'as you say',
         links: usual[kind].reduce<Peripheral['modes'][number]['links']>(withLink, []),
-        supplies: kind === 'esc telemetry' ? [] : [unsaidSupply],
+        supplies: unpowered.includes(kind) ? [] : [unsaidSupply],
         cents: 0,
         grams: 0,
         effort: 0,

@@ -13,15 +13,15 @@ export function figureOf(board: Board, field: string): BoardFigure | undefined {
 
 /**
  * The board with a figure, or its price (`offers`), as somebody typed it, and what stood there before in its history; null when the text is no value of this figure.
- * `said`: whose word it is, the day, and where it was read.
+ * `said`: whose word it is, the day, where it was read, and the currency of a price that names none.
  */
 export function withTyped(
   board: Board,
   field: string,
   typed: string,
-  said: { origin: Origin; seen: string; source?: string | undefined; who: string },
+  said: { origin: Origin; seen: string; source?: string | undefined; who: string; currency?: string },
 ): Board | null {
-  if (field === 'offers') return withPrice(board, typed, said.seen);
+  if (field === 'offers') return withPrice(board, typed, said.seen, said.currency);
   const figure = figureOf(board, field);
   const value = figure && valueFromText(typed, figure.words ?? []);
   if (!value) return null;

@@ -58,3 +58,12 @@ describe('a price that the buyer typed in', () => {
     expect(questionsFor(heavy, [bare], rankClimbs([evaluate(heavy, bare)]))).toEqual([]);
   });
 });
+
+test('a price may name its currency by sign or letters; else it is in that which the buyer pays in', () => {
+  const of = (typed: string, payingIn?: string) =>
+    withPrice(makeBoard({ offers: [] }), typed, '2026-11-28', payingIn)!.offers[0]!;
+  expect(of('$59.90')).toMatchObject({ cents: 5990, currency: 'USD' });
+  expect(of('59,90 CHF', 'EUR')).toMatchObject({ cents: 5990, currency: 'CHF' });
+  expect(of('59.9', 'GBP')).toMatchObject({ cents: 5990, currency: 'GBP' });
+  expect(of('59.9').currency).toBeUndefined();
+});

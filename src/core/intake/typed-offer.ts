@@ -5,7 +5,7 @@ import { valueFromText } from './figure-text';
 /** The board with an offer as the buyer saw it; null where it is none. It stays when shops are asked again. */
 export function withOffer(
   board: Board,
-  offer: Pick<Offer, 'shop' | 'cents' | 'shippingCents' | 'deliveryDays'>,
+  offer: Pick<Offer, 'shop' | 'currency' | 'cents' | 'shippingCents' | 'deliveryDays'>,
   seen: string,
 ): Board | null {
   const read = offerSchema.safeParse({ ...offer, seen, typed: true });
@@ -23,9 +23,21 @@ export function withTypedOffers(asked: Offer[], before: readonly Offer[]): Offer
   return [...asked, ...before.filter((o) => o.typed && !asked.some((a) => a.shop === o.shop))];
 }
 
+const signs: Record<string, string> = { '€': 'EUR', $: 'USD', '£': 'GBP', '¥': 'JPY' };
+
+/** The currency that a typed price names, by its three letters or by the sign that most often stands for it; null where it names none. */
+function currencyMeant(typed: string): string | null {
+  return /\b[A-Z]{3}\b/.exec(typed)?.[0] ?? signs[/[€$£¥]/.exec(typed)?.[0] ?? ''] ?? null;
+}
+
 /** A price in whole money as somebody typed it, landed; null where it is no price. */
-export function withPrice(board: Board, typed: string, seen: string): Board | null {
-  const price = valueFromText(typed.replace('€', ''), []);
+export function withPrice(board: Board, typed: string, seen: string, payingIn?: string): Board | null {
+  const price = valueFromText(typed.replace(/\b[A-Z]{3}\b|[€$£¥]/g, ''), []);
   if (!price || !('value' in price) || typeof price.value !== 'number') return null;
-  return withOffer(board, { shop: 'as answered', cents: centsOf(price.value), shippingCents: 0 }, seen);
+  const currency = currencyMeant(typed) ?? payingIn;
+  return withOffer(
+    board,
+    { shop: 'as answered', cents: centsOf(price.value), shippingCents: 0, ...(currency ? { currency } : {}) },
+    seen,
+  );
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { currencySchema } from './currency';
 import { processorFamilies } from '../trade/processor';
 import { flagFigureSchema, numberFigureSchema, textFigureSchema, wordFigureSchema } from '../quantity/figure';
 import { radioSchema } from './radio';
@@ -189,6 +190,7 @@ export const analogueInputSchema = z.strictObject({
 
 export const offerSchema = z.strictObject({
   shop: nameSchema,
+  currency: currencySchema.optional().describe('Left out: EUR'),
   cents: z.int().min(0),
   shippingCents: z.int().min(0).default(0),
   deliveryDays: z.int().min(0).max(365).optional(),
@@ -374,7 +376,11 @@ export interface Member {
 }
 
 /** A board as it is bought, or several that are bought together and read as one: then it says which. */
-export type Board = z.infer<typeof boardSchema> & { members?: readonly Member[] };
+export type Board = z.infer<typeof boardSchema> & {
+  members?: readonly Member[];
+  /** Currencies of offers that this buyer cannot count. */
+  foreign?: readonly string[];
+};
 
 /** Fields that every board has once it has been read, since they have a default. */
 export const filledIn = Object.entries(boardSchema.shape).flatMap(([field, schema]) =>

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { euro } from '../quantity/money';
+import { currencySchema, ratesSchema } from './currency';
 import { chemistries } from '../trade/cell';
 import { places } from '../trade/place';
 import { rungNames } from '../trade/rungs';
@@ -243,64 +245,73 @@ export const importSchema = z.strictObject({
   feeCents: z.int().min(0).max(1_000_000).default(0).describe('What the carrier asks for a parcel'),
 });
 
-export const buildSchema = z.strictObject({
-  format: z.literal('rung-build'),
-  version: z.literal(newestVersion),
-  id: idSchema,
-  name: nameSchema,
-  craft: textSchema.default(''),
-  frame: frameSchema,
-  pack: packSchema,
-  morePacks: z
-    .array(packSchema)
-    .max(5)
-    .default([])
-    .describe('Other packs it is to fly with: each must pass, the heaviest counts'),
-  motors: motorsSchema,
-  bareMassG: numberFigureSchema.describe(
-    'Frame, motors, propellers, screws: all that is neither pack, board nor listed part',
-  ),
-  capacitor: z
-    .strictObject({ microfarads: z.number().positive(), volts: z.number().positive() })
-    .optional()
-    .describe('At the pack leads, already at home'),
-  said: z
-    .partialRecord(z.enum(planNumbers), wordSchema)
-    .default({})
-    .describe('Whose word the plain numbers of frame, pack and motors are; left out: the buyer says so'),
-  limits: z.strictObject({ takeOffMassG: z.number().positive(), budgetCents: z.int().min(0) }),
-  radio: radioSchema.optional().describe("The buyer's radio: what receivers must speak"),
-  imports: z
-    .array(importSchema)
-    .max(20)
-    .default([])
-    .describe('What a parcel of a shop costs at the border, where the buyer says the rates'),
-  comforts: comfortSchema,
-  policies: policiesSchema,
-  parts: z.array(partSchema).max(40),
-  locks: recordOf(candidateIdSchema, z.array(lockSchema).max(400), 2000)
-    .default({})
-    .describe('Locked choices by board or set'),
-  sets: z
-    .array(candidateIdSchema)
-    .max(40)
-    .default([])
-    .describe('Sets that the buyer put together: they take part however they rank'),
-  fixes: recordOf(candidateIdSchema, z.array(fixSchema).max(100), 2000)
-    .default({})
-    .describe('Fixes the buyer has accepted, by board or set'),
-  weighing: weighingSchema.default({ statements: [], ranges: {} }),
-  picks: z.array(pickSchema).max(20).default([]),
-  log: z.array(entrySchema).max(2000).default([]),
-  done: recordOf(z.string().max(120), z.literal(true), 2000)
-    .default({})
-    .describe('Steps of the build sheet that are ticked off'),
-  stage: z.enum(['planned', 'picked', 'ordered', 'arrived', 'soldered', 'powered', 'done']).default('planned'),
-  orderedOn: z.iso.date().optional(),
-  arrivesOn: z.iso.date().optional().describe('When the last parcel of the order is due'),
-  atHome: recordOf(z.string().max(120), z.number().min(0), 2000)
-    .default({})
-    .describe('Basket lines already at home, by their key'),
-  forkOf: idSchema.optional(),
-});
+export const buildSchema = z
+  .strictObject({
+    format: z.literal('rung-build'),
+    version: z.literal(newestVersion),
+    id: idSchema,
+    name: nameSchema,
+    craft: textSchema.default(''),
+    frame: frameSchema,
+    pack: packSchema,
+    morePacks: z
+      .array(packSchema)
+      .max(5)
+      .default([])
+      .describe('Other packs it is to fly with: each must pass, the heaviest counts'),
+    motors: motorsSchema,
+    bareMassG: numberFigureSchema.describe(
+      'Frame, motors, propellers, screws: all that is neither pack, board nor listed part',
+    ),
+    capacitor: z
+      .strictObject({ microfarads: z.number().positive(), volts: z.number().positive() })
+      .optional()
+      .describe('At the pack leads, already at home'),
+    said: z
+      .partialRecord(z.enum(planNumbers), wordSchema)
+      .default({})
+      .describe('Whose word the plain numbers of frame, pack and motors are; left out: the buyer says so'),
+    currency: currencySchema
+      .default(euro)
+      .describe('Of all amounts that the buyer says: budget, prices of parts, fees'),
+    rates: ratesSchema.default({}).describe('What one of another currency is worth in this one'),
+    limits: z.strictObject({ takeOffMassG: z.number().positive(), budgetCents: z.int().min(0) }),
+    radio: radioSchema.optional().describe("The buyer's radio: what receivers must speak"),
+    imports: z
+      .array(importSchema)
+      .max(20)
+      .default([])
+      .describe('What a parcel of a shop costs at the border, where the buyer says the rates'),
+    comforts: comfortSchema,
+    policies: policiesSchema,
+    parts: z.array(partSchema).max(40),
+    locks: recordOf(candidateIdSchema, z.array(lockSchema).max(400), 2000)
+      .default({})
+      .describe('Locked choices by board or set'),
+    sets: z
+      .array(candidateIdSchema)
+      .max(40)
+      .default([])
+      .describe('Sets that the buyer put together: they take part however they rank'),
+    fixes: recordOf(candidateIdSchema, z.array(fixSchema).max(100), 2000)
+      .default({})
+      .describe('Fixes the buyer has accepted, by board or set'),
+    weighing: weighingSchema.default({ statements: [], ranges: {} }),
+    picks: z.array(pickSchema).max(20).default([]),
+    log: z.array(entrySchema).max(2000).default([]),
+    done: recordOf(z.string().max(120), z.literal(true), 2000)
+      .default({})
+      .describe('Steps of the build sheet that are ticked off'),
+    stage: z.enum(['planned', 'picked', 'ordered', 'arrived', 'soldered', 'powered', 'done']).default('planned'),
+    orderedOn: z.iso.date().optional(),
+    arrivesOn: z.iso.date().optional().describe('When the last parcel of the order is due'),
+    atHome: recordOf(z.string().max(120), z.number().min(0), 2000)
+      .default({})
+      .describe('Basket lines already at home, by their key'),
+    forkOf: idSchema.optional(),
+  })
+  .refine(({ currency, rates }) => currency === euro || rates[euro] !== undefined, {
+    path: ['rates'],
+    error: 'expected what one EUR is worth in the currency of the build: usual prices are in euros',
+  });
 export type Build = z.infer<typeof buildSchema>;

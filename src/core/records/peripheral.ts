@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { peripheralKinds } from '../trade/peripheral-kind';
 import { protocolIds } from '../trade/protocol';
 import { analogueKinds, offerSchema } from './board';
-import { numberFigureSchema } from '../quantity/figure';
+import { flagFigureSchema, numberFigureSchema } from '../quantity/figure';
 import { radioSchema } from './radio';
 import { idSchema, labelSchema, nameSchema, newestVersion, textSchema } from './words';
 
@@ -112,6 +112,9 @@ export const peripheralSchema = z.strictObject({
   summary: textSchema.optional(),
   massG: numberFigureSchema,
   radio: radioSchema.optional().describe('What a receiver or a link speaks'),
+  aerial: flagFigureSchema
+    .optional()
+    .describe('Of a radio: does it come with its aerial, and is that in its mass and its price?'),
   lights: z.int().min(1).max(300).optional().describe('Chips in a chain of lights'),
   overhangMm: z.number().min(0).max(100).optional().describe('Height it takes away above the board'),
   cents: z.int().min(0).nullable().describe('Price where it is still to be bought; null: not known yet'),

@@ -1,14 +1,16 @@
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import type { Hookup } from '../wiring/hookup';
+import { euroIn } from '../bill/exchange';
 import { borderOf } from '../bill/border';
 import { bought } from '../sets/roles';
 import { basketOf, boardKey, orderFor, type BasketLine, type Order } from '../bill/basket';
-import { money } from '../quantity/money';
+import { money as moneyIn } from '../quantity/money';
 import { comfort } from '../trade/comfort';
 import { plausibleEnds } from '../figures/plausible-ends';
 import { exactly } from '../quantity/figure';
 import { atLeast } from '../quantity/truth';
+import { howToName } from '../bill/unlisted';
 import { list, marginOf, stateWithin, type Finding } from './finding';
 
 export interface Bill {
@@ -31,9 +33,26 @@ function unsold(build: Build, board: Board): ReturnType<typeof bought> {
   return bought(board).filter((m) => m.board.offers.length === 0 && (build.atHome[boardKey(m.board)] ?? 0) < m.count);
 }
 
+function unpricedWords(build: Build, board: Board): string {
+  const open = unsold(build, board).map((m) => m.board);
+  const foreign = [...new Set(open.flatMap((b) => b.foreign ?? []))];
+  const what = board.members ? list(open.map((b) => b.name)) : 'this board';
+  if (foreign.length > 0)
+    return `Offers of ${what} are in ${list(foreign)}, and you have not said what one is worth in ${build.currency}: the price is unknown.`;
+  return board.members
+    ? `Nobody offers ${what}, so the price of the set is unknown.`
+    : 'Nobody offers this board, so its price is unknown.';
+}
+
+/** Share of a line that is not at home. */
+function shareToBuy({ atHome }: Build, { key, quantity }: BasketLine): number {
+  return 1 - Math.min(1, (atHome[key] ?? 0) / quantity);
+}
+
 /** Rung 9: landed price with everything the hookup drags in, against the budget. */
 export function checkCost(build: Build, board: Board, bill: Bill | null): Finding[] {
   const budget = build.limits.budgetCents;
+  const money = (cents: number) => moneyIn(cents, build.currency);
   if (!bill) {
     return [
       {
@@ -41,9 +60,7 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
         state: 'unknown',
         code: 'price',
         about: 'Price',
-        sentence: board.members
-          ? `Nobody offers ${list(unsold(build, board).map((m) => m.board.name))}, so the price of the set is unknown.`
-          : 'Nobody offers this board, so its price is unknown.',
+        sentence: unpricedWords(build, board),
         given: money(budget),
         grounds: [{ what: 'Offers', figure: 'none', origin: 'unknown' }],
       },
@@ -54,7 +71,12 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
   const margin = marginOf(budget, sum);
   // What nobody prices may cost anything that such a thing plausibly does.
   const unsaid = lines.filter((l) => l.unpriced && (build.atHome[l.key] ?? 0) < l.quantity);
-  const most = sum + unsaid.reduce((total, l) => total + l.quantity * plausibleEnds.partCents.ends[1], 0);
+  const unlisted = lines.filter((l) => l.mostCents !== undefined && (build.atHome[l.key] ?? 0) < l.quantity);
+  const ofUnlisted = unlisted.reduce((total, l) => total + (l.mostCents! - l.cents) * shareToBuy(build, l), 0);
+  const most =
+    sum +
+    unsaid.reduce((total, l) => total + l.quantity * plausibleEnds.partCents.ends[1] * euroIn(build), 0) +
+    Math.round(ofUnlisted);
   const truth = atLeast(exactly(budget), { low: sum, high: most });
   const mine = bought(board).flatMap((m) => {
     const found = order.from.find((f) => f.key === boardKey(m.board));
@@ -77,6 +99,10 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
     unsaid.length > 0
       ? ` Nobody says what ${list(unsaid.map((l) => l.what))} ${unsaid.length === 1 ? 'costs' : 'cost'}: it comes on top.`
       : '';
+  const guess =
+    unlisted.length > 0
+      ? ` Nobody has listed: ${list(unlisted.map((l) => `${l.what} (${money(l.cents)} to ${money(l.mostCents!)})`))}; the least of it is counted.`
+      : '';
   const taxed = (shop: string) => borderOf(shop, build.imports) !== undefined;
   const border = order.parcels.some((p) => taxed(p.shop)) ? ', duty and tax included' : '';
   return [
@@ -85,10 +111,11 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
       state: stateWithin(truth, margin, comfort.cost),
       code: 'price',
       about: 'Price',
-      sentence: `${sum <= budget ? `${money(budget - sum)} below` : `${money(sum - budget)} over`} the budget of ${money(budget)}: ${home}${sent}${border}, ${money(sum)} together.${without}`,
-      needed: unsaid.length > 0 ? `at least ${money(sum)}` : money(sum),
+      sentence: `${sum <= budget ? `${money(budget - sum)} below` : `${money(sum - budget)} over`} the budget of ${money(budget)}: ${home}${sent}${border}, ${money(sum)} together.${without}${guess}`,
+      needed: unsaid.length + unlisted.length > 0 ? `at least ${money(sum)}` : money(sum),
       given: money(budget),
       ...(margin === undefined ? {} : { margin }),
+      ...(truth === 'unknown' && unlisted.length > 0 ? { fix: howToName } : {}),
       grounds: [
         ...mine.map((m) => {
           const seen = m.board.offers.find((o) => o.shop === m.shop)?.seen;
@@ -104,6 +131,11 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
           figure: money(lines.filter((l) => l.offers.length === 0).reduce((total, l) => total + l.cents, 0)),
           origin: 'assumed',
         },
+        ...unlisted.map((l) => ({
+          what: `Price of ${l.what}`,
+          figure: `${money(l.cents)} to ${money(l.mostCents!)}`,
+          origin: 'assumed' as const,
+        })),
         ...unsaid.map((l) => ({ what: `Price of ${l.what}`, figure: 'unknown', origin: 'unknown' as const })),
       ],
     },

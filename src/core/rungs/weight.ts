@@ -5,19 +5,22 @@ import { interval, isUnknown, type Interval, type NumberFigure } from '../quanti
 import { bought } from '../sets/roles';
 import { ground } from '../quantity/ground';
 import { planGrounds } from '../figures/plan-figures';
-import { isOnBoard } from '../fix/on-board';
 import { draggedIn } from '../bill/dragged-in';
+import { flownBeside } from '../bill/flown';
+import { howToName, unlistedParts } from '../bill/unlisted';
 import type { Hookup } from '../wiring/hookup';
 import { comfort } from '../trade/comfort';
 import { atLeast, flag } from '../quantity/truth';
 import { massIncludes } from '../trade/mass-words';
-import { sundries, unnamedEscGrams } from '../trade/sundries';
-import { marginOf, num, span, stateWithin, type Finding } from './finding';
+import { sundries } from '../trade/sundries';
+import { list, marginOf, num, span, stateWithin, type Finding } from './finding';
 
 export interface MassLine {
   what: string;
   grams: Interval;
   figure: NumberFigure;
+  /** The build needs it and nobody listed it. */
+  unlisted?: true;
 }
 
 /** Everything that leaves the ground, line by line. A part that the hookup leaves out weighs nothing, unless it is a must: then it is still owed. */
@@ -27,9 +30,7 @@ export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[
     figure,
     grams: atLeastZero(interval(figure)),
   });
-  const flown = new Set(
-    hookup.parts.filter((p) => (p.mode || p.priority === 'must') && !isOnBoard(p)).map((p) => p.id),
-  );
+  const flown = flownBeside(hookup);
   return [
     line('Bare craft', build.bareMassG),
     line('Pack', heaviestPack(build)),
@@ -41,7 +42,10 @@ export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[
     ...build.parts.filter((p) => flown.has(p.id)).map((p) => line(p.peripheral.name, p.peripheral.massG)),
     ...draggedIn(build, board, hookup).map((s) => line(s.what, { value: s.grams, origin: 'assumed', source: s.why })),
     ...deliveredCapacitor(board).map((figure) => line('Capacitor delivered with the board', figure)),
-    ...unnamedEscs(build).map((figure) => line('ESCs that nobody has named', figure)),
+    ...unlistedParts(build, hookup).map(({ what, grams, why }) => ({
+      ...line(what, { ...grams, origin: 'assumed', source: why }),
+      unlisted: true as const,
+    })),
     ...(hookup.cost.deciGrams > 0
       ? [
           line('Extras of the hookup', {
@@ -71,15 +75,6 @@ function deliveredCapacitor({ capacitor, massIncludes: words }: Board): NumberFi
   return [{ low: 0, high: grams, origin: 'assumed', source: 'the stated mass does not say whether it includes one' }];
 }
 
-/** Separate ESCs without a name: in the mass of the bare craft, or not. */
-function unnamedEscs({ motors }: Build): NumberFigure[] {
-  if (motors.esc !== 'separate' || motors.ownEsc || motors.count === 0) return [];
-  const high = motors.count * unnamedEscGrams;
-  return [
-    { low: 0, high, origin: 'assumed', source: 'single ESCs of up to 10 g a motor, unless the bare craft has them' },
-  ];
-}
-
 export function total(lines: MassLine[]): Interval {
   return lines.reduce((sum, l) => ({ low: sum.low + l.grams.low, high: sum.high + l.grams.high }), { low: 0, high: 0 });
 }
@@ -95,6 +90,11 @@ export function checkWeight(build: Build, lines: MassLine[]): Finding[] {
   const words = Number.isFinite(mass.high)
     ? span(mass.low, mass.high, 'g', 0)
     : `at least ${num(mass.low, 0)} g (nobody says what ${unknown.join(' and ')} weighs)`;
+  const unlisted = lines.filter((l) => l.unlisted);
+  const guess =
+    unlisted.length === 0
+      ? ''
+      : ` In that, nobody has listed: ${list(unlisted.map((l) => `${l.what} (${span(l.grams.low, l.grams.high, 'g', 1)})`))}.`;
   const lead = {
     holds: `${num(limit - mass.high, 0)} g below the limit of ${num(limit, 0)} g`,
     strained: `Only ${num(limit - mass.high, 0)} g below the limit of ${num(limit, 0)} g`,
@@ -107,10 +107,11 @@ export function checkWeight(build: Build, lines: MassLine[]): Finding[] {
       state,
       code: 'take-off mass',
       about: 'Take-off mass',
-      sentence: `${lead}: with all that the hookup drags in it weighs ${words}.`,
+      sentence: `${lead}: with all that the hookup drags in it weighs ${words}.${guess}`,
       needed: words,
       given: `${num(limit, 0)} g`,
       ...(margin === undefined ? {} : { margin }),
+      ...(state === 'unknown' && unlisted.length > 0 ? { fix: howToName } : {}),
       grounds: [...planGrounds(build, 'take-off limit'), ...lines.map((l) => ground(l.what, l.figure, 'g'))],
     },
   ];

@@ -16,6 +16,7 @@ export const peripheralKinds = [
   'recorder',
   'current sensor',
   'gimbal',
+  'aerial',
   'other',
 ] as const;
 export type PeripheralKind = (typeof peripheralKinds)[number];

@@ -21,6 +21,7 @@ export const usualPlace: Record<PeripheralKind, Place> = {
   recorder: 'above',
   'current sensor': 'rear',
   gimbal: 'front',
+  aerial: 'rear',
   other: 'above',
 };
 

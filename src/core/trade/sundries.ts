@@ -15,9 +15,6 @@ export const sundries = {
   isolator: { cents: 30, grams: 0.3 },
 } as const;
 
-/** One single ESC that nobody has named, at most. Common practice of the trade, no source. */
-export const unnamedEscGrams = 10;
-
 /** What is bought beyond what is used, by policy: share of wire, and pieces of standoffs, isolators, capacitors and housings. Common practice, no source. */
 export const spares = {
   none: { wire: 0, fixings: 0, sets: 0 },

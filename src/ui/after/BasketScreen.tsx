@@ -5,7 +5,17 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
-import { arrivesOn, basketCsv, basketOf, eurosOf, list, orderFor, type BasketLine, money } from '@/core';
+import {
+  arrivesOn,
+  basketCsv,
+  basketOf,
+  priceOf,
+  currencySign,
+  list,
+  orderFor,
+  type BasketLine,
+  money as moneyIn,
+} from '@/core';
 import { useRoom } from '../room/store';
 import { saveAs } from '../shelf/save-as';
 import { WithBoard, type Chosen } from './use-chosen';
@@ -21,11 +31,13 @@ export function BasketScreen() {
 function Basket({ board, climb }: Chosen) {
   const { build, edit } = useRoom('build', 'edit');
   const [aim, setAim] = useQueryState('aim', parseAsStringLiteral(aims).withDefault('cheapest'));
+  const money = (cents: number) => moneyIn(cents, build.currency);
   const lines = basketOf(build, board, climb.hookup);
   const order = orderFor(lines, aim, build);
   const from = new Map(order.from.map((f) => [f.key, f]));
   const grams = lines.reduce((sum, l) => sum + (l.grams ?? 0), 0);
   const unpriced = lines.filter((l) => l.unpriced);
+  const unlisted = lines.filter((l) => l.mostCents !== undefined && (build.atHome[l.key] ?? 0) < l.quantity);
   const unweighed = lines.some((l) => l.grams === null);
   const day = today();
   const atHome = (l: BasketLine, n: number) =>
@@ -48,8 +60,8 @@ function Basket({ board, climb }: Chosen) {
           </Button>
         ))}
         <Box sx={{ flex: 1 }} />
-        <Button onClick={() => void navigator.clipboard.writeText(asText(lines))}>Copy as text</Button>
-        <Button onClick={() => saveAs('basket.csv', 'text/csv', basketCsv(lines))}>CSV</Button>
+        <Button onClick={() => void navigator.clipboard.writeText(asText(lines, build.currency))}>Copy as text</Button>
+        <Button onClick={() => saveAs('basket.csv', 'text/csv', basketCsv(lines, build.currency))}>CSV</Button>
         <Button
           variant={climb.stopsAt === null ? 'contained' : 'outlined'}
           onClick={() =>
@@ -66,8 +78,10 @@ function Basket({ board, climb }: Chosen) {
       </Box>
       <Box sx={{ fontSize: 14, mb: 1 }}>
         <strong>{money(order.totalCents)}</strong> landed
-        {unpriced.length > 0 && ` without ${list(unpriced.map((l) => l.what))}, whose price nobody says`},{' '}
-        {unweighed && 'at least '}
+        {unpriced.length > 0 && ` without ${list(unpriced.map((l) => l.what))}, whose price nobody says`}
+        {unlisted.length > 0 &&
+          `, and up to ${money(unlisted.reduce((n, l) => n + l.mostCents! - l.cents, 0))} more for what nobody listed`}
+        , {unweighed && 'at least '}
         {Math.round(grams)} g,{' '}
         {order.parcels.length === 0
           ? 'no parcels'
@@ -83,7 +97,7 @@ function Basket({ board, climb }: Chosen) {
             <th>What</th>
             <th className="n">Quantity</th>
             <th className="n">At home</th>
-            <th className="n">€</th>
+            <th className="n">{currencySign(build.currency)}</th>
             <th className="n">g</th>
             <th>From</th>
             <th>Why</th>
@@ -112,13 +126,9 @@ function Basket({ board, climb }: Chosen) {
                     sx={{ width: 46 }}
                   />
                 </td>
-                <td className="n">{eurosOf({ ...l, cents: from.get(l.key)?.cents ?? l.cents })}</td>
+                <td className="n">{priceOf({ ...l, cents: from.get(l.key)?.cents ?? l.cents })}</td>
                 <td className="n">{l.grams === null ? 'unknown' : l.grams.toFixed(1)}</td>
-                <td>
-                  {home >= l.quantity
-                    ? 'at home'
-                    : (from.get(l.key)?.shop ?? (l.unpriced ? 'nobody says its price' : 'anywhere, usual price'))}
-                </td>
+                <td>{home >= l.quantity ? 'at home' : (from.get(l.key)?.shop ?? whereFrom(l))}</td>
                 <td style={{ whiteSpace: 'normal' }}>{l.why}</td>
               </tr>
             );
@@ -128,6 +138,11 @@ function Basket({ board, climb }: Chosen) {
       <Schedule />
     </>
   );
+}
+
+function whereFrom({ unpriced, mostCents }: BasketLine): string {
+  if (mostCents !== undefined) return 'nobody listed it';
+  return unpriced ? 'nobody says its price' : 'anywhere, usual price';
 }
 
 /** What every build waits for, week by week, is told by this one's parcels; the others stand on the first page. */
@@ -146,6 +161,6 @@ function amount({ quantity, unit }: BasketLine): string {
   return `${quantity} ${unit}${unit === 'm' || quantity === 1 ? '' : 's'}`;
 }
 
-function asText(lines: BasketLine[]): string {
-  return lines.map((l) => `${amount(l)}  ${l.what}  € ${eurosOf(l)}`).join('\n');
+function asText(lines: BasketLine[], currency: string): string {
+  return lines.map((l) => `${amount(l)}  ${l.what}  ${currencySign(currency)} ${priceOf(l)}`).join('\n');
 }

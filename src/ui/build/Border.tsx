@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { centsOf, type Build } from '@/core';
+import { centsOf, currencySign, type Build } from '@/core';
 import { useRoom } from '../room/store';
 import { Said } from '../shelf/Said';
 import { NumberBox } from './NumberBox';
@@ -38,7 +38,7 @@ export function Border() {
           />
           <NumberBox
             label="Carrier's fee"
-            unit="€"
+            unit={currencySign(build.currency)}
             value={one.feeCents / 100}
             onChange={(v) => change(i, { feeCents: centsOf(v ?? 0) })}
           />

@@ -54,6 +54,6 @@ function sentences(b: Build): [string, string][] {
         ? 'none on the board'
         : `${b.motors.count}, each ${b.motors.cruiseAmps} A at cruise, ${b.motors.peakAmps} A for up to ${b.motors.peakSeconds} s; ESCs ${b.motors.esc}`,
     ],
-    ['Limits', `${b.limits.takeOffMassG} g at take-off, ${money(b.limits.budgetCents)}`],
+    ['Limits', `${b.limits.takeOffMassG} g at take-off, ${money(b.limits.budgetCents, b.currency)}`],
   ];
 }

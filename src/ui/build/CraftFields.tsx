@@ -5,7 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import type { ReactNode } from 'react';
-import { centsOf, escArrangements, packsOf, sides, type Build } from '@/core';
+import { centsOf, currencySign, escArrangements, packsOf, sides, type Build } from '@/core';
 import { useRoom } from '../room/store';
 import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
@@ -16,6 +16,7 @@ import { OwnEsc } from './OwnEsc';
 import { Packs } from './PackFields';
 import { PlanSaid } from './PlanSaid';
 import { RadioFields } from './RadioFields';
+import { Currencies } from './Currencies';
 import { Border } from './Border';
 
 const escWords: Record<Build['motors']['esc'], string> = {
@@ -218,7 +219,7 @@ export function CraftFields() {
           />
           <NumberBox
             label="Budget"
-            unit="€"
+            unit={currencySign(build.currency)}
             value={build.limits.budgetCents / 100}
             onChange={(v) => set('limits', { budgetCents: centsOf(v ?? 0) })}
           />
@@ -288,6 +289,7 @@ export function CraftFields() {
           />
           <Wishes />
           <Border />
+          <Currencies />
         </>,
       )}
     </Box>

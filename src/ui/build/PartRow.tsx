@@ -1,6 +1,6 @@
 'use client';
 
-import { money, type Part, type Priority, linkWords } from '@/core';
+import { currencySign, money, type Part, type Priority, linkWords } from '@/core';
 import { useSortable } from '@dnd-kit/sortable';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -23,7 +23,7 @@ export function PartRow({
   selected: boolean;
   onSelect: () => void;
 }) {
-  const { edit } = useRoom('edit');
+  const { build, edit } = useRoom('build', 'edit');
   const { attributes, listeners, setNodeRef, transform, isDragging } = useSortable({ id: part.id });
   const { peripheral } = part;
   const mode = peripheral.modes[0]!;
@@ -109,7 +109,7 @@ export function PartRow({
         component="span"
         sx={{ width: 64, textAlign: 'right', fontSize: 12, color: part.owned ? 'text.secondary' : undefined }}
       >
-        {priceWords(part)}
+        {priceWords(part, build.currency)}
       </Box>
       <Box role="radiogroup" aria-label={`How important is ${name}`} sx={{ display: 'flex' }}>
         {priorities.map((p) => (
@@ -142,9 +142,9 @@ export function PartRow({
   );
 }
 
-function priceWords({ owned, peripheral }: Part): string {
+function priceWords({ owned, peripheral }: Part, currency: string): string {
   if (owned) return 'owned';
-  return peripheral.cents === null ? '? €' : money(peripheral.cents);
+  return peripheral.cents === null ? `? ${currencySign(currency)}` : money(peripheral.cents, currency);
 }
 
 function voltsWords(supply: Part['peripheral']['modes'][number]['supplies'][number]): string {

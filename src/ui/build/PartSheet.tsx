@@ -6,7 +6,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { places, usualPlace, type Part, type Peripheral, centsOf } from '@/core';
+import { currencySign, flag, mayWantAerial, places, usualPlace, type Part, type Peripheral, centsOf } from '@/core';
 import { useRoom } from '../room/store';
 import { changedPart } from './change';
 import { Choice } from './Choice';
@@ -21,7 +21,7 @@ type Mode = Peripheral['modes'][number];
 
 /** The electrical needs of one part, to be corrected where they stand. The library keeps its own copy. */
 export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }) {
-  const { edit } = useRoom('edit');
+  const { build, edit } = useRoom('build', 'edit');
   const { peripheral } = part;
   const change = (what: string, next: Partial<Peripheral>) =>
     edit(`${what} ${part.id}`, (b) =>
@@ -52,7 +52,7 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
         <FigureBox label="Mass" unit="g" figure={peripheral.massG} onChange={(massG) => change('mass', { massG })} />
         <NumberBox
           label="Price"
-          unit="€"
+          unit={currencySign(build.currency)}
           mayBeUnknown
           empty="not known"
           value={peripheral.cents === null ? null : peripheral.cents / 100}
@@ -101,6 +101,17 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
           {part.wireMm === undefined ? 'Routed over the bay until you have measured them.' : 'As measured.'}
         </Box>
       </Box>
+      {mayWantAerial(peripheral.kind) && (
+        <Choice
+          label="Comes with its aerial"
+          value={peripheral.aerial ? flag(peripheral.aerial) : 'unknown'}
+          words={['yes', 'no', 'unknown']}
+          says={(w) => (w === 'unknown' ? 'nobody says' : w)}
+          onChange={(w) =>
+            change('aerial', { aerial: w === 'unknown' ? { unknown: true } : { value: w === 'yes', origin: 'manual' } })
+          }
+        />
+      )}
       {peripheral.kind === 'receiver' && (
         <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end' }}>
           <RadioFields label="It speaks" radio={peripheral.radio} onChange={(radio) => change('radio', { radio })} />

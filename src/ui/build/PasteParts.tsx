@@ -4,7 +4,7 @@ import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { counted, readPartsList, type Peripheral, euros, linkWords } from '@/core';
+import { counted, readPartsList, type Peripheral, money, linkWords } from '@/core';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { withPart } from './change';
@@ -125,7 +125,7 @@ function Described({ part }: { part: Peripheral }) {
       <Box component="span" sx={{ color: 'text.secondary' }}>
         {' '}
         {part.kind}: {part.modes[0]!.links.map(linkWords).join(', ') || 'no wire to the board'};{' '}
-        {part.cents === null ? 'price unknown' : `€${euros(part.cents)}`}
+        {part.cents === null ? 'price unknown' : money(part.cents)}
       </Box>
     </>
   );

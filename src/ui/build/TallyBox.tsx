@@ -15,7 +15,7 @@ export function TallyBox() {
     ['Supplies', String(t.supplied)],
     ['Mass of the parts', `${t.grams.toFixed(1)} g`],
     ['Steady power', `${t.watts.toFixed(1)} W`],
-    ['Still to buy', money(t.toBuyCents)],
+    ['Still to buy', money(t.toBuyCents, build.currency)],
   ];
   return (
     <section aria-label="Running tally">

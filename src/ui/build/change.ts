@@ -1,4 +1,4 @@
-import type { Build, Part, Peripheral, Priority } from '@/core';
+import { partInMoneyOf, type Build, type Part, type Peripheral, type Priority } from '@/core';
 
 /** Adds a copy of a library part under a free name, as the last of the musts' order. */
 export function withPart(build: Build, peripheral: Peripheral, priority: Priority = 'must'): Build {
@@ -10,7 +10,7 @@ export function withPart(build: Build, peripheral: Peripheral, priority: Priorit
     priority,
     onUsb: peripheral.kind === 'receiver',
     owned: false,
-    peripheral: structuredClone(peripheral),
+    peripheral: structuredClone(partInMoneyOf(build, peripheral)),
   };
   return { ...build, parts: [...build.parts, part] };
 }

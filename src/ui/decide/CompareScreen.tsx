@@ -33,7 +33,10 @@ export function CompareScreen() {
   const chosen = (ids.length > 0 ? ids : ranking.ranked.slice(0, 3).map((r) => r.climb.boardId))
     .slice(0, most)
     .map((id) => byId.get(id)!);
-  const rows = sideBySide(chosen.map((r) => r.climb)).filter((r) => r.group !== 'rungs' && (view.all || r.differs));
+  const rows = sideBySide(
+    chosen.map((r) => r.climb),
+    build,
+  ).filter((r) => r.group !== 'rungs' && (view.all || r.differs));
   const setIds = (next: string[]) => void setView({ boards: next });
   const shownIds = chosen.map((r) => r.climb.boardId);
   return (

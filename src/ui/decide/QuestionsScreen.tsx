@@ -91,6 +91,7 @@ function One({ question: q }: { question: Question }) {
   const [value, setValue] = useState('');
   const [origin, setOrigin] = useState<'manual' | 'report' | 'print' | 'measured' | 'claim'>('manual');
   const [said, setSaid] = useState<string | null>(null);
+  const { build } = useRoom('build');
   const board = shelf?.boards.find((b) => b.id === q.boardId);
   const answer = async () => {
     if (!board) return;
@@ -99,6 +100,7 @@ function One({ question: q }: { question: Question }) {
       seen: today(),
       source: 'answer to a question',
       who: `${origin}, answered`,
+      currency: build.currency,
     });
     setSaid(
       made

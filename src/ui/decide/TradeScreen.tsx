@@ -7,7 +7,18 @@ import Select from '@mui/material/Select';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useState } from 'react';
 import { CartesianGrid, Legend, ResponsiveContainer, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts';
-import { carries, frontierOf, rungNames, pickedName, stillStands, type RungName, type Standing } from '@/core';
+import {
+  carries,
+  money,
+  plainMoney,
+  currencySign,
+  frontierOf,
+  rungNames,
+  pickedName,
+  stillStands,
+  type RungName,
+  type Standing,
+} from '@/core';
 import { useRoom } from '../room/store';
 import { PickButton } from './PickButton';
 import { useDecide } from './use-decide';
@@ -46,7 +57,7 @@ export function TradeScreen() {
             fixes what would help.
           </p>
         )}
-        {whole.length > 0 && <Frontier standings={standings} />}
+        {whole.length > 0 && <Frontier standings={standings} currency={build.currency} />}
         <Typography variant="h2" sx={{ mt: 2 }}>
           How far can a figure go before the pick changes?
         </Typography>
@@ -129,8 +140,14 @@ export function TradeScreen() {
   );
 }
 
-function Frontier({ standings }: { standings: Standing[] }) {
-  const point = (s: Standing) => ({ ...s, euro: s.cents / 100, percent: Math.round(s.margin * 100) });
+function Frontier({ standings, currency }: { standings: Standing[]; currency: string }) {
+  const sign = currencySign(currency);
+  const point = (s: Standing) => ({
+    ...s,
+    pay: s.cents / 100,
+    price: money(s.cents, currency),
+    percent: Math.round(s.margin * 100),
+  });
   const open = standings.filter((s) => s.beatenBy === null).map(point);
   const beaten = standings.filter((s) => s.beatenBy !== null).map(point);
   return (
@@ -141,12 +158,18 @@ function Frontier({ standings }: { standings: Standing[] }) {
             <CartesianGrid stroke="var(--hair)" />
             <XAxis
               type="number"
-              dataKey="euro"
+              dataKey="pay"
               name="to pay"
-              unit=" €"
+              unit={` ${sign}`}
               domain={['auto', 'auto']}
               tick={{ fontSize: 11, fill: 'var(--faded)' }}
-              label={{ value: 'to pay, €', position: 'insideBottom', offset: -10, fontSize: 11, fill: 'var(--faded)' }}
+              label={{
+                value: `to pay, ${sign}`,
+                position: 'insideBottom',
+                offset: -10,
+                fontSize: 11,
+                fill: 'var(--faded)',
+              }}
             />
             <YAxis
               type="number"
@@ -188,7 +211,7 @@ function Frontier({ standings }: { standings: Standing[] }) {
         <thead>
           <tr>
             <th>Board</th>
-            <th className="n">to pay €</th>
+            <th className="n">to pay {sign}</th>
             <th className="n">g</th>
             <th className="n">smallest margin</th>
             <th>Frontier</th>
@@ -198,7 +221,7 @@ function Frontier({ standings }: { standings: Standing[] }) {
           {[...open, ...beaten].map((s) => (
             <tr key={s.boardId}>
               <td>{s.name}</td>
-              <td className="n">{s.euro.toFixed(2)}</td>
+              <td className="n">{plainMoney(s.cents)}</td>
               <td className="n">{Math.round(s.grams)}</td>
               <td className="n">{s.percent} %</td>
               <td>{s.beatenBy === null ? 'beaten on nothing' : `beaten by ${s.beatenBy}`}</td>
@@ -210,8 +233,8 @@ function Frontier({ standings }: { standings: Standing[] }) {
   );
 }
 
-function words(s: { name: string; euro: number; grams: number; percent: number; beatenBy: string | null }): string {
-  return `${s.name}: €${s.euro.toFixed(2)}, ${Math.round(s.grams)} g, ${s.percent} % margin${s.beatenBy ? `; beaten by ${s.beatenBy}` : ''}`;
+function words(s: { name: string; price: string; grams: number; percent: number; beatenBy: string | null }): string {
+  return `${s.name}: ${s.price}, ${Math.round(s.grams)} g, ${s.percent} % margin${s.beatenBy ? `; beaten by ${s.beatenBy}` : ''}`;
 }
 
 /** "Weight matters more than Cost": statements in pairs, each can be taken back. */

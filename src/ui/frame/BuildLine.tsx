@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useColorScheme } from '@mui/material/styles';
-import { counted, patternWords, pickedName } from '@/core';
+import { counted, currencySign, patternWords, pickedName } from '@/core';
 import { useRoom, useRoomPart } from '../room/store';
 import { SaveMark } from './SaveMark';
 
@@ -21,7 +21,7 @@ export function BuildLine() {
     mounts,
     counted(build.parts.length, 'part'),
     `limit ${build.limits.takeOffMassG} g`,
-    `budget €${(build.limits.budgetCents / 100).toFixed(0)}`,
+    `budget ${currencySign(build.currency)}${(build.limits.budgetCents / 100).toFixed(0)}`,
     `pick: ${build.picks.length > 0 ? pickedName(build.picks.at(-1)!) : 'none'}`,
   ];
   return (

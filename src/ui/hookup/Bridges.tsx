@@ -33,7 +33,7 @@ export function Bridges({ board }: { board: Board }) {
             const others = locks.filter((l) => !sameNeed(l, lock));
             let said: string;
             if (a.chosen) said = 'in use';
-            else if (a.price) said = priceWords(a.price);
+            else if (a.price) said = priceWords(a.price, build);
             else said = 'cannot be had';
             let act: string;
             if (locked) act = 'Unlock';

@@ -41,7 +41,7 @@ export function Choices({ board, part }: { board: Board; part: string }) {
               );
               let said: string;
               if (a.chosen) said = 'in use';
-              else if (a.price) said = priceWords(a.price);
+              else if (a.price) said = priceWords(a.price, build);
               else said = 'cannot be had';
               let act: string;
               if (locked) act = 'Unlock';

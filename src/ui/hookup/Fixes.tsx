@@ -70,7 +70,7 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
               }}
             >
               <Box sx={{ flex: 1 }}>
-                {s.words.join(', and ')}: {priceOf(s)}; then it {outcomeWords(s)}.
+                {s.words.join(', and ')}: {priceOf(s, build.currency)}; then it {outcomeWords(s)}.
               </Box>
               {s.becomes === null ? (
                 <Button variant="outlined" data-fix={i} onClick={() => setFixes([...accepted, ...s.fixes])}>
@@ -103,7 +103,8 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
 }
 
 /** Of a fix what it costs; of another member what it costs more, or saves. */
-function priceOf({ becomes, cents, grams, effort }: FixSet): string {
-  if (becomes === null) return cents > 0 ? `${money(cents)}, ${grams} g, ${effort} points of effort` : 'costs no money';
-  return `${cents < 0 ? `saves ${money(-cents)}` : `${money(cents)} more`}, ${grams < 0 ? `${-grams} g less` : `${grams} g more`}`;
+function priceOf({ becomes, cents, grams, effort }: FixSet, currency: string): string {
+  if (becomes === null)
+    return cents > 0 ? `${money(cents, currency)}, ${grams} g, ${effort} points of effort` : 'costs no money';
+  return `${cents < 0 ? `saves ${money(-cents, currency)}` : `${money(cents, currency)} more`}, ${grams < 0 ? `${-grams} g less` : `${grams} g more`}`;
 }

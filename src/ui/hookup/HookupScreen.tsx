@@ -95,7 +95,7 @@ export function HookupScreen({ boardId }: { boardId: string }) {
         {locks.length > 0 && (
           <Box sx={{ fontSize: 12.5 }}>
             {locks.length} {locks.length === 1 ? 'choice is' : 'choices are'} locked; against the free best that{' '}
-            {price ? priceWords(price).replace(/^(?!costs)/, 'costs ') : 'costs ...'}.{' '}
+            {price ? priceWords(price, build).replace(/^(?!costs)/, 'costs ') : 'costs ...'}.{' '}
             <Button onClick={() => edit(`unlock ${boardId}`, (b) => ({ ...b, locks: { ...b.locks, [boardId]: [] } }))}>
               Unlock all
             </Button>

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
-import { roleOf, rungNames } from '@/core';
+import { currencySign, roleOf, rungNames } from '@/core';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { asCsv, fixFilters, madeOf, type sortKeys } from './stop';
@@ -33,7 +33,7 @@ export function Filters({
   looking: boolean;
   onChange: (change: Partial<Pick<View, 'stops' | 'most' | 'light' | 'fix' | 'of' | 'with' | 'home'>>) => void;
 }) {
-  const { ranking } = useRoom('ranking');
+  const { build, ranking } = useRoom('build', 'ranking');
   const { shelf } = useShelf();
   const controllers = (shelf?.boards ?? []).filter((b) => roleOf(b) === 'controller');
   const box = (label: string, key: 'most' | 'light', unit: string) => (
@@ -126,7 +126,7 @@ export function Filters({
         {view.home ? '✓ ' : ''}I own one
       </Button>
       {looking && <span role="status">fixes are looked for ...</span>}
-      {box('at most €', 'most', '')}
+      {box(`at most ${currencySign(build.currency)}`, 'most', '')}
       {box('at most g', 'light', '')}
       <Box sx={{ flex: 1 }} />
       {ranking.progress && (
@@ -136,10 +136,12 @@ export function Filters({
           <Button onClick={ranking.stop}>Stop</Button>
         </>
       )}
-      <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], '\t'))}>
+      <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], '\t', build.currency))}>
         Copy as text
       </Button>
-      <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], ','))}>Copy as CSV</Button>
+      <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], ',', build.currency))}>
+        Copy as CSV
+      </Button>
     </Box>
   );
 }

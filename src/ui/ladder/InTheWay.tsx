@@ -31,7 +31,7 @@ function sharedBreak(build: Build, ranked: readonly Ranked[]): string[] {
   const over = overBudget(ranked);
   if (over !== null)
     return [
-      `Every board is over the budget of ${money(build.limits.budgetCents)}: with all else still to buy the cheapest comes to ${money(over)}.`,
+      `Every board is over the budget of ${money(build.limits.budgetCents, build.currency)}: with all else still to buy the cheapest comes to ${money(over, build.currency)}.`,
     ];
   const common = commonBreak(ranked);
   if (!common) return [];

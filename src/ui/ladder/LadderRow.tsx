@@ -1,4 +1,4 @@
-import { euros, list, money, type Mended, type Ranked } from '@/core';
+import { plainMoney, list, money, type Mended, type Ranked } from '@/core';
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
@@ -8,6 +8,7 @@ import { tellingRung } from './stop';
 interface Props {
   ranked: Ranked;
   /** Its cheapest fixes; null: none found; undefined: not looked for. */
+  currency: string;
   mended: Mended[string] | undefined;
   before: number | undefined;
   current: boolean;
@@ -17,7 +18,7 @@ interface Props {
   onPick: (rung: number | null) => void;
 }
 
-export function LadderRow({ ranked, mended, before, current, rung, grams, href, onPick }: Props) {
+export function LadderRow({ ranked, currency, mended, before, current, rung, grams, href, onPick }: Props) {
   const { climb, rank } = ranked;
   const told = tellingRung(climb);
   const about = told?.findings[0];
@@ -119,7 +120,7 @@ export function LadderRow({ ranked, mended, before, current, rung, grams, href, 
               {told.name}:{' '}
             </Box>
             {stopper && <strong>{stopper}. </strong>}
-            {mended ? <strong>{mendingWords(mended)}</strong> : told.findings[0]?.sentence}
+            {mended ? <strong>{mendingWords(mended, currency)}</strong> : told.findings[0]?.sentence}
             {mended === null && ' No fix was found.'}
           </>
         )}
@@ -128,7 +129,7 @@ export function LadderRow({ ranked, mended, before, current, rung, grams, href, 
         {grams}
       </Box>
       <Box role="gridcell" sx={{ width: 66, textAlign: 'right', fontSize: 12 }}>
-        {climb.totalCents === null ? 'no offer' : euros(climb.totalCents)}
+        {climb.totalCents === null ? 'no offer' : plainMoney(climb.totalCents)}
       </Box>
     </Box>
   );
@@ -140,8 +141,8 @@ function withWords(members: NonNullable<Props['ranked']['climb']['members']>): s
 }
 
 /** "Leave out A and feed B from a regulator, €6.50." */
-function mendingWords({ words, cents }: NonNullable<Mended[string]>): string {
+function mendingWords({ words, cents }: NonNullable<Mended[string]>, currency: string): string {
   const [first, ...more] = words;
   const and = more.map((w) => ` and ${w.charAt(0).toLowerCase()}${w.slice(1)}`).join('');
-  return `${first}${and}${cents > 0 ? `, ${money(cents)}` : ''}.`;
+  return `${first}${and}${cents > 0 ? `, ${money(cents, currency)}` : ''}.`;
 }

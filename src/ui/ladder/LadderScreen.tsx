@@ -16,7 +16,17 @@ import {
 } from 'nuqs';
 import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { boardIdsIn, boardKey, rankClimbs, rungNames, type Board, type Build, type Mended, type Ranked } from '@/core';
+import {
+  boardIdsIn,
+  boardKey,
+  currencySign,
+  rankClimbs,
+  rungNames,
+  type Board,
+  type Build,
+  type Mended,
+  type Ranked,
+} from '@/core';
 import { MarkKey } from '../marks/Key';
 import { rungPitch } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
@@ -283,7 +293,7 @@ export function LadderScreen() {
               sx={{ width: 66, textAlign: 'right' }}
               title="Board and parts still to buy, landed"
             >
-              to pay €
+              to pay {currencySign(build.currency)}
             </Box>
           </Box>
           <Box sx={{ height: virtual.getTotalSize(), position: 'relative' }}>
@@ -292,6 +302,7 @@ export function LadderScreen() {
               return (
                 <Box key={r.climb.boardId} sx={{ position: 'absolute', top: v.start, left: 0, right: 0 }}>
                   <LadderRow
+                    currency={build.currency}
                     ranked={r}
                     mended={mended?.[r.climb.boardId]}
                     before={ranking.before.get(r.climb.boardId)}

@@ -26,17 +26,17 @@ describe('the reason beside the strip', () => {
 describe('the ladder as a file', () => {
   const ranked = rankClimbs(climbs);
   test('RFC 4180: commas and quotes in a name survive the round trip', () => {
-    const { data } = Papa.parse<string[]>(asCsv(ranked, ',').trim());
+    const { data } = Papa.parse<string[]>(asCsv(ranked, ',', 'EUR').trim());
     expect(data[0]).toEqual(['place', 'board', 'maker', 'verdict', 'rung', 'reason', 'to pay EUR', 'g']);
     expect(data.every((row) => row.length === 8)).toBe(true);
     expect(data.map((row) => row[1])).toContain('No, "ports"');
   });
   test('a name that a spreadsheet would run is made harmless', () => {
-    expect(asCsv(ranked, ',')).not.toMatch(/(^|,)"?=/m);
+    expect(asCsv(ranked, ',', 'EUR')).not.toMatch(/(^|,)"?=/m);
   });
   test('tabs part the plain text, one line a board', () => {
     expect(
-      asCsv(ranked, '\t')
+      asCsv(ranked, '\t', 'EUR')
         .trim()
         .split('\n')
         .map((line) => line.split('\t').length),
@@ -44,6 +44,6 @@ describe('the ladder as a file', () => {
   });
   test('a board without an offer has an empty price, never nought', () => {
     const free = rankClimbs([evaluate(makeBuild(), makeBoard({ offers: [], massG: says(20) }))]);
-    expect(Papa.parse<string[]>(asCsv(free, ',').trim()).data[1]![6]).toBe('');
+    expect(Papa.parse<string[]>(asCsv(free, ',', 'EUR').trim()).data[1]![6]).toBe('');
   });
 });

@@ -1,4 +1,4 @@
-import { csvLines, type Board, type Climb, type Ranked, type Rung, euros } from '@/core';
+import { csvLines, type Board, type Climb, type Ranked, type Rung, plainMoney } from '@/core';
 
 /** The rung whose reason is written beside the strip: the break, else the first unknown, else the first strained one. */
 export function tellingRung(climb: Climb): Rung | null {
@@ -36,7 +36,7 @@ export function grams(climb: Climb): string {
 }
 
 /** The ladder as lines: CSV (RFC 4180) with a comma, plain text with a tab. */
-export function asCsv(ranked: readonly Ranked[], separator: ',' | '\t'): string {
+export function asCsv(ranked: readonly Ranked[], separator: ',' | '\t', currency: string): string {
   const rows = ranked.map(({ rank, climb }) => [
     String(rank),
     climb.boardName,
@@ -44,9 +44,9 @@ export function asCsv(ranked: readonly Ranked[], separator: ',' | '\t'): string 
     climb.verdict,
     tellingRung(climb)?.name ?? '',
     tellingRung(climb)?.findings[0]?.sentence ?? '',
-    climb.totalCents === null ? '' : euros(climb.totalCents),
+    climb.totalCents === null ? '' : plainMoney(climb.totalCents),
     grams(climb),
   ]);
-  const heading = ['place', 'board', 'maker', 'verdict', 'rung', 'reason', 'to pay EUR', 'g'];
+  const heading = ['place', 'board', 'maker', 'verdict', 'rung', 'reason', `to pay ${currency}`, 'g'];
   return csvLines(heading, rows, separator);
 }

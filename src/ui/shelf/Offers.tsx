@@ -3,7 +3,19 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { isStale, withOffer, withoutOffer, type Board, money, centsOf, euros } from '@/core';
+import {
+  isStale,
+  withOffer,
+  withoutOffer,
+  type Board,
+  currencySign,
+  euro,
+  money,
+  centsOf,
+  currencyOf,
+  plainMoney,
+} from '@/core';
+import { Currency } from '../build/Currency';
 import { NumberBox } from '../build/NumberBox';
 import { askServer } from '../room/ask-server';
 import { useShelf } from '../room/use-shelf';
@@ -65,8 +77,8 @@ export function Offers({
           {board.offers.map((o, i) => (
             <tr key={i} style={{ whiteSpace: 'nowrap' }}>
               <td>{o.shop}</td>
-              <td className="n">{money(o.cents)}</td>
-              <td className="n">+ {euros(o.shippingCents)}</td>
+              <td className="n">{money(o.cents, currencyOf(o))}</td>
+              <td className="n">+ {plainMoney(o.shippingCents)}</td>
               <td>{o.deliveryDays === undefined ? '' : `${o.deliveryDays} days`}</td>
               <td>
                 seen {o.seen}
@@ -92,15 +104,23 @@ export function Offers({
 function TypeOffer({
   onType,
 }: {
-  onType: (offer: { shop: string; cents: number; shippingCents: number; deliveryDays?: number }) => void;
+  onType: (offer: {
+    shop: string;
+    currency?: string;
+    cents: number;
+    shippingCents: number;
+    deliveryDays?: number;
+  }) => void;
 }) {
   const [shop, setShop] = useState('');
   const [price, setPrice] = useState<number | null>(null);
   const [shipping, setShipping] = useState<number | null>(null);
+  const [currency, setCurrency] = useState<string>(euro);
   const [days, setDays] = useState<number | null>(null);
   const add = () => {
     onType({
       shop: shop.trim(),
+      ...(currency === euro ? {} : { currency }),
       cents: centsOf(price!),
       shippingCents: centsOf(shipping ?? 0),
       ...(days === null ? {} : { deliveryDays: days }),
@@ -124,9 +144,10 @@ function TypeOffer({
         slotProps={{ htmlInput: { maxLength: 80 } }}
         sx={{ flex: 1 }}
       />
+      <Currency label="In" value={currency} onChange={setCurrency} />
       <NumberBox
         label="Price"
-        unit="€"
+        unit={currencySign(currency)}
         max={10_000}
         mayBeUnknown
         empty=""
@@ -136,7 +157,7 @@ function TypeOffer({
       />
       <NumberBox
         label="Shipping"
-        unit="€"
+        unit={currencySign(currency)}
         max={1000}
         mayBeUnknown
         empty=""

@@ -18,7 +18,9 @@ import {
   newBoard,
   type Board,
   type Completeness,
-  euros,
+  currencyOf,
+  euro,
+  money,
 } from '@/core';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
@@ -36,6 +38,14 @@ interface Line {
   complete: Completeness;
   doubts: number;
   cents: number | null;
+  currency: string;
+}
+
+/** The least that a board is offered for with shipping. What offers in several currencies are worth only a build says: then it is that of the first. */
+function leastOffer({ offers }: Board): Pick<Line, 'cents' | 'currency'> {
+  const currency = offers[0] ? currencyOf(offers[0]) : euro;
+  const same = offers.filter((o) => currencyOf(o) === currency);
+  return { currency, cents: same.length > 0 ? Math.min(...same.map((o) => o.cents + o.shippingCents)) : null };
 }
 
 /** All boards with how much is known of each and whose word it is. */
@@ -52,7 +62,7 @@ export function ShelfScreen() {
         board,
         complete: completenessOf(board),
         doubts: doubtsAbout(board).length,
-        cents: board.offers.length > 0 ? Math.min(...board.offers.map((o) => o.cents + o.shippingCents)) : null,
+        ...leastOffer(board),
       })),
     [shelf],
   );
@@ -136,7 +146,7 @@ export function ShelfScreen() {
         <Box sx={{ width: 190 }}>Figures known</Box>
         <Box sx={{ flex: 1 }}>Whose word</Box>
         <Box sx={{ width: 120 }}>Figures</Box>
-        <Box sx={{ width: 80, textAlign: 'right' }}>from €</Box>
+        <Box sx={{ width: 80, textAlign: 'right' }}>from</Box>
         <Box sx={{ width: 76, pl: 1 }}>At home</Box>
         <Box sx={{ width: 96 }} />
       </Box>
@@ -171,7 +181,7 @@ export function ShelfScreen() {
 }
 
 function Row({
-  line: { board, complete, doubts, cents },
+  line: { board, complete, doubts, cents, currency },
   top,
   href,
   onRemoved,
@@ -232,7 +242,7 @@ function Row({
       <Box sx={{ width: 120, color: doubts > 0 ? 'error.main' : 'text.secondary' }}>
         {doubts > 0 ? `${doubts} in doubt` : ''}
       </Box>
-      <Box sx={{ width: 80, textAlign: 'right' }}>{cents === null ? 'no offer' : euros(cents)}</Box>
+      <Box sx={{ width: 80, textAlign: 'right' }}>{cents === null ? 'no offer' : money(cents, currency)}</Box>
       <AtHome board={board} />
       <Box sx={{ width: 96, textAlign: 'right' }}>
         <RemoveBoard id={board.id} name={board.name} onDone={onRemoved} />

@@ -1,0 +1,92 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { buildInCurrency, euro } from '@/core';
+import { useRoom } from '../room/store';
+import { Currency } from './Currency';
+import { NumberBox } from './NumberBox';
+
+/** Which currency the build is paid in, and what others are worth in it: as the buyer says, nothing is fetched. */
+export function Currencies() {
+  const { build, edit } = useRoom('build', 'edit');
+  const [next, setNext] = useState(build.currency === euro ? 'USD' : euro);
+  const [worth, setWorth] = useState<number | null>(null);
+  const [other, setOther] = useState('');
+  const [open, setOpen] = useState(false);
+  const { currency, rates } = build;
+  const rate = (of: string, value: number | null) =>
+    edit(`rate ${of}`, (b) => {
+      const { [of]: _, ...rest } = b.rates;
+      return { ...b, rates: value === null ? rest : { ...rest, [of]: value } };
+    });
+  const pay = (n: number) => {
+    edit('currency', (b) => buildInCurrency(b, next, n));
+    setWorth(null);
+    setNext(currency);
+  };
+  return (
+    <Box role="group" aria-label="Currency" sx={{ width: '100%' }}>
+      <Box sx={{ fontSize: 12.5 }}>
+        All amounts of this build are in {currency}.{' '}
+        <Button aria-expanded={open} onClick={() => setOpen(!open)} sx={{ px: 0.75 }}>
+          Other currencies
+        </Button>
+      </Box>
+      {Object.entries(rates).map(([of, value]) => (
+        <Box key={of} sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}>
+          <NumberBox
+            label={`One ${of} is`}
+            unit={currency}
+            min={0.000001}
+            value={Number(value.toPrecision(6))}
+            onChange={(v) => v && rate(of, v)}
+            width={130}
+          />
+          {(of !== euro || currency === euro) && (
+            <Button aria-label={`Forget what one ${of} is worth`} onClick={() => rate(of, null)} sx={{ px: 0.75 }}>
+              Remove
+            </Button>
+          )}
+        </Box>
+      ))}
+      {open && (
+        <>
+          <Box
+            component="form"
+            aria-label="What another currency is worth"
+            onSubmit={(e) => (e.preventDefault(), /^[A-Z]{3}$/.test(other) && (rate(other, 1), setOther('')))}
+            sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}
+          >
+            <Currency label="Offers in" value={other} onChange={setOther} />
+            <Button type="submit" disabled={!/^[A-Z]{3}$/.test(other) || other === currency} sx={{ px: 0.75 }}>
+              Say what one is worth
+            </Button>
+          </Box>
+          <Box
+            component="form"
+            aria-label="Pay in another currency"
+            onSubmit={(e) => (e.preventDefault(), worth && next !== currency && pay(worth))}
+            sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}
+          >
+            <Currency label="Pay in" value={next} onChange={setNext} />
+            <NumberBox
+              label={`One ${currency} is`}
+              unit={next}
+              min={0.000001}
+              mayBeUnknown
+              empty=""
+              value={worth}
+              onChange={setWorth}
+              width={130}
+            />
+            <Button type="submit" disabled={!worth || next === currency} sx={{ px: 0.75 }}>
+              Turn all amounts into {next}
+            </Button>
+          </Box>
+        </>
+      )}
+    </Box>
+  );
+}
