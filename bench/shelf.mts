@@ -6,6 +6,7 @@ import { startCluster } from '../scripts/cluster.mjs';
 import { chromiumPath } from '../scripts/install.mjs';
 import { ask, freePort } from '../scripts/run.mjs';
 import { serve } from '../scripts/serve.mjs';
+import { prepared } from '../scripts/prepared.mjs';
 import { evaluate, readFile, type Board } from '../src/core';
 import { compile } from '../src/core/wiring/compile';
 import { layOut } from '../src/core/wiring/lay-out';
@@ -79,7 +80,7 @@ async function onPage(): Promise<{ editFramesLost: number; editMs: number }> {
     .out.trim()
     .split('\n')
     .at(-1)!;
-  const server = await serve(await freePort(), url, ['ignore', 'ignore', 'inherit']);
+  const server = await serve(await freePort(), prepared(url)!, ['ignore', 'ignore', 'inherit']);
   const { browser, close } = await openBrowser();
   try {
     const reply = await fetch(`${server.address}/api/import?over=replace`, {

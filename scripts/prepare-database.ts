@@ -1,12 +1,23 @@
 import { readdirSync, readFileSync } from 'node:fs';
+import { makeAppRole, roleFault } from '../src/db/app-role';
 import { openDatabase } from '../src/db/connection';
 import { migrateDatabase } from '../src/db/migrate';
 import { loadDemoOnce } from '../src/server/demo-data';
 
-/** Migrates DATABASE_URL. With `--demo`, which only the demo's own database is given, loads the demo files through the import that users have, once. */
-async function prepare(url: string, demo: boolean): Promise<void> {
-  await migrateDatabase(url);
-  if (!demo) return;
+/**
+ * Migrates the database of RUNG_OWNER_URL, or of DATABASE_URL where its role owns it, makes the application's role, and prints the address to connect as it. An address
+ * that is the application's already is taken as it is. With `--demo`, which only the demo's own database is given, loads the demo files through the import that users have, once.
+ */
+async function prepare(url: string, owner: string | undefined, demo: boolean): Promise<string> {
+  if (owner === undefined && (await roleFault(url)) === null) return url;
+  const ownersUrl = owner ?? url;
+  await migrateDatabase(ownersUrl);
+  if (demo) await loadDemo(ownersUrl);
+  const made = await makeAppRole(ownersUrl);
+  return owner === undefined ? made : url;
+}
+
+async function loadDemo(url: string): Promise<void> {
   const { db, close } = openDatabase(url);
   try {
     const names = [
@@ -15,13 +26,8 @@ async function prepare(url: string, demo: boolean): Promise<void> {
         .sort()
         .map((f) => `demo/builds/${f}`),
     ];
-    if (
-      await loadDemoOnce(
-        db,
-        names.map((name) => ({ name, text: readFileSync(name, 'utf8') })),
-      )
-    )
-      console.log('Demo data loaded.');
+    const files = names.map((name) => ({ name, text: readFileSync(name, 'utf8') }));
+    if (await loadDemoOnce(db, files)) console.log('Demo data loaded.');
   } finally {
     await close();
   }
@@ -32,10 +38,12 @@ if (!url) {
   console.error('DATABASE_URL is not set.');
   process.exitCode = 1;
 } else {
-  prepare(url, process.argv.includes('--demo')).catch((error: unknown) => {
+  try {
+    console.log(await prepare(url, process.env.RUNG_OWNER_URL, process.argv.includes('--demo')));
+  } catch (error) {
     console.error(
-      `The database at DATABASE_URL could not be prepared: ${error instanceof Error ? error.message : String(error)}`,
+      `The database could not be prepared: ${error instanceof Error ? error.message : String(error)}. It wants the address of the database's owner in DATABASE_URL or RUNG_OWNER_URL (docs/running.md).`,
     );
     process.exitCode = 1;
-  });
+  }
 }

@@ -37,11 +37,6 @@ export function freePort() {
   });
 }
 
-/** Runs a TypeScript file of the project. */
-export function runTs(file, args = [], options = {}) {
-  return run(process.execPath, [path.join(root, 'node_modules/tsx/dist/cli.mjs'), file, ...args], options);
-}
-
 export function stop(sentence) {
   console.error(`\n${sentence}`);
   process.exit(1);

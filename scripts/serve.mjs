@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { root, start } from './run.mjs';
 
-/** Starts the built application on loopback and resolves once it answers. */
+/** Starts the built application and resolves once it answers: on loopback, or on RUNG_LISTEN, which the server refuses without accounts. */
 export async function serve(port, url, stdio = 'inherit') {
   if (
     await fetch(`http://127.0.0.1:${port}`).then(
@@ -12,7 +12,14 @@ export async function serve(port, url, stdio = 'inherit') {
     throw new Error(`Port ${port} is taken by another program. Set PORT to a free one, or leave it out.`);
   const child = start(
     process.execPath,
-    [path.join(root, 'node_modules/next/dist/bin/next'), 'start', '-p', String(port), '-H', '127.0.0.1'],
+    [
+      path.join(root, 'node_modules/next/dist/bin/next'),
+      'start',
+      '-p',
+      String(port),
+      '-H',
+      process.env.RUNG_LISTEN || '127.0.0.1',
+    ],
     {
       env: { DATABASE_URL: url, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
       stdio,

@@ -4,6 +4,7 @@ import { buildWhenStale } from './build.mjs';
 import { startCluster } from './cluster.mjs';
 import { chromiumPath, installNgspice, installPackages } from './install.mjs';
 import { ask, freePort, root, run } from './run.mjs';
+import { prepared } from './prepared.mjs';
 import { startShopProcess } from './shop.mjs';
 import { serve } from './serve.mjs';
 
@@ -80,7 +81,9 @@ try {
   const url = made.out.trim().split('\n').at(-1) ?? '';
   if (made.code !== 0) throw new Error(made.out);
   buildWhenStale();
-  server = await serve(await freePort(), url, ['ignore', 'ignore', 'inherit']);
+  const own = prepared(url);
+  if (own === null) throw new Error('the database of the screen tests could not be prepared');
+  server = await serve(await freePort(), own, ['ignore', 'ignore', 'inherit']);
   vitest('screens', { RUNG_ADDRESS: server.address, RUNG_CHROMIUM: chromium, TEST_DATABASE_URL: url });
 } catch (error) {
   console.log(`FAIL  ${error.message}`);

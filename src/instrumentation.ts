@@ -1,11 +1,12 @@
-/** Without accounts Rung must not be reachable from other machines: it does not start on any other address than loopback. */
-export function register(): void {
+/**
+ * Before anything is served: settings are looked at, the address is this machine's unless accounts are on, and the role in the database is one that row security holds for.
+ * Otherwise the server ends with a sentence for each fault.
+ */
+export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs' || process.env.NODE_ENV !== 'production') return;
-  const at = process.argv.findIndex((word) => word === '-H' || word === '--hostname');
-  const address = process.argv[at + 1];
-  if (at > 0 && address !== undefined && ['127.0.0.1', 'localhost', '::1'].includes(address)) return;
-  console.error(
-    'Rung was not started: it would listen beyond this machine. Start it with "npm start" or "npm run demo".',
-  );
+  const { startFaults } = await import('./server/start-faults');
+  const faults = await startFaults(process.argv, process.env);
+  if (faults.length === 0) return;
+  console.error(['Rung was not started:', ...faults].join('\n'));
   process.exit(1);
 }

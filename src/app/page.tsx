@@ -1,6 +1,7 @@
 import { pickedName } from '@/core';
 import { allBuilds } from '@/db/builds';
-import { database } from '@/db/connection';
+import { visitor } from '@/server/people/visitor';
+import { mayDo, theirs, type Who } from '@/server/people/who';
 import { isDatabaseDown } from '@/db/faults';
 import { Home } from '@/ui/home/Home';
 import { NoDatabase } from '@/ui/frame/NoDatabase';
@@ -8,11 +9,15 @@ import { NoDatabase } from '@/ui/frame/NoDatabase';
 export const dynamic = 'force-dynamic';
 
 export default async function Page() {
-  const found = await allBuilds(database()).catch((error: unknown) => {
-    if (isDatabaseDown(error)) return null;
+  let who: Who;
+  let found: Awaited<ReturnType<typeof allBuilds>>;
+  try {
+    who = await visitor('/');
+    found = await theirs(who, allBuilds);
+  } catch (error) {
+    if (isDatabaseDown(error)) return <NoDatabase />;
     throw error;
-  });
-  if (!found) return <NoDatabase />;
+  }
   const cards = found.builds.map(({ build, savedAt, version }) => ({
     id: build.id,
     name: build.name,
@@ -25,5 +30,12 @@ export default async function Page() {
     savedAt,
     version,
   }));
-  return <Home builds={cards} unreadable={found.unreadable} />;
+  return (
+    <Home
+      builds={cards}
+      unreadable={found.unreadable}
+      me={who.person ? who.name : null}
+      mayWrite={mayDo(who, 'write')}
+    />
+  );
 }

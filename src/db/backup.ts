@@ -8,12 +8,18 @@ import { migrateDatabase } from './migrate';
 
 /** What is kept of each table, and in which order a page of its rows is read. */
 const tables = {
-  boards: ['id'],
-  peripherals: ['id'],
-  builds: ['id'],
+  workspaces: ['id'],
+  people: ['id'],
+  logins: ['id'],
+  members: ['workspace', 'person'],
+  passes: ['id'],
+  boards: ['workspace', 'id'],
+  peripherals: ['workspace', 'id'],
+  builds: ['workspace', 'id'],
   photos: ['id'],
   milestones: ['name'],
-  past: ['kind', 'id', 'version'],
+  past: ['workspace', 'kind', 'id', 'version'],
+  audit: ['id'],
 } as const;
 type Table = keyof typeof tables;
 const names = Object.keys(tables) as Table[];
@@ -96,7 +102,7 @@ export async function checkBackup(
   }
   if (!end) return no('The backup ends in the middle: copy it again.');
   const sha256 = digest.digest('hex');
-  if (end.sha256 !== sha256 || names.some((n) => end!.rows?.[n] !== rows[n]))
+  if (end.sha256 !== sha256 || names.some((n) => (end!.rows?.[n] ?? 0) !== rows[n]))
     return no('The backup is damaged: what it holds is not what it says it holds.');
   return { ok: true, rows, sha256 };
 }
@@ -119,7 +125,9 @@ export async function restoreBackup(
     const begun = await client.query('select 1 from milestones where name = $1', [mark]);
     if (begun.rowCount === 0) {
       for (const table of names) {
-        const { rowCount } = await client.query(`select 1 from ${table} limit 1`);
+        const { rowCount } = await client.query(
+          `select 1 from ${table} t where to_jsonb(t)->>'id' is distinct from 'home' limit 1`,
+        );
         if (rowCount)
           return {
             ok: false,
@@ -133,9 +141,10 @@ export async function restoreBackup(
       if (!waiting) return;
       const { table, rows } = waiting;
       waiting = null;
+      const columns = await writableColumns(client, table);
       // Each page is one transaction; a page that is there already is left as it is.
       await client.query(
-        `insert into ${table} select * from jsonb_populate_recordset(null::${table}, $1::jsonb) on conflict do nothing`,
+        `insert into ${table} (${columns}) select ${columns} from jsonb_populate_recordset(null::${table}, $1::jsonb) on conflict do nothing`,
         [JSON.stringify(rows)],
       );
     };
@@ -145,14 +154,28 @@ export async function restoreBackup(
       const table = said.table as Table;
       if (waiting && (waiting.table !== table || waiting.rows.length >= page)) await flush();
       waiting ??= { table, rows: [] };
-      waiting.rows.push(said.row as object);
+      // Backups from before there were workspaces are of the one that there was.
+      waiting.rows.push(ofHome.has(table) ? { workspace: 'home', ...(said.row as object) } : (said.row as object));
     }
     await flush();
+    await client.query("select setval('audit_id_seq', greatest(1, (select max(id) from audit)))");
     await client.query('delete from milestones where name = $1', [mark]);
     return { ok: true, rows: checked.rows };
   } finally {
     await client.end();
   }
+}
+
+const ofHome = new Set<Table>(['boards', 'peripherals', 'builds', 'photos', 'past']);
+
+/** The columns of a table that PostgreSQL does not work out itself. */
+async function writableColumns(client: Client, table: Table): Promise<string> {
+  const { rows } = await client.query<{ name: string }>(
+    `select quote_ident(attname) as name from pg_attribute
+     where attrelid = $1::regclass and attnum > 0 and not attisdropped and attgenerated = '' order by attnum`,
+    [table],
+  );
+  return rows.map((r) => r.name).join(', ');
 }
 
 function linesOf(file: string): AsyncIterable<string> {

@@ -47,7 +47,7 @@ export async function findBuild(db: Database, id: string): Promise<StoredBuild |
 export async function saveBuild(db: Database, build: Build, baseVersion: number): Promise<SaveResult> {
   const [row] = await db
     .update(builds)
-    .set({ name: build.name, body: build, version: sql`${builds.version} + 1`, updatedAt: sql`now()` })
+    .set({ body: build, version: sql`${builds.version} + 1`, updatedAt: sql`now()` })
     .where(and(eq(builds.id, build.id), eq(builds.version, baseVersion)))
     .returning();
   if (row) return { kind: 'saved', version: row.version, savedAt: row.updatedAt.toISOString() };
@@ -63,7 +63,7 @@ export async function saveBuild(db: Database, build: Build, baseVersion: number)
 export async function addBuild(db: Database, build: Build): Promise<boolean> {
   const rows = await db
     .insert(builds)
-    .values({ id: build.id, name: build.name, body: build })
+    .values({ id: build.id, body: build })
     .onConflictDoNothing()
     .returning({ id: builds.id });
   return rows.length > 0;
@@ -81,10 +81,10 @@ export async function putBuilds(db: Database, list: Build[]): Promise<void> {
   for (const build of list) {
     await db
       .insert(builds)
-      .values({ id: build.id, name: build.name, body: build })
+      .values({ id: build.id, body: build })
       .onConflictDoUpdate({
-        target: builds.id,
-        set: { name: build.name, body: build, version: sql`${builds.version} + 1`, updatedAt: sql`now()` },
+        target: [builds.workspace, builds.id],
+        set: { body: build, version: sql`${builds.version} + 1`, updatedAt: sql`now()` },
       });
   }
 }

@@ -1,11 +1,16 @@
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { Pool } from 'pg';
-import * as schema from './schema';
+import * as people from './people-schema';
+import * as things from './schema';
+
+const schema = { ...things, ...people };
 
 export type Database = NodePgDatabase<typeof schema>;
+/** The same with its pool, for what must speak with PostgreSQL itself. */
+export type Pooled = Database & { $client: Pool };
 
 /** Opens a pool; a lost connection is reported by the next query, never by a crash, and a database that does not answer any more within half a minute. */
-export function openDatabase(url: string, answersWithinMs = 25_000): { db: Database; close: () => Promise<void> } {
+export function openDatabase(url: string, answersWithinMs = 25_000): { db: Pooled; close: () => Promise<void> } {
   const pool = new Pool({
     connectionString: url,
     max: 10,
@@ -17,7 +22,7 @@ export function openDatabase(url: string, answersWithinMs = 25_000): { db: Datab
   return { db: drizzle(pool, { schema }), close: () => pool.end() };
 }
 
-const kept = globalThis as { rungDatabase?: Database };
+const kept = globalThis as { rungDatabase?: Pooled };
 
 /** Where the application's database is. */
 export function databaseUrl(): string {
@@ -28,7 +33,7 @@ export function databaseUrl(): string {
 }
 
 /** The application's one pool. */
-export function database(): Database {
+export function database(): Pooled {
   kept.rungDatabase ??= openDatabase(databaseUrl()).db;
   return kept.rungDatabase;
 }

@@ -83,7 +83,7 @@ export type BoardSaved =
 
 /** Saves one board on top of the version the change was made from; 0 adds a new one. */
 export async function saveBoard(db: Database, board: Board, baseVersion: number): Promise<BoardSaved> {
-  const values = { id: board.id, maker: board.maker, name: board.name, revision: board.revision, body: board };
+  const values = { id: board.id, body: board };
   if (baseVersion === 0) {
     const added = await db.insert(boards).values(values).onConflictDoNothing().returning({ version: boards.version });
     if (added[0]) return { kind: 'saved', version: added[0].version };
@@ -146,18 +146,13 @@ export async function peripheralsWith(db: Database, ids: string[]): Promise<Map<
 export async function putBoards(db: Database, list: Board[]): Promise<void> {
   const inOrder = byId(list);
   for (let i = 0; i < list.length; i += 200) {
-    const rows = inOrder
-      .slice(i, i + 200)
-      .map((b) => ({ id: b.id, maker: b.maker, name: b.name, revision: b.revision, body: b }));
+    const rows = inOrder.slice(i, i + 200).map((b) => ({ id: b.id, body: b }));
     await db
       .insert(boards)
       .values(rows)
       .onConflictDoUpdate({
-        target: boards.id,
+        target: [boards.workspace, boards.id],
         set: {
-          maker: sql`excluded.maker`,
-          name: sql`excluded.name`,
-          revision: sql`excluded.revision`,
           body: sql`excluded.body`,
           version: sql`${boards.version} + 1`,
           updatedAt: sql`now()`,
@@ -169,15 +164,13 @@ export async function putBoards(db: Database, list: Board[]): Promise<void> {
 export async function putPeripherals(db: Database, list: Peripheral[]): Promise<void> {
   const inOrder = byId(list);
   for (let i = 0; i < list.length; i += 200) {
-    const rows = inOrder.slice(i, i + 200).map((p) => ({ id: p.id, kind: p.kind, name: p.name, body: p }));
+    const rows = inOrder.slice(i, i + 200).map((p) => ({ id: p.id, body: p }));
     await db
       .insert(peripherals)
       .values(rows)
       .onConflictDoUpdate({
-        target: peripherals.id,
+        target: [peripherals.workspace, peripherals.id],
         set: {
-          kind: sql`excluded.kind`,
-          name: sql`excluded.name`,
           body: sql`excluded.body`,
           version: sql`${peripherals.version} + 1`,
           updatedAt: sql`now()`,

@@ -52,11 +52,11 @@ export async function binOf(db: Database): Promise<Earlier[]> {
       and(
         past.removed,
         gt(past.at, sql`now() - make_interval(days => ${keptDays})`),
-        sql`not exists (select from past later where later.kind = ${past.kind} and later.id = ${past.id} and later.version > ${past.version})`,
+        sql`not exists (select from past later where later.workspace = ${past.workspace} and later.kind = ${past.kind} and later.id = ${past.id} and later.version > ${past.version})`,
         sql`case ${past.kind}
-          when 'build' then not exists (select from builds where builds.id = ${past.id})
-          when 'board' then not exists (select from boards where boards.id = ${past.id})
-          else not exists (select from peripherals where peripherals.id = ${past.id}) end`,
+          when 'build' then not exists (select from builds where builds.workspace = ${past.workspace} and builds.id = ${past.id})
+          when 'board' then not exists (select from boards where boards.workspace = ${past.workspace} and boards.id = ${past.id})
+          else not exists (select from peripherals where peripherals.workspace = ${past.workspace} and peripherals.id = ${past.id}) end`,
       ),
     )
     .orderBy(desc(past.at))
@@ -88,24 +88,17 @@ export async function bringBack(
   const body = await asOf(db, which);
   if (!body) return null;
   const table = tables[kind];
-  const columns = columnsOf(body);
   return db.transaction(async (tx) => {
     const [changed] = await tx
       .update(table)
-      .set({ ...columns, version: sql`${table.version} + 1`, updatedAt: sql`now()` } as never)
+      .set({ body, version: sql`${table.version} + 1`, updatedAt: sql`now()` } as never)
       .where(eq(table.id, id))
       .returning({ version: table.version });
     if (changed) return changed;
     const [added] = await tx
       .insert(table)
-      .values({ id, ...columns } as never)
+      .values({ id, body } as never)
       .returning({ version: table.version });
     return added ?? null;
   });
-}
-
-function columnsOf(body: Build | Board | Peripheral): object {
-  if (body.format === 'rung-build') return { name: body.name, body };
-  if (body.format === 'rung-board') return { maker: body.maker, name: body.name, revision: body.revision, body };
-  return { kind: body.kind, name: body.name, body };
 }

@@ -1,39 +1,65 @@
+import { sql } from 'drizzle-orm';
 import { boolean, customType, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
 import type { Board, Build, Peripheral } from '../core';
 
 const updatedAt = timestamp('updated_at', { withTimezone: true }).notNull().defaultNow();
 
+/** Whose a row is. Row security (drizzle/0004_people.sql) shows and takes only rows of the workspace that `within` has set. */
+const workspace = text('workspace')
+  .notNull()
+  .default(sql`coalesce(nullif(current_setting('rung.workspace', true), ''), 'home')`);
+/** What PostgreSQL itself reads out of the document. */
+const fromBody = (column: string) =>
+  text(column)
+    .notNull()
+    .generatedAlwaysAs(sql.raw(`coalesce(body->>'${column}', '')`));
+
 export const boards = pgTable(
   'boards',
   {
-    id: text('id').primaryKey(),
-    maker: text('maker').notNull(),
-    name: text('name').notNull(),
-    revision: text('revision').notNull(),
+    workspace,
+    id: text('id').notNull(),
+    maker: fromBody('maker'),
+    name: fromBody('name'),
+    revision: fromBody('revision'),
+    kind: fromBody('kind'),
     body: jsonb('body').$type<Board>().notNull(),
     version: integer('version').notNull().default(1),
     updatedAt,
   },
-  (t) => [index('boards_maker_name').on(t.maker, t.name, t.revision)],
+  (t) => [
+    primaryKey({ columns: [t.workspace, t.id] }),
+    index('boards_maker_name').on(t.workspace, t.maker, t.name, t.revision),
+  ],
 );
 
-export const peripherals = pgTable('peripherals', {
-  id: text('id').primaryKey(),
-  kind: text('kind').notNull(),
-  name: text('name').notNull(),
-  body: jsonb('body').$type<Peripheral>().notNull(),
-  version: integer('version').notNull().default(1),
-  updatedAt,
-});
+export const peripherals = pgTable(
+  'peripherals',
+  {
+    workspace,
+    id: text('id').notNull(),
+    kind: fromBody('kind'),
+    name: fromBody('name'),
+    body: jsonb('body').$type<Peripheral>().notNull(),
+    version: integer('version').notNull().default(1),
+    updatedAt,
+  },
+  (t) => [primaryKey({ columns: [t.workspace, t.id] })],
+);
 
 /** `version` counts saves; a save that does not build on the newest one is refused. */
-export const builds = pgTable('builds', {
-  id: text('id').primaryKey(),
-  name: text('name').notNull(),
-  body: jsonb('body').$type<Build>().notNull(),
-  version: integer('version').notNull().default(1),
-  updatedAt,
-});
+export const builds = pgTable(
+  'builds',
+  {
+    workspace,
+    id: text('id').notNull(),
+    name: fromBody('name'),
+    body: jsonb('body').$type<Build>().notNull(),
+    version: integer('version').notNull().default(1),
+    updatedAt,
+  },
+  (t) => [primaryKey({ columns: [t.workspace, t.id] })],
+);
 
 const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 
@@ -41,13 +67,14 @@ const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 export const photos = pgTable(
   'photos',
   {
+    workspace,
     id: text('id').primaryKey(),
     about: text('about').notNull(),
     mime: text('mime').notNull(),
     body: bytes('body').notNull(),
     updatedAt,
   },
-  (t) => [index('photos_about').on(t.about)],
+  (t) => [index('photos_about').on(t.workspace, t.about)],
 );
 
 /** What has happened once to this database and must not happen again, by name: that the demo's data was loaded. */
@@ -63,6 +90,7 @@ export const milestones = pgTable('milestones', {
 export const past = pgTable(
   'past',
   {
+    workspace,
     kind: text('kind').notNull(),
     id: text('id').notNull(),
     version: integer('version').notNull(),
@@ -70,5 +98,5 @@ export const past = pgTable(
     removed: boolean('removed').notNull(),
     at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
   },
-  (t) => [primaryKey({ columns: [t.kind, t.id, t.version] }), index('past_at').on(t.at)],
+  (t) => [primaryKey({ columns: [t.workspace, t.kind, t.id, t.version] }), index('past_at').on(t.workspace, t.at)],
 );

@@ -5,6 +5,8 @@ import pino from 'pino';
 import { storableJson } from '../core';
 import { isDatabaseDown, isUnstorable, UnreadableRecord } from '../db/faults';
 import { refusalOf } from './own-pages';
+import type { Shareable } from '../db/people-schema';
+import { mayDo, whoAsks, type Need, type Who } from './people/who';
 import { letIn } from './traffic';
 
 const log = pino({ name: 'rung' });
@@ -25,8 +27,30 @@ export function seenVersion(request: Request): number | null {
   return /^"?\d{1,10}"?$/.test(header) ? Number(header.replaceAll('"', '')) : null;
 }
 
-/** Runs a route for Rung's own pages alone; an error becomes a sentence that says what it is, not a stack trace. */
-export async function answer(request: Request, work: () => Promise<NextResponse>): Promise<NextResponse> {
+/** What a route asks of whoever calls it. `guest`: the build of which a guest may see what this route shows, and which shares open it. */
+export type Asks = Need | { need: Need; guest: string; of?: readonly Shareable[] };
+
+/** Runs a route for Rung's own pages and those who may; an error becomes a sentence that says what it is, not a stack trace. */
+export function answer(request: Request, asks: Asks, work: (who: Who) => Promise<NextResponse>): Promise<NextResponse> {
+  return answerAnyone(request, async () => {
+    const { need, guest, of } = typeof asks === 'string' ? { need: asks, guest: undefined, of: undefined } : asks;
+    const who = await whoAsks(request.headers, guest);
+    if (!who) return say(401, 'Sign in first. What you typed is kept in this browser.');
+    const shown = who.share !== null && need === 'read' && who.share.build === guest;
+    if (shown ? of !== undefined && !of.includes(who.share!.what) : !mayDo(who, need))
+      return say(403, refusedWords[need]);
+    return work(who);
+  });
+}
+
+const refusedWords: Record<Need, string> = {
+  read: 'That was not shared with you.',
+  write: 'You may look at this, not change it. Nothing was changed.',
+  own: 'Only an owner of this workspace may do that. Nothing was changed.',
+};
+
+/** The same for what needs nobody signed in: health, signing in, joining. */
+export async function answerAnyone(request: Request, work: () => Promise<NextResponse>): Promise<NextResponse> {
   const refusal = refusalOf(request);
   if (refusal !== null) return say(403, refusal);
   try {

@@ -59,7 +59,15 @@ describe('a backup', () => {
     const checked = await checkBackup(file);
     await half.execute(sql`insert into milestones (name) values (${`restoring ${checked.ok ? checked.sha256 : ''}`})`);
     await half.execute(
-      sql`insert into boards select * from jsonb_populate_record(null::boards, ${JSON.stringify((JSON.parse(readFileSync(file, 'utf8').split('\n')[1]!) as { row: object }).row)}::jsonb)`,
+      sql`insert into boards (workspace, id, body, version, updated_at) select workspace, id, body, version, updated_at from jsonb_populate_record(null::boards, ${JSON.stringify(
+        (
+          JSON.parse(
+            readFileSync(file, 'utf8')
+              .split('\n')
+              .find((l) => l.includes('"table":"boards"'))!,
+          ) as { row: object }
+        ).row,
+      )}::jsonb)`,
     );
     await end();
     expect((await restoreBackup(there, file)).ok).toBe(true);

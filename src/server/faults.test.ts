@@ -20,7 +20,7 @@ afterAll(() => close());
 
 const request = new Request('http://127.0.0.1:1/api', { headers: { host: '127.0.0.1:1' } });
 const said = async (work: () => Promise<unknown>) => {
-  const reply = await answer(request, () => work() as never);
+  const reply = await answer(request, 'read', () => work() as never);
   return { status: reply.status, sentence: ((await reply.json()) as { sentence: string }).sentence };
 };
 
@@ -87,15 +87,15 @@ describe('what went wrong is told as what it is', () => {
   });
   test('a board and a part that cannot be read blank no list: they are set aside with their reason', async () => {
     const odd = { format: 'rung-board', version: 1 } as never;
-    await db.insert(boards).values({ id: 'odd-board', maker: 'O', name: 'Odd', revision: '1', body: odd });
-    await db.insert(peripherals).values({ id: 'odd-part', kind: 'other', name: 'Odd', body: odd });
+    await db.insert(boards).values({ id: 'odd-board', body: odd });
+    await db.insert(peripherals).values({ id: 'odd-part', body: odd });
     const { text, aside } = await boardsText(db);
     expect([JSON.parse(text), await allPeripherals(db)]).toEqual([[], []]);
     expect(aside).toEqual([{ id: 'odd-board', why: expect.stringContaining('still in the database') }]);
   });
   test('a build that cannot be read is named, hides no other, and says what is wrong with it', async () => {
     const id = await newBuild(db, 'Sound');
-    await db.insert(builds).values({ id: 'odd', name: 'Odd', body: { format: 'rung-build', version: 1 } as never });
+    await db.insert(builds).values({ id: 'odd', body: { format: 'rung-build', version: 1, name: 'Odd' } as never });
     const found = await allBuilds(db);
     expect(found.builds.map((b) => b.build.id)).toEqual([id]);
     expect(found.unreadable).toMatchObject([

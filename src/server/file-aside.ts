@@ -2,6 +2,7 @@ import { Worker } from 'node:worker_threads';
 import { readFile, type Board, type Build, type Read } from '../core';
 import { databaseUrl } from '../db/connection';
 import type { FileJob } from './file.worker';
+import type { Who } from './people/who';
 import type { Imported, Over } from './import-file';
 
 /** What one file may take: a file of 50 MB needs a third of either. */
@@ -15,8 +16,18 @@ const smallBytes = 64 * 1024;
 const tooMuch = 'The file takes more memory or time than Rung gives one file. Split it. Nothing was changed.';
 
 /** Reads a Rung file and stores what is in it, all or nothing, away from the thread that answers requests. */
-export function importAside(bytes: Uint8Array, over: Over): Promise<Imported> {
-  return inTurn({ kind: 'import', bytes, database: databaseUrl(), over }) as Promise<Imported>;
+export function importAside(
+  bytes: Uint8Array,
+  over: Over,
+  { workspace, name }: Pick<Who, 'workspace' | 'name'>,
+): Promise<Imported> {
+  return inTurn({
+    kind: 'import',
+    bytes,
+    database: databaseUrl(),
+    over,
+    who: { workspace, name },
+  }) as Promise<Imported>;
 }
 
 /** Reads a build or a board; a large one away from the thread that answers requests. */

@@ -12,7 +12,7 @@ test('the log of a fault names it by number and place and holds nothing that was
       method: 'PUT', body: JSON.stringify({ typed }),
       headers: { host: '127.0.0.1:4000', origin: 'http://127.0.0.1:4000', cookie: typed, authorization: typed },
     });
-    const reply = await answer(request, () => Promise.reject(failing));
+    const reply = await answer(request, 'read', () => Promise.reject(failing));
     console.log('REPLY ' + reply.status + ' ' + (await reply.text()));
   `;
   const out = execFileSync(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', script], {

@@ -21,7 +21,7 @@ test('a route answers so with 429 and Retry-After, as problem details', async ()
     method: 'PUT',
     headers: { host: '127.0.0.1:4000', origin: 'http://127.0.0.1:4000' },
   });
-  const reply = await answer(request, () => Promise.resolve(NextResponse.json({})));
+  const reply = await answer(request, 'read', () => Promise.resolve(NextResponse.json({})));
   expect(reply.status).toBe(429);
   expect(Number(reply.headers.get('retry-after'))).toBeGreaterThan(0);
   expect(await reply.json()).toMatchObject({ status: 429, detail: expect.stringContaining('Nothing was changed') });

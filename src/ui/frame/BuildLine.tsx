@@ -5,11 +5,12 @@ import Button from '@mui/material/Button';
 import { useColorScheme } from '@mui/material/styles';
 import { counted, currencySign, patternWords, pickedName } from '@/core';
 import { useRoom, useRoomPart } from '../room/store';
+import { Share } from '../people/Share';
 import { SaveMark } from './SaveMark';
 
 /** The build as one sentence, with undo, saving and the light. */
 export function BuildLine() {
-  const { build, undo, redo } = useRoom('build', 'undo', 'redo');
+  const { build, rights, undo, redo } = useRoom('build', 'rights', 'undo', 'redo');
   const { canUndo, canRedo } = useRoomPart(({ history }) => ({
     canUndo: history.past.length > 0,
     canRedo: history.future.length > 0,
@@ -48,13 +49,22 @@ export function BuildLine() {
           {facts.join(' · ')}
         </Box>
       </Box>
-      <SaveMark />
-      <Button onClick={undo} disabled={!canUndo} title="Ctrl+Z">
-        Undo
-      </Button>
-      <Button onClick={redo} disabled={!canRedo} title="Ctrl+Shift+Z">
-        Redo
-      </Button>
+      <Share />
+      {rights.mayWrite ? (
+        <>
+          <SaveMark />
+          <Button onClick={undo} disabled={!canUndo} title="Ctrl+Z">
+            Undo
+          </Button>
+          <Button onClick={redo} disabled={!canRedo} title="Ctrl+Shift+Z">
+            Redo
+          </Button>
+        </>
+      ) : (
+        <Box component="span" sx={{ fontSize: 12 }}>
+          {rights.shared ? 'Shared with you to look at' : 'You may look, not change'}
+        </Box>
+      )}
       <Button onClick={() => setMode(mode === 'dark' ? 'light' : 'dark')}>
         {mode === 'dark' ? 'Day' : 'Night'} bench
       </Button>

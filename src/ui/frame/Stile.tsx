@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { carries, counted, pickedName } from '@/core';
 import { useBoardAtHand } from '../room/board-at-hand';
+import type { Rights } from '../room/room';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 
@@ -17,7 +18,7 @@ interface Stage {
 
 /** The stages of the work as a ladder that goes up: the first stage stands at the foot. */
 export function Stile() {
-  const { build, ranking } = useRoom('build', 'ranking');
+  const { build, rights, ranking } = useRoom('build', 'rights', 'ranking');
   const { shelf } = useShelf();
   const path = usePathname();
   const base = `/b/${build.id}`;
@@ -138,48 +139,50 @@ export function Stile() {
           pt: { sm: 3 },
         }}
       >
-        {stages.map((s) => (
-          <Box
-            component="li"
-            key={s.name}
-            sx={{
-              position: 'relative',
-              height: { sm: 46 },
-              display: 'flex',
-              flexDirection: 'column',
-              justifyContent: 'flex-end',
-            }}
-          >
+        {stages
+          .filter((s) => isShown(rights.shared, s.name))
+          .map((s) => (
             <Box
-              component={Link}
-              href={s.href}
-              // Addresses that follow the cursor of the ladder change with every key.
-              prefetch={named ? false : null}
-              aria-current={s.here ? 'page' : undefined}
+              component="li"
+              key={s.name}
               sx={{
-                textDecoration: 'none',
-                color: s.here ? 'primary.main' : 'text.primary',
-                textAlign: 'center',
-                pb: 0.5,
-                lineHeight: 1.25,
+                position: 'relative',
+                height: { sm: 46 },
+                display: 'flex',
+                flexDirection: 'column',
+                justifyContent: 'flex-end',
               }}
             >
-              <Box component="span" sx={{ display: 'block', fontWeight: s.here ? 660 : 520, fontSize: 13 }}>
-                {s.name}
+              <Box
+                component={Link}
+                href={s.href}
+                // Addresses that follow the cursor of the ladder change with every key.
+                prefetch={named ? false : null}
+                aria-current={s.here ? 'page' : undefined}
+                sx={{
+                  textDecoration: 'none',
+                  color: s.here ? 'primary.main' : 'text.primary',
+                  textAlign: 'center',
+                  pb: 0.5,
+                  lineHeight: 1.25,
+                }}
+              >
+                <Box component="span" sx={{ display: 'block', fontWeight: s.here ? 660 : 520, fontSize: 13 }}>
+                  {s.name}
+                </Box>
+                <Box
+                  component="span"
+                  sx={{ display: { xs: 'none', sm: 'block' }, fontSize: 11, color: 'text.secondary' }}
+                >
+                  {s.says}
+                </Box>
               </Box>
               <Box
-                component="span"
-                sx={{ display: { xs: 'none', sm: 'block' }, fontSize: 11, color: 'text.secondary' }}
-              >
-                {s.says}
-              </Box>
+                aria-hidden
+                sx={{ height: s.here ? 5 : 2, mx: '-6px', background: s.here ? 'var(--copper)' : 'var(--ink)' }}
+              />
             </Box>
-            <Box
-              aria-hidden
-              sx={{ height: s.here ? 5 : 2, mx: '-6px', background: s.here ? 'var(--copper)' : 'var(--ink)' }}
-            />
-          </Box>
-        ))}
+          ))}
       </Box>
       <Box
         aria-hidden
@@ -193,6 +196,30 @@ export function Stile() {
     </Box>
   );
 }
+
+/** The stages that a guest may look at; all for people of the workspace. */
+function isShown(shared: Rights['shared'], stage: string): boolean {
+  if (shared === null) return true;
+  return shownOf[shared].includes(stage);
+}
+
+const shownOf: Record<NonNullable<Rights['shared']>, readonly string[]> = {
+  build: [
+    'Build',
+    'Shelf',
+    'Ladder',
+    'Findings',
+    'Hookup',
+    'Side by side',
+    'Trade-off',
+    'Questions',
+    'Build sheet',
+    'Bench',
+  ],
+  ladder: ['Ladder', 'Findings', 'Hookup', 'Side by side'],
+  sheet: ['Build sheet'],
+  brief: [],
+};
 
 function undecidedWords(ranked: ReturnType<typeof useRoom>['ranking']['ranked']): string {
   const undecided = ranked?.filter((r) => r.climb.verdict === 'cannot say yet').length ?? 0;

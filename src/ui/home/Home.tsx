@@ -11,6 +11,7 @@ import { useState, type FormEvent } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import { Bin } from '../frame/Bin';
 import { askServer } from '../room/ask-server';
+import { Here } from '../people/Here';
 import { ImportFile } from './ImportFile';
 
 export interface BuildCard {
@@ -29,9 +30,14 @@ export interface BuildCard {
 export function Home({
   builds,
   unreadable,
+  me,
+  mayWrite,
 }: {
   builds: BuildCard[];
   unreadable: { id: string; name: string; why: string }[];
+  /** Who is signed in; null alone on this machine. */
+  me: string | null;
+  mayWrite: boolean;
 }) {
   const router = useRouter();
   const client = useQueryClient();
@@ -59,30 +65,35 @@ export function Home({
   };
   return (
     <Box component="main" sx={{ maxWidth: 980, mx: 'auto', px: 3, py: 4 }}>
-      <Typography variant="h1" sx={{ fontSize: 30 }}>
-        Rung
-      </Typography>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2 }}>
+        <Typography variant="h1" sx={{ fontSize: 30, flex: 1 }}>
+          Rung
+        </Typography>
+        {me !== null && <Here me={me} />}
+      </Box>
       <Typography sx={{ maxWidth: 640, color: 'text.secondary', mt: 0.5 }}>
         Write down what must hang off the flight controller. Every board on the shelf then climbs ten rungs, and you see
         which one carries your build, where the others stop, and how to wire the one you pick.
       </Typography>
-      <Box
-        component="form"
-        onSubmit={create}
-        sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start', flexWrap: 'wrap', mt: 3 }}
-      >
-        <TextField
-          label="Name of a new build"
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          slotProps={{ htmlInput: { maxLength: 80 } }}
-          sx={{ width: 260 }}
-        />
-        <Button type="submit" variant="contained" disabled={name.trim() === ''} sx={{ mt: 1.75 }}>
-          Start a build
-        </Button>
-        <ImportFile />
-      </Box>
+      {mayWrite && (
+        <Box
+          component="form"
+          onSubmit={create}
+          sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start', flexWrap: 'wrap', mt: 3 }}
+        >
+          <TextField
+            label="Name of a new build"
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            slotProps={{ htmlInput: { maxLength: 80 } }}
+            sx={{ width: 260 }}
+          />
+          <Button type="submit" variant="contained" disabled={name.trim() === ''} sx={{ mt: 1.75 }}>
+            Start a build
+          </Button>
+          <ImportFile />
+        </Box>
+      )}
       {fault && (
         <Typography role="alert" color="error" sx={{ mt: 1 }}>
           {fault}
@@ -122,13 +133,15 @@ export function Home({
                   <Link href={`/b/${b.id}/ladder`}>Ladder</Link>
                 </td>
                 <td>
-                  <Button
-                    aria-label={`Remove ${b.name}`}
-                    onClick={() => void remove(b)}
-                    sx={{ p: 0, minHeight: 24, mt: -0.5 }}
-                  >
-                    Remove
-                  </Button>
+                  {mayWrite && (
+                    <Button
+                      aria-label={`Remove ${b.name}`}
+                      onClick={() => void remove(b)}
+                      sx={{ p: 0, minHeight: 24, mt: -0.5 }}
+                    >
+                      Remove
+                    </Button>
+                  )}
                 </td>
               </tr>
             ))}
@@ -140,7 +153,7 @@ export function Home({
           <strong>{u.name}</strong> is not shown. {u.why}
         </Typography>
       ))}
-      <Bin kind="build" onBack={() => router.refresh()} />
+      {mayWrite && <Bin kind="build" onBack={() => router.refresh()} />}
       <Waiting builds={builds} />
     </Box>
   );

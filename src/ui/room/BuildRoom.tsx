@@ -3,18 +3,21 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { keepRanked } from './keep-ranked';
 import { keepSaved } from './keep-saved';
-import type { Stored } from './room';
+import type { Rights, Stored } from './room';
 import { RoomContext, roomStore } from './store';
 import { useShelf } from './use-shelf';
 import { useUndoKeys } from './use-undo-keys';
 
 /** The open build, shared by all its screens: what is edited is saved and ranked. */
-export function BuildRoom({ stored, children }: { stored: Stored; children: ReactNode }) {
+export function BuildRoom({ stored, rights, children }: { stored: Stored; rights: Rights; children: ReactNode }) {
   // What the server renders anew later does not come over what is being edited.
-  const [{ store, start }] = useState(() => ({ store: roomStore(stored), start: stored }));
+  const [{ store, start }] = useState(() => ({
+    store: roomStore(stored, rights),
+    start: { stored, mayKeep: rights.mayWrite },
+  }));
   const { shelf } = useShelf();
   const boards = shelf?.boards;
-  useEffect(() => keepSaved(store, start), [store, start]);
+  useEffect(() => (start.mayKeep ? keepSaved(store, start.stored) : undefined), [store, start]);
   useEffect(() => (boards ? keepRanked(store, boards) : undefined), [store, boards]);
   useUndoKeys(store.getState());
   return <RoomContext value={store}>{children}</RoomContext>;

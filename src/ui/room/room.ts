@@ -5,6 +5,7 @@ import type { History } from './history';
 /** What the screens of one open build share. */
 export interface Room {
   build: Build;
+  rights: Rights;
   history: History<Build>;
   /** Changes the build; edits with one label in quick succession undo together. */
   edit: (label: string, change: (b: Build) => Build) => void;
@@ -19,6 +20,15 @@ export interface Room {
   /** Where it was removed elsewhere: puts it back as it is here. */
   putBack: () => void;
   ranking: Ranking;
+}
+
+/** What whoever looks may do. */
+export interface Rights {
+  mayWrite: boolean;
+  /** A guest sees what was shared; null: somebody of the workspace. */
+  shared: 'build' | 'ladder' | 'sheet' | 'brief' | null;
+  /** There are accounts, so links can be handed out. */
+  accounts: boolean;
 }
 
 export type RoomStore = StoreApi<Room>;

@@ -3,7 +3,7 @@ import { createStore, useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import type { Build } from '@/core';
 import { begin, edited, redone, undone, type History } from './history';
-import type { Ranking, Room, RoomStore, Stored } from './room';
+import type { Ranking, Rights, Room, RoomStore, Stored } from './room';
 
 const noRanking: Ranking = {
   ranked: null,
@@ -17,7 +17,7 @@ const noRanking: Ranking = {
   ask: () => new Promise(() => undefined),
 };
 
-export function roomStore(stored: Stored): RoomStore {
+export function roomStore(stored: Stored, rights: Rights): RoomStore {
   return createStore<Room>((set) => {
     const now = (next: (h: History<Build>) => History<Build>) =>
       set(({ history }) => {
@@ -26,8 +26,10 @@ export function roomStore(stored: Stored): RoomStore {
       });
     return {
       build: stored.build,
+      rights,
       history: begin(stored.build),
-      edit: (label, change) => now((h) => edited(h, change(h.now), label, Date.now())),
+      // Whoever may only look changes nothing, not even for themselves: what is shown is what is there.
+      edit: (label, change) => rights.mayWrite && now((h) => edited(h, change(h.now), label, Date.now())),
       undo: () => now(undone),
       redo: () => now(redone),
       replace: (by) => now(() => begin(by)),

@@ -12,9 +12,9 @@ interface Stocked {
   aside: { id: string; why: string }[];
 }
 
-async function askForShelf(): Promise<Stocked> {
+async function askForShelf(build: string | undefined): Promise<Stocked> {
   const { ok, said } = await askServer<Shelf & Omit<Stocked, 'shelf'>>(
-    '/api/shelf',
+    build === undefined ? '/api/shelf' : `/api/shelf?for=${build}`,
     {},
     'The server does not answer, so the boards are not here yet.',
   );
@@ -23,10 +23,19 @@ async function askForShelf(): Promise<Stocked> {
   return { shelf: shelf as Shelf, versions, aside };
 }
 
+/** The build whose room this page is: a guest sees the shelf for it. */
+function openBuild(): string | undefined {
+  return /\/b\/([^/]+)/.exec(window.location.pathname)?.[1];
+}
+
 /** The shelf as the server has it; null until it comes. */
 export function useShelf() {
   const client = useQueryClient();
-  const { data, error, refetch } = useQuery({ queryKey: key, queryFn: askForShelf, staleTime: Infinity });
+  const { data, error, refetch } = useQuery({
+    queryKey: key,
+    queryFn: () => askForShelf(openBuild()),
+    staleTime: Infinity,
+  });
   const change = (next: (s: Stocked) => Stocked) => client.setQueryData<Stocked>(key, (s) => s && next(s));
 
   /** Takes a board as the server has just stored it. */

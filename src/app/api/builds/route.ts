@@ -1,7 +1,8 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { allBuilds, findBuild } from '@/db/builds';
-import { database } from '@/db/connection';
+import { note } from '@/server/people/audit';
+import { theirs } from '@/server/people/who';
 import { answer, bodyJson, say } from '@/server/answer';
 import { newBuild } from '@/server/new-build';
 
@@ -11,9 +12,9 @@ export const dynamic = 'force-dynamic';
 
 /** The builds by name, with what each was forked from. */
 export function GET(request: Request) {
-  return answer(request, async () =>
+  return answer(request, 'read', async (who) =>
     NextResponse.json({
-      builds: (await allBuilds(database())).builds.map((b) => ({
+      builds: (await theirs(who, allBuilds)).builds.map((b) => ({
         id: b.build.id,
         name: b.build.name,
         forkOf: b.build.forkOf ?? null,
@@ -23,11 +24,19 @@ export function GET(request: Request) {
 }
 
 export function POST(request: Request) {
-  return answer(request, async () => {
+  return answer(request, 'write', async (who) => {
     const parsed = wanted.safeParse(await bodyJson(request));
     if (!parsed.success) return say(422, 'A build needs a name of 1 to 80 characters.');
-    const from = parsed.data.from === undefined ? null : await findBuild(database(), parsed.data.from);
-    if (parsed.data.from !== undefined && !from) return say(404, 'The build to fork was removed in the meantime.');
-    return NextResponse.json({ id: await newBuild(database(), parsed.data.name, from?.build) }, { status: 201 });
+    const { name, from } = parsed.data;
+    const id = await theirs(who, async (db) => {
+      const forked = from === undefined ? null : await findBuild(db, from);
+      if (from !== undefined && !forked) return null;
+      const made = await newBuild(db, name, forked?.build);
+      await note(db, who, 'began a build', made);
+      return made;
+    });
+    return id === null
+      ? say(404, 'The build to fork was removed in the meantime.')
+      : NextResponse.json({ id }, { status: 201 });
   });
 }

@@ -1,6 +1,7 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { database } from '@/db/connection';
+import { note } from '@/server/people/audit';
+import { theirs } from '@/server/people/who';
 import { asOf, binOf, bringBack, historyOf, kinds } from '@/db/past';
 import { answer, bodyJson, say } from '@/server/answer';
 
@@ -11,26 +12,30 @@ const which = about.extend({ version: z.coerce.number().int().min(1).max(2_000_0
 
 /** Without a query: what was removed and can be brought back. Of a kind and an id: what it was before; of a version too: itself as it was then. */
 export function GET(request: Request) {
-  return answer(request, async () => {
+  return answer(request, 'read', async (who) => {
     const asked = Object.fromEntries(new URL(request.url).searchParams);
-    if (Object.keys(asked).length === 0) return NextResponse.json({ earlier: await binOf(database()) });
+    if (Object.keys(asked).length === 0) return NextResponse.json({ earlier: await theirs(who, binOf) });
     const one = which.safeParse(asked);
     if (one.success) {
-      const found = await asOf(database(), one.data);
+      const found = await theirs(who, (db) => asOf(db, one.data));
       return found ? NextResponse.json({ found }) : say(404, 'That version is not kept.');
     }
     const of = about.safeParse(asked);
     if (!of.success) return say(422, 'Expected a kind (build, board or part) and an id.');
-    return NextResponse.json({ earlier: await historyOf(database(), of.data.kind, of.data.id) });
+    return NextResponse.json({ earlier: await theirs(who, (db) => historyOf(db, of.data.kind, of.data.id)) });
   });
 }
 
 /** Brings a version back as the newest one. */
 export function POST(request: Request) {
-  return answer(request, async () => {
+  return answer(request, 'write', async (who) => {
     const asked = which.safeParse(await bodyJson(request));
     if (!asked.success) return say(422, 'Expected a kind, an id and a version.');
-    const back = await bringBack(database(), asked.data);
+    const back = await theirs(who, async (db) => {
+      const brought = await bringBack(db, asked.data);
+      if (brought) await note(db, who, `brought a ${asked.data.kind} back`, asked.data.id);
+      return brought;
+    });
     return back ? NextResponse.json(back) : say(404, 'That version is not kept any more.');
   });
 }

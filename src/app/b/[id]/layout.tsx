@@ -2,7 +2,9 @@ import Box from '@mui/material/Box';
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { findBuild, type StoredBuild } from '@/db/builds';
-import { database } from '@/db/connection';
+import { asShown } from '@/server/people/as-shown';
+import { visitor } from '@/server/people/visitor';
+import { mayDo, theirs, type Who } from '@/server/people/who';
 import { BuildLine } from '@/ui/frame/BuildLine';
 import { isDatabaseDown, UnreadableRecord } from '@/db/faults';
 import { NoDatabase } from '@/ui/frame/NoDatabase';
@@ -15,17 +17,25 @@ import { BuildRoom } from '@/ui/room/BuildRoom';
 export const dynamic = 'force-dynamic';
 
 export default async function Layout({ children, params }: { children: ReactNode; params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  let who: Who;
   let stored: StoredBuild | null;
   try {
-    stored = await findBuild(database(), (await params).id);
+    who = await visitor(`/b/${id}`, id);
+    stored = await theirs(who, (db) => findBuild(db, id));
   } catch (error) {
     if (isDatabaseDown(error)) return <NoDatabase />;
     if (error instanceof UnreadableRecord) return <Trouble title="This build cannot be read">{error.message}</Trouble>;
     throw error;
   }
   if (!stored) notFound();
+  stored = { ...stored, build: asShown(who, stored.build) };
   return (
-    <BuildRoom key={stored.build.id} stored={stored}>
+    <BuildRoom
+      key={stored.build.id}
+      stored={stored}
+      rights={{ mayWrite: mayDo(who, 'write'), shared: who.share?.what ?? null, accounts: who.person !== null }}
+    >
       <Box
         sx={{
           display: 'flex',

@@ -1,5 +1,6 @@
 import { NextResponse } from 'next/server';
-import { database } from '@/db/connection';
+import { note } from '@/server/people/audit';
+import { theirs } from '@/server/people/who';
 import { removeBoard, saveBoard } from '@/db/library';
 import { answer, bodyBytes, say, seenVersion } from '@/server/answer';
 import { readAside } from '@/server/file-aside';
@@ -9,7 +10,7 @@ type Context = { params: Promise<{ id: string }> };
 
 /** Saves one board on top of the version in If-Match; 0 adds it. 409 with the newer one when somebody else was first. */
 export function PUT(request: Request, { params }: Context) {
-  return answer(request, async () => {
+  return answer(request, 'write', async (who) => {
     const base = seenVersion(request);
     const bytes = await bodyBytes(request, 2);
     if (bytes === null) return say(413, 'The board is larger than 2 MB.');
@@ -17,7 +18,11 @@ export function PUT(request: Request, { params }: Context) {
     const read = await readAside(bytes, 'rung-board');
     if (!read.ok) return say(422, 'The board was not saved:', { faults: read.faults });
     if (read.value.id !== (await params).id) return say(422, 'The id inside the board is not the one in the address.');
-    const result = await saveBoard(database(), read.value, base);
+    const result = await theirs(who, async (db) => {
+      const saved = await saveBoard(db, read.value, base);
+      if (saved.kind === 'saved') await note(db, who, 'saved a board', read.value.id);
+      return saved;
+    });
     if (result.kind === 'saved') return NextResponse.json(result);
     if (result.kind === 'conflict')
       return say(
@@ -32,10 +37,16 @@ export function PUT(request: Request, { params }: Context) {
 }
 
 export function DELETE(request: Request, { params }: Context) {
-  return answer(request, async () => {
+  return answer(request, 'write', async (who) => {
     const seen = seenVersion(request);
     if (seen === null) return say(428, 'Expected the version that was seen, in If-Match.');
-    return (await removeBoard(database(), (await params).id, seen))
+    const { id } = await params;
+    const gone = await theirs(who, async (db) => {
+      const removed = await removeBoard(db, id, seen);
+      if (removed) await note(db, who, 'removed a board', id);
+      return removed;
+    });
+    return gone
       ? say(200, 'The board was taken off the shelf. It can be brought back for 30 days.')
       : say(409, 'Somebody changed this board in the meantime: look at it again before you remove it.');
   });

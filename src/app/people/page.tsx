@@ -1,0 +1,12 @@
+import { redirect } from 'next/navigation';
+import { visitor } from '@/server/people/visitor';
+import { PeopleScreen } from '@/ui/people/PeopleScreen';
+
+export const dynamic = 'force-dynamic';
+
+export default async function Page() {
+  const who = await visitor('/people');
+  // Alone on this machine there is nobody else.
+  if (!who.person) redirect('/');
+  return <PeopleScreen me={who.name} />;
+}

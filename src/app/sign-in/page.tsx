@@ -1,0 +1,16 @@
+import { redirect } from 'next/navigation';
+import { publicAddress } from '@/server/settings';
+import { SignIn } from '@/ui/people/SignIn';
+
+export const dynamic = 'force-dynamic';
+
+export default async function Page({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}) {
+  if (!publicAddress()) redirect('/');
+  const { to } = await searchParams;
+  // Only a page of ours: neither "//elsewhere" nor a backslash that browsers read as a slash.
+  return <SignIn to={typeof to === 'string' && /^\/(?![/\\])[^\\]*$/.test(to) ? to : '/'} />;
+}

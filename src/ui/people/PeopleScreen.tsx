@@ -1,0 +1,215 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { format, parseISO } from 'date-fns';
+import Link from 'next/link';
+import { useState } from 'react';
+import { Choice } from '../build/Choice';
+import { askServer } from '../room/ask-server';
+import { Handed } from './Handed';
+import { Here } from './Here';
+import { PassList } from './PassList';
+
+const roles = ['owner', 'editor', 'reader'] as const;
+type Role = (typeof roles)[number];
+
+interface Member {
+  person: string;
+  name: string;
+  email: string;
+  role: Role;
+}
+
+const silent = 'The server does not answer. Nothing was changed.';
+
+/** Who is in the workspace and what they may do; what was handed out; who did what. */
+export function PeopleScreen({ me }: { me: string }) {
+  const client = useQueryClient();
+  const [said, setSaid] = useState<string | null>(null);
+  const { data } = useQuery({
+    queryKey: ['people'],
+    queryFn: async () =>
+      (await askServer<{ members: Member[]; role: Role; me: string }>('/api/people', {}, silent)).said,
+  });
+  const owner = data?.role === 'owner';
+  const act = async (path: string, init: RequestInit) => {
+    const reply = await askServer(path, init, silent);
+    setSaid(reply.said.sentence);
+    await client.invalidateQueries();
+  };
+  return (
+    <Box component="main" sx={{ maxWidth: 980, mx: 'auto', px: 3, py: 4 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2 }}>
+        <Typography variant="h1" sx={{ flex: 1 }}>
+          <Link href="/">Rung</Link>: people
+        </Typography>
+        <Here me={me} />
+      </Box>
+      {said && (
+        <Box role="status" sx={{ mt: 1, fontSize: 12.5 }}>
+          {said}
+        </Box>
+      )}
+      <table>
+        <thead>
+          <tr>
+            <th>Name</th>
+            <th>Signs in with</th>
+            <th>May</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {(data?.members ?? []).map((m) => (
+            <tr key={m.person}>
+              <td>
+                {m.name}
+                {m.person === data?.me ? ' (you)' : ''}
+              </td>
+              <td>{m.email}</td>
+              <td>
+                {owner ? (
+                  <Choice
+                    label={`What ${m.name} may do`}
+                    value={m.role}
+                    words={roles}
+                    says={(r) => mayWords[r]}
+                    onChange={(role) =>
+                      void act(`/api/people/${m.person}`, { method: 'PUT', body: JSON.stringify({ role }) })
+                    }
+                  />
+                ) : (
+                  mayWords[m.role]
+                )}
+              </td>
+              <td>
+                {owner && (
+                  <Button
+                    aria-label={`Take ${m.name} out of this workspace`}
+                    onClick={() => void act(`/api/people/${m.person}`, { method: 'DELETE' })}
+                  >
+                    Take out
+                  </Button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {owner && <Invite onDone={() => client.invalidateQueries()} />}
+      {data && data.role !== 'reader' && <PassList owner={owner} />}
+      <NewWorkspace />
+      {owner && <Audit />}
+    </Box>
+  );
+}
+
+const mayWords: Record<Role, string> = {
+  owner: 'owner: everything, people too',
+  editor: 'editor: change boards and builds',
+  reader: 'reader: look',
+};
+
+/** A link for one person; it goes once. */
+function Invite({ onDone }: { onDone: () => unknown }) {
+  const [label, setLabel] = useState('');
+  const [role, setRole] = useState<Role>('editor');
+  const [made, setMade] = useState<{ link?: string; sentence: string } | null>(null);
+  const invite = async () => {
+    const { said } = await askServer<{ link: string }>(
+      '/api/people',
+      { method: 'POST', body: JSON.stringify({ label, role, days: 7 }) },
+      silent,
+    );
+    setMade(said);
+    if (said.link) setLabel('');
+    onDone();
+  };
+  return (
+    <Box component="section" aria-label="Invite somebody" sx={{ mt: 3 }}>
+      <Typography variant="h2">Invite somebody</Typography>
+      <Box
+        component="form"
+        onSubmit={(e) => (e.preventDefault(), void invite())}
+        sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end' }}
+      >
+        <TextField
+          label="Who the link is for"
+          value={label}
+          onChange={(e) => setLabel(e.target.value)}
+          slotProps={{ htmlInput: { maxLength: 80 } }}
+        />
+        <Choice label="May" value={role} words={roles} says={(r) => mayWords[r]} onChange={setRole} />
+        <Button type="submit" variant="outlined" disabled={label.trim() === ''}>
+          Make a link
+        </Button>
+      </Box>
+      {made &&
+        (made.link ? <Handed what={`${made.sentence} It ends after 7 days.`} text={made.link} /> : made.sentence)}
+    </Box>
+  );
+}
+
+function NewWorkspace() {
+  const client = useQueryClient();
+  const [name, setName] = useState('');
+  const [said, setSaid] = useState<string | null>(null);
+  const make = async () => {
+    const reply = await askServer('/api/workspaces', { method: 'POST', body: JSON.stringify({ name }) }, silent);
+    setSaid(reply.ok ? `${name} is yours: choose it above.` : reply.said.sentence);
+    if (reply.ok) setName('');
+    await client.invalidateQueries({ queryKey: ['workspaces'] });
+  };
+  return (
+    <Box component="section" aria-label="A workspace of one's own" sx={{ mt: 3 }}>
+      <Typography variant="h2">Another workspace, with a shelf of its own</Typography>
+      <Box
+        component="form"
+        onSubmit={(e) => (e.preventDefault(), void make())}
+        sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end' }}
+      >
+        <TextField
+          label="Its name"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          slotProps={{ htmlInput: { maxLength: 80 } }}
+        />
+        <Button type="submit" variant="outlined" disabled={name.trim() === ''}>
+          Make it
+        </Button>
+        {said && <span role="status">{said}</span>}
+      </Box>
+    </Box>
+  );
+}
+
+function Audit() {
+  const { data = [] } = useQuery({
+    queryKey: ['audit'],
+    queryFn: async () =>
+      (await askServer<{ audit: { at: string; who: string; what: string; about: string }[] }>('/api/audit', {}, silent))
+        .said.audit ?? [],
+  });
+  return (
+    <Box component="section" aria-label="Who did what" sx={{ mt: 3 }}>
+      <Typography variant="h2">Who did what</Typography>
+      {data.length === 0 && <Box sx={{ fontSize: 12.5 }}>Nothing yet. Edits of builds stand in their history.</Box>}
+      <table>
+        <tbody>
+          {data.map((a, i) => (
+            <tr key={i}>
+              <td style={{ whiteSpace: 'nowrap' }}>{format(parseISO(a.at), 'd MMMM, HH:mm')}</td>
+              <td>{a.who}</td>
+              <td>{a.what}</td>
+              <td style={{ overflowWrap: 'anywhere' }}>{a.about}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Box>
+  );
+}
