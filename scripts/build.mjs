@@ -6,7 +6,8 @@ import { root, run, stop } from './run.mjs';
 /** Builds the application for production, unless nothing that goes into it has changed. */
 export function buildWhenStale() {
   const stamp = path.join(root, '.next', 'rung-built');
-  const now = fingerprint(['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json']);
+  const now =
+    (process.env.RUNG_PATH ?? '') + fingerprint(['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json']);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
   console.log('Building ...');
   const code = run(process.execPath, [path.join(root, 'node_modules/next/dist/bin/next'), 'build'], {

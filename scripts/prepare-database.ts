@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { makeAppRole, roleFault } from '../src/db/app-role';
 import { openDatabase } from '../src/db/connection';
 import { migrateDatabase } from '../src/db/migrate';
+import { prepareQueue } from '../src/server/queue';
 import { loadDemoOnce } from '../src/server/demo-data';
 
 /**
@@ -13,6 +14,7 @@ async function prepare(url: string, owner: string | undefined, demo: boolean): P
   const ownersUrl = owner ?? url;
   await migrateDatabase(ownersUrl);
   if (demo) await loadDemo(ownersUrl);
+  await prepareQueue(ownersUrl);
   const made = await makeAppRole(ownersUrl);
   return owner === undefined ? made : url;
 }

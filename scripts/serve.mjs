@@ -28,7 +28,7 @@ export async function serve(port, url, stdio = 'inherit') {
   const address = `http://127.0.0.1:${port}`;
   for (let i = 0; i < 300; i++) {
     if (child.exitCode !== null) throw new Error('The server stopped before it answered.');
-    const up = await fetch(`${address}/api/health`).then(
+    const up = await fetch(`${address}${process.env.RUNG_PATH ?? ''}/api/health`).then(
       (r) => r.ok,
       () => false,
     );

@@ -4,6 +4,8 @@
  */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs' || process.env.NODE_ENV !== 'production') return;
+  const { watchForStop } = await import('./server/stopping');
+  watchForStop();
   const { startFaults } = await import('./server/start-faults');
   const faults = await startFaults(process.argv, process.env);
   if (faults.length === 0) return;

@@ -4,6 +4,14 @@ import { Client } from 'pg';
 /** The role that the application connects as: it owns nothing, so row security holds for it. */
 export const appRole = 'rung_app';
 
+/** The queue's tables (server/queue.ts), where they have been made. */
+const queueGrants = `
+  grant usage on schema pgboss to ${appRole};
+  grant select, insert, update, delete on all tables in schema pgboss to ${appRole};
+  grant usage on all sequences in schema pgboss to ${appRole};
+  grant execute on all functions in schema pgboss to ${appRole};
+`;
+
 /** What the application may do: everything with rows, nothing with tables; the audit list only grows. */
 const grants = `
   grant usage on schema public to ${appRole};
@@ -31,6 +39,8 @@ export async function makeAppRole(owner: string): Promise<string> {
       `${rowCount ? 'alter' : 'create'} role ${appRole} login password '${password}' nosuperuser nobypassrls nocreatedb nocreaterole noinherit`,
     );
     await client.query(grants);
+    const { rows } = await client.query<{ there: boolean }>("select to_regnamespace('pgboss') is not null as there");
+    if (rows[0]!.there) await client.query(queueGrants);
     await client.query('commit');
   } finally {
     await client.end();

@@ -31,6 +31,14 @@ export async function boardsText(
   return { text: `[${texts.join(',')}]`, versions: Object.fromEntries(rows.map((r) => [r.id, r.version])), aside };
 }
 
+/** What changes with every change of any board or part, worked out without reading one of them. */
+export async function shelfStamp(db: Database): Promise<string> {
+  const { rows } = await db.execute<{ stamp: string }>(sql`select md5(
+    (select coalesce(string_agg(id || ' ' || version, ',' order by id), '') from ${boards}) || '/' ||
+    (select coalesce(string_agg(id || ' ' || version, ',' order by id), '') from ${peripherals})) as stamp`);
+  return rows[0]!.stamp;
+}
+
 /** A row that cannot be read: it is named with its reason, and hides no other. */
 export interface Aside {
   id: string;

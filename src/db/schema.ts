@@ -100,3 +100,34 @@ export const past = pgTable(
   },
   (t) => [primaryKey({ columns: [t.workspace, t.kind, t.id, t.version] }), index('past_at').on(t.workspace, t.at)],
 );
+
+/** Orders of a shelf that were worked out on the server: kept until the build or a board of the shelf changes, since the key holds their versions. */
+export const rankings = pgTable(
+  'rankings',
+  {
+    workspace,
+    key: text('key').notNull(),
+    build: text('build').notNull(),
+    state: text('state').$type<'waiting' | 'running' | 'done' | 'failed'>().notNull().default('waiting'),
+    done: integer('done').notNull().default(0),
+    total: integer('total').notNull().default(0),
+    rows: jsonb('rows').$type<RankedRow[]>(),
+    /** Somebody waited for it then; long ago: nobody does any more. */
+    waited: timestamp('waited', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.workspace, t.key] })],
+);
+
+/** One place of an order, in what a phone or a program needs of it. */
+export interface RankedRow {
+  rank: number;
+  id: string;
+  name: string;
+  maker: string;
+  verdict: string;
+  /** The rung that stops it or tells most, and its first sentence; null where all holds. */
+  rung: string | null;
+  why: string | null;
+  takeOffMassG: { low: number; high: number | null };
+  toPayCents: number | null;
+}

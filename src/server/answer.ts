@@ -7,6 +7,7 @@ import { isDatabaseDown, isUnstorable, UnreadableRecord } from '../db/faults';
 import { refusalOf } from './own-pages';
 import type { Shareable } from '../db/people-schema';
 import { mayDo, whoAsks, type Need, type Who } from './people/who';
+import { counted } from './metrics';
 import { letIn } from './traffic';
 
 const log = pino({ name: 'rung' });
@@ -51,6 +52,13 @@ const refusedWords: Record<Need, string> = {
 
 /** The same for what needs nobody signed in: health, signing in, joining. */
 export async function answerAnyone(request: Request, work: () => Promise<NextResponse>): Promise<NextResponse> {
+  const begun = performance.now();
+  const reply = await answered(request, work);
+  counted(request.method, reply.status, performance.now() - begun);
+  return reply;
+}
+
+async function answered(request: Request, work: () => Promise<NextResponse>): Promise<NextResponse> {
   const refusal = refusalOf(request);
   if (refusal !== null) return say(403, refusal);
   try {

@@ -3,6 +3,16 @@ import { publicAddress } from './settings';
 const loopback = /^(127\.0\.0\.1|localhost|\[::1\])(:\d{1,5})?$/i;
 const readOnly = new Set(['GET', 'HEAD']);
 
+/** Did a request come by a name of this machine, and through no proxy? */
+export function isOwnMachine({ headers }: Pick<Request, 'headers'>): boolean {
+  const passed = (headers.get('x-forwarded-for') ?? '127.0.0.1').split(',').map((a) => a.trim());
+  return (
+    loopback.test(headers.get('host') ?? '') &&
+    passed.every((a) => /^(::ffff:)?127\.|^::1$/.test(a)) &&
+    !headers.has('forwarded')
+  );
+}
+
 /**
  * Why a request is not answered, or null. Without accounts Rung answers on this machine alone, under a name of this machine (a foreign name that resolves to
  * loopback could otherwise read and change everything); with accounts also under its one public address. What changes something must come from its own pages: browsers say

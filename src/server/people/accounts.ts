@@ -44,10 +44,14 @@ export function accounts(): ReturnType<typeof made> {
 export async function addPerson(name: string, email: string, password: string): Promise<string | null> {
   const { internalAdapter, password: hasher } = await accounts().$context;
   if (await internalAdapter.findUserByEmail(email)) return null;
-  const user = await internalAdapter.createUser(
-    { name, email: email.toLowerCase(), emailVerified: false },
-    { method: 'email-password' },
-  );
+  const user = await internalAdapter
+    .createUser({ name, email: email.toLowerCase(), emailVerified: false }, { method: 'email-password' })
+    .catch(async (error: unknown) => {
+      // Somebody was first: the column is unique.
+      if (await internalAdapter.findUserByEmail(email)) return null;
+      throw error;
+    });
+  if (!user) return null;
   await internalAdapter.linkAccount({
     userId: user.id,
     providerId: 'credential',

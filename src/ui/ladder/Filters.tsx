@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
+import Link from 'next/link';
 import { currencySign, roleOf, rungNames } from '@/core';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
@@ -136,6 +137,7 @@ export function Filters({
           <Button onClick={ranking.stop}>Stop</Button>
         </>
       )}
+      <Link href={`/ranked/${build.id}`}>On the server</Link>
       <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], '\t', build.currency))}>
         Copy as text
       </Button>

@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import { useQuery } from '@tanstack/react-query';
 import Link from 'next/link';
-import { askServer } from '../room/ask-server';
+import { askServer, under } from '../room/ask-server';
 
 interface Place {
   workspace: string;
@@ -23,11 +23,11 @@ export function Here({ me }: { me: string }) {
   // The whole page anew: nothing of another workspace stays in memory.
   const go = async (id: string) => {
     const { ok } = await askServer('/api/workspaces', { method: 'PUT', body: JSON.stringify({ id }) }, '');
-    if (ok) window.location.assign('/');
+    if (ok) window.location.assign(under('/'));
   };
   const out = async () => {
     await askServer('/api/sign-out', { method: 'POST' }, '');
-    window.location.assign('/sign-in');
+    window.location.assign(under('/sign-in'));
   };
   return (
     <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', fontSize: 12.5 }}>

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState, type FormEvent } from 'react';
-import { askServer } from '../room/ask-server';
+import { askServer, under } from '../room/ask-server';
 
 /** The way in. `to`: where to go on; always a page of Rung. */
 export function SignIn({ to }: { to: string }) {
@@ -23,7 +23,7 @@ export function SignIn({ to }: { to: string }) {
     );
     setBusy(false);
     // The whole page anew: nothing of whoever was here before stays in memory.
-    if (reply.ok) window.location.assign(to);
+    if (reply.ok) window.location.assign(under(to));
     else setSaid(reply.said.sentence);
   };
   return (

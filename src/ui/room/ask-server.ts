@@ -5,13 +5,18 @@ export interface Reply<T> {
   said: Partial<T> & { sentence: string };
 }
 
+/** An address of ours under the path that Rung is served at, where that is not the root. */
+export function under(path: string): string {
+  return `${process.env.NEXT_PUBLIC_RUNG_PATH ?? ''}${path}`;
+}
+
 /** Asks the server and never throws: where it does not answer, or not in its own words, `otherwise` is what is said. */
 export async function askServer<T extends object>(
   path: string,
   init: RequestInit,
   otherwise: string,
 ): Promise<Reply<T>> {
-  const reply = await fetch(path, init).catch(() => null);
+  const reply = await fetch(under(path), init).catch(() => null);
   const said = (await reply?.json().catch(() => null)) as (Partial<T> & { sentence?: string }) | null | undefined;
   return {
     ok: reply?.ok ?? false,

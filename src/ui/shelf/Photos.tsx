@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { askServer } from '../room/ask-server';
+import { askServer, under } from '../room/ask-server';
 
 /** Pictures about a board or a logbook entry, PNG or JPEG; what the camera wrote beside the picture is left out. */
 export function Photos({ about }: { about: string }) {
@@ -63,7 +63,7 @@ export function Photos({ about }: { about: string }) {
       )}
       {photos.map((id, i) => (
         <Box key={id} sx={{ mt: 0.5 }}>
-          <img src={`/api/photos/${id}`} alt={`Picture ${i + 1}`} style={{ maxWidth: '100%' }} />
+          <img src={under(`/api/photos/${id}`)} alt={`Picture ${i + 1}`} style={{ maxWidth: '100%' }} />
           <Button onClick={() => void remove(id)}>Remove</Button>
         </Box>
       ))}

@@ -1,12 +1,10 @@
 import { NextResponse } from 'next/server';
-import { z } from 'zod';
 import { allBuilds, findBuild } from '@/db/builds';
 import { note } from '@/server/people/audit';
 import { theirs } from '@/server/people/who';
+import { newBuildAsked } from '@/server/asked';
 import { answer, bodyJson, say } from '@/server/answer';
 import { newBuild } from '@/server/new-build';
-
-const wanted = z.object({ name: z.string().trim().min(1).max(80), from: z.string().max(64).optional() });
 
 export const dynamic = 'force-dynamic';
 
@@ -25,7 +23,7 @@ export function GET(request: Request) {
 
 export function POST(request: Request) {
   return answer(request, 'write', async (who) => {
-    const parsed = wanted.safeParse(await bodyJson(request));
+    const parsed = newBuildAsked.safeParse(await bodyJson(request));
     if (!parsed.success) return say(422, 'A build needs a name of 1 to 80 characters.');
     const { name, from } = parsed.data;
     const id = await theirs(who, async (db) => {

@@ -1,20 +1,13 @@
-import { z } from 'zod';
 import { database } from '@/db/connection';
+import { joinAsked } from '@/server/asked';
 import { answerAnyone, bodyJson, say } from '@/server/answer';
 import { join } from '@/server/people/join';
 import { publicAddress } from '@/server/settings';
 
-const wanted = z.object({
-  secret: z.string().max(100),
-  name: z.string().max(80).default(''),
-  email: z.string().trim().max(200).default(''),
-  password: z.string().max(200).default(''),
-});
-
 export function POST(request: Request) {
   return answerAnyone(request, async () => {
     if (!publicAddress()) return say(404, 'Rung runs for this machine alone: there is nothing to join.');
-    const asked = wanted.safeParse(await bodyJson(request));
+    const asked = joinAsked.safeParse(await bodyJson(request));
     if (!asked.success) return say(422, 'Expected the secret of the link, a name, an e-mail address and a password.');
     const done = await join(database(), asked.data, request.headers);
     return done.ok ? say(200, 'Done. Sign in now.') : say(422, done.sentence);

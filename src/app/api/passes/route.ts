@@ -1,7 +1,6 @@
 import { NextResponse } from 'next/server';
-import { z } from 'zod';
 import { findBuild } from '@/db/builds';
-import { roles, shareable } from '@/db/people-schema';
+import { passAsked } from '@/server/asked';
 import { answer, bodyJson, say } from '@/server/answer';
 import { note } from '@/server/people/audit';
 import { linkTo } from '@/server/people/link';
@@ -18,16 +17,10 @@ export function GET(request: Request) {
   });
 }
 
-const days = z.int().min(1).max(730).nullable().default(null);
-const wanted = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('share'), build: z.string().min(1).max(64), what: z.enum(shareable), days }),
-  z.object({ kind: z.literal('token'), label: z.string().trim().min(1).max(80), role: z.enum(roles), days }),
-]);
-
 /** Shares what of a build, or makes a token for the API. The secret is told this once. */
 export function POST(request: Request) {
   return answer(request, 'write', async (who) => {
-    const asked = wanted.safeParse(await bodyJson(request));
+    const asked = passAsked.safeParse(await bodyJson(request));
     if (!asked.success)
       return say(
         422,

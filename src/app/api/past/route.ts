@@ -1,26 +1,23 @@
 import { NextResponse } from 'next/server';
-import { z } from 'zod';
 import { note } from '@/server/people/audit';
 import { theirs } from '@/server/people/who';
-import { asOf, binOf, bringBack, historyOf, kinds } from '@/db/past';
+import { asOf, binOf, bringBack, historyOf } from '@/db/past';
+import { pastAbout, pastWhich } from '@/server/asked';
 import { answer, bodyJson, say } from '@/server/answer';
 
 export const dynamic = 'force-dynamic';
-
-const about = z.object({ kind: z.enum(kinds), id: z.string().min(1).max(64) });
-const which = about.extend({ version: z.coerce.number().int().min(1).max(2_000_000_000) });
 
 /** Without a query: what was removed and can be brought back. Of a kind and an id: what it was before; of a version too: itself as it was then. */
 export function GET(request: Request) {
   return answer(request, 'read', async (who) => {
     const asked = Object.fromEntries(new URL(request.url).searchParams);
     if (Object.keys(asked).length === 0) return NextResponse.json({ earlier: await theirs(who, binOf) });
-    const one = which.safeParse(asked);
+    const one = pastWhich.safeParse(asked);
     if (one.success) {
       const found = await theirs(who, (db) => asOf(db, one.data));
       return found ? NextResponse.json({ found }) : say(404, 'That version is not kept.');
     }
-    const of = about.safeParse(asked);
+    const of = pastAbout.safeParse(asked);
     if (!of.success) return say(422, 'Expected a kind (build, board or part) and an id.');
     return NextResponse.json({ earlier: await theirs(who, (db) => historyOf(db, of.data.kind, of.data.id)) });
   });
@@ -29,7 +26,7 @@ export function GET(request: Request) {
 /** Brings a version back as the newest one. */
 export function POST(request: Request) {
   return answer(request, 'write', async (who) => {
-    const asked = which.safeParse(await bodyJson(request));
+    const asked = pastWhich.safeParse(await bodyJson(request));
     if (!asked.success) return say(422, 'Expected a kind, an id and a version.');
     const back = await theirs(who, async (db) => {
       const brought = await bringBack(db, asked.data);

@@ -1,6 +1,5 @@
 import { NextResponse } from 'next/server';
-import { z } from 'zod';
-import { roles } from '@/db/people-schema';
+import { invitationAsked } from '@/server/asked';
 import { answer, bodyJson, say } from '@/server/answer';
 import { note } from '@/server/people/audit';
 import { membersOf } from '@/server/people/members';
@@ -17,16 +16,10 @@ export function GET(request: Request) {
   );
 }
 
-const wanted = z.object({
-  label: z.string().trim().min(1).max(80),
-  role: z.enum(roles),
-  days: z.int().min(1).max(90).default(7),
-});
-
 /** Invites somebody by a link that goes once. */
 export function POST(request: Request) {
   return answer(request, 'own', async (who) => {
-    const asked = wanted.safeParse(await bodyJson(request));
+    const asked = invitationAsked.safeParse(await bodyJson(request));
     if (!asked.success)
       return say(422, 'Expected for whom the link is, the role (owner, editor or reader), and for how many days.');
     const { secret } = await theirs(who, async (db) => {

@@ -1,13 +1,11 @@
 import { NextResponse } from 'next/server';
-import { z } from 'zod';
+import { signInAsked } from '@/server/asked';
 import { answerAnyone, bodyJson, say } from '@/server/answer';
 import { signIn } from '@/server/people/sign-in';
 
-const wanted = z.object({ email: z.string().trim().max(200), password: z.string().max(200) });
-
 export function POST(request: Request) {
   return answerAnyone(request, async () => {
-    const asked = wanted.safeParse(await bodyJson(request));
+    const asked = signInAsked.safeParse(await bodyJson(request));
     if (!asked.success) return say(422, 'Expected an e-mail address and a password.');
     const done = await signIn(asked.data, request.headers);
     if (!done.ok) {

@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
-import { z } from 'zod';
 import { database } from '@/db/connection';
+import { workspaceAsked, workspaceChosen } from '@/server/asked';
 import { answer, bodyJson, say } from '@/server/answer';
 import { newWorkspace } from '@/server/people/members';
 import { placesOf, workspaceCookie } from '@/server/people/who';
@@ -15,24 +15,20 @@ export function GET(request: Request) {
   );
 }
 
-const named = z.object({ name: z.string().trim().min(1).max(80) });
-
 /** A workspace of one's own. */
 export function POST(request: Request) {
   return answer(request, 'read', async (who) => {
-    const asked = named.safeParse(await bodyJson(request));
+    const asked = workspaceAsked.safeParse(await bodyJson(request));
     if (!asked.success) return say(422, 'A workspace needs a name of 1 to 80 characters.');
     if (!who.person) return say(403, 'A workspace is made by somebody who is signed in.');
     return say(201, 'It is yours.', { id: await newWorkspace(database(), asked.data.name, who.person) });
   });
 }
 
-const chosen = z.object({ id: z.string().max(64) });
-
 /** Goes to another of one's workspaces. */
 export function PUT(request: Request) {
   return answer(request, 'read', async (who) => {
-    const asked = chosen.safeParse(await bodyJson(request));
+    const asked = workspaceChosen.safeParse(await bodyJson(request));
     const places = who.person ? await placesOf(database(), who.person) : [];
     const place = places.find((p) => p.workspace === asked.data?.id);
     if (!place) return say(404, 'You are in no such workspace.');

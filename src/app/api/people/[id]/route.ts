@@ -1,17 +1,15 @@
-import { z } from 'zod';
-import { roles } from '@/db/people-schema';
+import { roleAsked } from '@/server/asked';
 import { answer, bodyJson, say } from '@/server/answer';
 import { note } from '@/server/people/audit';
 import { changeRole, removeMember } from '@/server/people/members';
 import { theirs } from '@/server/people/who';
 
 type Context = { params: Promise<{ id: string }> };
-const wanted = z.object({ role: z.enum(roles) });
 
 export function PUT(request: Request, { params }: Context) {
   return answer(request, 'own', async (who) => {
     const { id } = await params;
-    const asked = wanted.safeParse(await bodyJson(request));
+    const asked = roleAsked.safeParse(await bodyJson(request));
     if (!asked.success) return say(422, 'Expected a role: owner, editor or reader.');
     const fault = await theirs(who, async (db) => {
       const said = await changeRole(db, id, asked.data.role);
