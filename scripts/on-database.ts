@@ -4,7 +4,7 @@ export async function onDatabase(
   work: (url: string, file: string) => Promise<{ ok: boolean; sentence: string }>,
 ): Promise<void> {
   const file = process.argv[2];
-  const url = process.env.DATABASE_URL;
+  const url = process.env.RUNG_OWNER_URL ?? process.env.DATABASE_URL;
   const done = await tried();
   (done.ok ? console.log : console.error)(done.sentence);
   if (!done.ok) process.exitCode = 2;

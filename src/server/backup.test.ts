@@ -1,9 +1,10 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { sql } from 'drizzle-orm';
 import { Client } from 'pg';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { makeAppRole } from '../db/app-role';
 import { checkBackup, restoreBackup, writeBackup } from '../db/backup';
 import { findBuild, removeBuild, saveBuild } from '../db/builds';
 import { openDatabase, type Database } from '../db/connection';
@@ -100,5 +101,10 @@ describe('a backup', () => {
     const before = await contents(there);
     expect(await restoreBackup(there, broken)).toMatchObject({ ok: false, sentence: expect.stringContaining(words) });
     expect(await contents(there)).toEqual(before);
+  });
+  test('as the role of the application, which sees one workspace, none is written', async () => {
+    const app = await makeAppRole(url);
+    await expect(writeBackup(app, path.join(folder, 'none.jsonl'))).rejects.toThrow('one workspace');
+    expect(readdirSync(folder)).not.toContain('none.jsonl');
   });
 });

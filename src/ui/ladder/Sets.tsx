@@ -22,7 +22,7 @@ export function Sets() {
       {sets.busy && <Button onClick={ranking.stop}>Stop</Button>}
       {sets.out.length > 0 && (
         <Box component="details" sx={{ flex: 1, minWidth: 0 }}>
-          <summary>
+          <summary style={{ minHeight: 24 }}>
             {sets.out.length === 1 ? '1 board is in no set' : `${sets.out.length} boards are in no set`} that could
             carry it
           </summary>

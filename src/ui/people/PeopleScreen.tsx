@@ -89,7 +89,7 @@ export function PeopleScreen({ me }: { me: string }) {
               <td>
                 {owner && (
                   <Button
-                    aria-label={`Take ${m.name} out of this workspace`}
+                    aria-label={`Take out ${m.name}, from this workspace`}
                     onClick={() => void act(`/api/people/${m.person}`, { method: 'DELETE' })}
                   >
                     Take out

@@ -1,0 +1,202 @@
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import type { Browser, BrowserContext, Page } from 'puppeteer-core';
+import { Validator } from '@seriousme/openapi-schema-validator';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { prepared } from '../scripts/prepared.mjs';
+import { freePort } from '../scripts/run.mjs';
+import { serve } from '../scripts/serve.mjs';
+import { freshDatabase } from '../src/db/tests/fresh-database';
+import { openBrowser } from './browser';
+import { expectAccessible } from './visit';
+
+/** A Rung of its own with accounts, a worker, and three browsers: an owner's, an editor's and a guest's. */
+let address: string;
+let ownersUrl: string;
+let server: ChildProcess;
+let worker: ChildProcess;
+let browser: Browser;
+let close: () => Promise<void>;
+let owner: Page;
+let guests: BrowserContext;
+const password = 'four words make one';
+const env: Record<string, string> = {};
+
+beforeAll(async () => {
+  ownersUrl = await freshDatabase(process.env.TEST_DATABASE_URL!);
+  const port = await freePort();
+  address = `http://localhost:${port}`;
+  Object.assign(env, {
+    RUNG_ACCOUNTS: 'on',
+    RUNG_PUBLIC_ADDRESS: address,
+    RUNG_SECRET: 'a secret of the screen tests, long enough',
+  });
+  const url = prepared(ownersUrl, { demo: true })!;
+  Object.assign(process.env, env);
+  ({ child: server } = await serve(port, url, ['ignore', 'ignore', 'inherit'] as never));
+  for (const name of Object.keys(env)) delete process.env[name];
+  worker = spawn(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/worker.ts'], {
+    env: { ...process.env, DATABASE_URL: url },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  ({ browser, close } = await openBrowser());
+  owner = await (await browser.createBrowserContext()).newPage();
+  guests = await browser.createBrowserContext();
+}, 120_000);
+afterAll(async () => {
+  await close();
+  server.kill('SIGTERM');
+  worker.kill('SIGTERM');
+});
+
+async function fill(page: Page, label: string, text: string): Promise<void> {
+  await (await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`))!.type(text);
+}
+async function fillPassword(page: Page, text: string): Promise<void> {
+  await (await page.waitForSelector('input[type=password]'))!.type(text);
+}
+async function press(page: Page, name: string): Promise<void> {
+  await (await page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`))!.click();
+}
+async function see(page: Page, text: string): Promise<void> {
+  await page.waitForFunction((t) => document.body.innerText.includes(t), { timeout: 20_000 }, text);
+}
+async function signIn(page: Page, email: string): Promise<void> {
+  await page.goto(`${address}/sign-in`, { waitUntil: 'networkidle0' });
+  await fill(page, 'E-mail address', email);
+  await fillPassword(page, password);
+  await Promise.all([page.waitForNavigation(), press(page, 'Sign in')]);
+}
+
+describe('with accounts', () => {
+  test('nobody sees a page or a row; the way in is shown, and leads nowhere else', async () => {
+    const page = await guests.newPage();
+    for (const path of ['/', '/b/gutterling/ladder', '/people', '/ranked/gutterling']) {
+      await page.goto(address + path, { waitUntil: 'networkidle0' });
+      expect(page.url()).toContain('/sign-in');
+    }
+    await expectAccessible(page);
+    expect((await fetch(`${address}/api/shelf`)).status).toBe(401);
+    await page.close();
+  });
+
+  test('the first owner comes by a link of the command, sets a name and a password, and signs in', async () => {
+    const link = execFileSync(
+      process.execPath,
+      ['node_modules/tsx/dist/cli.mjs', 'scripts/people.ts', 'owner', 'Ada'],
+      {
+        env: { ...process.env, ...env, DATABASE_URL: ownersUrl },
+        encoding: 'utf8',
+      },
+    ).trim();
+    expect(link).toMatch(new RegExp(`^${address}/join/`));
+    await owner.goto(link, { waitUntil: 'networkidle0' });
+    await expectAccessible(owner);
+    await fill(owner, 'Your name, as the others see it', 'Ada');
+    await fill(owner, 'E-mail address', 'ada@club.example');
+    await fillPassword(owner, password);
+    await press(owner, 'Join');
+    await see(owner, 'Sign in now');
+    await owner.goto(link, { waitUntil: 'networkidle0' });
+    await see(owner, 'opens nothing');
+    await signIn(owner, 'ada@club.example');
+    await see(owner, 'Gutterling');
+    await see(owner, 'Home (owner)');
+  });
+
+  test('an owner invites an editor, who changes a build and finds no way to the people', async () => {
+    await owner.goto(`${address}/people`, { waitUntil: 'networkidle0' });
+    await fill(owner, 'Who the link is for', 'Ben');
+    await press(owner, 'Make a link');
+    await see(owner, '/join/');
+    await expectAccessible(owner);
+    const link = await owner.$eval('code', (c) => c.textContent!);
+    const context = await browser.createBrowserContext();
+    const editor = await context.newPage();
+    await editor.goto(link, { waitUntil: 'networkidle0' });
+    await fill(editor, 'Your name, as the others see it', 'Ben');
+    await fill(editor, 'E-mail address', 'ben@club.example');
+    await fillPassword(editor, password);
+    await press(editor, 'Join');
+    await see(editor, 'Sign in now');
+    await signIn(editor, 'ben@club.example');
+    await see(editor, 'Home (editor)');
+    await editor.goto(`${address}/people`, { waitUntil: 'networkidle0' });
+    await see(editor, 'Ada');
+    expect(await editor.$('::-p-aria([name="Make a link"])')).toBeNull();
+    await context.close();
+  });
+
+  test('a ladder is shared; a guest sees it ranked, may change nothing, and nothing else is shown; withdrawn it is gone', async () => {
+    await owner.goto(`${address}/b/gutterling/ladder`, { waitUntil: 'networkidle0' });
+    await press(owner, 'Share');
+    await press(owner, 'Make a link');
+    await see(owner, '/s/');
+    await expectAccessible(owner);
+    const link = await owner.$eval('code', (c) => c.textContent!);
+    const page = await guests.newPage();
+    await page.goto(link, { waitUntil: 'networkidle0' });
+    expect(page.url()).toBe(`${address}/b/gutterling/ladder`);
+    await see(page, 'Shared with you to look at');
+    await page.waitForFunction(() => document.querySelectorAll('[role=row]').length > 5, { timeout: 30_000 });
+    await expectAccessible(page);
+    const stages = await page.$$eval('nav[aria-label=Stages] li', (all) => all.map((l) => l.innerText.split('\n')[0]));
+    expect(stages).toEqual(['Ladder', 'Findings', 'Hookup', 'Side by side']);
+    const status = await page.evaluate(async () => {
+      const reply = await fetch('/api/builds/gutterling', { method: 'DELETE', headers: { 'if-match': '1' } });
+      return [reply.status, (await fetch('/api/builds')).status];
+    });
+    expect(status).toEqual([403, 401]);
+    await owner.reload({ waitUntil: 'networkidle0' });
+    await press(owner, 'Share');
+    await press(owner, 'Withdraw the ladder of Gutterling, for whoever has the link');
+    await see(owner, 'opens nothing any more');
+    await page.reload({ waitUntil: 'networkidle0' });
+    expect(page.url()).toContain('/sign-in');
+    await page.close();
+  });
+
+  test('the shelf is ranked on the server, with progress, for a phone', async () => {
+    const page = await owner.browserContext().newPage();
+    await page.setViewport({ width: 390, height: 844 });
+    await page.goto(`${address}/ranked/gutterling`, { waitUntil: 'domcontentloaded' });
+    await see(page, 'have climbed.');
+    await see(page, 'fits');
+    await expectAccessible(page);
+    await page.close();
+  }, 120_000);
+
+  test('a program with a token does what the example of the docs does', async () => {
+    const [, example] = /```js\n([\s\S]*?)```/.exec(readFileSync('docs/api.md', 'utf8'))!;
+    await owner.goto(`${address}/people`, { waitUntil: 'networkidle0' });
+    const { token } = await owner.evaluate(async () => {
+      const body = JSON.stringify({ kind: 'token', label: 'example', role: 'editor', days: 1 });
+      return (await (await fetch('/api/passes', { method: 'POST', body })).json()) as { token: string };
+    });
+    const out = execFileSync(process.execPath, ['--input-type=module', '-e', example!], {
+      env: { ...process.env, RUNG: address, RUNG_TOKEN: token },
+      encoding: 'utf8',
+    });
+    expect(out).toMatch(/^1\. .+: (fits|fits with work|cannot say yet|does not fit)\n$/);
+    const description = await (await fetch(`${address}/api/openapi.json`)).json();
+    expect((await new Validator().validate(description as never)).valid).toBe(true);
+  }, 120_000);
+
+  test('the shelf that has not changed is not sent again; sent, it is compressed', async () => {
+    const { again, first } = await owner.evaluate(async () => {
+      const reply = await fetch('/api/shelf', { cache: 'no-store' });
+      const tag = reply.headers.get('etag')!;
+      const next = await fetch('/api/shelf', { cache: 'no-store', headers: { 'if-none-match': tag } });
+      return { first: reply.headers.get('content-encoding'), again: next.status };
+    });
+    expect([first, again]).toEqual(['br', 304]);
+  });
+
+  test('counters are for this machine: they name no address, no build and no person', async () => {
+    const text = await (await fetch(`${address}/api/metrics`)).text();
+    expect(text).toMatch(/rung_requests_total\{method="GET",status="2xx"\} \d+/);
+    expect(text).not.toMatch(/gutterling|ada@club/i);
+    expect((await fetch(`${address}/api/metrics`, { headers: { 'x-forwarded-for': '203.0.113.7' } })).status).toBe(404);
+    expect((await fetch(`${address}/api/ready`)).status).toBe(200);
+  });
+});
