@@ -163,13 +163,7 @@ async function storeFan(): Promise<void> {
   const fan = { ...board, id: 'fan', name: 'Fan of Rails', bridges, rails: [...board!.rails, ...rails] };
   const client = new Client({ connectionString: process.env.TEST_DATABASE_URL });
   await client.connect();
-  await client.query('insert into boards (id, maker, name, revision, body) values ($1, $2, $3, $4, $5)', [
-    'fan',
-    'Tarnfield',
-    'Fan of Rails',
-    '1',
-    JSON.stringify(fan),
-  ]);
+  await client.query('insert into boards (id, body) values ($1, $2)', ['fan', JSON.stringify(fan)]);
   await client.end();
 }
 

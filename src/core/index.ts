@@ -14,6 +14,7 @@ export { questionsFor, type Question } from './decide/questions';
 export { robustnessOf, type Robustness } from './decide/robustness';
 export { tippingPoints, type Tipping } from './decide/sensitivity';
 export { frontierOf, type Standing } from './decide/frontier';
+export { likelyFirst, slimmed } from './decide/slim';
 export { sideBySide } from './decide/side-by-side';
 export { pickedId, pickedName, pickOf, stillStands } from './decide/pick';
 export { bestWith } from './decide/best-with';

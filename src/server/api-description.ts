@@ -95,7 +95,7 @@ export const operations: Record<string, Operation> = {
   },
   'GET /api/shelf': {
     needs: 'guest',
-    says: 'All boards and parts, with the version of each board. Answers 304 to the ETag of a shelf that has not changed.',
+    says: 'All boards and parts, with the version of each board; packed for whoever says Accept: application/gzip. Answers 304 to the ETag of a shelf that has not changed.',
     query: { for: 'Of a guest: the build that was shared' },
     reply: { boards: list(fileRef('rung-board')), versions: { type: 'object', additionalProperties: whole } },
   },

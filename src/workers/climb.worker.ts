@@ -1,4 +1,13 @@
-import { keepingWhatIsEqual, newMemory, type Board, type Build, type Climb } from '../core';
+import {
+  carries,
+  keepingWhatIsEqual,
+  likelyFirst,
+  newMemory,
+  slimmed,
+  type Board,
+  type Build,
+  type Climb,
+} from '../core';
 import { climbOf } from '../highs/climb';
 
 export type ToClimber =
@@ -16,10 +25,14 @@ let last: Build | null = null;
 /** Runs that are wanted: the newest one of the build at hand, and questions asked aside. */
 const wanted = new Set<number>();
 const sliceMs = 40;
+/** Of more boards than this a machine holds neither every wire nor all that was worked out: of those that break only what the order needs. */
+const manyBoards = 600;
+/** Of many boards, those of which what was worked out is kept: they are the ones that matter at the next edit. */
+let remembered = new Set<string>();
 
 onmessage = (event: MessageEvent<ToClimber>) => {
   const said = event.data;
-  if (said.kind === 'boards') [boards, memory] = [said.boards, newMemory()];
+  if (said.kind === 'boards') [boards, memory, remembered] = [said.boards, newMemory(), new Set()];
   else if (said.kind === 'stop') wanted.delete(said.run);
   else {
     last = keepingWhatIsEqual(last, said.build);
@@ -33,8 +46,14 @@ async function climb(build: Build, run: number): Promise<void> {
   let climbs: Climb[] = [];
   let pause = performance.now() + sliceMs;
   const tell = () => postMessage({ run, climbs } satisfies FromClimber);
-  for (const board of boards) {
-    climbs.push(await climbOf(build, board, memory));
+  const many = boards.length > manyBoards;
+  for (const board of many ? likelyFirst(build, boards) : boards) {
+    const climb = await climbOf(build, board, many && !remembered.has(board.id) ? null : memory);
+    if (many) {
+      if (carries(climb)) remembered.add(board.id);
+      else remembered.delete(board.id);
+    }
+    climbs.push(many && climb.stopsAt !== null ? slimmed(climb) : climb);
     if (performance.now() < pause) continue;
     tell();
     climbs = [];

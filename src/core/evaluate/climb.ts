@@ -61,6 +61,8 @@ export interface Climb {
   setAside: boolean;
   /** Some of the wiring was proved by the general solver. */
   delegated: boolean;
+  /** Without figures and wires (`decide/slim.ts`). */
+  slim?: true;
 }
 
 interface Laid {

@@ -7,6 +7,7 @@ import type { ReactNode } from 'react';
 import { outcomeWords, type Board, type Climb } from '@/core';
 import { useBoardAtHand } from '../room/board-at-hand';
 import { useRoom } from '../room/store';
+import { useWholeClimb } from '../room/use-whole-climb';
 import { useCandidate } from '../room/use-candidate';
 
 export interface Chosen {
@@ -18,7 +19,8 @@ export interface Chosen {
 function useChosen(): Chosen | null {
   const { ranked } = useBoardAtHand();
   const board = useCandidate(ranked?.climb.boardId);
-  return ranked && board ? { board, climb: ranked.climb } : null;
+  const climb = useWholeClimb(ranked?.climb ?? null, board);
+  return climb && board ? { board, climb } : null;
 }
 
 /** So many boards are listed to choose from, and the one at hand. */

@@ -11,24 +11,31 @@ import { KeepSet } from '../frame/KeepSet';
 import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/store';
 import { useCandidate } from '../room/use-candidate';
+import { useWholeClimb } from '../room/use-whole-climb';
 import { FindingLine } from './FindingLine';
 import { PortLedger } from './PortLedger';
 import { RailLedger } from './RailLedger';
 import { WireTable } from './WireTable';
 
 export function BoardScreen({ boardId }: { boardId: string }) {
-  const { build, ranking } = useRoom('build', 'ranking');
+  const { ranking } = useRoom('ranking');
   const board = useCandidate(boardId);
   const waiting = (
     <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
       The board is climbing ...
     </Box>
   );
+  const ranked = ranking.ranked?.find((r) => r.climb.boardId === boardId);
+  const climb = useWholeClimb(ranked?.climb ?? null, board);
   if (!ranking.ranked) return waiting;
-  const ranked = ranking.ranked.find((r) => r.climb.boardId === boardId);
   if (!ranked && board?.members && !ranking.busy) return <KeepSet board={board} />;
-  if (!ranked || !board) return ranking.busy ? waiting : <NoBoard />;
-  const { climb, rank } = ranked;
+  if (!ranked || !board || !climb) return ranking.busy ? waiting : <NoBoard />;
+  return <OneBoard board={board} climb={climb} rank={ranked.rank} of={ranking.ranked.length} />;
+}
+
+function OneBoard({ board, climb, rank, of }: { board: Board; climb: Climb; rank: number; of: number }) {
+  const { build } = useRoom('build');
+  const boardId = board.id;
   return (
     <Box sx={{ p: 2 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap' }}>
@@ -38,7 +45,7 @@ export function BoardScreen({ boardId }: { boardId: string }) {
           {climb.verdict}
         </Box>
         <span>
-          place {rank} of {ranking.ranked.length}
+          place {rank} of {of}
         </span>
         <Link href={`/b/${build.id}/hookup/${boardId}`}>Hookup</Link>
         <Link href={`/b/${build.id}/ladder?board=${boardId}`}>Back to the ladder</Link>

@@ -9,10 +9,12 @@ import Select from '@mui/material/Select';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { parseAsArrayOf, parseAsBoolean, parseAsString, useQueryStates } from 'nuqs';
-import { sideBySide, type Climb } from '@/core';
+import { evaluate, sideBySide, type Climb } from '@/core';
 import { RungMark } from '../marks/RungMark';
 import { stateColour, verdictColour } from '../marks/words';
 import { useRoom } from '../room/store';
+import { candidateOf } from '../room/use-candidate';
+import { useShelf } from '../room/use-shelf';
 import { PickButton } from './PickButton';
 
 const address = { boards: parseAsArrayOf(parseAsString).withDefault([]), all: parseAsBoolean.withDefault(false) };
@@ -21,6 +23,7 @@ const most = 5;
 /** Two to five boards as upright ladders that share their rungs, and below them only what differs. */
 export function CompareScreen() {
   const { build, ranking } = useRoom('build', 'ranking');
+  const { shelf } = useShelf();
   const [view, setView] = useQueryStates(address, { history: 'replace' });
   if (!ranking.ranked)
     return (
@@ -33,10 +36,11 @@ export function CompareScreen() {
   const chosen = (ids.length > 0 ? ids : ranking.ranked.slice(0, 3).map((r) => r.climb.boardId))
     .slice(0, most)
     .map((id) => byId.get(id)!);
-  const rows = sideBySide(
-    chosen.map((r) => r.climb),
-    build,
-  ).filter((r) => r.group !== 'rungs' && (view.all || r.differs));
+  const whole = chosen.map(({ climb }) => {
+    const board = climb.slim ? candidateOf(build, shelf?.boards ?? [], climb.boardId) : null;
+    return board ? evaluate(build, board) : climb;
+  });
+  const rows = sideBySide(whole, build).filter((r) => r.group !== 'rungs' && (view.all || r.differs));
   const setIds = (next: string[]) => void setView({ boards: next });
   const shownIds = chosen.map((r) => r.climb.boardId);
   return (

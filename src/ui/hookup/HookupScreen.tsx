@@ -19,6 +19,7 @@ import { HookupDrawing } from './HookupDrawing';
 import { Bridges } from './Bridges';
 import { Choices } from './Choices';
 import { Fixes } from './Fixes';
+import { useWholeClimb } from '../room/use-whole-climb';
 import { useExplain } from './use-explain';
 
 const partAddress = parseAsString;
@@ -28,7 +29,7 @@ export function HookupScreen({ boardId }: { boardId: string }) {
   const { shelf } = useShelf();
   const [part, setPart] = useQueryState('part', partAddress);
   const board = useCandidate(boardId);
-  const climb = ranking.ranked?.find((r) => r.climb.boardId === boardId)?.climb ?? null;
+  const climb = useWholeClimb(ranking.ranked?.find((r) => r.climb.boardId === boardId)?.climb ?? null, board);
   const locks = build.locks[boardId] ?? [];
   const price = useExplain(build, board, locks.length > 0 ? { about: 'locks' } : null);
   const parts = climb?.hookup.parts ?? [];

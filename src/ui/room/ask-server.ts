@@ -17,10 +17,17 @@ export async function askServer<T extends object>(
   otherwise: string,
 ): Promise<Reply<T>> {
   const reply = await fetch(under(path), init).catch(() => null);
-  const said = (await reply?.json().catch(() => null)) as (Partial<T> & { sentence?: string }) | null | undefined;
+  const said = (reply && (await bodyOf(reply).catch(() => null))) as
+    (Partial<T> & { sentence?: string }) | null | undefined;
   return {
     ok: reply?.ok ?? false,
     status: reply?.status ?? 0,
     said: { ...(said ?? {}), sentence: said?.sentence ?? otherwise } as Reply<T>['said'],
   };
+}
+
+/** What a reply says, unpacked where it was asked for packed. */
+async function bodyOf(reply: Response): Promise<unknown> {
+  if (reply.headers.get('content-type') !== 'application/gzip' || !reply.body) return reply.json();
+  return new Response(reply.body.pipeThrough(new DecompressionStream('gzip'))).json();
 }

@@ -3,8 +3,8 @@ import type { FromClimber, ToClimber } from '@/workers/climb.worker';
 
 /** Workers that share a shelf. */
 export interface Climbers {
-  /** All boards climb for a build; `done` gets the climbs in the order of the shelf, `progress` how many there are so far. Returns a way to stop. */
-  climb: (build: Build, done: (climbs: Climb[]) => void, progress?: (count: number) => void) => () => void;
+  /** All boards climb for a build; `done` gets the climbs in the order of the shelf, `progress` those that there are so far. Returns a way to stop. */
+  climb: (build: Build, done: (climbs: Climb[]) => void, progress?: (climbs: Climb[]) => void) => () => void;
   /** Told when a worker dies: nothing more comes of it. */
   onFault: (told: (sentence: string) => void) => void;
   end: () => void;
@@ -29,14 +29,14 @@ export function climbersOf(boards: Board[]): Climbers {
   return {
     climb: (build, done, progress) => {
       const run = ++last;
-      const all = new Array<Climb>(boards.length);
+      const all = new Array<Climb | undefined>(boards.length);
       let ready = 0;
       runs.set(run, (climbs) => {
         for (const c of climbs) all[at.get(c.boardId)!] = c;
         ready += climbs.length;
-        if (ready < all.length) return progress?.(ready);
+        if (ready < all.length) return progress?.(all.filter((c) => c !== undefined));
         runs.delete(run);
-        done(all);
+        done(all as Climb[]);
       });
       tell({ kind: 'build', build, run });
       return () => runs.delete(run) && tell({ kind: 'stop', run });

@@ -17,6 +17,8 @@ import { setFinderOf } from './set-finder';
 /** Progress is shown when a climb takes longer than this, and so often. */
 const longMs = 400;
 const tickMs = 200;
+/** While the first order grows, which is sorted each time. */
+const firstTickMs = 1000;
 
 /**
  * Ranks the boards of the shelf, and the sets that can be made of them, for the build in workers, again at each change of it, until the returned function ends that. Boards are
@@ -65,10 +67,12 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
         alone = climbs;
         show();
       },
-      (done) => {
+      (some) => {
         if (performance.now() < next) return;
-        next = performance.now() + tickMs;
-        say({ progress: { done, total: boards.length } });
+        // Where nothing is shown yet, the likely ones that have climbed are shown in their order.
+        if (!before) say({ ranked: rankClimbs(some) });
+        next = performance.now() + (before ? tickMs : firstTickMs);
+        say({ progress: { done: some.length, total: boards.length } });
       },
     );
     finder?.find(build, [...new Set([...build.sets, ...build.picks.map(pickedId).filter(isSetId)])], (found) => {

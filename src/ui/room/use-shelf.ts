@@ -15,7 +15,7 @@ interface Stocked {
 async function askForShelf(build: string | undefined): Promise<Stocked> {
   const { ok, said } = await askServer<Shelf & Omit<Stocked, 'shelf'>>(
     build === undefined ? '/api/shelf' : `/api/shelf?for=${build}`,
-    {},
+    { headers: { accept: 'application/gzip, application/json' } },
     'The server does not answer, so the boards are not here yet.',
   );
   if (!ok || !said.boards) throw new Error(said.sentence);

@@ -2,30 +2,25 @@ import { NextResponse } from 'next/server';
 import { newestVersion } from '@/core';
 import { allPeripherals, boardsText, shelfStamp } from '@/db/library';
 import { answer } from '@/server/answer';
-import { encodingFor, keptUnder, packed } from '@/server/packed';
+import { keptUnder, packed, packedType, takesPacked } from '@/server/packed';
 import { theirs, type Who } from '@/server/people/who';
 
 export const dynamic = 'force-dynamic';
 
-/** All boards and parts; packed, and not sent again to a browser that kept them. */
+/** All boards and parts; packed for whoever says `Accept: application/gzip`, and not sent again to a browser that kept them. */
 export function GET(request: Request) {
   // A guest sees the shelf for the one build that was shared.
   const guest = new URL(request.url).searchParams.get('for') ?? '';
   return answer(request, { need: 'read', guest }, async (who) => {
     const tag = await theirs(who, async (db) => `"${newestVersion}-${who.workspace}-${await shelfStamp(db)}"`);
-    const headers = {
-      etag: tag,
-      'cache-control': 'private, no-cache',
-      'content-type': 'application/json',
-      vary: 'cookie, authorization, accept-encoding',
-    };
+    const headers = { etag: tag, 'cache-control': 'private, no-cache', vary: 'cookie, authorization, accept' };
     // Before a board is read.
     const kept = request.headers.get('if-none-match');
     if (kept === tag || kept === `W/${tag}`) return new NextResponse(null, { status: 304, headers });
-    const encoding = encodingFor(request);
-    if (encoding === null) return new NextResponse(await shelfText(who), { headers });
-    const body = keptUnder(tag, encoding) ?? (await packed(await shelfText(who), tag, encoding));
-    return new NextResponse(new Uint8Array(body), { headers: { ...headers, 'content-encoding': encoding } });
+    if (!takesPacked(request))
+      return new NextResponse(await shelfText(who), { headers: { ...headers, 'content-type': 'application/json' } });
+    const body = keptUnder(tag) ?? (await packed(await shelfText(who), tag));
+    return new NextResponse(new Uint8Array(body), { headers: { ...headers, 'content-type': packedType } });
   });
 }
 
