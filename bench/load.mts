@@ -1,11 +1,14 @@
 /**
  * Many clients at once on a running Rung: each starts a build of its own, saves it again and again, and in between reads the shelf:
- * `npm run -s bench -- load ADDRESS [CLIENTS] [ROUNDS]`. Lost: a save that was said to be kept and is not there in the end. Builds are removed again.
+ * `npm run -s bench -- load ADDRESS[,ADDRESS] [CLIENTS] [ROUNDS]`. Lost: a save that was said to be kept and is not there in the end. Builds are removed again.
  */
-const [address, clientsSaid = '20', roundsSaid = '15'] = process.argv.slice(2);
-if (!address) throw new Error('Expected the address of a running Rung, as npm run demo prints it.');
+const [addresses, clientsSaid = '20', roundsSaid = '15'] = process.argv.slice(2);
+if (!addresses) throw new Error('Expected the address of a running Rung, as npm run demo prints it.');
+/** Several processes of one Rung, with commas between: clients are spread over them. */
+const processes = addresses.split(',');
 const [clients, rounds] = [Number(clientsSaid), Number(roundsSaid)];
 const times: number[] = [];
+const begun = performance.now();
 let errors = 0;
 let lost = 0;
 
@@ -14,13 +17,19 @@ interface Stored {
   version: number;
 }
 
-async function ask<T>(path: string, method = 'GET', body?: unknown, onVersion?: number): Promise<T | null> {
+async function ask<T>(
+  address: string,
+  path: string,
+  method = 'GET',
+  body?: unknown,
+  onVersion?: number,
+): Promise<T | null> {
   const start = performance.now();
   try {
     const answer = await fetch(address + path, {
       method,
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-      headers: { origin: address!, ...(onVersion === undefined ? {} : { 'if-match': String(onVersion) }) },
+      headers: { origin: address, ...(onVersion === undefined ? {} : { 'if-match': String(onVersion) }) },
     });
     const said = (await answer.json().catch(() => ({}))) as T;
     if (!answer.ok) errors += 1;
@@ -35,27 +44,37 @@ async function ask<T>(path: string, method = 'GET', body?: unknown, onVersion?: 
 
 await Promise.all(
   Array.from({ length: clients }, async (_, n) => {
-    const made = await ask<{ id: string }>('/api/builds', 'POST', { name: `Load ${n}` });
+    const address = processes[n % processes.length]!;
+    const made = await ask<{ id: string }>(address, '/api/builds', 'POST', { name: `Load ${n}` });
     if (!made) return;
     const path = `/api/builds/${made.id}`;
     let kept = '';
-    let stored = await ask<Stored>(path);
+    let stored = await ask<Stored>(address, path);
     for (let i = 0; i < rounds && stored; i++) {
       const craft = `${n}/${i}`;
-      const saved = await ask<{ version: number }>(path, 'PUT', { ...stored.build, craft }, stored.version);
+      const saved = await ask<{ version: number }>(address, path, 'PUT', { ...stored.build, craft }, stored.version);
       if (saved) {
         kept = craft;
         stored = { build: { ...stored.build, craft }, version: saved.version };
       }
-      if (i % 5 === 0) await ask('/api/shelf');
+      if (i % 5 === 0) await ask(address, '/api/shelf');
     }
-    const end = await ask<Stored>(path);
+    const end = await ask<Stored>(address, path);
     if (end?.build.craft !== kept) lost += 1;
-    await ask(path, 'DELETE', undefined, end?.version);
+    await ask(address, path, 'DELETE', undefined, end?.version);
   }),
 );
 times.sort((a, b) => a - b);
 const at = (share: number) => Number(times[Math.min(times.length - 1, Math.floor(times.length * share))]!.toFixed(1));
-const figures = { clients, requests: times.length, errors, lost, p50Ms: at(0.5), p99Ms: at(0.99) };
+const figures = {
+  clients,
+  requests: times.length,
+  perSecond: Math.round((times.length / (performance.now() - begun)) * 1000),
+  slowestMs: Math.round(times.at(-1)!),
+  errors,
+  lost,
+  p50Ms: at(0.5),
+  p99Ms: at(0.99),
+};
 console.table(figures);
 console.log(JSON.stringify(figures));

@@ -146,7 +146,7 @@ describe('with accounts', () => {
       const reply = await fetch('/api/builds/gutterling', { method: 'DELETE', headers: { 'if-match': '1' } });
       return [reply.status, (await fetch('/api/builds')).status];
     });
-    expect(status).toEqual([403, 401]);
+    expect(status).toEqual([401, 401]);
     await owner.reload({ waitUntil: 'networkidle0' });
     await press(owner, 'Share');
     await press(owner, 'Withdraw the ladder of Gutterling, for whoever has the link');

@@ -1,6 +1,9 @@
 import { openBrowser, openPage } from '../e2e/browser';
 
-/** Takes the pictures of docs/screenshots from a running demo: tsx scripts/screenshots.ts ADDRESS [NAME ...] */
+/**
+ * Takes the pictures of docs/screenshots from a running demo: tsx scripts/screenshots.ts ADDRESS [NAME ...]. `people` wants accounts on, and RUNG_SIGN_IN with the address and
+ * the password of an owner, a colon between.
+ */
 const views: Record<
   string,
   { path: string; width?: number; height?: number; type?: [selector: string, text: string]; waitMs?: number }
@@ -10,7 +13,6 @@ const views: Record<
   ladder: { path: '/b/belfry-six/ladder', waitMs: 12_000 },
   board: { path: '/b/belfry-six/board/copperwren-sill-45' },
   hookup: { path: '/b/belfry-six/hookup/tarnfield-keel-f7?part=prism-air' },
-  wing: { path: '/b/saltgrass/hookup/oxbow-heron-wing?net=ground' },
   set: {
     path: '/b/belfry-six/hookup/quillon-turnpike~quillon-girt-50~marlpit-weir-12',
     height: 1250,
@@ -36,12 +38,25 @@ const views: Record<
   iron: { path: '/b/belfry-six/sheet?board=tarnfield-keel-f7&walk=true' },
   bench: { path: '/b/belfry-six/bench?scene=meter' },
   log: { path: '/b/belfry-six/log' },
+  people: { path: '/people' },
 };
 
 const [address, ...names] = process.argv.slice(2);
 const folder = process.env.SHOTS ?? 'docs/screenshots';
 const { browser, close } = await openBrowser();
-for (const name of names.length > 0 ? names : Object.keys(views)) {
+const signIn = process.env.RUNG_SIGN_IN;
+if (signIn !== undefined) {
+  const [email, password] = signIn.split(':');
+  const page = await browser.newPage();
+  await page.goto(`${address}/sign-in`, { waitUntil: 'networkidle0' });
+  await page.type('input[type=email]', email!);
+  await page.type('input[type=password]', password!);
+  await Promise.all([page.waitForNavigation(), page.keyboard.press('Enter')]);
+  await page.close();
+}
+for (const name of names.length > 0
+  ? names
+  : Object.keys(views).filter((n) => n !== 'people' || signIn !== undefined)) {
   const view = views[name] ?? { path: name };
   const { page, faults } = await openPage(browser, `${address}${view.path}`);
   await page.setViewport({ width: view.width ?? 1280, height: view.height ?? 800 });

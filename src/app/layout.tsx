@@ -9,7 +9,7 @@ import { Queries } from '@/ui/frame/Queries';
 import { Look } from '@/ui/theme/Look';
 
 export const metadata: Metadata = {
-  title: 'Rung',
+  title: { default: 'Rung', template: '%s, Rung' },
   description: 'Which flight controller carries your build, why, and how to wire it.',
 };
 
@@ -19,7 +19,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
-        <InitColorSchemeScript attribute="data-scheme" defaultMode="light" nonce={nonce} />
+        <InitColorSchemeScript attribute="data-scheme" defaultMode="system" nonce={nonce} />
         <AppRouterCacheProvider options={nonce === undefined ? {} : { nonce }}>
           <Look>
             <NuqsAdapter>

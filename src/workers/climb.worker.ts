@@ -2,6 +2,7 @@ import {
   carries,
   keepingWhatIsEqual,
   likelyFirst,
+  manyBoards,
   newMemory,
   slimmed,
   type Board,
@@ -25,8 +26,6 @@ let last: Build | null = null;
 /** Runs that are wanted: the newest one of the build at hand, and questions asked aside. */
 const wanted = new Set<number>();
 const sliceMs = 40;
-/** Of more boards than this a machine holds neither every wire nor all that was worked out: of those that break only what the order needs. */
-const manyBoards = 600;
 /** Of many boards, those of which what was worked out is kept: they are the ones that matter at the next edit. */
 let remembered = new Set<string>();
 

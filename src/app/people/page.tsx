@@ -2,6 +2,7 @@ import { redirect } from 'next/navigation';
 import { visitor } from '@/server/people/visitor';
 import { PeopleScreen } from '@/ui/people/PeopleScreen';
 
+export const metadata = { title: 'People' };
 export const dynamic = 'force-dynamic';
 
 export default async function Page() {

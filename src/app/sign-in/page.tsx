@@ -2,6 +2,7 @@ import { redirect } from 'next/navigation';
 import { publicAddress } from '@/server/settings';
 import { SignIn } from '@/ui/people/SignIn';
 
+export const metadata = { title: 'Sign in' };
 export const dynamic = 'force-dynamic';
 
 export default async function Page({

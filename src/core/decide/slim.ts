@@ -3,6 +3,9 @@ import { briefOf, failedLines } from './brief';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 
+/** Of more boards than this a machine holds neither every wire nor all that was worked out: of those that break only what the order needs, and the likely ones climb first. */
+export const manyBoards = 600;
+
 /** A climb with what an order, its rows and what moved in it need, and without figures and wires: for shelves of thousands. Whoever opens the board climbs it anew. */
 export function slimmed(climb: Climb): Climb {
   const { cost, freePorts, marginPercent } = climb.hookup;

@@ -16,6 +16,7 @@ import {
   type BasketLine,
   money as moneyIn,
 } from '@/core';
+import { CopyButton } from '../frame/CopyButton';
 import { useRoom } from '../room/store';
 import { saveAs } from '../shelf/save-as';
 import { WithBoard, type Chosen } from './use-chosen';
@@ -60,7 +61,7 @@ function Basket({ board, climb }: Chosen) {
           </Button>
         ))}
         <Box sx={{ flex: 1 }} />
-        <Button onClick={() => void navigator.clipboard.writeText(asText(lines, build.currency))}>Copy as text</Button>
+        <CopyButton text={() => asText(lines, build.currency)}>Copy as text</CopyButton>
         <Button onClick={() => saveAs('basket.csv', 'text/csv', basketCsv(lines, build.currency))}>CSV</Button>
         <Button
           variant={climb.stopsAt === null ? 'contained' : 'outlined'}

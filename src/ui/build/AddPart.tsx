@@ -3,18 +3,18 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { kindMeant, type Peripheral } from '@/core';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { withPart } from './change';
+import { useLetterKey } from '../frame/letter-keys';
 
 /** Picks a part from the library by kind, name or maker; Enter adds it. */
 export function AddPart({ onAdded }: { onAdded: (id: string) => void }) {
   const { edit } = useRoom('edit');
   const { shelf } = useShelf();
   const [typed, setTyped] = useState('');
-  useHotkeys('/', () => document.getElementById('add-part')?.focus(), { preventDefault: true, useKey: true });
+  useLetterKey('/', () => document.getElementById('add-part')?.focus(), { preventDefault: true, useKey: true });
   return (
     <Autocomplete<Peripheral>
       id="add-part"

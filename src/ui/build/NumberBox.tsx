@@ -3,6 +3,7 @@
 import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { typedNumber, unitsFor } from '@/core';
 
 interface Props {
   label: string;
@@ -19,7 +20,7 @@ interface Props {
   width?: number;
 }
 
-/** A number with its unit. What is typed stays until it is a number in range; the decimal comma is understood. */
+/** A number with its unit. What is typed stays until it is a number in range; the decimal comma and other units are understood. */
 export function NumberBox({
   label,
   unit,
@@ -34,7 +35,8 @@ export function NumberBox({
 }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const text = typed ?? (value === null ? '' : String(value));
-  const fault = faultOf(text, min, max, whole, mayBeUnknown);
+  const wanted = { unit, min, max, whole, mayBeUnknown };
+  const fault = faultOf(text, wanted);
   return (
     <TextField
       label={label}
@@ -44,7 +46,7 @@ export function NumberBox({
       helperText={fault}
       onChange={(e) => {
         setTyped(e.target.value);
-        if (faultOf(e.target.value, min, max, whole, mayBeUnknown) === null) onChange(numberIn(e.target.value));
+        if (faultOf(e.target.value, wanted) === null) onChange(typedNumber(e.target.value, unit));
       }}
       onBlur={() => fault === null && setTyped(null)}
       sx={{ width }}
@@ -57,14 +59,28 @@ export function NumberBox({
   );
 }
 
-function numberIn(text: string): number | null {
-  return text.trim() === '' ? null : Number(text.trim().replace(',', '.'));
-}
-
-function faultOf(text: string, min: number, max: number, whole?: boolean, mayBeUnknown?: boolean): string | null {
-  const n = numberIn(text);
+function faultOf(
+  text: string,
+  {
+    unit,
+    min,
+    max,
+    whole,
+    mayBeUnknown,
+  }: {
+    unit: string | undefined;
+    min: number;
+    max: number;
+    whole: boolean | undefined;
+    mayBeUnknown: boolean | undefined;
+  },
+): string | null {
+  const n = typedNumber(text, unit);
   if (n === null) return mayBeUnknown ? null : 'a number is wanted';
-  if (!Number.isFinite(n)) return 'a number is wanted';
+  if (!Number.isFinite(n)) {
+    const others = unitsFor(unit ?? '');
+    return others.length > 0 ? `a number, also in ${others.join(' or ')}` : 'a number is wanted';
+  }
   if (whole && !Number.isInteger(n)) return 'a whole number';
   return n < min || n > max ? `${min} to ${max}` : null;
 }

@@ -12,6 +12,7 @@ import { parseAsArrayOf, parseAsBoolean, parseAsString, useQueryStates } from 'n
 import { evaluate, sideBySide, type Climb } from '@/core';
 import { RungMark } from '../marks/RungMark';
 import { stateColour, verdictColour } from '../marks/words';
+import { CopyButton } from '../frame/CopyButton';
 import { useRoom } from '../room/store';
 import { candidateOf } from '../room/use-candidate';
 import { useShelf } from '../room/use-shelf';
@@ -72,18 +73,16 @@ export function CompareScreen() {
           label="only what differs"
         />
         <Box sx={{ flex: 1 }} />
-        <Button
-          onClick={() =>
-            void navigator.clipboard.writeText(
-              asText(
-                rows,
-                chosen.map((r) => r.climb),
-              ),
+        <CopyButton
+          text={() =>
+            asText(
+              rows,
+              chosen.map((r) => r.climb),
             )
           }
         >
           Copy as text
-        </Button>
+        </CopyButton>
       </Box>
       <table>
         <thead>

@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { carries, outcomeWords, withBuildFigure, withTyped, type BuildQuestion, type Question } from '@/core';
 import { NumberBox } from '../build/NumberBox';
+import { CopyButton } from '../frame/CopyButton';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { useDecide } from './use-decide';
@@ -123,7 +124,7 @@ function One({ question: q }: { question: Question }) {
         <Box component="q" sx={{ fontSize: 12.5, flex: 1, minWidth: 260 }}>
           {q.ask}
         </Box>
-        <Button onClick={() => void navigator.clipboard.writeText(q.ask)}>Copy</Button>
+        <CopyButton text={() => q.ask} />
       </Box>
       {q.measure && <Box sx={{ fontSize: 12.5 }}>Or find out: {q.measure}</Box>}
       <Box

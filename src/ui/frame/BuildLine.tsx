@@ -15,7 +15,8 @@ export function BuildLine() {
     canUndo: history.past.length > 0,
     canRedo: history.future.length > 0,
   }));
-  const { mode, setMode } = useColorScheme();
+  const { mode, systemMode, setMode } = useColorScheme();
+  const dark = (mode === 'system' ? systemMode : mode) === 'dark';
   const mounts = build.frame.mounts.map(patternWords).join(' or ') || 'tray';
   const facts = [
     `${build.pack.cells}S`,
@@ -65,9 +66,7 @@ export function BuildLine() {
           {rights.shared ? 'Shared with you to look at' : 'You may look, not change'}
         </Box>
       )}
-      <Button onClick={() => setMode(mode === 'dark' ? 'light' : 'dark')}>
-        {mode === 'dark' ? 'Day' : 'Night'} bench
-      </Button>
+      <Button onClick={() => setMode(dark ? 'light' : 'dark')}>{dark ? 'Day' : 'Night'} bench</Button>
     </Box>
   );
 }

@@ -1,10 +1,13 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { letterKeysOn, switchLetterKeys, useLetterKey } from './letter-keys';
 
 const keys: [string, string][] = [
   ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
@@ -25,22 +28,55 @@ const keys: [string, string][] = [
 
 export function Shortcuts() {
   const [open, setOpen] = useState(false);
-  useHotkeys('?, shift+?', () => setOpen((o) => !o), { useKey: true });
+  const [letters, setLetters] = useState(true);
+  const toggle = () => {
+    setLetters(letterKeysOn());
+    setOpen((o) => !o);
+  };
+  useLetterKey('?, shift+?', toggle, { useKey: true });
   return (
-    <Dialog open={open} onClose={() => setOpen(false)}>
-      <DialogTitle>Keys</DialogTitle>
-      <DialogContent>
-        <table>
-          <tbody>
-            {keys.map(([key, does]) => (
-              <tr key={key}>
-                <th scope="row">{key}</th>
-                <td>{does}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </DialogContent>
-    </Dialog>
+    <>
+      <Button
+        className="no-print"
+        aria-label="Keys"
+        title="Keys (?)"
+        onClick={toggle}
+        sx={{
+          position: 'fixed',
+          right: 8,
+          bottom: 8,
+          minWidth: 24,
+          px: 0.75,
+          background: 'var(--paper)',
+          border: '1px solid var(--pencil)',
+        }}
+      >
+        ?
+      </Button>
+      <Dialog open={open} onClose={() => setOpen(false)}>
+        <DialogTitle>Keys</DialogTitle>
+        <DialogContent>
+          <table>
+            <tbody>
+              {keys.map(([key, does]) => (
+                <tr key={key}>
+                  <th scope="row">{key}</th>
+                  <td>{does}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <FormControlLabel
+            control={
+              <Checkbox
+                checked={letters}
+                onChange={(e) => (switchLetterKeys(e.target.checked), setLetters(e.target.checked))}
+              />
+            }
+            label="Keys of a single letter, figure or sign do something"
+          />
+        </DialogContent>
+      </Dialog>
+    </>
   );
 }

@@ -14,6 +14,7 @@ import { inkOnWhite } from './ink-on-white';
 import { JointTable } from './JointTable';
 import { PartPads } from './PartPads';
 import { useZoom } from './use-zoom';
+import { useLetterKey } from '../frame/letter-keys';
 
 /** The drawing by which the board is soldered: both faces as they will lie, every joint with the part's own pin, and one net lit where it is asked for. */
 export function HookupDrawing({
@@ -38,9 +39,9 @@ export function HookupDrawing({
   const faces = drawHookup(lying, climb.hookup, wires, { stubs: !lines });
   const picked: Picked = { part, net };
   const harness = harnessOf(build, board);
-  useHotkeys('plus, =, add', () => zoom.larger());
-  useHotkeys('minus, subtract', () => zoom.smaller());
-  useHotkeys('0', () => zoom.fit());
+  useLetterKey('plus, =, add', () => zoom.larger());
+  useLetterKey('minus, subtract', () => zoom.smaller());
+  useLetterKey('0', () => zoom.fit());
   useHotkeys('escape', () => void setNet(null));
   const pickPad = (pad: string) => {
     const joined = wires.filter((w) => w.padId === pad);

@@ -21,6 +21,7 @@ import { Choices } from './Choices';
 import { Fixes } from './Fixes';
 import { useWholeClimb } from '../room/use-whole-climb';
 import { useExplain } from './use-explain';
+import { useLetterKey } from '../frame/letter-keys';
 
 const partAddress = parseAsString;
 
@@ -41,9 +42,9 @@ export function HookupScreen({ boardId }: { boardId: string }) {
   useHotkeys('down', () => step(1), { preventDefault: true });
   useHotkeys('up', () => step(-1), { preventDefault: true });
   useHotkeys('escape', () => void setPart(null));
-  useHotkeys('a', () => document.querySelector<HTMLElement>('[data-fix="0"]')?.click());
-  useHotkeys('f', () => document.querySelector<HTMLElement>('[data-fix]')?.focus());
-  useHotkeys('l', () =>
+  useLetterKey('a', () => document.querySelector<HTMLElement>('[data-fix="0"]')?.click());
+  useLetterKey('f', () => document.querySelector<HTMLElement>('[data-fix]')?.focus());
+  useLetterKey('l', () =>
     document.querySelector<HTMLElement>('[data-choice][aria-pressed="true"], [data-choice]')?.focus(),
   );
 

@@ -7,6 +7,7 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { currencySign, roleOf, rungNames } from '@/core';
+import { CopyButton } from '../frame/CopyButton';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { asCsv, fixFilters, madeOf, type sortKeys } from './stop';
@@ -138,12 +139,8 @@ export function Filters({
         </>
       )}
       <Link href={`/ranked/${build.id}`}>On the server</Link>
-      <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], '\t', build.currency))}>
-        Copy as text
-      </Button>
-      <Button onClick={() => void navigator.clipboard.writeText(asCsv(ranking.ranked ?? [], ',', build.currency))}>
-        Copy as CSV
-      </Button>
+      <CopyButton text={() => asCsv(ranking.ranked ?? [], '\t', build.currency)}>Copy as text</CopyButton>
+      <CopyButton text={() => asCsv(ranking.ranked ?? [], ',', build.currency)}>Copy as CSV</CopyButton>
     </Box>
   );
 }

@@ -41,6 +41,7 @@ import { SetAside } from './SetAside';
 import { Sets } from './Sets';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { fixFilters, grams, isMadeOf, madeOf, sortKeys, tellingRung, verdicts } from './stop';
+import { useLetterKey } from '../frame/letter-keys';
 
 /** Every state of the ladder has an address. */
 const address = {
@@ -120,9 +121,9 @@ export function LadderScreen() {
   useHotkeys('up', () => step(-1), { preventDefault: true });
   useHotkeys('right', () => toRung(rung + 1), { preventDefault: true });
   useHotkeys('left', () => toRung(rung - 1), { preventDefault: true });
-  useHotkeys('0,1,2,3,4,5,6,7,8,9', (e) => toRung(e.key === '0' ? 10 : Number(e.key)));
+  useLetterKey('0,1,2,3,4,5,6,7,8,9', (e) => toRung(e.key === '0' ? 10 : Number(e.key)));
   useHotkeys('enter', () => current && router.push(`/b/${build.id}/board/${current.climb.boardId}`));
-  useHotkeys(
+  useLetterKey(
     's',
     () =>
       current &&
@@ -136,8 +137,8 @@ export function LadderScreen() {
         ].join(',')}`,
       ),
   );
-  useHotkeys('f', () => current && router.push(`/b/${build.id}/hookup/${current.climb.boardId}`));
-  useHotkeys('/', () => filter.current?.focus(), { preventDefault: true, useKey: true });
+  useLetterKey('f', () => current && router.push(`/b/${build.id}/hookup/${current.climb.boardId}`));
+  useLetterKey('/', () => filter.current?.focus(), { preventDefault: true, useKey: true });
   useEffect(() => {
     if (at >= 0 && view.board) virtual.scrollToIndex(at);
     // The list itself changes with every ranking; only a move of the cursor scrolls.

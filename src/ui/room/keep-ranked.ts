@@ -1,6 +1,7 @@
 import {
   isCandidate,
   isSetId,
+  manyBoards,
   pickedId,
   rankClimbs,
   roleOf,
@@ -69,9 +70,10 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
       },
       (some) => {
         if (performance.now() < next) return;
-        // Where nothing is shown yet, the likely ones that have climbed are shown in their order.
-        if (!before) say({ ranked: rankClimbs(some) });
-        next = performance.now() + (before ? tickMs : firstTickMs);
+        // Of a very large shelf the likely boards, which climb first, are shown in their order until all have climbed.
+        const early = !before && boards.length > manyBoards;
+        if (early) say({ ranked: rankClimbs(some) });
+        next = performance.now() + (early ? firstTickMs : tickMs);
         say({ progress: { done: some.length, total: boards.length } });
       },
     );

@@ -7,7 +7,7 @@ import { theme } from './theme';
 
 export function Look({ children }: { children: ReactNode }) {
   return (
-    <ThemeProvider theme={theme} defaultMode="light">
+    <ThemeProvider theme={theme} defaultMode="system">
       <CssBaseline />
       {children}
     </ThemeProvider>

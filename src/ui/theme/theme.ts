@@ -14,7 +14,7 @@ export const schemes = {
     strained: '#7a5000',
     unknown: '#51637a',
     breaks: '#9c2f20',
-    pencil: '#a39c8c',
+    pencil: '#857d6c',
   },
   dark: {
     paper: '#151b22',
@@ -75,6 +75,12 @@ export const theme = createTheme({
         ':focus-visible': { outline: '2px solid var(--copper)', outlineOffset: 1 },
         a: { color: 'var(--copper)' },
         'td > a:only-child': { display: 'inline-block', minHeight: 24, minWidth: 24 },
+        '.skip': { position: 'absolute', left: 8, top: -60, zIndex: 10, padding: 8, background: 'var(--paper)' },
+        '.skip:focus': { top: 8 },
+        '#page:focus': { outline: 'none' },
+        '@media (prefers-reduced-motion: reduce)': {
+          '*': { animation: 'none !important', transition: 'none !important', scrollBehavior: 'auto !important' },
+        },
         '.sr': {
           position: 'absolute',
           width: 1,
@@ -122,7 +128,7 @@ export const theme = createTheme({
       styleOverrides: {
         root: {
           fontSize: 13,
-          '&::before': { borderBottom: '1px solid var(--hair)' },
+          '&::before': { borderBottom: '1px solid var(--pencil)' },
           '&::after': { borderBottomColor: 'var(--copper)', transition: 'none' },
         },
         input: { padding: '2px 0', height: '1.5em' },

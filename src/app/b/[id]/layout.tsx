@@ -44,11 +44,14 @@ export default async function Layout({ children, params }: { children: ReactNode
           '@media print': { height: 'auto', display: 'block' },
         }}
       >
+        <a href="#page" className="skip">
+          To the page
+        </a>
         <Stile />
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           <BuildLine />
           <SaveTrouble />
-          <Box component="main" sx={{ flex: 1, minHeight: 0, overflow: 'auto' }}>
+          <Box component="main" id="page" tabIndex={-1} sx={{ flex: 1, minHeight: 0, overflow: 'auto' }}>
             {children}
           </Box>
         </Box>

@@ -6,6 +6,7 @@ import { publicAddress } from '@/server/settings';
 import { Trouble } from '@/ui/frame/Trouble';
 import { Join } from '@/ui/people/Join';
 
+export const metadata = { title: 'Join' };
 export const dynamic = 'force-dynamic';
 
 export default async function Page({ params }: { params: Promise<{ secret: string }> }) {

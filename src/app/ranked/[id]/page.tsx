@@ -6,6 +6,7 @@ import { theirs } from '@/server/people/who';
 import { NoDatabase } from '@/ui/frame/NoDatabase';
 import { ServerRanking } from '@/ui/ladder/ServerRanking';
 
+export const metadata = { title: 'Ranked on the server' };
 export const dynamic = 'force-dynamic';
 
 /** The order of the shelf, worked out on the server: for a phone, which need not read a board for it. */

@@ -1,5 +1,7 @@
 import { BriefScreen } from '@/ui/decide/BriefScreen';
 
+export const metadata = { title: "Buyer's brief" };
+
 export default function Page() {
   return <BriefScreen />;
 }

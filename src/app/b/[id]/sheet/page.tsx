@@ -1,5 +1,7 @@
 import { SheetScreen } from '@/ui/after/SheetScreen';
 
+export const metadata = { title: 'Build sheet' };
+
 export default function Page() {
   return <SheetScreen />;
 }

@@ -1,0 +1,117 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import type { Page } from 'puppeteer-core';
+import { buildWhenStale } from '../scripts/build.mjs';
+import { startCluster } from '../scripts/cluster.mjs';
+import { chromiumPath } from '../scripts/install.mjs';
+import { prepared } from '../scripts/prepared.mjs';
+import { ask, freePort } from '../scripts/run.mjs';
+import { serve } from '../scripts/serve.mjs';
+import { openBrowser } from '../e2e/browser';
+import { linesOf } from '../src/ui/room/lines-of';
+import { demoShelf } from '../src/core/tests/demo';
+import { variedBoard } from '../src/core/tests/varied-board';
+
+/**
+ * A large shelf in Chromium, on a production build: `npm run -s bench -- scale [BOARDS]`. Seconds from the address to the first rows and to the whole order, bytes over the
+ * wire, memory of the page's process, and the same order asked of the server and its worker. The boards are different ones, made from a seed.
+ */
+const count = Number(process.argv[2] ?? 1000);
+const cluster = await startCluster('bench-cluster');
+process.env.RUNG_CHROMIUM ??= chromiumPath();
+buildWhenStale();
+const made = ask(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/fresh-database.ts', cluster.url]);
+const url = prepared(made.out.trim().split('\n').at(-1)!)!;
+const server = await serve(await freePort(), url, ['ignore', 'ignore', 'inherit'] as never);
+const worker = spawn(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/worker.ts'], {
+  env: { ...process.env, DATABASE_URL: url },
+  stdio: 'ignore',
+});
+const { browser, close } = await openBrowser();
+const seconds = (since: number) => Number(((performance.now() - since) / 1000).toFixed(2));
+try {
+  const { boards } = demoShelf();
+  for (let at = 0; at < count; at += 2000) {
+    const some = Array.from({ length: Math.min(2000, count - at) }, (_, i) => variedBoard(at + i, boards));
+    const reply = await fetch(`${server.address}/api/import?over=replace`, {
+      method: 'POST',
+      headers: { origin: server.address },
+      body: JSON.stringify({ format: 'rung-shelf', version: 2, name: 'Many', boards: some, peripherals: [] }),
+    });
+    if (!reply.ok) throw new Error(await reply.text());
+  }
+  const page = await browser.newPage();
+  let bytes = 0;
+  const devtools = await page.createCDPSession();
+  await devtools.send('Network.enable');
+  devtools.on('Network.loadingFinished', (done) => (bytes += done.encodedDataLength));
+  const begun = performance.now();
+  await page.goto(`${server.address}/b/belfry-six/ladder`, { waitUntil: 'domcontentloaded' });
+  const shown = () =>
+    page.waitForFunction(() => document.querySelectorAll('[role=row] a').length > 3, { timeout: 600_000, polling: 50 });
+  await shown();
+  const firstRows = seconds(begun);
+  const wholeAt = await whole(page, begun);
+  const memory = rendererMb();
+  const again = performance.now();
+  const bytesBefore = bytes;
+  await page.reload({ waitUntil: 'domcontentloaded' });
+  await shown();
+  const secondRows = seconds(again);
+  const secondBytes = bytes - bytesBefore;
+  await page.close();
+
+  const asked = performance.now();
+  const reply = await fetch(`${server.address}/api/builds/belfry-six/ranking`);
+  let last = '';
+  for await (const line of linesOf(reply.body!)) last = line;
+  const onServer = seconds(asked);
+  if ((JSON.parse(last) as { state: string }).state !== 'done') throw new Error(last.slice(0, 200));
+  const kept = performance.now();
+  await (await fetch(`${server.address}/api/builds/belfry-six/ranking`)).text();
+  const figures = {
+    boards: count,
+    firstRowsS: firstRows,
+    wholeOrderS: wholeAt,
+    wireMb: Number((bytesBefore / 1e6).toFixed(2)),
+    rendererMb: memory,
+    secondVisitFirstRowsS: secondRows,
+    secondVisitWireMb: Number((secondBytes / 1e6).toFixed(2)),
+    onServerS: onServer,
+    onServerAgainS: seconds(kept),
+  };
+  console.table(figures);
+  console.log(JSON.stringify(figures));
+} finally {
+  await close();
+  worker.kill('SIGTERM');
+  server.child.kill('SIGTERM');
+  cluster.stop();
+}
+
+async function whole(page: Page, begun: number): Promise<number> {
+  await page.waitForFunction(
+    () => document.querySelector('nav[aria-label=Stages]')?.getAttribute('aria-busy') === 'false',
+    {
+      timeout: 600_000,
+      polling: 100,
+    },
+  );
+  return seconds(begun);
+}
+
+/** Resident memory of the largest page process of this browser, its workers with it. */
+function rendererMb(): number {
+  const found = readdirSync('/proc').flatMap((pid) => {
+    if (!/^\d+$/.test(pid)) return [];
+    try {
+      const line = readFileSync(`/proc/${pid}/cmdline`, 'utf8');
+      if (!line.includes('--type=renderer')) return [];
+      const [, kb] = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8')) ?? [];
+      return [Number(kb) / 1024];
+    } catch {
+      return [];
+    }
+  });
+  return Math.round(Math.max(...found));
+}
