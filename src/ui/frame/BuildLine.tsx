@@ -6,6 +6,7 @@ import { useColorScheme } from '@mui/material/styles';
 import { counted, currencySign, patternWords, pickedName } from '@/core';
 import { useRoom, useRoomPart } from '../room/store';
 import { Share } from '../people/Share';
+import { Shortcuts } from './Shortcuts';
 import { SaveMark } from './SaveMark';
 
 /** The build as one sentence, with undo, saving and the light. */

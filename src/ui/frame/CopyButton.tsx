@@ -19,7 +19,9 @@ export function CopyButton({ text, children = 'Copy' }: { text: () => string; ch
   };
   return (
     <>
-      <Button onClick={() => void copy()}>{said ?? children}</Button>
+      <Button onClick={() => void copy()} sx={{ whiteSpace: 'nowrap' }}>
+        {said ?? children}
+      </Button>
       <span role="status" className="sr">
         {said}
       </span>

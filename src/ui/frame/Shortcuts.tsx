@@ -36,21 +36,7 @@ export function Shortcuts() {
   useLetterKey('?, shift+?', toggle, { useKey: true });
   return (
     <>
-      <Button
-        className="no-print"
-        aria-label="Keys"
-        title="Keys (?)"
-        onClick={toggle}
-        sx={{
-          position: 'fixed',
-          right: 8,
-          bottom: 8,
-          minWidth: 24,
-          px: 0.75,
-          background: 'var(--paper)',
-          border: '1px solid var(--pencil)',
-        }}
-      >
+      <Button aria-label="Keys" title="Keys (?)" onClick={toggle} sx={{ minWidth: 24, px: 0.75 }}>
         ?
       </Button>
       <Dialog open={open} onClose={() => setOpen(false)}>

@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
-import { currencySign, roleOf, rungNames } from '@/core';
+import { currencySign, manyBoards, roleOf, rungNames } from '@/core';
 import { CopyButton } from '../frame/CopyButton';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
@@ -138,7 +138,7 @@ export function Filters({
           <Button onClick={ranking.stop}>Stop</Button>
         </>
       )}
-      <Link href={`/ranked/${build.id}`}>On the server</Link>
+      {(shelf?.boards.length ?? 0) > manyBoards && <Link href={`/ranked/${build.id}`}>On the server</Link>}
       <CopyButton text={() => asCsv(ranking.ranked ?? [], '\t', build.currency)}>Copy as text</CopyButton>
       <CopyButton text={() => asCsv(ranking.ranked ?? [], ',', build.currency)}>Copy as CSV</CopyButton>
     </Box>

@@ -10,7 +10,6 @@ import { isDatabaseDown, UnreadableRecord } from '@/db/faults';
 import { NoDatabase } from '@/ui/frame/NoDatabase';
 import { Trouble } from '@/ui/frame/Trouble';
 import { SaveTrouble } from '@/ui/frame/SaveMark';
-import { Shortcuts } from '@/ui/frame/Shortcuts';
 import { Stile } from '@/ui/frame/Stile';
 import { BuildRoom } from '@/ui/room/BuildRoom';
 
@@ -56,7 +55,6 @@ export default async function Layout({ children, params }: { children: ReactNode
           </Box>
         </Box>
       </Box>
-      <Shortcuts />
     </BuildRoom>
   );
 }
