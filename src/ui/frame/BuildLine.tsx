@@ -68,6 +68,7 @@ export function BuildLine() {
         </Box>
       )}
       <Button onClick={() => setMode(dark ? 'light' : 'dark')}>{dark ? 'Day' : 'Night'} bench</Button>
+      <Shortcuts />
     </Box>
   );
 }
