@@ -31,8 +31,8 @@ const { browser, close } = await openBrowser();
 const seconds = (since: number) => Number(((performance.now() - since) / 1000).toFixed(2));
 try {
   const { boards } = demoShelf();
-  for (let at = 0; at < count; at += 2000) {
-    const some = Array.from({ length: Math.min(2000, count - at) }, (_, i) => variedBoard(at + i, boards));
+  for (let at = 0; at < count; at += 1000) {
+    const some = Array.from({ length: Math.min(1000, count - at) }, (_, i) => variedBoard(at + i, boards));
     const reply = await fetch(`${server.address}/api/import?over=replace`, {
       method: 'POST',
       headers: { origin: server.address },

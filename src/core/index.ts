@@ -1,6 +1,7 @@
 /** The public face of the core: what the application, the workers and the command line may lean on. */
 export { keepingWhatIsEqual, newMemory, type Memory } from './evaluate/memory';
 export { evaluate, notClimbed, type Climb, type Rung, type Verdict } from './evaluate/climb';
+export { stoppedEarly } from './evaluate/stopped-early';
 export type { GeneralSolver } from './solver/budget';
 export { rankClimbs, rankShelf, type Mended, type Ranked } from './decide/rank-shelf';
 export { whatMoved, type Moved } from './decide/moved';
@@ -14,7 +15,7 @@ export { questionsFor, type Question } from './decide/questions';
 export { robustnessOf, type Robustness } from './decide/robustness';
 export { tippingPoints, type Tipping } from './decide/sensitivity';
 export { frontierOf, type Standing } from './decide/frontier';
-export { likelyFirst, manyBoards, slimmed } from './decide/slim';
+export { likelyFirst, manyBoards, mostSetsOfMany, slimmed } from './decide/slim';
 export { sideBySide } from './decide/side-by-side';
 export { pickedId, pickedName, pickOf, stillStands } from './decide/pick';
 export { bestWith } from './decide/best-with';

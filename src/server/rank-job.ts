@@ -1,5 +1,17 @@
 import { and, eq, sql } from 'drizzle-orm';
-import { rankClimbs, searchSets, isCandidate, type Board, type Build, type Climb, type Ranked } from '../core';
+import {
+  isCandidate,
+  likelyFirst,
+  manyBoards,
+  mostSetsOfMany,
+  rankClimbs,
+  searchSets,
+  stoppedEarly,
+  type Board,
+  type Build,
+  type Climb,
+  type Ranked,
+} from '../core';
 import { findBuild } from '../db/builds';
 import type { Database } from '../db/connection';
 import { allBoards } from '../db/library';
@@ -62,11 +74,12 @@ async function climbAll(
     await tell(done);
     told = performance.now();
   };
-  for (const board of alone) {
+  const many = alone.length > manyBoards;
+  for (const board of many ? likelyFirst(build, alone) : alone) {
     await now(climbs.length);
-    climbs.push(await climbOf(build, board));
+    climbs.push((many ? stoppedEarly(build, board) : null) ?? (await climbOf(build, board)));
   }
-  const search = searchSets(build, shelf);
+  const search = searchSets(build, shelf, many ? { most: mostSetsOfMany } : {});
   for (;;) {
     await now(alone.length);
     const step = search.next();

@@ -10,6 +10,7 @@ import { openQueue, rankingQueue, type RankingJob } from './queue';
 /** What nobody has asked for so long nobody waits for. */
 export const patienceSeconds = 5;
 const pollMs = 250;
+const silentMs = 10_000;
 
 const kept = globalThis as { rungQueue?: Promise<PgBoss> };
 
@@ -78,6 +79,7 @@ export async function* rankingLines(
   gone: AbortSignal,
 ): AsyncGenerator<string> {
   let told = '';
+  let said = performance.now();
   while (!gone.aborted) {
     const row = await within(db, workspace, async (own) => {
       const [now] = await own
@@ -97,7 +99,11 @@ export async function* rankingLines(
       return;
     }
     const line = `${JSON.stringify({ state: row.state, done: row.done, total: row.total })}\n`;
-    if (line !== told) yield line;
+    // A proxy and a program take a body that is silent for long for a dead one.
+    if (line !== told || performance.now() - said > silentMs) {
+      yield line;
+      said = performance.now();
+    }
     told = line;
     await new Promise((r) => setTimeout(r, pollMs));
   }

@@ -5,6 +5,7 @@ import {
   manyBoards,
   newMemory,
   slimmed,
+  stoppedEarly,
   type Board,
   type Build,
   type Climb,
@@ -47,7 +48,8 @@ async function climb(build: Build, run: number): Promise<void> {
   const tell = () => postMessage({ run, climbs } satisfies FromClimber);
   const many = boards.length > manyBoards;
   for (const board of many ? likelyFirst(build, boards) : boards) {
-    const climb = await climbOf(build, board, many && !remembered.has(board.id) ? null : memory);
+    const early = many ? stoppedEarly(build, board) : null;
+    const climb = early ?? (await climbOf(build, board, many && !remembered.has(board.id) ? null : memory));
     if (many) {
       if (carries(climb)) remembered.add(board.id);
       else remembered.delete(board.id);

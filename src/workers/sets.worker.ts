@@ -1,6 +1,8 @@
 import {
   candidateAt,
   evaluate,
+  manyBoards,
+  mostSetsOfMany,
   notClimbed,
   searchSets,
   type Board,
@@ -54,7 +56,7 @@ onmessage = ({ data: said }: MessageEvent<ToSetFinder>) => {
 /** In slices, so that a word to stop comes through between them. */
 async function find(build: Build, asked: string[], run: number): Promise<void> {
   const mine = asked.flatMap((id) => climbOf(build, id) ?? []);
-  const search = searchSets(build, boards);
+  const search = searchSets(build, boards, boards.length > manyBoards ? { most: mostSetsOfMany } : {});
   let pause = performance.now() + sliceMs;
   let told = performance.now();
   for (;;) {

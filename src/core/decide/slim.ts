@@ -5,6 +5,8 @@ import type { Build } from '../records/build';
 
 /** Of more boards than this a machine holds neither every wire nor all that was worked out: of those that break only what the order needs, and the likely ones climb first. */
 export const manyBoards = 600;
+/** Sets that are tried of so large a shelf: what is not proved to be the best is said to be so. */
+export const mostSetsOfMany = 300;
 
 /** A climb with what an order, its rows and what moved in it need, and without figures and wires: for shelves of thousands. Whoever opens the board climbs it anew. */
 export function slimmed(climb: Climb): Climb {

@@ -65,6 +65,7 @@ export const findingCodes = [
   'processor',
   'circuit disagrees',
   'set aside',
+  'not worked out',
 ] as const;
 export type FindingCode = (typeof findingCodes)[number];
 

@@ -62,11 +62,19 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
         progress: null,
       });
     };
+    // The search for sets would take the processors that very many boards climb on.
+    const later = boards.length > manyBoards;
+    const findSets = () =>
+      finder?.find(build, [...new Set([...build.sets, ...build.picks.map(pickedId).filter(isSetId)])], (found) => {
+        sets = found;
+        show();
+      });
     const stopClimbing = climbers.climb(
       build,
       (climbs) => {
         alone = climbs;
         show();
+        if (later) findSets();
       },
       (some) => {
         if (performance.now() < next) return;
@@ -77,10 +85,7 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
         say({ progress: { done: some.length, total: boards.length } });
       },
     );
-    finder?.find(build, [...new Set([...build.sets, ...build.picks.map(pickedId).filter(isSetId)])], (found) => {
-      sets = found;
-      show();
-    });
+    if (!later) findSets();
     giveUp = () => {
       finder?.stop();
       return stopClimbing();

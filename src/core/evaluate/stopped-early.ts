@@ -1,0 +1,71 @@
+import { inMoneyOf } from '../bill/exchange';
+import { withFixes } from '../fix/apply';
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
+import { cheapestBill } from '../rungs/cost';
+import { rungNames, worst, type Finding, type RungNumber } from '../rungs/finding';
+import { checkFrame } from '../rungs/frame';
+import { checkLights } from '../rungs/lights';
+import { checkMotors } from '../rungs/motors';
+import { checkPack } from '../rungs/pack';
+import { sanityFindings } from '../rungs/sanity';
+import { massLines, total } from '../rungs/weight';
+import { nothingWired } from '../wiring/hookup';
+import type { Climb, Rung } from './climb';
+
+/**
+ * The climb of a board that rungs 1 to 3 stop, without a search for its wiring: where it stops, and that it does, are those of the whole climb; of rungs 4 to 10 nothing is
+ * said, and mass and price are the least they can be. null where those rungs do not stop it. For shelves of thousands.
+ */
+export function stoppedEarly(asked: Build, shelved: Board): Climb | null {
+  const bought = inMoneyOf(asked, shelved);
+  const { build, board } = withFixes(asked, bought);
+  const findings = [
+    ...checkFrame(build, board),
+    ...checkPack(build, board),
+    ...checkMotors(build, board),
+    ...sanityFindings(board),
+    ...checkLights(build),
+  ];
+  const stops = findings.filter((f) => f.state === 'breaks' && f.rung <= 3);
+  if (stops.length === 0) return null;
+  const stopsAt = Math.min(...stops.map((f) => f.rung)) as RungNumber;
+  const hookup = nothingWired(build);
+  return {
+    boardId: board.id,
+    boardName: board.name,
+    maker: board.maker,
+    revision: board.revision,
+    members: null,
+    verdict: 'does not fit',
+    stopsAt,
+    rungs: rungNames.map((name, i) => rungOf((i + 1) as RungNumber, name, findings)),
+    hookup,
+    massG: { low: total(massLines(build, board, hookup)).low, high: null },
+    totalCents: cheapestBill(asked, bought, hookup)?.order.totalCents ?? null,
+    setAside: false,
+    delegated: false,
+    slim: true,
+  };
+}
+
+function rungOf(rung: RungNumber, name: Rung['name'], findings: readonly Finding[]): Rung {
+  const own = findings.filter((f) => f.rung === rung);
+  if (rung > 3) return { rung, name, state: 'unknown', margin: null, findings: [{ ...notWorkedOut, rung }] };
+  const margins = own.flatMap((f) => (f.margin === undefined ? [] : [f.margin]));
+  return {
+    rung,
+    name,
+    state: worst(own.map((f) => f.state)),
+    margin: margins.length > 0 ? Math.min(...margins) : null,
+    findings: [...own].sort((a, b) => Number(b.state === 'breaks') - Number(a.state === 'breaks')),
+  };
+}
+
+const notWorkedOut: Omit<Finding, 'rung'> = {
+  state: 'unknown',
+  code: 'not worked out',
+  about: 'Not worked out',
+  sentence: 'Not worked out, since the board stops before. Open it for all of it.',
+  grounds: [],
+};
