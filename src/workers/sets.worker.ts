@@ -1,7 +1,6 @@
 import {
   candidateAt,
   evaluate,
-  manyBoards,
   mostSetsOfMany,
   notClimbed,
   searchSets,
@@ -12,7 +11,8 @@ import {
 } from '../core';
 
 export type ToSetFinder =
-  | { kind: 'boards'; boards: Board[] }
+  /** `many`: they are of so large a shelf that fewer sets are tried. */
+  | { kind: 'boards'; boards: Board[]; many: boolean }
   | { kind: 'build'; build: Build; asked: string[]; run: number }
   /** Just these sets, aside from the search. */
   | { kind: 'these'; build: Build; asked: string[]; aside: number }
@@ -36,13 +36,14 @@ export interface FromSetFinder {
 }
 
 let boards: Board[] = [];
+let many = false;
 /** The newest run; an older one ends at its next slice. */
 let wanted = 0;
 const sliceMs = 40;
 const tellMs = 1500;
 
 onmessage = ({ data: said }: MessageEvent<ToSetFinder>) => {
-  if (said.kind === 'boards') boards = said.boards;
+  if (said.kind === 'boards') [boards, many] = [said.boards, said.many];
   else if (said.kind === 'stop') wanted = 0;
   else if (said.kind === 'these') {
     const climbs = said.asked.flatMap((id) => climbOf(said.build, id) ?? []);
@@ -56,7 +57,7 @@ onmessage = ({ data: said }: MessageEvent<ToSetFinder>) => {
 /** In slices, so that a word to stop comes through between them. */
 async function find(build: Build, asked: string[], run: number): Promise<void> {
   const mine = asked.flatMap((id) => climbOf(build, id) ?? []);
-  const search = searchSets(build, boards, boards.length > manyBoards ? { most: mostSetsOfMany } : {});
+  const search = searchSets(build, boards, many ? { most: mostSetsOfMany } : {});
   let pause = performance.now() + sliceMs;
   let told = performance.now();
   for (;;) {

@@ -28,8 +28,11 @@ const firstTickMs = 1000;
 export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
   const boards = shelf.filter(isCandidate);
   const climbers = climbersOf(boards);
+  const members = shelf.filter((b) => !isCandidate(b) || roleOf(b) === 'controller');
   const finder =
-    shelf.some((b) => roleOf(b) === 'controller') && boards.length < shelf.length ? setFinderOf(shelf) : null;
+    members.some((b) => roleOf(b) === 'controller') && boards.length < shelf.length
+      ? setFinderOf(members, boards.length > manyBoards)
+      : null;
   const say = (change: Partial<Ranking> | ((now: Ranking) => Partial<Ranking>)) =>
     store.setState(({ ranking }) => ({
       ranking: { ...ranking, ...(typeof change === 'function' ? change(ranking) : change) },

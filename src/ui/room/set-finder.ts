@@ -12,7 +12,7 @@ export interface SetFinder {
   end: () => void;
 }
 
-export function setFinderOf(boards: Board[]): SetFinder {
+export function setFinderOf(boards: Board[], many: boolean): SetFinder {
   const worker = new Worker(new URL('../../workers/sets.worker.ts', import.meta.url), { type: 'module' });
   const tell = (said: ToSetFinder) => worker.postMessage(said);
   let run = 0;
@@ -27,7 +27,7 @@ export function setFinderOf(boards: Board[]): SetFinder {
     asides.get(data.aside)?.(data.climbs);
     asides.delete(data.aside);
   };
-  tell({ kind: 'boards', boards });
+  tell({ kind: 'boards', boards, many });
   return {
     find: (build, asked, next) => {
       run += 1;
