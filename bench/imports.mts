@@ -36,7 +36,9 @@ const hostile: Record<string, string> = {
   quotes: shelfOf(`"${'\\"'.repeat(bytes / 2)}"`),
   spaces: ' '.repeat(bytes),
   'every board wrong': shelfOf(
-    Array.from({ length: 8000 }, () => JSON.stringify({ ...boards[0], massG: 'heavy' })).join(),
+    Array.from({ length: Math.floor((bytes - 1000) / (JSON.stringify(boards[0]).length + 20)) }, () =>
+      JSON.stringify({ ...boards[0], massG: 'heavy' }),
+    ).join(),
   ),
 };
 const refusals: Record<string, number> = {};
