@@ -308,6 +308,44 @@ describe('a part that no library has', () => {
   });
 });
 
+describe('a first build', () => {
+  test('begins with what is usual for what flies, and says so; figures in other units are understood, and what contradicts is said', async () => {
+    let id = '';
+    await at('/', async (page) => {
+      await page.type('input[maxlength="80"]', 'Heron Two');
+      await (await page.waitForSelector('::-p-aria([name="What flies"][role="combobox"])'))!.click();
+      await (await page.waitForSelector('::-p-aria([name="a wing"][role="option"])'))!.click();
+      await clickOn(page, 'Start a build');
+      await waitForText(page, 'Motors');
+      id = /\/b\/([^/]+)/.exec(page.url())![1]!;
+      expect(await page.evaluate(() => document.body.innerText)).toContain(
+        '1, each 8 A at cruise, 30 A for up to 20 s',
+      );
+      await clickOn(page, 'Change');
+      const box = async (name: string, text: string) => {
+        const field = (await page.waitForSelector(`::-p-aria([name="${name}"][role="textbox"])`))!;
+        await field.click({ count: 3 });
+        await field.type(text);
+        await page.keyboard.press('Tab');
+      };
+      await box('Bare craft', '20 oz');
+      await waitForText(page, '566.99');
+      await box('Take-off mass', 'heavy');
+      await waitForText(page, 'a number, also in kg or oz or lb');
+      await box('Cruise, each', '40');
+      await waitForText(page, 'full throttle is the larger one');
+      await expectAccessible(page);
+    });
+    const { build, version } = (await (await ask(`/api/builds/${id}`)).json()) as {
+      build: { bareMassG: { value: number }; limits: { takeOffMassG: number } };
+      version: number;
+    };
+    // What was refused changed nothing.
+    expect([build.bareMassG.value, build.limits.takeOffMassG]).toEqual([566.99, 1200]);
+    await ask(`/api/builds/${id}`, { method: 'DELETE', headers: { 'if-match': String(version) } });
+  });
+});
+
 describe('what the build itself leaves open', () => {
   test('a new build is asked for its masses, in place; then a board can be picked', async () => {
     const { id } = (await (

@@ -347,6 +347,7 @@ describe('bad input gets a sentence', () => {
 describe('WCAG 2.2 AA, checked with axe-core', () => {
   test.each([
     '/',
+    '/glossary',
     '/b/belfry-six',
     '/b/belfry-six/ladder',
     '/b/belfry-six/board/copperwren-sill-45',

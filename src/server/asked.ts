@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { startingKinds } from '../core';
 import { roles, shareable } from '../db/people-schema';
 import { kinds } from '../db/past';
 
@@ -8,6 +9,7 @@ const name = z.string().trim().min(1).max(80);
 export const newBuildAsked = z.object({
   name,
   from: z.string().max(64).optional().describe('The build to fork'),
+  kind: z.enum(startingKinds).optional().describe('What flies: the build begins with what is usual for it'),
 });
 
 export const pastAbout = z.object({ kind: z.enum(kinds), id: z.string().min(1).max(64) });

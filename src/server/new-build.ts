@@ -1,9 +1,9 @@
-import { type Build, idFrom, newestVersion, readData } from '../core';
+import { type Build, idFrom, newestVersion, readData, startingCraft, type StartingKind } from '../core';
 import { addBuild } from '../db/builds';
 import type { Database } from '../db/connection';
 
-/** A first draft that is sound but deliberately plain: a five-inch quad without any parts. */
-function draft(id: string, name: string): Build {
+/** A first draft that is sound but deliberately plain: a five-inch quad without any parts, or what is usual for a kind of craft. */
+function draft(id: string, name: string, kind: StartingKind | undefined): Build {
   const made = readData(
     {
       format: 'rung-build',
@@ -25,6 +25,7 @@ function draft(id: string, name: string): Build {
       comforts: {},
       policies: {},
       parts: [],
+      ...(kind === undefined ? {} : startingCraft(kind)),
     },
     'rung-build',
   );
@@ -36,13 +37,13 @@ function draft(id: string, name: string): Build {
 const mostIdLetters = 50;
 
 /** Starts a build under a free id made from its name: a plain draft, or a variant of another one, which keeps all but its picks, log and ticks. */
-export async function newBuild(db: Database, name: string, from?: Build): Promise<string> {
+export async function newBuild(db: Database, name: string, from?: Build, kind?: StartingKind): Promise<string> {
   const base = idFrom(name, 'build').slice(0, mostIdLetters);
   for (let n = 1; ; n++) {
     const id = n === 1 ? base : `${base}-${n}`;
     const made: Build = from
       ? { ...from, id, name, forkOf: from.id, picks: [], log: [], done: {}, stage: 'planned' }
-      : draft(id, name);
+      : draft(id, name, kind);
     if (await addBuild(db, made)) return id;
   }
 }

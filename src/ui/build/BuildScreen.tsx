@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
-import { leadWords, outcomeWords } from '@/core';
+import { buildDoubts, leadWords, outcomeWords } from '@/core';
 import { useRoom } from '../room/store';
 import { AddPart } from './AddPart';
 import { Craft } from './Craft';
@@ -14,6 +14,18 @@ import { PartSheet } from './PartSheet';
 import { TallyBox } from './TallyBox';
 import { History } from './History';
 import { Variants } from './Variants';
+
+/** What of the craft cannot all be true at once. */
+function Doubts() {
+  const { build } = useRoom('build');
+  const doubts = buildDoubts(build);
+  if (doubts.length === 0) return null;
+  return (
+    <Box role="note" sx={{ mt: 1, fontSize: 12.5, color: 'error.main' }}>
+      Look at these again: {doubts.join(' ')}
+    </Box>
+  );
+}
 
 export function BuildScreen() {
   const { build, ranking } = useRoom('build', 'ranking');
@@ -25,6 +37,7 @@ export function BuildScreen() {
       <Box sx={{ flex: 1, minWidth: 0, overflow: 'auto', px: 2, py: 1.5 }}>
         <h1 className="sr">Build</h1>
         <Craft />
+        <Doubts />
         <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 2, mt: 2, mb: 1 }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
             What must hang off the board, most important first

@@ -1,11 +1,13 @@
 'use client';
 
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import Link from 'next/link';
 import { useState } from 'react';
 import { letterKeysOn, switchLetterKeys, useLetterKey } from './letter-keys';
 
@@ -52,6 +54,9 @@ export function Shortcuts() {
               ))}
             </tbody>
           </table>
+          <Box sx={{ mt: 1 }}>
+            <Link href="/glossary">What the words mean</Link>
+          </Box>
           <FormControlLabel
             control={
               <Checkbox

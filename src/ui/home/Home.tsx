@@ -9,6 +9,8 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type FormEvent } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
+import { startingKinds, startingWords, type StartingKind } from '@/core';
+import { Choice } from '../build/Choice';
 import { Bin } from '../frame/Bin';
 import { askServer } from '../room/ask-server';
 import { Here } from '../people/Here';
@@ -42,16 +44,26 @@ export function Home({
   const router = useRouter();
   const client = useQueryClient();
   const [name, setName] = useState('');
+  const [kind, setKind] = useState<StartingKind | 'nothing'>('nothing');
   const [fault, setFault] = useState<string | null>(null);
   const create = async (event: FormEvent) => {
     event.preventDefault();
     const { said } = await askServer<{ id: string }>(
       '/api/builds',
-      { method: 'POST', body: JSON.stringify({ name }) },
+      { method: 'POST', body: JSON.stringify({ name, ...(kind === 'nothing' ? {} : { kind }) }) },
       'The server does not answer. The name is still here; try again in a moment.',
     );
     if (said.id) router.push(`/b/${said.id}`);
     else setFault(said.sentence);
+  };
+  const copy = async (b: BuildCard) => {
+    const { ok, said } = await askServer(
+      '/api/builds',
+      { method: 'POST', body: JSON.stringify({ name: `${b.name.slice(0, 72)}, copy`, from: b.id }) },
+      'The server does not answer. Nothing was copied.',
+    );
+    setFault(ok ? null : said.sentence);
+    router.refresh();
   };
   const remove = async (b: BuildCard) => {
     const { ok, said } = await askServer(
@@ -73,7 +85,8 @@ export function Home({
       </Box>
       <Typography sx={{ maxWidth: 640, color: 'text.secondary', mt: 0.5 }}>
         Write down what must hang off the flight controller. Every board on the shelf then climbs ten rungs, and you see
-        which one carries your build, where the others stop, and how to wire the one you pick.
+        which one carries your build, where the others stop, and how to wire the one you pick.{' '}
+        <Link href="/glossary">What the words mean</Link>.
       </Typography>
       {mayWrite && (
         <Box
@@ -87,6 +100,13 @@ export function Home({
             onChange={(e) => setName(e.target.value)}
             slotProps={{ htmlInput: { maxLength: 80 } }}
             sx={{ width: 260 }}
+          />
+          <Choice
+            label="What flies"
+            value={kind}
+            words={['nothing', ...startingKinds] as const}
+            says={(k) => (k === 'nothing' ? 'I say all figures myself' : startingWords[k])}
+            onChange={setKind}
           />
           <Button type="submit" variant="contained" disabled={name.trim() === ''} sx={{ mt: 1.75 }}>
             Start a build
@@ -134,13 +154,22 @@ export function Home({
                 </td>
                 <td>
                   {mayWrite && (
-                    <Button
-                      aria-label={`Remove ${b.name}`}
-                      onClick={() => void remove(b)}
-                      sx={{ p: 0, minHeight: 24, mt: -0.5 }}
-                    >
-                      Remove
-                    </Button>
+                    <>
+                      <Button
+                        aria-label={`Copy ${b.name}`}
+                        onClick={() => void copy(b)}
+                        sx={{ p: 0, minHeight: 24, mt: -0.5, mr: 1.5 }}
+                      >
+                        Copy
+                      </Button>
+                      <Button
+                        aria-label={`Remove ${b.name}`}
+                        onClick={() => void remove(b)}
+                        sx={{ p: 0, minHeight: 24, mt: -0.5 }}
+                      >
+                        Remove
+                      </Button>
+                    </>
                   )}
                 </td>
               </tr>

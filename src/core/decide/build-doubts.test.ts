@@ -1,0 +1,52 @@
+import { expect, test } from 'vitest';
+import { demoBuilds } from '../tests/demo';
+import { makeBuild, makePart, says, unknown } from '../tests/make';
+import { buildDoubts } from './build-doubts';
+
+const sound = makeBuild({}, [makePart('gps', {})]);
+const esc = {
+  name: 'Own',
+  channels: 4,
+  continuousAmps: says(40),
+  burstAmps: says(50),
+  burstSeconds: says(10),
+  maxCells: says(6),
+};
+
+test('a sound build is not doubted, the demo is not, and what is unknown contradicts nothing', () => {
+  expect(buildDoubts(sound)).toEqual([]);
+  for (const build of demoBuilds()) expect(buildDoubts(build), build.name).toEqual([]);
+  expect(buildDoubts({ ...sound, bareMassG: unknown, pack: { ...sound.pack, massG: unknown } })).toEqual([]);
+});
+
+test.each([
+  [{ motors: { ...sound.motors, cruiseAmps: 31 } }, 'full throttle is the larger one'],
+  [{ motors: { ...sound.motors, peakSeconds: 0 } }, 'lasts 0 s'],
+  [{ frame: { ...sound.frame, standoffMm: 12, overhangMm: 8 } }, 'nothing is left for a board'],
+  [{ limits: { ...sound.limits, budgetCents: 0 } }, 'nothing can be bought'],
+  [{ limits: { ...sound.limits, takeOffMassG: 480 } }, 'weigh 480 g'],
+  [
+    {
+      motors: {
+        ...sound.motors,
+        esc: 'separate',
+        ownEsc: { ...esc, count: 1, pins: [], heightMm: 6, burstAmps: says(30) },
+      },
+    },
+    'the burst is the larger one',
+  ],
+  [
+    {
+      motors: {
+        ...sound.motors,
+        esc: 'separate',
+        ownEsc: { ...esc, count: 1, pins: [], heightMm: 6, maxCells: says(3) },
+      },
+    },
+    'stands 3 cells, and the pack has 4',
+  ],
+] as const)('%j: %s', (change, words) => {
+  const doubts = buildDoubts({ ...sound, ...(change as object) });
+  expect(doubts).toHaveLength(1);
+  expect(doubts[0]).toContain(words);
+});

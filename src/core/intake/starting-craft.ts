@@ -1,0 +1,133 @@
+import type { NumberFigure } from '../quantity/figure';
+import type { Build } from '../records/build';
+
+/** Kinds of craft that a new build may begin as. */
+export const startingKinds = [
+  'five-inch quad',
+  'seven-inch quad',
+  'three-inch quad',
+  'one-cell whoop',
+  'wing',
+] as const;
+export type StartingKind = (typeof startingKinds)[number];
+
+export const startingWords: Record<StartingKind, string> = {
+  'five-inch quad': 'a five-inch quad',
+  'seven-inch quad': 'a seven-inch quad, for distance',
+  'three-inch quad': 'a three-inch quad',
+  'one-cell whoop': 'a whoop on one cell',
+  wing: 'a wing',
+};
+
+const source = 'usual for such a craft (common practice, no source): put your own in its place';
+const usual = (value: number): NumberFigure => ({ value, origin: 'assumed', source });
+
+interface Usual {
+  frame: Omit<Build['frame'], 'name' | 'standoffMm' | 'overhangMm'>;
+  pack: Pick<Build['pack'], 'cells' | 'chemistry'> & { grams: number };
+  motors: Pick<Build['motors'], 'count' | 'cruiseAmps' | 'peakAmps' | 'peakSeconds' | 'esc'>;
+  bareGrams: number;
+  takeOffMassG: number;
+  euros: number;
+}
+
+const square = (alongMm: number, screw: 'M2' | 'M3') => ({ alongMm, screw });
+
+/** Each on a usual frame with usual motors: common practice of the trade, no source. */
+const crafts: Record<StartingKind, Usual> = {
+  'five-inch quad': {
+    frame: {
+      mounts: [square(30.5, 'M3'), square(20, 'M3')],
+      bayLengthMm: 44,
+      bayWidthMm: 44,
+      bayHeightMm: 22,
+      openSides: ['left', 'right'],
+    },
+    pack: { cells: 6, chemistry: 'lipo', grams: 200 },
+    motors: { count: 4, cruiseAmps: 6, peakAmps: 35, peakSeconds: 5, esc: 'on the board' },
+    bareGrams: 380,
+    takeOffMassG: 750,
+    euros: 350,
+  },
+  'seven-inch quad': {
+    frame: {
+      mounts: [square(30.5, 'M3')],
+      bayLengthMm: 52,
+      bayWidthMm: 44,
+      bayHeightMm: 26,
+      openSides: ['left', 'right'],
+    },
+    pack: { cells: 6, chemistry: 'li-ion', grams: 420 },
+    motors: { count: 4, cruiseAmps: 5, peakAmps: 28, peakSeconds: 8, esc: 'on the board' },
+    bareGrams: 480,
+    takeOffMassG: 1200,
+    euros: 450,
+  },
+  'three-inch quad': {
+    frame: {
+      mounts: [square(20, 'M2'), square(25.5, 'M2')],
+      bayLengthMm: 36,
+      bayWidthMm: 36,
+      bayHeightMm: 20,
+      openSides: ['left', 'right'],
+    },
+    pack: { cells: 4, chemistry: 'lipo', grams: 75 },
+    motors: { count: 4, cruiseAmps: 2.5, peakAmps: 14, peakSeconds: 5, esc: 'on the board' },
+    bareGrams: 95,
+    takeOffMassG: 250,
+    euros: 250,
+  },
+  'one-cell whoop': {
+    frame: {
+      mounts: [square(25.5, 'M2')],
+      bayLengthMm: 32,
+      bayWidthMm: 32,
+      bayHeightMm: 12,
+      openSides: ['front', 'rear', 'left', 'right'],
+    },
+    pack: { cells: 1, chemistry: 'lipo', grams: 8 },
+    motors: { count: 4, cruiseAmps: 0.8, peakAmps: 4, peakSeconds: 5, esc: 'on the board' },
+    bareGrams: 11,
+    takeOffMassG: 38,
+    euros: 160,
+  },
+  wing: {
+    frame: {
+      mounts: [],
+      bayLengthMm: 120,
+      bayWidthMm: 48,
+      bayHeightMm: 32,
+      openSides: ['front', 'rear', 'left', 'right'],
+    },
+    pack: { cells: 4, chemistry: 'li-ion', grams: 270 },
+    motors: { count: 1, cruiseAmps: 8, peakAmps: 30, peakSeconds: 20, esc: 'any' },
+    bareGrams: 560,
+    takeOffMassG: 1200,
+    euros: 400,
+  },
+};
+
+/** What a new build of a kind begins with: every figure is said to be assumed, so that whoever reads a verdict sees what is only usual. */
+export function startingCraft(kind: StartingKind): Partial<Build> {
+  const { frame, pack, motors, bareGrams, takeOffMassG, euros } = crafts[kind];
+  const { grams, ...cells } = pack;
+  const word = { origin: 'assumed', source } as const;
+  return {
+    craft: `Begun as ${startingWords[kind]}: figures that are usual for one, until you say yours.`,
+    frame: { name: 'Frame', standoffMm: 0, overhangMm: 0, ...frame },
+    pack: { ...cells, massG: usual(grams), leadMm: 80 },
+    motors: { ...motors, signal: 'digital' },
+    bareMassG: usual(bareGrams),
+    limits: { takeOffMassG, budgetCents: euros * 100 },
+    said: {
+      'bay length': word,
+      'bay width': word,
+      'bay height': word,
+      'pack cells': word,
+      'cruise amps': word,
+      'peak amps': word,
+      'peak seconds': word,
+      'take-off limit': word,
+    },
+  };
+}
