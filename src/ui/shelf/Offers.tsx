@@ -144,7 +144,6 @@ function TypeOffer({
         slotProps={{ htmlInput: { maxLength: 80 } }}
         sx={{ flex: 1 }}
       />
-      <Currency label="In" value={currency} onChange={setCurrency} />
       <NumberBox
         label="Price"
         unit={currencySign(currency)}
@@ -166,6 +165,7 @@ function TypeOffer({
         width={62}
       />
       <NumberBox label="Days" whole max={365} mayBeUnknown empty="" value={days} onChange={setDays} width={44} />
+      <Currency label="In" value={currency} onChange={setCurrency} />
       <Button type="submit" disabled={!shop.trim() || price === null}>
         Add
       </Button>
