@@ -1,13 +1,13 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { makeAppRole, roleFault } from '../src/db/app-role';
+import { letAppIn, makeAppRole, roleFault } from '../src/db/app-role';
 import { openDatabase } from '../src/db/connection';
 import { migrateDatabase } from '../src/db/migrate';
 import { prepareQueue } from '../src/server/queue';
 import { loadDemoOnce } from '../src/server/demo-data';
 
 /**
- * Migrates the database of RUNG_OWNER_URL, or of DATABASE_URL where its role owns it, makes the application's role, and prints the address to connect as it. An address
- * that is the application's already is taken as it is. With `--demo`, which only the demo's own database is given, loads the demo files through the import that users have, once.
+ * Migrates the database of DATABASE_URL where its role owns it, makes the application's role, and prints the address to connect as it. Where RUNG_OWNER_URL is given, that is
+ * the owner, and DATABASE_URL is the application's, made by hand. Without it an address that is the application's already is taken as it is. With `--demo`, which only the demo's own database is given, loads the demo files through the import that users have, once.
  */
 async function prepare(url: string, owner: string | undefined, demo: boolean): Promise<string> {
   if (owner === undefined && (await roleFault(url)) === null) return url;
@@ -15,8 +15,9 @@ async function prepare(url: string, owner: string | undefined, demo: boolean): P
   await migrateDatabase(ownersUrl);
   if (demo) await loadDemo(ownersUrl);
   await prepareQueue(ownersUrl);
-  const made = await makeAppRole(ownersUrl);
-  return owner === undefined ? made : url;
+  if (owner === undefined) return makeAppRole(ownersUrl);
+  await letAppIn(ownersUrl);
+  return url;
 }
 
 async function loadDemo(url: string): Promise<void> {

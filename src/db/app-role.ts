@@ -28,6 +28,14 @@ const grants = `
 export async function makeAppRole(owner: string): Promise<string> {
   const url = new URL(owner);
   const password = createHmac('sha256', decodeURIComponent(url.password)).update(appRole).digest('hex');
+  await letAppIn(owner, password);
+  url.username = appRole;
+  url.password = password;
+  return url.href;
+}
+
+/** Lets the application's role use the tables as they are now. With `password` it is made, or gets that one; without, it was made by hand and keeps its own. */
+export async function letAppIn(owner: string, password: string | null = null): Promise<void> {
   const client = new Client({ connectionString: owner });
   await client.connect();
   try {
@@ -35,9 +43,10 @@ export async function makeAppRole(owner: string): Promise<string> {
     // Two set-ups at once would change one role at once.
     await client.query("select pg_advisory_xact_lock(hashtext('rung role'))");
     const { rowCount } = await client.query('select 1 from pg_roles where rolname = $1', [appRole]);
-    await client.query(
-      `${rowCount ? 'alter' : 'create'} role ${appRole} login password '${password}' nosuperuser nobypassrls nocreatedb nocreaterole noinherit`,
-    );
+    if (password !== null)
+      await client.query(
+        `${rowCount ? 'alter' : 'create'} role ${appRole} login password '${password}' nosuperuser nobypassrls nocreatedb nocreaterole noinherit`,
+      );
     await client.query(grants);
     const { rows } = await client.query<{ there: boolean }>("select to_regnamespace('pgboss') is not null as there");
     if (rows[0]!.there) await client.query(queueGrants);
@@ -45,9 +54,6 @@ export async function makeAppRole(owner: string): Promise<string> {
   } finally {
     await client.end();
   }
-  url.username = appRole;
-  url.password = password;
-  return url.href;
 }
 
 /** Why the application must not run as the role of this address, in a sentence; null where it may. */

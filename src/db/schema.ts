@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { boolean, customType, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
-import type { Board, Build, Peripheral } from '../core';
+import type { Board, Build, Peripheral, RankedRow } from '../core';
 
 const updatedAt = timestamp('updated_at', { withTimezone: true }).notNull().defaultNow();
 
@@ -117,17 +117,3 @@ export const rankings = pgTable(
   },
   (t) => [primaryKey({ columns: [t.workspace, t.key] })],
 );
-
-/** One place of an order, in what a phone or a program needs of it. */
-export interface RankedRow {
-  rank: number;
-  id: string;
-  name: string;
-  maker: string;
-  verdict: string;
-  /** The rung that stops it or tells most, and its first sentence; null where all holds. */
-  rung: string | null;
-  why: string | null;
-  takeOffMassG: { low: number; high: number | null };
-  toPayCents: number | null;
-}

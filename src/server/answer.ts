@@ -5,7 +5,6 @@ import pino from 'pino';
 import { storableJson } from '../core';
 import { isDatabaseDown, isUnstorable, UnreadableRecord } from '../db/faults';
 import { refusalOf } from './own-pages';
-import type { Shareable } from '../db/people-schema';
 import { mayDo, whoAsks, type Need, type Who } from './people/who';
 import { counted } from './metrics';
 import { letIn } from './traffic';
@@ -28,18 +27,17 @@ export function seenVersion(request: Request): number | null {
   return /^"?\d{1,10}"?$/.test(header) ? Number(header.replaceAll('"', '')) : null;
 }
 
-/** What a route asks of whoever calls it. `guest`: the build of which a guest may see what this route shows, and which shares open it. */
-export type Asks = Need | { need: Need; guest: string; of?: readonly Shareable[] };
+/** What a route asks of whoever calls it. `guest`: the build of which a guest may see what this route shows. */
+type Asks = Need | { need: Need; guest: string };
 
 /** Runs a route for Rung's own pages and those who may; an error becomes a sentence that says what it is, not a stack trace. */
 export function answer(request: Request, asks: Asks, work: (who: Who) => Promise<NextResponse>): Promise<NextResponse> {
   return answerAnyone(request, async () => {
-    const { need, guest, of } = typeof asks === 'string' ? { need: asks, guest: undefined, of: undefined } : asks;
+    const { need, guest } = typeof asks === 'string' ? { need: asks, guest: undefined } : asks;
     const who = await whoAsks(request.headers, guest);
     if (!who) return say(401, 'Sign in first. What you typed is kept in this browser.');
     const shown = who.share !== null && need === 'read' && who.share.build === guest;
-    if (shown ? of !== undefined && !of.includes(who.share!.what) : !mayDo(who, need))
-      return say(403, refusedWords[need]);
+    if (!shown && !mayDo(who, need)) return say(403, refusedWords[need]);
     return work(who);
   });
 }

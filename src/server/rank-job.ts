@@ -5,17 +5,17 @@ import {
   manyBoards,
   mostSetsOfMany,
   rankClimbs,
+  rankedRow,
   searchSets,
   stoppedEarly,
   type Board,
   type Build,
   type Climb,
-  type Ranked,
 } from '../core';
 import { findBuild } from '../db/builds';
 import type { Database } from '../db/connection';
 import { allBoards } from '../db/library';
-import { rankings, type RankedRow } from '../db/schema';
+import { rankings } from '../db/schema';
 import { within } from '../db/within';
 import { climbOf } from '../highs/climb';
 import type { RankingJob } from './queue';
@@ -46,7 +46,7 @@ export async function rankJob(
   };
   try {
     const climbs = await climbAll(stored.build, alone, boards, tell);
-    const rows = rankClimbs(climbs).map(rowOf);
+    const rows = rankClimbs(climbs).map(rankedRow);
     await own((db) =>
       db
         .update(rankings)
@@ -85,22 +85,4 @@ async function climbAll(
     const step = search.next();
     if (step.done) return [...climbs, ...step.value.climbs];
   }
-}
-
-function rowOf({ rank, climb }: Ranked): RankedRow {
-  const tells =
-    climb.rungs.find((r) => r.state === 'breaks') ??
-    climb.rungs.find((r) => r.state === 'unknown') ??
-    climb.rungs.find((r) => r.state === 'strained');
-  return {
-    rank,
-    id: climb.boardId,
-    name: climb.boardName,
-    maker: climb.maker,
-    verdict: climb.verdict,
-    rung: tells?.name ?? null,
-    why: tells?.findings[0]?.sentence ?? null,
-    takeOffMassG: climb.massG,
-    toPayCents: climb.totalCents,
-  };
 }

@@ -40,6 +40,9 @@ test.each([
     'RUNG_PUBLIC_ADDRESS is no address',
   ],
   [{ DATABASE_URL: 'postgres://x', RUNG_SHOP_URL: 'javascript:alert(1)' }, 'RUNG_SHOP_URL is no address'],
+  [{ DATABASE_URL: 'postgres://x', RUNG_PATH: 'rung/' }, 'RUNG_PATH is no path'],
+  [{ DATABASE_URL: 'postgres://x', RUNG_WORKERS: '65' }, 'RUNG_WORKERS is more than 64'],
+  [{ DATABASE_URL: 'postgres://x', ...accounts, RUNG_PATH: '/rung' }, 'links would lead nowhere'],
   [{ DATABASE_URL: 'postgres://x', RUNG_TRAFFIC_TIMES: 'many' }, 'RUNG_TRAFFIC_TIMES is no number'],
 ])('settings %j: %s, in a sentence that tells no secret', (env, words) => {
   const read = readSettings(env);

@@ -290,6 +290,17 @@ function better(a: Order, b: Order, aim: Aim): boolean {
   return false;
 }
 
+/** The lines of things that nobody listed and that are not at home, and what they may cost above the least that is counted. */
+export function unlistedSpan(
+  { atHome }: Pick<Build, 'atHome'>,
+  lines: readonly BasketLine[],
+): { lines: BasketLine[]; moreCents: number } {
+  const open = lines.filter((l) => l.mostCents !== undefined && (atHome[l.key] ?? 0) < l.quantity);
+  const share = (l: BasketLine) => 1 - (atHome[l.key] ?? 0) / l.quantity;
+  const more = open.reduce((sum, l) => sum + (l.mostCents! - l.cents) * share(l), 0);
+  return { lines: open, moreCents: Math.round(more) };
+}
+
 /** What a line costs with two places, a range of a thing that nobody listed, or that they are unknown. */
 export function priceOf({ cents, mostCents, unpriced }: BasketLine): string {
   if (mostCents !== undefined) return `${plainMoney(cents)} to ${plainMoney(mostCents)}`;

@@ -49,6 +49,13 @@ export function currencyOf({ currency }: Pick<Offer, 'currency'>): string {
   return currency ?? euro;
 }
 
+/** The least that a board is offered for with shipping, and in what. What several currencies are worth only a build says: then it is that of the first offer. */
+export function leastOffer({ offers }: Pick<Board, 'offers'>): { cents: number | null; currency: string } {
+  const currency = offers[0] ? currencyOf(offers[0]) : euro;
+  const same = offers.filter((o) => currencyOf(o) === currency);
+  return { currency, cents: same.length > 0 ? Math.min(...same.map((o) => o.cents + o.shippingCents)) : null };
+}
+
 /** A part of the library, whose price is in euros, as it stands on the list of this build. */
 export function partInMoneyOf(build: Money, peripheral: Peripheral): Peripheral {
   const worth = euroIn(build);
@@ -70,6 +77,7 @@ export function buildInCurrency(build: Build, currency: string, worth: number): 
     currency,
     rates,
     limits: { ...build.limits, budgetCents: turned(build.limits.budgetCents) },
+    picks: build.picks.map((p) => (p.cents === null ? p : { ...p, cents: turned(p.cents) })),
     imports: build.imports.map((i) => ({ ...i, feeCents: turned(i.feeCents) })),
     parts: build.parts.map((p) =>
       p.peripheral.cents === null ? p : { ...p, peripheral: { ...p.peripheral, cents: turned(p.peripheral.cents) } },

@@ -135,11 +135,7 @@ export function evaluate(
   });
   const mass = total(masses);
   return {
-    boardId: board.id,
-    boardName: board.name,
-    maker: board.maker,
-    revision: board.revision,
-    members: membersOf(board),
+    ...headOf(board),
     verdict: verdictOf(rungs),
     stopsAt: rungs.find((r) => r.state === 'breaks')?.rung ?? null,
     rungs,
@@ -342,6 +338,12 @@ function ofMember(board: Board, finding: Finding): Finding {
   return member === null || member === finding.member ? finding : { ...finding, member };
 }
 
+/** What a climb says of the board itself. */
+export function headOf(board: Board): Pick<Climb, 'boardId' | 'boardName' | 'maker' | 'revision' | 'members'> {
+  const { id, name, maker, revision } = board;
+  return { boardId: id, boardName: name, maker, revision, members: membersOf(board) };
+}
+
 function membersOf({ members }: Board): Climb['members'] {
   return members?.map((m) => ({ id: m.board.id, name: m.board.name, role: m.role, count: m.count })) ?? null;
 }
@@ -357,11 +359,7 @@ export function notClimbed(build: Build, board: Board, why: string): Climb {
     grounds: [],
   };
   return {
-    boardId: board.id,
-    boardName: board.name,
-    maker: board.maker,
-    revision: board.revision,
-    members: membersOf(board),
+    ...headOf(board),
     verdict: 'cannot say yet',
     stopsAt: null,
     rungs: rungNames.map((name, i) => ({

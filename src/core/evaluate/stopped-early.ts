@@ -11,7 +11,7 @@ import { checkPack } from '../rungs/pack';
 import { sanityFindings } from '../rungs/sanity';
 import { massLines, total } from '../rungs/weight';
 import { nothingWired } from '../wiring/hookup';
-import type { Climb, Rung } from './climb';
+import { headOf, type Climb, type Rung } from './climb';
 
 /**
  * The climb of a board that rungs 1 to 3 stop, without a search for its wiring: where it stops, and that it does, are those of the whole climb; of rungs 4 to 10 nothing is
@@ -32,11 +32,7 @@ export function stoppedEarly(asked: Build, shelved: Board): Climb | null {
   const stopsAt = Math.min(...stops.map((f) => f.rung)) as RungNumber;
   const hookup = nothingWired(build);
   return {
-    boardId: board.id,
-    boardName: board.name,
-    maker: board.maker,
-    revision: board.revision,
-    members: null,
+    ...headOf(board),
     verdict: 'does not fit',
     stopsAt,
     rungs: rungNames.map((name, i) => rungOf((i + 1) as RungNumber, name, findings)),

@@ -185,7 +185,6 @@ function heavier(board: Board, fix: Fix, build: Build): Board {
     ...board,
     massG: plus(board.massG, price.grams),
     heightMm: plus(board.heightMm, price.heightMm),
-    offers: board.offers.map((o) => ({ ...o, cents: o.cents + price.cents })),
   };
 }
 

@@ -4,7 +4,7 @@ import type { Hookup } from '../wiring/hookup';
 import { euroIn } from '../bill/exchange';
 import { borderOf } from '../bill/border';
 import { bought } from '../sets/roles';
-import { basketOf, boardKey, orderFor, type BasketLine, type Order } from '../bill/basket';
+import { basketOf, boardKey, orderFor, unlistedSpan, type BasketLine, type Order } from '../bill/basket';
 import { money as moneyIn } from '../quantity/money';
 import { comfort } from '../trade/comfort';
 import { plausibleEnds } from '../figures/plausible-ends';
@@ -44,11 +44,6 @@ function unpricedWords(build: Build, board: Board): string {
     : 'Nobody offers this board, so its price is unknown.';
 }
 
-/** Share of a line that is not at home. */
-function shareToBuy({ atHome }: Build, { key, quantity }: BasketLine): number {
-  return 1 - Math.min(1, (atHome[key] ?? 0) / quantity);
-}
-
 /** Rung 9: landed price with everything the hookup drags in, against the budget. */
 export function checkCost(build: Build, board: Board, bill: Bill | null): Finding[] {
   const budget = build.limits.budgetCents;
@@ -71,12 +66,11 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
   const margin = marginOf(budget, sum);
   // What nobody prices may cost anything that such a thing plausibly does.
   const unsaid = lines.filter((l) => l.unpriced && (build.atHome[l.key] ?? 0) < l.quantity);
-  const unlisted = lines.filter((l) => l.mostCents !== undefined && (build.atHome[l.key] ?? 0) < l.quantity);
-  const ofUnlisted = unlisted.reduce((total, l) => total + (l.mostCents! - l.cents) * shareToBuy(build, l), 0);
+  const { lines: unlisted, moreCents } = unlistedSpan(build, lines);
   const most =
     sum +
     unsaid.reduce((total, l) => total + l.quantity * plausibleEnds.partCents.ends[1] * euroIn(build), 0) +
-    Math.round(ofUnlisted);
+    moreCents;
   const truth = atLeast(exactly(budget), { low: sum, high: most });
   const mine = bought(board).flatMap((m) => {
     const found = order.from.find((f) => f.key === boardKey(m.board));

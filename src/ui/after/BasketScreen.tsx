@@ -14,6 +14,7 @@ import {
   list,
   orderFor,
   type BasketLine,
+  unlistedSpan,
   money as moneyIn,
 } from '@/core';
 import { CopyButton } from '../frame/CopyButton';
@@ -38,7 +39,7 @@ function Basket({ board, climb }: Chosen) {
   const from = new Map(order.from.map((f) => [f.key, f]));
   const grams = lines.reduce((sum, l) => sum + (l.grams ?? 0), 0);
   const unpriced = lines.filter((l) => l.unpriced);
-  const unlisted = lines.filter((l) => l.mostCents !== undefined && (build.atHome[l.key] ?? 0) < l.quantity);
+  const unlisted = unlistedSpan(build, lines);
   const unweighed = lines.some((l) => l.grams === null);
   const day = today();
   const atHome = (l: BasketLine, n: number) =>
@@ -80,9 +81,8 @@ function Basket({ board, climb }: Chosen) {
       <Box sx={{ fontSize: 14, mb: 1 }}>
         <strong>{money(order.totalCents)}</strong> landed
         {unpriced.length > 0 && ` without ${list(unpriced.map((l) => l.what))}, whose price nobody says`}
-        {unlisted.length > 0 &&
-          `, and up to ${money(unlisted.reduce((n, l) => n + l.mostCents! - l.cents, 0))} more for what nobody listed`}
-        , {unweighed && 'at least '}
+        {unlisted.lines.length > 0 && `, and up to ${money(unlisted.moreCents)} more for what nobody listed`},{' '}
+        {unweighed && 'at least '}
         {Math.round(grams)} g,{' '}
         {order.parcels.length === 0
           ? 'no parcels'

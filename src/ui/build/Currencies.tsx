@@ -11,11 +11,13 @@ import { NumberBox } from './NumberBox';
 /** Which currency the build is paid in, and what others are worth in it: as the buyer says, nothing is fetched. */
 export function Currencies() {
   const { build, edit } = useRoom('build', 'edit');
+  const { currency, rates } = build;
   const [next, setNext] = useState(build.currency === euro ? 'USD' : euro);
   const [worth, setWorth] = useState<number | null>(null);
   const [other, setOther] = useState('');
+  const [otherWorth, setOtherWorth] = useState<number | null>(null);
   const [open, setOpen] = useState(false);
-  const { currency, rates } = build;
+  const known = /^[A-Z]{3}$/.test(other) && other !== currency && otherWorth !== null;
   const rate = (of: string, value: number | null) =>
     edit(`rate ${of}`, (b) => {
       const { [of]: _, ...rest } = b.rates;
@@ -56,12 +58,25 @@ export function Currencies() {
           <Box
             component="form"
             aria-label="What another currency is worth"
-            onSubmit={(e) => (e.preventDefault(), /^[A-Z]{3}$/.test(other) && (rate(other, 1), setOther('')))}
+            onSubmit={(e) => (
+              e.preventDefault(),
+              known && (rate(other, otherWorth), setOther(''), setOtherWorth(null))
+            )}
             sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}
           >
             <Currency label="Offers in" value={other} onChange={setOther} />
-            <Button type="submit" disabled={!/^[A-Z]{3}$/.test(other) || other === currency} sx={{ px: 0.75 }}>
-              Say what one is worth
+            <NumberBox
+              label={`One ${other || 'of it'} is`}
+              unit={currency}
+              min={0.000001}
+              mayBeUnknown
+              empty=""
+              value={otherWorth}
+              onChange={setOtherWorth}
+              width={130}
+            />
+            <Button type="submit" disabled={!known} sx={{ px: 0.75 }}>
+              Say it
             </Button>
           </Box>
           <Box

@@ -9,13 +9,14 @@ import Select from '@mui/material/Select';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { parseAsArrayOf, parseAsBoolean, parseAsString, useQueryStates } from 'nuqs';
-import { evaluate, sideBySide, type Climb } from '@/core';
+import { sideBySide, type Climb } from '@/core';
 import { RungMark } from '../marks/RungMark';
 import { stateColour, verdictColour } from '../marks/words';
 import { CopyButton } from '../frame/CopyButton';
 import { useRoom } from '../room/store';
 import { candidateOf } from '../room/use-candidate';
 import { useShelf } from '../room/use-shelf';
+import { wholeClimb } from '../room/use-whole-climb';
 import { PickButton } from './PickButton';
 
 const address = { boards: parseAsArrayOf(parseAsString).withDefault([]), all: parseAsBoolean.withDefault(false) };
@@ -37,10 +38,9 @@ export function CompareScreen() {
   const chosen = (ids.length > 0 ? ids : ranking.ranked.slice(0, 3).map((r) => r.climb.boardId))
     .slice(0, most)
     .map((id) => byId.get(id)!);
-  const whole = chosen.map(({ climb }) => {
-    const board = climb.slim ? candidateOf(build, shelf?.boards ?? [], climb.boardId) : null;
-    return board ? evaluate(build, board) : climb;
-  });
+  const whole = chosen.map(({ climb }) =>
+    wholeClimb(build, climb.slim ? candidateOf(build, shelf?.boards ?? [], climb.boardId) : null, climb),
+  );
   const rows = sideBySide(whole, build).filter((r) => r.group !== 'rungs' && (view.all || r.differs));
   const setIds = (next: string[]) => void setView({ boards: next });
   const shownIds = chosen.map((r) => r.climb.boardId);

@@ -138,7 +138,12 @@ export function Filters({
           <Button onClick={ranking.stop}>Stop</Button>
         </>
       )}
-      {(shelf?.boards.length ?? 0) > manyBoards && <Link href={`/ranked/${build.id}`}>On the server</Link>}
+      <Box
+        component="span"
+        sx={{ display: { xs: 'inline', sm: (shelf?.boards.length ?? 0) > manyBoards ? 'inline' : 'none' } }}
+      >
+        <Link href={`/ranked/${build.id}`}>On the server</Link>
+      </Box>
       <CopyButton text={() => asCsv(ranking.ranked ?? [], '\t', build.currency)}>Copy as text</CopyButton>
       <CopyButton text={() => asCsv(ranking.ranked ?? [], ',', build.currency)}>Copy as CSV</CopyButton>
     </Box>

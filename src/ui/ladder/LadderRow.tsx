@@ -1,9 +1,8 @@
-import { plainMoney, list, money, type Mended, type Ranked } from '@/core';
+import { plainMoney, list, money, type Mended, type Ranked, tellingRung } from '@/core';
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
 import { stateColour, verdictColour } from '../marks/words';
-import { tellingRung } from './stop';
 
 interface Props {
   ranked: Ranked;

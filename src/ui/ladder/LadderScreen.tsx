@@ -26,6 +26,7 @@ import {
   type Build,
   type Mended,
   type Ranked,
+  tellingRung,
 } from '@/core';
 import { MarkKey } from '../marks/Key';
 import { rungPitch } from '../marks/LadderStrip';
@@ -40,7 +41,7 @@ import { RungReader } from './RungReader';
 import { SetAside } from './SetAside';
 import { Sets } from './Sets';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { fixFilters, grams, isMadeOf, madeOf, sortKeys, tellingRung, verdicts } from './stop';
+import { fixFilters, grams, isMadeOf, madeOf, sortKeys, verdicts } from './stop';
 import { useLetterKey } from '../frame/letter-keys';
 
 /** Every state of the ladder has an address. */

@@ -5,24 +5,13 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
-import { money } from '@/core';
+import { money, type RankedRow } from '@/core';
 import { linesOf } from '../room/lines-of';
 import { under } from '../room/ask-server';
 
-interface Row {
-  rank: number;
-  id: string;
-  name: string;
-  maker: string;
-  verdict: string;
-  rung: string | null;
-  why: string | null;
-  takeOffMassG: { low: number; high: number | null };
-  toPayCents: number | null;
-}
 type Said =
   | { state: 'waiting' | 'running'; done: number; total: number }
-  | { state: 'done'; total: number; ranked: Row[] }
+  | { state: 'done'; total: number; ranked: RankedRow[] }
   | { state: 'failed' | 'stopped'; sentence: string };
 
 /** The whole order, as it comes from a worker of the server. */
@@ -88,7 +77,7 @@ function Status({ said, onStop, onAgain }: { said: Said | null; onStop: () => vo
 /** So many are shown at once; the first is what is looked for. */
 const shownAtOnce = 100;
 
-function Rows({ id, ranked, currency }: { id: string; ranked: Row[]; currency: string }) {
+function Rows({ id, ranked, currency }: { id: string; ranked: RankedRow[]; currency: string }) {
   const [most, setMost] = useState(shownAtOnce);
   return (
     <>

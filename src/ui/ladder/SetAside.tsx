@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { useState } from 'react';
 import type { Ranked } from '@/core';
 import { RemoveBoard } from '../shelf/RemoveBoard';
-import { tellingRung } from './stop';
+import { tellingRung } from '@/core';
 
 const mostShown = 4;
 

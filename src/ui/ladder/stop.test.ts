@@ -2,7 +2,8 @@ import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
 import { evaluate, rankClimbs } from '@/core';
 import { makeBoard, makeBuild, makePart, says, serial, unknown } from '@/core/tests/make';
-import { asCsv, grams, tellingRung } from './stop';
+import { tellingRung } from '@/core';
+import { asCsv, grams } from './stop';
 
 const build = makeBuild({}, [makePart('gps', { links: [serial('positioning')] })]);
 const climbs = [

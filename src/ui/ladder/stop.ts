@@ -1,10 +1,4 @@
-import { csvLines, type Board, type Climb, type Ranked, type Rung, plainMoney } from '@/core';
-
-/** The rung whose reason is written beside the strip: the break, else the first unknown, else the first strained one. */
-export function tellingRung(climb: Climb): Rung | null {
-  const of = (state: Rung['state']) => climb.rungs.find((r) => r.state === state);
-  return of('breaks') ?? of('unknown') ?? of('strained') ?? null;
-}
+import { csvLines, plainMoney, tellingRung, type Board, type Climb, type Ranked } from '@/core';
 
 export type SortKey = 'rank' | 'price' | 'grams' | 'name';
 export const sortKeys: SortKey[] = ['rank', 'price', 'grams', 'name'];

@@ -1,9 +1,13 @@
 import { useMemo } from 'react';
-import { evaluate, type Board, type Climb } from '@/core';
+import { evaluate, type Board, type Build, type Climb } from '@/core';
 import { useRoom } from './store';
 
 /** A climb with its figures and wires: of a very large shelf those that break come without, and climb anew when they are looked at. */
+export function wholeClimb(build: Build, board: Board | null, climb: Climb): Climb {
+  return climb.slim && board ? evaluate(build, board) : climb;
+}
+
 export function useWholeClimb(climb: Climb | null, board: Board | null): Climb | null {
   const { build } = useRoom('build');
-  return useMemo(() => (climb?.slim && board ? evaluate(build, board) : climb), [climb, board, build]);
+  return useMemo(() => climb && wholeClimb(build, board, climb), [climb, board, build]);
 }

@@ -18,8 +18,7 @@ import {
   newBoard,
   type Board,
   type Completeness,
-  currencyOf,
-  euro,
+  leastOffer,
   money,
 } from '@/core';
 import { useRoom } from '../room/store';
@@ -39,13 +38,6 @@ interface Line {
   doubts: number;
   cents: number | null;
   currency: string;
-}
-
-/** The least that a board is offered for with shipping. What offers in several currencies are worth only a build says: then it is that of the first. */
-function leastOffer({ offers }: Board): Pick<Line, 'cents' | 'currency'> {
-  const currency = offers[0] ? currencyOf(offers[0]) : euro;
-  const same = offers.filter((o) => currencyOf(o) === currency);
-  return { currency, cents: same.length > 0 ? Math.min(...same.map((o) => o.cents + o.shippingCents)) : null };
 }
 
 /** All boards with how much is known of each and whose word it is. */
