@@ -73,7 +73,7 @@ describe('with accounts', () => {
     const page = await guests.newPage();
     for (const path of ['/', '/b/gutterling/ladder', '/people', '/ranked/gutterling']) {
       await page.goto(address + path, { waitUntil: 'networkidle0' });
-      expect(page.url()).toContain('/sign-in');
+      expect(page.url()).toContain(`/sign-in?to=${encodeURIComponent(path)}`);
     }
     await expectAccessible(page);
     expect((await fetch(`${address}/api/shelf`)).status).toBe(401);

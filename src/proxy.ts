@@ -1,5 +1,6 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { refusalOf } from '@/server/own-pages';
+import { askedPath } from '@/server/people/asked-path';
 import { securityPolicy } from '@/server/security-policy';
 
 /**
@@ -14,6 +15,8 @@ export function proxy(request: NextRequest) {
   const policy = securityPolicy(nonce);
   const headers = new Headers(request.headers);
   headers.set('x-nonce', nonce);
+  // Whoever has to sign in first comes back to just this page.
+  headers.set(askedPath, request.nextUrl.pathname + request.nextUrl.search);
   headers.set('content-security-policy', policy);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set('content-security-policy', policy);

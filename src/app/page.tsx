@@ -12,7 +12,7 @@ export default async function Page() {
   let who: Who;
   let found: Awaited<ReturnType<typeof allBuilds>>;
   try {
-    who = await visitor('/');
+    who = await visitor();
     found = await theirs(who, allBuilds);
   } catch (error) {
     if (isDatabaseDown(error)) return <NoDatabase />;

@@ -6,7 +6,7 @@ export const metadata = { title: 'People' };
 export const dynamic = 'force-dynamic';
 
 export default async function Page() {
-  const who = await visitor('/people');
+  const who = await visitor();
   // Alone on this machine there is nobody else.
   if (!who.person) redirect('/');
   return <PeopleScreen me={who.name} />;

@@ -20,7 +20,7 @@ export default async function Layout({ children, params }: { children: ReactNode
   let who: Who;
   let stored: StoredBuild | null;
   try {
-    who = await visitor(`/b/${id}`, id);
+    who = await visitor(id);
     stored = await theirs(who, (db) => findBuild(db, id));
   } catch (error) {
     if (isDatabaseDown(error)) return <NoDatabase />;

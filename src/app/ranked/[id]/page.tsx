@@ -15,7 +15,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   let name: string | undefined;
   let currency = '';
   try {
-    const who = await visitor(`/ranked/${id}`);
+    const who = await visitor();
     const stored = await theirs(who, (db) => findBuild(db, id));
     name = stored?.build.name;
     currency = stored?.build.currency ?? '';

@@ -1,0 +1,82 @@
+/** Characters in place of what is not about the board: no rule reads over them, and lines keep their length. */
+const struck = '\u0001';
+const blank = (s: string) => s.replace(/[^\n]/g, struck);
+
+/** Headings behind which a page speaks of other things, until a heading of its own again. */
+const othersBegin =
+  /^[ \t#*=_[\]-]{0,6}(?:you may also (?:like|need)|(?:customers|people|others) (?:who bought this )?also (?:bought|viewed|like)|related (?:products|items)?|similar (?:products|items)|frequently bought|recently viewed|recommended (?:products|for you)|also available|see also|more from|other products|accessories(?: \(not included\))?|we also sell|goes well with|compare with|from the same shop|bought together|das könnte|ähnliche|kunden kauften)[^\n]{0,40}$/;
+const ownBegin =
+  /^[ \t#*=_[\]-]{0,6}(?:specs?|specifications?|technical data|description|features|details|about (?:the|this) board|product (?:details|description|information)|data|hardware|overview|the board|main features|key features|technische daten|mechanics|power|ports|parameters?)\b[^\n:]{0,30}:?[ \t=*\]]{0,6}$/;
+const talkBegins =
+  /^[ \t#*=_[\]-]{0,6}(?:(?:customer |product |user )?(?:reviews?|comments?|ratings?|testimonials?|feedback)(?: \(\d+\))?|questions? (?:and|&) answers?|q ?& ?a|faq|what (?:buyers|customers|others) say)[ \t:=*\]]{0,6}$/;
+const boxBegins =
+  /^[ \t#*=_[\]-]{0,6}(?:in the (?:box|bag|package|parcel)|packag(?:e|ing)(?: (?:contents?|list|includes?))?|package contents?|what'?s (?:in the box|included)|box contents?|contents?|included(?: in the (?:box|package))?|includes?|scope of delivery|recei?ve list|packing list|parts list|kit contents?|delivery includes|you get|supplied with)[ \t=*\]]{0,3}(?::|$)/;
+
+/** Pieces of a line that are about a parcel, an accessory, a shop or another product. */
+const pieces: RegExp[] = [
+  /\b(?:package|parcel|packed|packing|gross|shipping|shipped|box|carton)[ -](?:weight|size|dimensions?|measure\w{0,6})\b[^|\n;]{0,80}|\bg\.w\.?[^|\n;]{0,40}/g,
+  /\bfor (?:any|all|every|most) (?:flight )?controllers?[^\n.;]{0,60}/g,
+  /\b(?:box|parcel|package)[ :]{1,3}\d{1,3} ?x ?\d[^.;\n]{0,60}/g,
+  /\b(?:parcel|package|box) (?:weighs|is) [^|\n;.]{0,40}/g,
+  /\b\d{1,2} ?v[ /,]{0,3}\d{2,4} ?(?:uf|µf|mf)\b|\b\d{2,4} ?(?:uf|µf|mf)[ /,]{0,3}\d{1,2} ?v\b/g,
+  /\b(?:low[ -]esr )?(?:capacitors?|cap)\b[ :]{0,3}(?:\d[ \t]?x[ \t]?)?\d{1,2} ?v\b(?:[ /,]{0,3}\d{2,4} ?(?:uf|µf|u)?)?|\bxt ?\d\d(?: plugs?| connectors?)?(?: \([^)\n]{0,20}\))?/g,
+  /\b(?:\d{1,4} ?(?:mm|cm) )?\d{1,2} ?awg(?: \d{1,4} ?(?:mm|cm))?(?: (?:leads?|wires?|cables?))?|\b(?:cable|wire|lead|harness|pigtail|ribbon|antenna|strap|cord)s?\b(?: length)?[ :,]{0,3}(?:\d{1,2}[ -]?(?:pins?|cores?|p)\b[ ,]{0,2})?\d{1,4}(?:[.,]\d)? ?(?:mm|cm)\b|\b\d{1,4} ?(?:mm|cm)(?: long)? (?:cable|wire|lead|harness|pigtail|ribbon|antenna|strap|silicone)\w{0,3}/g,
+  /(?<=\bm[23](?:[.,]\d)?)[ \t]?x[ \t]?\d{1,2}(?:[ \t]?mm)?\b/g,
+  /\b\d{1,3}(?:[.,]\d)?(?: ?(?:mm|inch|in)| ?")(?: (?:and|to|or|-) \d{1,3}(?:[.,]\d)?(?: ?(?:mm|inch|in)| ?"))? (?:props?|propellers?|frames?|whoops?|wheelbase|machines?|quads?|builds?|diagonal)\b|\b(?:props?|propellers?|wheelbase)\b[ :]{0,3}\d{1,3}(?:[.,]\d)?(?: ?mm| ?inch| ?")?|\b\d{1,2}[ -]?inch\b/g,
+  /\bframes?\b[^\n.;]{0,40}\(\d{2,4} ?mm\)(?:, [^\n.;(]{0,30}\(\d{2,4} ?mm\)){0,6}/g,
+  /\brecommended (?:wires?|capacitors?|frames?|props?|propellers?|pack|battery|motors?|esc|with our|use|accessor)[^\n.;]{0,100}/g,
+  /\b(?:use|with|like|unlike|than|of|for|as) our [^\n.;,]{0,80}/g,
+  /\bpcb thickness[ :]{0,3}\d(?:[.,]\d{1,2})? ?mm|\b(?:thickness|thick)[ :]{0,3}1[.,][0-9] ?mm\b/g,
+  /\bcopper\b[^\n,;.]{0,40}|\b\d{1,2} ?oz copper\b|\b\d layers? of \d ?oz\b/g,
+  /\b\d{1,4} ?(?:kb|mb) (?:of )?(?:program(?:me)?|code|firmware|ram|sram|rom)\b(?: memory)?|\b(?:program|code) memory[ :]{0,3}\d{1,4} ?(?:kb|mb)|\b(?:up to )?\d{1,3} ?gb\b(?: cards?)?/g,
+  /\b(?:current )?scale[ :,]{0,3}(?:of )?\d{1,4}\b(?! ?a)|\b\d{1,3}(?:[.,]\d{1,2})? ?mv ?\/ ?a\b/g,
+  /(?:^|(?<=\n))[ \t]{0,4}(?:video transmitter|vtx|camera|gps|air unit|antenna|motors?|props?)[ \t]{0,3}:[^\n]{0,200}/g,
+  /\b(?:video transmitter|vtx|camera|gps|receiver|air unit|led|buzzer|video)s?\b[ :]{0,3}\d(?:[.,]\d{1,3})? ?(?:a|ma)\b(?: (?:at|@) \d{1,2} ?v)?/g,
+  /\b(?:total|all|sum)(?: of (?:four|all|4))?(?: peak| burst| continuous| current){0,2}[ :]{0,3}\d{2,4} ?a\b|\(?\b\d{2,4} ?a (?:in )?total\)?/g,
+  /\b(?:for|with|using) (?:the |an? )?adapter\b[^\n.;]{0,80}|\badapter\b ?\((?:not included|sold)[^\n.;]{0,80}/g,
+  /\b(?:price|postage|delivery|courier|voucher|coupon|discount|quantity(?: available)?|in stock|stock|sold|moq|sku|ean|gtin|hs code|model(?: no\.?| number)?|article(?: no\.?)?|item no\.?|order no\.?|part no\.?|rating|warranty|returns?|age|batch|lot)[ \t]{0,3}[:#][^\n|;,]{0,40}/g,
+  /(?:[$€£]|\b(?:usd|eur|gbp|us \$)) ?\d{1,5}(?:[.,]\d{1,2})?\b|\b\d{1,5}(?:[.,]\d{1,2})? ?(?:[$€£]|usd\b|eur\b|gbp\b|euros?\b|dollars?\b)/g,
+  /\b(?:free )?(?:shipping|returns?|delivery|postage)\b[^\n|;.]{0,60}/g,
+  /\binstead of [^\n,;.)]{0,40}/g,
+  /\b(?:not|unlike) (?:the |an? )?[a-z]?\d{3}[^\n,;.]{0,20} like the (?:last|old)[^\n,;.]{0,20}/g,
+  /(?:^|(?<=\n))[ \t]{0,4}\[?\d{1,2}:\d{2}(?::\d{2})?\]?|\b\d{4}-\d{2}-\d{2}\b/g,
+  /(?:^|(?<=\n))[ \t]{0,4}\d{1,2}[.)](?=[ \t]{1,4}[^\d\n])/g,
+  /(?:^|(?<=\n))[ \t]{0,4}\d{1,2}(?:\.\d{1,2}){1,3}(?=[ \t]{1,4}(?!grams|milli|volts|amps)[a-z]{4})/g,
+  /(?:^|(?<=\n))[ \t]{0,4}(?:optional(?:ly)?|accessories|extras?|also sold)(?: parts?)?:[^\n]{0,300}/g,
+  /(?<=[\p{L}\p{N})])\[\d{1,2}\]|(?:^|(?<=\n))\[\d{1,2}\] [^\n]{0,300}/gu,
+  /\brev(?:ision)?\.? ?\d(?:\.\d)?\b|\bv\d\.\d\b/g,
+  /\b\d soft ?serial\b|\bone soft ?serial\b|\bsoft ?serial\b[^\n,;.]{0,20}/g,
+  /\b\d(?:[.,]\d)? ?ghz\b|\b2[.,]4 ?g\b|\b5[.,]8 ?g\b|\b\d{2,3} ?mhz\b/g,
+];
+
+const listLine = /^[ \t]{0,4}(?:[-+ ]{0,2}\d{1,2}[ \t]{0,2}(?:x|pcs|pieces)\b|[-+] )/;
+const theBoardItself = /\b(?:flight controller|controller board|fc|board|stack|esc|aio)\b/;
+
+/**
+ * The plain text with everything struck out that speaks of other products, the parcel, accessories or the shop, of the same length; and by line, from where talk begins and ends.
+ */
+export function withoutAsides(text: string): { text: string; talk: [number, number][] } {
+  const talk: [number, number][] = [];
+  let mode: 'own' | 'others' | 'talk' | 'box' = 'own';
+  let at = 0;
+  const lines = text.split('\n').map((line, i, all) => {
+    const start = at;
+    at += line.length + 1;
+    const head = line.trimEnd();
+    if (othersBegin.test(head)) mode = 'others';
+    else if (talkBegins.test(head)) mode = 'talk';
+    else if (ownBegin.test(head)) mode = 'own';
+    else if (boxBegins.test(head)) {
+      const inline = head.slice(head.search(/:|$/) + 1).trim() !== '';
+      if (inline) return blank(line);
+      mode = listLine.test(all[i + 1] ?? '') ? 'box' : mode;
+      return blank(line);
+    } else if (mode === 'box' && !listLine.test(line)) mode = 'own';
+    if (mode === 'others') return blank(line);
+    if (mode === 'box') return theBoardItself.test(line) && !/harness|cable|wire/.test(line) ? line : blank(line);
+    if (mode === 'talk' || /^[ \t]{0,4}(?:>|\[quote|[qa]\d{0,2}[:.] )/.test(line))
+      talk.push([start, start + line.length]);
+    return line;
+  });
+  return { text: pieces.reduce((t, piece) => t.replace(piece, blank), lines.join('\n')), talk };
+}

@@ -1,0 +1,77 @@
+import { replaced, type Script } from './script';
+import { isLabel } from './field-labels';
+
+/** Lines like `"UARTs": 6` or `mass_g: 4.6`: at least three of them make a data file of a text. */
+const keyed = /(?:^|[\n,{;])[ \t]{0,12}"?[a-z][a-z0-9_ ]{0,24}"?[ \t]{0,3}[:=]/g;
+
+/** A text that is JSON, YAML or key=value as lines of "label: value". */
+export function asLabels(script: Script): Script {
+  const keys = script.text.match(keyed)?.length ?? 0;
+  const data = /[{}]/.test(script.text)
+    ? keys >= 3
+    : /\b[a-z]+_(?:mm|g|count|mb|used|min|max)\b|^[a-z0-9]+=[^\n]*;/m.test(script.text);
+  const equals = script.text.match(/(?:^|[\n,;])[ \t]{0,6}[a-z][a-z0-9 _]{1,20} ?= ?[^\n=]{1,40}/g)?.length ?? 0;
+  if (!data && equals < 4) return script;
+  // "size_mm: [29, 29, 7]"
+  let s = replaced(
+    script,
+    /\b(size|dimensions|outline)(?:_mm)?"?[ \t]{0,3}[:=][ \t]{0,3}\[ ?([\d.]{1,6}), ?([\d.]{1,6})(?:, ?([\d.]{1,6}))?\]/g,
+    ([name, a, b, c]) => `${name}: ${a} x ${b}${c ? ` x ${c}` : ''} mm`,
+  );
+  s = replaced(
+    s,
+    /\b(?:uarts?|ports?|serial)[_ ](?:used|taken|in[_ ]use)"?[ \t]{0,3}[:=][ \t]{0,3}\[ ?(\d)((?:, ?\d){0,6})\]/g,
+    ([first, rest]) => [first, ...(rest?.match(/\d/g) ?? [])].map((n) => `uart${n} taken by`).join('; '),
+  );
+  // "{volts: 5, amps: 2}"
+  s = replaced(
+    s,
+    /"?volts?"?[ \t]{0,3}[:=][ \t]{0,3}([\d.]{1,5}),[ \t]{0,3}"?amps?"?[ \t]{0,3}[:=][ \t]{0,3}([\d.]{1,5})/g,
+    ([v, a]) => `${v} v ${a} a`,
+  );
+  s = replaced(
+    s,
+    /\bcells"?[ \t]{0,3}[:=][ \t]{0,3}\{?[ \t]{0,3}"?min"?[ \t]{0,3}[:=][ \t]{0,3}(\d{1,2}),[ \t]{0,3}"?max"?[ \t]{0,3}[:=][ \t]{0,3}(\d{1,2})/g,
+    ([a, b]) => `cells: ${a}s-${b}s`,
+  );
+  s = replaced(
+    s,
+    /"?\b([a-z][a-z0-9_ ]{0,24}?)(?:[_ ](mm|g|a|v|mb))"?[ \t]{0,3}[:=][ \t]{0,3}"?([\d.,]{1,7})"?(?=[\s,;}]|$)/g,
+    ([name, unit, v]) => `${name!.replaceAll('_', ' ')}: ${v} ${unit}`,
+  );
+  s = replaced(
+    s,
+    /"?\bbec[_ ]?(\d{1,2})v?"?[ \t]{0,3}[:=][ \t]{0,3}"?([\d.]{1,5}) ?a\b/g,
+    ([v, a]) => `bec ${v}v ${a}a`,
+  );
+  s = replaced(s, /(?<=[a-z0-9])_(?=[a-z])/g, () => ' ');
+  s = replaced(s, /[ \t]{0,3}=[ \t]{0,3}|"[ \t]{0,2}:[ \t]{0,2}"?/g, () => ': ');
+  s = replaced(s, /["{}[\]]/g, () => ' ');
+  s = replaced(
+    s,
+    /\b(baro(?:meter)?|osd|overlay|blackbox)[ ]{0,3}:[ ]{0,3}(0|1|true|false)\b/g,
+    ([name, said]) => `${name}: ${said === '1' || said === 'true' ? 'yes' : 'no'}`,
+  );
+  return replaced(s, /[,;](?=[ \t]{0,12}[a-z][a-z0-9 ]{0,24}[ \t]{0,3}:)/g, () => '\n');
+}
+
+/** "Processor" on one line and "F722" on the next, as pages come when they are copied: put together. Further values that stand below follow on lines of their own. */
+export function labelsJoined(script: Script): Script {
+  const edits = script.text.matchAll(/(?<=^|\n)([a-z][^\n]{1,30})\n(?=[^\n]{1,60}(?:\n|$))/g);
+  const bare = [...edits].filter((m) => isLabel(m[1]!) && !/\d/.test(m[1]!));
+  // One such line may be a heading; three are a form.
+  if (bare.length < 3) return script;
+  const ends = new Set(bare.map((m) => m.index + m[1]!.length));
+  return replaced(script, /\n/g, (_, { start }) => (ends.has(start) ? ': ' : undefined));
+}
+
+/** "Processor ........ F722" and "Barometer | yes" as "label: value". */
+export function leadersShort(script: Script): Script {
+  return replaced(script, /[ \t]?(?:\.{4,80}|_{4,80}|-{4,80})[ \t]?(?=\S)/g, () => ': ');
+}
+
+/** "( ) add  (x) none": what is ticked is what the page says, the rest is a choice. */
+export function tickedOnly(script: Script): Script {
+  const s = replaced(script, /\( \)[^(\n]{0,60}/g, () => ' ');
+  return replaced(s, /\(x\)[ \t]{0,4}/g, () => 'option ');
+}

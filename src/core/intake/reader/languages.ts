@@ -1,0 +1,116 @@
+import { replaced, type Script } from './script';
+
+/**
+ * What pages and manuals of other languages call the things of the trade, in the English of the rules. Where a word means nothing in English it is taken wherever it stands; short ones, and those
+ * that English has too, only on a page that has two of the others.
+ */
+const clear: Record<string, string> = {
+  processor:
+    'prozessor mikrocontroller procesador processeur processore processador procesor mikrokontroler microcontrollore microcontrolador процессор микроконтроллер 主控 处理器 マイコン 프로세서',
+  'continuous current':
+    'dauerstrom nennstrom trvalý_proud corriente_continua courant_continu corrente_continua prąd_ciągły continustroom constante_stroom длительный_ток постоянный_ток 持续电流 連続電流',
+  'burst current':
+    'spitzenstrom spitze špičkový_proud picco pico maximalstrom corriente_máxima corriente_pico corriente_de_pico courant_de_pointe courant_max corrente_di_picco corrente_de_pico prąd_szczytowy piekstroom пиковый_ток 瞬间电流 瞬时电流 峰值电流 最大電流',
+  input:
+    'betriebsspannung eingangsspannung versorgungsspannung versorgung eingang stromversorgung batería bateria batteria alimentación alimentation alimentazione alimentação zasilanie voeding питание напряжение_питания 输入电压 输入 工作电压 入力 電源 entrada ingresso ingång napájení 입력_전압',
+  bec: 'spannungswandler spannungsregler schaltregler régulateurs régulateur reguladores regulador regolatori regolatore',
+  uarts:
+    'serielle_anschlüsse serielle_schnittstellen serielle_ports puertos_serie ports_série porte_seriali portas_seriais porty_szeregowe seriële_poorten seriellen_schnittstellen seriellen_anschlüsse porty_uart puertos_uart последовательные_порты 串口 シリアルポート',
+  taken: 'belegt vergeben ocupado ocupada occupé occupato occupata zajęty bezet',
+  flash: 'flugspeicher speicher memoria mémoire_de_vol mémoire memória pamięć geheugen память minne',
+  blackbox:
+    'caja_negra boîte_noire caixa-preta scatola_nera czarna_skrzynka чёрный_ящик черный_ящик 黑匣子 ブラックボックス 블랙박스',
+  osd: 'osd-baustein osd-chip puce_osd',
+  usb: 'usb-buchse usb-anschluss',
+  holes:
+    'lochabstand lochbild befestigungslöcher montagelöcher bohrungen distancia_entre_agujeros agujeros_de_montaje agujeros entraxe_des_trous trous_de_fixation entraxe fori_di_montaggio interasse_fori fori furação furos otwory_montażowe otwory montagegaten крепёж крепление крепежные_отверстия отверстия 安装孔距 安装孔 孔距 取付穴 장착_구멍 fästhål',
+  size: 'maße abmessungen abmaße grösse größe tamaño dimensiones taille dimensioni misure dimensões dimensão tamanho wymiary afmetingen размеры размер 尺寸 基板サイズ サイズ 크기 mått rozměry',
+  height: 'höhe bauhöhe altura hauteur altezza wysokość высота 高度 hoogte höjd',
+  weight: 'gewicht peso poids waga вес 重量 무게 hmotnost',
+  without: 'ohne senza zonder sans utan',
+  'per motor': 'je_motor pro_motor par_moteur por_motor per_motore na_silnik je_kanal per_kanal на_мотор',
+  cells: 'zellen cellules článků celdas células celle cellen celler ogniw éléments',
+  'current sensor':
+    'stromsensor sensor_de_corriente sensore_di_corrente capteur_de_courant czujnik_prądu stroomsensor sensor_de_corrente датчик_тока 电流计 电流传感器 電流センサー',
+  barometer: 'barómetro baromètre barometro barômetro barometr барометр 气压计 気圧計 기압계',
+  'package contents':
+    'lieferumfang incluye contenuto_della_confezione fourni contenu contenido conteúdo inhoud zestaw_zawiera комплект комплектация 包装清单 付属品 leveransinnehåll',
+  shipping:
+    'lieferzeit versand envío livraison spedizione levertijd verzending wysyłka envio доставка 运费 送料 leverans frakt',
+  missing: 'fehlt fehlend manca absent',
+  at: 'bei',
+  'burst time': 'durée_de_pointe spitzendauer',
+  'built-in': '内蔵 内置 内建',
+  capacitor: 'kondensator condensador condensateur condensatore конденсатор 电容 elko',
+  receiver: 'empfänger récepteur receptor ricevitore ontvanger odbiornik odbiornika приёмник приемник 接收机 受信機',
+  for: 'für réservé_au',
+  'up to': "hasta jusqu'à fino_a até",
+  output: 'ausgang salidas salida sorties sortie uscite uscita saídas saída wyjścia выходы выход 输出 出力',
+  yes: 'vorhanden verbaut integriert integrado integrato intégré geïntegreerd wbudowany есть имеется 有 あり 是 있음',
+  no: 'nicht_vorhanden nicht_verbaut nein kein keine keinen brak não нет отсутствует 无 無 なし 没有 없음 nessuno aucun ninguno geen ingen inget niente',
+  screws: 'schrauben viti tornillos parafusos śruby винты',
+  and: 'sowie und',
+  seconds: '秒 sekunden segundos secondes secondi seconden sekund сек секунд',
+  to: 'bis 至',
+  pcs: 'stück шт 个 個',
+  g: 'gramm gramos grammes gramme grammi gramas gramów грамм 克',
+  oz: 'unzen unze onzas onces',
+  mm: '毫米 millimètres миллиметров',
+};
+
+const short: Record<string, string> = {
+  weight: 'masse masa масса vikt',
+  size: 'dimensions',
+  holes: 'gaten hål befestigung',
+  input: 'akku batterie spänning питание entrée',
+  no: 'nie nee nej no ne',
+  yes: 'ja sí sì si oui sim tak',
+  without: 'sin sem bez без w/o',
+  with: 'mit avec met con com med с',
+  and: 'et e y och i и 和 及',
+  to: 't/m do tot до',
+  for: 'für para pour dla',
+  type: 'typ tipo тип',
+  mb: 'mo мб',
+  'continuous current': 'ток stroom',
+  dc: '直流',
+};
+
+/** Scripts that are written without spaces have no word ends. */
+const unspaced = /[\u3040-\u30ff\u3400-\u9fff\uac00-\ud7af]/;
+
+interface Translator {
+  at: RegExp;
+  english: Map<string, string>;
+}
+
+function translator(entries: Record<string, string>): Translator {
+  const english = new Map<string, string>();
+  for (const [to, ways] of Object.entries(entries))
+    for (const way of ways.split(' ')) english.set(way.replaceAll('_', ' '), to);
+  const ways = [...english.keys()]
+    .sort((a, b) => b.length - a.length)
+    .map((w) => w.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&'));
+  const [open, bounded] = [ways.filter((w) => unspaced.test(w)), ways.filter((w) => !unspaced.test(w))];
+  return {
+    at: new RegExp(
+      `${open.length ? `(?:${open.join('|')})|` : ''}(?<![\\p{L}\\d])(?:${bounded.join('|')})(?!\\p{L})`,
+      'gu',
+    ),
+    english,
+  };
+}
+
+const always = translator(clear);
+const onForeignPages = translator(short);
+
+function translate(script: Script, { at, english }: Translator): Script {
+  return replaced(script, at, ([], { text }) => (unspaced.test(text) ? ` ${english.get(text)} ` : english.get(text)));
+}
+
+/** The script with the trade's words of other languages in English. */
+export function inEnglish(script: Script): Script {
+  const once = translate(script, always);
+  const seen = new Set([...script.text.matchAll(always.at)].slice(0, 50).map(([word]) => word));
+  return seen.size < 2 ? once : translate(once, onForeignPages);
+}

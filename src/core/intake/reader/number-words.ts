@@ -1,0 +1,45 @@
+import { replaced, type Script } from './script';
+
+const small =
+  'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
+    ' ',
+  );
+const tens = 'twenty thirty forty fifty sixty seventy eighty ninety'.split(' ');
+const value = new Map<string, number>([
+  ...small.map((w, i) => [w, i] as const),
+  ...tens.map((w, i) => [w, (i + 2) * 10] as const),
+]);
+/** Two to eight in other languages: so many serial ports. */
+const elsewhere = new Map<string, number>(
+  [
+    'zwei drei vier fünf sechs sieben acht',
+    'deux trois quatre cinq six sept huit',
+    'dos tres cuatro cinco seis siete ocho',
+    'due tre quattro cinque sei sette otto',
+    'twee drie vier vijf zes zeven acht',
+  ].flatMap((words) => words.split(' ').map((w, i) => [w, i + 2] as const)),
+);
+const word = [...small, ...tens].join('|');
+const units =
+  'volts?|amps?|amperes?|grams?|milli ?met(?:re|er)s?|megabytes?|cells?|seconds?|uarts?|(?:serial|hardware) ?(?:uarts?|ports?)|ports?|s';
+const written = new RegExp(
+  `\\b(?!one (?:uart|port)\\b)(${word})(?:[ -](${small.slice(1, 10).join('|')}))?( hundred)?( and a half)?\\b(?=(?: (?:free|spare|hardware|usable|lithium))?(?:[ -](?:x )?(?:${units})\\b|(?: (?:to|up to|by) (?:${word})(?: and a half)?[ -](?:${units})\\b)|(?: to \\d{1,2} ?s\\b)|(?: for (?:${word}|\\d{1,3}) s)))`,
+  'g',
+);
+const labelled = new RegExp(
+  `\\b((?:uarts?|serial ports?|cells)[ \\t]{0,3}[:?-][ \\t]{0,3})(${small.slice(1, 13).join('|')})\\b`,
+  'g',
+);
+const decimals = new RegExp(`\\b(${word}) point (${small.slice(0, 10).join('|')})\\b`, 'g');
+const foreignPorts = new RegExp(`(?<!\\p{L})(${[...elsewhere.keys()].join('|')})(?= uarts?\\b)`, 'gu');
+
+/** "five volts at one and a half amps" in digits, where a unit of the trade follows: "one of them" stays as it is. */
+export function inDigits(script: Script): Script {
+  let s = replaced(script, decimals, ([whole, tenth]) => `${value.get(whole!)}.${value.get(tenth!)}`);
+  s = replaced(s, foreignPorts, ([n]) => String(elsewhere.get(n!)));
+  s = replaced(s, labelled, ([label, n]) => `${label}${value.get(n!)}`);
+  return replaced(s, written, ([first, second, hundred, half]) => {
+    const n = (value.get(first!)! + (second ? value.get(second)! : 0)) * (hundred ? 100 : 1) + (half ? 0.5 : 0);
+    return String(n);
+  });
+}

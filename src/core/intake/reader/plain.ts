@@ -1,0 +1,87 @@
+const swaps: Record<string, string> = {
+  '×': 'x',
+  '✕': 'x',
+  '＊': 'x',
+  '*': 'x',
+  '–': '-',
+  '—': '-',
+  '‐': '-',
+  '−': '-',
+  '~': '-',
+  '～': '-',
+  '〜': '-',
+  '，': ',',
+  '。': '.',
+  '：': ':',
+  '（': '(',
+  '）': ')',
+  '／': '/',
+  '　': ' ',
+  '\u00a0': ' ',
+  '\u202f': ' ',
+  '\u2007': ' ',
+  '\u2009': ' ',
+  '\u200a': ' ',
+  '\u200b': ' ',
+  '\ufeff': ' ',
+  '\u2011': '-',
+  '\u2012': '-',
+  '…': '-',
+  '’': "'",
+  '‘': "'",
+  '“': '"',
+  '”': '"',
+  '„': '"',
+  '″': '"',
+  '•': ' ',
+  '・': ' ',
+  '、': ',',
+  '；': ';',
+  '☑': '✓',
+  '✔': '✓',
+  '✅': '✓',
+  '❎': '✗',
+  '√': '✓',
+  '✘': '✗',
+  '❌': '✗',
+  '✖': '✗',
+  φ: 'ø',
+  '⌀': 'ø',
+  Φ: 'ø',
+  Ø: 'ø',
+  '∅': 'ø',
+  '·': ' ',
+};
+
+/**
+ * The text in small ASCII letters as far as it goes, one character for each of the original, so that every offset stays true:
+ * full-width characters become narrow, the many crosses, dashes and bullets become one of each.
+ */
+export function plain(text: string): string {
+  const swapped = text.replace(/[^\x00-\x7f]|[*~]/g, (c) => swaps[c] ?? narrow(c));
+  const small = swapped.toLowerCase();
+  // Some capitals become two letters when made small; then each is done on its own.
+  return latinUnits(
+    small.length === text.length
+      ? small
+      : [...swapped].map((c) => (c.toLowerCase().length === c.length ? c.toLowerCase() : c)).join(''),
+  );
+}
+
+const cyrillic: Record<string, string> = { в: 'v', а: 'a', г: 'g', м: 'm', б: 'b', с: 's' };
+
+/** Units and threads in Cyrillic letters: "5В 2А", "30,5 мм", "М3". */
+function latinUnits(text: string): string {
+  return text.replace(
+    /(\d ?)([вагс]|мм|мб)(?![а-яё])|(?<=\d ?)х(?= ?\d)|(?<![а-яё])м(?=[23]\b)/g,
+    (all, digit?: string, unit?: string) =>
+      digit === undefined ? { х: 'x', м: 'm' }[all]! : digit + [...unit!].map((c) => cyrillic[c]).join(''),
+  );
+}
+
+function narrow(c: string): string {
+  const code = c.charCodeAt(0);
+  if (code < 0xff01 || code > 0xff5e) return c;
+  const ascii = String.fromCharCode(code - 0xfee0);
+  return swaps[ascii] ?? ascii;
+}

@@ -1,0 +1,157 @@
+import {
+  denied,
+  hedge,
+  num,
+  one,
+  openness,
+  rule,
+  sane,
+  sentenceOf,
+  N,
+  W,
+  type Around,
+  type Found,
+  type Rule,
+} from './rule';
+import type { SpecField } from '../../../figures/spec-field';
+
+/** Whether something is there; in doubt where the text leaves it open. */
+function present(field: SpecField, words: Around): Found[] {
+  const why = openness(words);
+  if (!denied(words)) return one(field, true, why);
+  // What may be chosen is not simply absent.
+  const choice = /option |with or without/.test(`${words.after} ${why ?? ''}`) ? why : undefined;
+  return one(field, false, hedge(words) ?? choice);
+}
+
+const inside =
+  '(?:built[ -]?in|internal(?:ly)?|on[ -]?board|integrated|inside|bluetooth|wireless|wi-?fi|module|taken|occupied|reserved|hard-?wired|wired to|used by|used for|soldered|cannot be used|not usable)';
+
+/** Serial ports. */
+export const portRules: Rule[] = [
+  rule(
+    `\\buart ?(\\d)\\)? ?(?:is )?(?:for the |for (?=[a-z])|used (?:by|for)|taken\\b|taken by|occupied by|reserved for|(?:wired|connected|goes|tied) to)\\b`,
+    ([n], around) => one('takenPort', num(n), openness(around)),
+  ),
+  rule(
+    `\\buart ?(\\d)\\b(?![^\\n]{0,60}\\buart)(?=[^\\n.;]{0,60}\\b${inside})(?! ?\\)? ?(?:free|-? ?free))`,
+    ([n], around) =>
+      /\bfree\b|not broken out/.test(around.after.slice(0, 40)) ? [] : one('takenPort', num(n), openness(around)),
+  ),
+  rule(`\\b${inside}\\b[^\\n;\\d]{0,40}?\\buart ?(\\d)\\b`, ([n], around) =>
+    /free/.test(around.text) ? [] : one('takenPort', num(n), openness(around)),
+  ),
+  rule(`\\b(?:takes|taken by[^\\n(]{1,40}\\()${W}uart ?(\\d)`, ([n]) => one('takenPort', num(n))),
+  rule(`\\buart ?(\\d)${W}(?:-|to)${W}(?:uart ?)?(\\d)\\b`, ([a, b]) =>
+    num(b) > num(a) ? one('claimedPorts', num(b) - num(a) + 1) : [],
+  ),
+  // A list of ports with what each is for: a proposal, unless it says that it is wired inside.
+  rule(
+    `(?:^|(?<=\\n))[ \\t*+x-]{0,4}uart ?(\\d)[ \\t]{0,3}(?::|[ \\t]{2,20}|-)[ \\t]{0,12}([^\\n]{2,60})`,
+    ([n, use]) =>
+      /\b(?:receiver|esc (?:sensor|telemetry)|telemetry|gps|air unit|sbus|video|vtx|osd)\b/.test(use!) &&
+      !/\bfree\b/.test(use!)
+        ? one('takenPort', num(n), 'the page gives it a use, which may be a proposal')
+        : [],
+  ),
+
+  rule(`\\b(\\d) ?(?:free|spare)(?: (?:hardware )?uarts?)? ?(?:\\+|and|plus) ?(\\d|one)\\b`, ([a, b]) =>
+    one(
+      'claimedPorts',
+      num(a) + (b === 'one' ? 1 : num(b)),
+      'counted together: free ones and one that is wired inside',
+    ),
+  ),
+  rule(`\\b(\\d{1,2}) (?:free|spare|usable) (?:hardware )?(?:uarts?|serial ports?)\\b`, ([n]) =>
+    sane('claimedPorts', num(n), 1, 16, 'free ones are counted, others may be wired inside'),
+  ),
+  rule(
+    `\\b(?:number of uarts?|uarts?(?: ports?)?(?: count)?|uart quantity|(?:hardware )?serial(?: ports?)?)${W}(?:[:=?-](?: a:)?|x${W}|:${W}x|(?<=count ?))${W}(\\d{1,2})\\b(?![.,]\\d)(?! ?(?:free|spare|volt|v\\b))`,
+    ([n], around) => sane('claimedPorts', num(n), 1, 16, openness(around)),
+  ),
+  rule(`\\b(?:uarts|serial ports?)[ \\t]{1,6}(\\d{1,2})\\b(?!${W}[-.,])(?! ?(?:free|spare))`, ([n]) =>
+    sane('claimedPorts', num(n), 1, 16),
+  ),
+  rule(`\\buart${W}(\\d{1,2}) ?(?:pcs|pieces)\\b`, ([n]) => sane('claimedPorts', num(n), 1, 16)),
+  rule(`\\buarts?[ ,](\\d{1,2})(?=[ \\t]*(?:$|\\n|[,;|])| (?:bec|osd|baro))`, ([n], { before }) =>
+    /uart ?\d/.test(before) ? [] : sane('claimedPorts', num(n), 1, 16),
+  ),
+  rule(
+    `\\b(\\d{1,2})${W}(?:x${W})?(?:full |complete |hardware |free |usable |real )?(?:pcs )?(?:uarts?(?!\\d)|serial ports?\\b|serial interfaces?\\b)`,
+    ([n], around) => {
+      const why =
+        openness(around) ??
+        (/\bonly rx\b|half/.test(around.after) ? 'the text says that one of them is not whole' : undefined);
+      return denied(around) || /^ ?\? ?no\b/.test(around.after) ? [] : sane('claimedPorts', num(n), 1, 16, why);
+    },
+  ),
+  rule(`(?:^|(?<=\\n))[ \\t]{0,3}(\\d) ports\\b|\\bports?:${W}(\\d{1,2})\\b`, ([a, b]) =>
+    sane('claimedPorts', num(a ?? b), 1, 16, 'ports, without a word of what kind'),
+  ),
+];
+
+export const processorRule: Rule = rule(
+  '\\b(?:stm ?32 ?)?(f1|f3|f4|f7|h7|g4)(?:\\d{2}[a-z]{0,3}\\d?)?\\b',
+  ([family], around) => {
+    const older = /\bnot the (?:stm32)?$|\binstead of (?:the |an? )?$/.test(around.before);
+    return older ? [] : one('processor', family!.toUpperCase(), openness(around));
+  },
+);
+
+/** What a board carries beside its circuit. */
+export const extrasRules: Rule[] = [
+  rule('\\bbaro(?:met(?:er|ric))?s?\\b(?: (?:pressure )?sensor)?', (_, words) => present('barometer', words)),
+  rule('\\bosds?\\b', (_, words) =>
+    /digital only/.test(words.after) ? one('overlayChip', false) : present('overlayChip', words),
+  ),
+  rule('\\b(?:analog(?:ue)? )?overlay(?: chip)?\\b', (_, words) => {
+    if (denied(words)) return one('overlayChip', false);
+    // "Overlay" is a word of other things as well: named with its chip, or as a field of its own.
+    return /chip|analog/.test(words.text) || /^[ \t]{0,3}[:?|]? ?(?:yes|fitted|✓|on board|standard)/.test(words.after)
+      ? present('overlayChip', words)
+      : [];
+  }),
+  rule(
+    `\\b(?:blackbox|flash|log(?:ging)?(?: memory)?|logger|memory|storage)(?: (?:chip|memory))?${W}[:-]?${W}(?:spi )?(?:flash)?[,: ]{0,3}(\\d{1,4}) ?(m|mb|mbyte|megabytes?|mbit|gb)\\b`,
+    ([v, unit], around) => storage(v, unit, around),
+  ),
+  rule('\\b(?:blackbox|flash|log memory)\\b', (_, words) =>
+    denied(words) && !/\d ?mb?\b/.test(words.after.slice(0, 12))
+      ? one('storageMb', 0, /\bsd\b|microsd|card/.test(words.line) ? 'the text speaks of a card as well' : undefined)
+      : [],
+  ),
+  rule(`\\b${N} ?(mb|mbyte|megabytes?|mbit|gb)\\b`, ([v, unit], around) => storage(v, unit, around)),
+  rule(`\\b(\\d{1,3}) ?m (?=flash|blackbox|memory|log)`, ([v], around) => storage(v, 'mb', around)),
+  rule(
+    '\\b(?:usb[ -]?c|(?:usb[ :-]{0,3})?type[ -]?c|usb(?: plug| socket| connector)?[ \\t]{0,3}[:-][ \\t]{0,3}c)\\b',
+    (_, words) => plug('C', words),
+  ),
+  rule('\\b(?:micro[ -]?usb|usb(?: is| plug| socket| connector)?[: -]{0,3}micro|(?<=usb\\? )micro)\\b', (_, words) =>
+    plug('micro', words),
+  ),
+];
+
+const inMegabytes: Record<string, number> = { mbit: 1 / 8, gb: 1024 };
+
+function storage(v: string | undefined, unit: string | undefined, around: Around): Found[] {
+  const n = num(v);
+  const mb = n * (inMegabytes[unit ?? ''] ?? 1);
+  if (/\b(?:program|code|firmware)\b/.test(sentenceOf(around)) && !/\blog|blackbox|flash\b/.test(sentenceOf(around)))
+    return [];
+  const bare = !/flash|blackbox|log|memory|storage|record/.test(around.line);
+  return one(
+    'storageMb',
+    mb,
+    openness(around) ??
+      (bare && /^\s*$/.test(around.before.trim() + around.after.trim())
+        ? 'megabytes, without a word of what'
+        : undefined),
+  );
+}
+
+function plug(kind: 'C' | 'micro', words: Around): Found[] {
+  if (denied({ before: words.before, after: '' }) || /\bno longer $/.test(words.before) || /^ ?✗/.test(words.after))
+    return [];
+  const adapter = /\badapter\b/.test(words.before) ? 'on an adapter' : undefined;
+  return one('usbPlug', kind, openness(words) ?? adapter);
+}

@@ -1,0 +1,182 @@
+import { gramsPerOunce, mmPerInch } from '../../../trade/mass';
+import { denied, num, one, openness, rule, sane, MM, N, W, type Around, type Found, type Rule } from './rule';
+
+const patterns = [16, 20, 25, 25.5, 30.5];
+const inches = /^(?:in|inch|inches|")$/;
+const UNIT = '(mm|millimet(?:re|er)s?|cm|in|inch|inches|")';
+const mountWords = /(?:mount|hole|screw|pattern|spacing|m[23] at)(?:(?!\. )[^\n;]){0,18}$/;
+const sizeWords = /\b(?:size|dimensions?|outline|measures|board|pcb|overall|case|square)\b/;
+
+function mm(value: string | undefined, unit: string | undefined): number {
+  const n = num(value);
+  if (unit && inches.test(unit)) return Math.round(n * mmPerInch * 100) / 100;
+  return unit === 'cm' ? Math.round(n * 1000) / 100 : n;
+}
+
+/** Holes and screws. */
+export const holeRules: Rule[] = [
+  rule(`\\b${N}${W}${MM}?${W}(?:x|by)${W}${N} ?${MM}?(?![\\d.,]{0,6}${W}(?:x|by) ?\\d)`, ([a, b], around) => {
+    const { before, after } = around;
+    const p = num(a);
+    if (/\b(?:not compatible|will not fit|does ?n[o']t fit)/.test(before)) return [];
+    const mounted =
+      mountWords.test(before) ||
+      /^[ \t]{0,3}[/,(]{0,2}[ \t]{0,3}(?:for )?(?:m[23]\b|mounting|pattern|(?:the usual |[øφ]?[ \t]?\d(?:[.,]\d)?[ \t]?(?:mm)?[ \t])?holes(?! ?\d))/.test(
+        after,
+      );
+    if (p !== num(b)) return [];
+    if (!patterns.includes(p) && !(mounted && p >= 10 && p <= 60)) return [];
+    const other = /\b(?:adapter|also)\b/.test(before) ? 'with an adapter' : undefined;
+    return one(
+      'patternMm',
+      p,
+      openness(around) ??
+        other ??
+        (mounted ? undefined : 'two equal figures of a usual hole pattern, without a word that says so'),
+    );
+  }),
+  rule(
+    `\\b(?:mount(?:ing)?(?: (?:pattern|holes?|size|distance))?|(?:screw )?holes?|hole (?:spacing|distance|pattern|pitch)|pattern|spacing)${W}[:=]?${W}(?:distance|spacing)?${W}:?${W}(?:(?:are|at|is|of|the usual|apart)${W}){0,4}${N} ?${UNIT}?(?= square| apart|${W}[,/(;]|${W}m[23]|[ .]*(?:$|\\n)|\\.? )(?!${W}(?:x|by|-) ?\\d)`,
+    ([v, unit], around) => {
+      const p = mm(v, unit);
+      return /^(?:screw )?holes? (?:are )?[ø]/.test(around.text)
+        ? []
+        : sane(
+            'patternMm',
+            Math.abs(p - 30.48) < 0.01 && /30[.,]5/.test(around.after) ? 30.5 : p,
+            15,
+            60,
+            openness(around),
+          );
+    },
+  ),
+  rule(
+    `\\b${N} ?(?:${MM})?${W}(?:mounting|holes?\\b|hole pattern|pattern|square holes|(?=\\(m[23]\\)|[/,]? ?m[23]\\b))`,
+    ([v]) => (patterns.includes(num(v)) ? one('patternMm', num(v)) : []),
+  ),
+  rule(`\\b(30[.,]5|25[.,]5) ?(?:${MM})?\\b(?! ?(?:x|by) )`, ([v]) =>
+    one('patternMm', num(v), 'the distance of a usual hole pattern, without a word that says so'),
+  ),
+  rule('\\bm([23])\\b(?![.,]\\d)(?! ?[:=-] ?m)', ([n], around) =>
+    /\b(?:m1|m4)\b/.test(around.line) && /,/.test(around.line) && !/screw|hole/.test(around.line)
+      ? []
+      : one('screw', `M${n}`, openness(around)),
+  ),
+];
+
+/** Length, width and height. */
+export const sizeRules: Rule[] = [
+  rule(`\\b(?:outline|board|pcb|size)${W}:?${W}${N} ?${MM} square\\b`, ([side]) => [
+    ...sane('lengthMm', num(side), 10, 120),
+    ...sane('widthMm', num(side), 10, 120),
+  ]),
+  rule(
+    `\\b${N} ?${UNIT}?${W}(?:x|by)${W}${N} ?${UNIT}?(?:${W}(?:x|by)${W}${N})?${W}${UNIT}?`,
+    ([a, u1, b, u2, c, u3], around) => {
+      const { before, line } = around;
+      const sized = sizeWords.test(before) || /^ ?(?:board|pcb|square|outline|in size)\b/.test(around.after);
+      if (
+        (mountWords.test(before) || /\b(?:mount\w*|holes?)\b(?:(?!\. )[^\n;|]){0,40}\($/.test(before)) &&
+        !sizeWords.test(before.slice(-24))
+      )
+        return [];
+      const unit = u3 ?? u2 ?? u1 ?? (/mm|millimet/.test(line) ? 'mm' : undefined);
+      if (!unit && !sized) return [];
+      const [l, w, h] = [mm(a, unit), mm(b, unit), c === undefined ? null : mm(c, unit)];
+      if (l < 10 || w < 10 || l > 120 || w > 120) return [];
+      const why = openness(around) ?? (sized ? undefined : 'a size by its shape, without a word that says so');
+      return [
+        ...one('lengthMm', l, why),
+        ...one('widthMm', w, why),
+        ...(h !== null && h >= 1 && h <= 60 ? one('heightMm', h, why) : []),
+      ];
+    },
+  ),
+  rule(`\\b${N} ?mm long\\b|\\blength:? ?${N} ?mm\\b`, ([a, b]) => sane('lengthMm', num(a ?? b), 10, 120)),
+  rule(`\\b${N} ?mm wide\\b|\\bwidth:? ?${N} ?mm\\b`, ([a, b]) => sane('widthMm', num(a ?? b), 10, 120)),
+  rule(
+    `\\b(?:(?:stack |overall |total )?height(?: over (?:parts|all))?|thickness|thick|builds)${W}:?${W}${N} ?mm\\b`,
+    ([h]) => sane('heightMm', num(h), 2, 60),
+  ),
+  rule(`\\btotal(?: height)?(?: with [a-z]{3,12})? ${N} ?mm\\b(?! ?x)`, ([h]) => sane('heightMm', num(h), 2, 60)),
+  rule(`\\b${N} ?mm (?:high|tall|thick)\\b`, ([h]) => sane('heightMm', num(h), 2, 60)),
+];
+
+const massWord = '(?:net weight|weight|weighs?|mass|wt|n\\.w\\.?)';
+const GRAMS = '(grams?|g|kg|oz|ounces?)';
+/** What is said to be included stands behind the figure, or in brackets before it; what is weighed alone is not the whole board. */
+const OF_WORDS = '(?:with(?:out)?|incl(?:\\.|udes|uding|usive)?|excl(?:\\.|udes?|uding)?|w/o?|not including|bare)';
+const MASS_OF = `(?:${W}[,-]?${W}\\(([^)\\n]{3,40})\\)|${W}[,-]?${W}(${OF_WORDS} [^\\n,.;()|]{3,40}|(?:wires?|cables?|leads?|harness) (?:not included|excluded)|(?:(?:flight )?controller|fc|esc|board) only))?`;
+const another =
+  /\b(?:(?:fc|esc|flight controller|controller)(?: board)? (?:weight|weighs|mass)|(?:fc|esc|controller) only)\b/;
+
+function grams(value: string | undefined, unit: string | undefined): number {
+  const n = num(value);
+  if (unit === 'kg') return Math.round(n * 1e6) / 1000;
+  return unit && /^(?:oz|ounce)/.test(unit) ? Math.round(n * gramsPerOunce * 100) / 100 : n;
+}
+
+function mass(
+  value: string | undefined,
+  unit: string | undefined,
+  of: string | undefined,
+  around: Around,
+  why?: string,
+): Found[] {
+  const found = sane('massG', grams(value, unit), 0.5, 500);
+  if (found.length === 0) return [];
+  const part = of && / only$/.test(of) ? `the text says "${of}"` : undefined;
+  const twice = /^ \d{1,3}(?:[.,]\d{1,2})? ?g\b/.test(around.after) ? 'two figures stand beside each other' : undefined;
+  const doubt = part ?? openness(around) ?? twice ?? why;
+  const included = of && isOf(of) ? of.trim() : undefined;
+  return [
+    ...found.map((f) => (doubt ? { ...f, why: doubt } : f)),
+    ...(included ? [{ field: 'massIncludes' as const, value: included, words: included }] : []),
+  ];
+}
+
+/** Do the words say what was weighed along? Not another figure, nor a remark. */
+const isOf = (of: string) =>
+  /\b(?:with|without|w\/o?|incl|excl|not|only|bare|each|and)|(?:ohne|sans|sin|sem|senza|zonder|utan|bez) |ケーブル|线/.test(
+    of,
+  ) && !/\d ?(?:oz|g|mm|s|v|a)\b/.test(of);
+
+export const massRules: Rule[] = [
+  rule(
+    `\\b${massWord}${W}\\(((?:with|without|incl|excl|w/o)[^)\\n]{2,40})\\)${W}[:|]?${W}${N} ?${GRAMS}\\b`,
+    ([of, v, unit], around) => mass(v, unit, of, around),
+  ),
+  rule(
+    `\\b${massWord} (w/o [a-z]{3,20}|without [a-z]{3,20}|with [a-z]{3,20})${W}:?${W}${N} ?${GRAMS}\\b`,
+    ([of, v, unit], around) => mass(v, unit, of, around),
+  ),
+  rule(
+    `\\b${massWord}${W}[:=|]?${W}(?:(?:is|of|approx\\.?|approximately|about|ca\\.?|just|only|around|to)${W}){0,2}${N} ?${GRAMS}\\b${MASS_OF}`,
+    ([v, unit, a, b], around) =>
+      mass(
+        v,
+        unit,
+        a ?? b,
+        around,
+        another.exec(around.before.slice(-28) + around.text)?.[0] &&
+          `one board of the stack: "${another.exec(around.before.slice(-28) + around.text)![0]}"`,
+      ),
+  ),
+  rule(`\\b${N} ?${GRAMS}\\b${MASS_OF}`, ([v, unit, a, b], around) => {
+    const { before, after, line } = around;
+    if (denied({ before, after: '' }) || /^ ?(?:force|accel|shock|of thrust)/.test(after)) return [];
+    if (unit === 'kg') return [];
+    // "Weight 9 g controller only, stack 24 g": the second one is a mass as well.
+    const named = /weight|weighs|mass\b|scale|light|heavy/.test(line);
+    if (
+      named &&
+      !/\b(?:stack|total|together|set|esc|fc|controller|board|is|mine|it|not light:?|light:?|heavy\\??|with [a-z]{3,12})[ \t:,?]{0,3}$/.test(
+        before,
+      ) &&
+      !/^[ \t]*$/.test(before)
+    ) {
+      return mass(v, unit, a ?? b, around, 'a second figure in grams');
+    }
+    return mass(v, unit, a ?? b, around, named ? undefined : 'grams without a word that says of what');
+  }),
+];

@@ -1,0 +1,218 @@
+import { AMP, denied, num, one, openness, rule, sane, N, W, type Around, type Found, type Rule } from './rule';
+
+const RANGE = '(?:-{1,3}|\\.{2,3}|to|up to|through|and|à|a)';
+
+const cells = (a: number, b: number, around: Around): Found[] =>
+  a < b && b <= 14 && a >= 1 && !denied(around)
+    ? [...one('cellsMin', a, openness(around)), ...one('cellsMax', b, openness(around))]
+    : [];
+
+/** What the pack may be: cells in series and volts. */
+export const packRules: Rule[] = [
+  rule(`\\b(\\d{1,2})${W}s?${W}${RANGE}${W}(\\d{1,2}) ?s\\b(?!ec)(?:${W}(?:lipo|lihv|li-ion))?`, ([a, b], around) =>
+    cells(num(a), num(b), around),
+  ),
+  rule(
+    `\\b(\\d{1,2})(?: ?s)?${W}(?:-|to|a|à)${W}(\\d{1,2})[ -]?(?:lithium |lipo |li-?ion )?cells?\\b`,
+    ([a, b], around) => cells(num(a), num(b), around),
+  ),
+  rule(
+    `\\bcells?(?: (?:count|in series|supported))?(?: number)?${W}[:=]?${W}(\\d{1,2})${W}s?${W}${RANGE}${W}(\\d{1,2})${W}s?\\b`,
+    ([a, b], around) => cells(num(a), num(b), around),
+  ),
+  rule(
+    `\\b(?:input|supply|pack|battery|lipo|voltage|power)${W}:${W}(\\d{1,2})${W}-${W}(\\d{1,2})(?=[ \\t]*(?:$|\\n|[,;|]))`,
+    ([a, b], around) =>
+      num(b) <= 14
+        ? cells(num(a), num(b), around).map((f) => ({ ...f, why: f.why ?? 'two counts without a unit' }))
+        : [],
+  ),
+  rule(`\\bcells? min(?:imum)?${W}[:=]${W}(\\d{1,2})\\b|\\b(\\d{1,2}) ?s${W}min(?:imum)?\\b`, ([a, b]) =>
+    sane('cellsMin', num(a ?? b), 1, 14),
+  ),
+  rule(
+    `\\bcells? max(?:imum)?${W}[:=]${W}(\\d{1,2})\\b|\\bmax(?:imum)?${W}(\\d{1,2}) ?s\\b(?!ec)|\\b(\\d{1,2}) ?s${W}max(?:imum)?\\b`,
+    ([a, b, c]) => sane('cellsMax', num(a ?? b ?? c), 1, 14),
+  ),
+  rule(`\\bup to (\\d{1,2}) ?s\\b(?!ec)`, ([n], around) =>
+    /\d ?a ?\(?$/.test(around.before) || denied(around) ? [] : sane('cellsMax', num(n), 1, 14, openness(around)),
+  ),
+  rule(`\\b(\\d{1,2}|two|three|four)(?: cells?)? at least\\b`, ([n], { line }) =>
+    /cells?\b|\ds\b/.test(line) ? sane('cellsMin', count(n), 1, 14) : [],
+  ),
+  rule(`\\b(\\d{1,2}|two|three|four|six|eight)(?: cells?)? at most\\b`, ([n], { line }) =>
+    /cells?\b|\ds\b/.test(line) ? sane('cellsMax', count(n), 1, 14) : [],
+  ),
+  rule('\\b(\\d{1,2}) ?s (?:hv |lipo )?only\\b', ([n]) => [...one('cellsMin', num(n)), ...one('cellsMax', num(n))]),
+  rule(
+    `(?:^|(?<=\\n|[;,|/] ?)|\\b(?:battery|pack|input|supply|cells)${W}:${W})(1) ?s\\b(?= (?:\\d|lipo|lihv|battery|[a-z]{0,6} only)|${W}[,(/;])(?!${W}-)`,
+    ([n], around) =>
+      denied(around)
+        ? []
+        : [...one('cellsMin', num(n), openness(around)), ...one('cellsMax', num(n), openness(around))],
+  ),
+
+  rule(`\\b(\\d{1,2}) ?s (?:is the (?:limit|most|maximum)|at (?:the )?most)\\b`, ([n]) =>
+    sane('cellsMax', num(n), 1, 14),
+  ),
+  rule(`\\bfrom (\\d{1,2}) ?s (?:on|up|upwards)\\b(?! to)`, ([n], { before }) =>
+    /\d ?v\b/.test(before) ? [] : sane('cellsMin', num(n), 1, 14),
+  ),
+  rule(`(?<=\\d ?s(?: lipo)? )\\(${N} ?v\\)`, ([v]) => sane('packMaxVolts', num(v), 3.9, 70)),
+  rule(`\\b(\\d{1,2}) ?s${W}${N} ?v${W}max\\b`, ([n, v]) => [
+    ...one('cellsMax', num(n)),
+    ...one('packMaxVolts', num(v)),
+  ]),
+  rule(
+    `\\b(?:abs(?:olute)?(?:\\.|ly)? max(?:imum|\\.)?(?: ratings?)?(?: (?:at|on) (?:the )?(?:pads?|input|board))?(?: is| of)?|never exceed|(?:do )?not exceed|no more than|not above|damaged? above|dies above)${W}:?${W}${N} ?v(?:olts?)?\\b`,
+    ([v]) => sane('packMaxVolts', num(v), 3.5, 70),
+  ),
+  rule(
+    `\\b(?:max(?:imum)?\\.? (?:input|supply|pack)(?: voltage)?|(?:input|supply|voltage)(?: voltage)? max(?:imum)?\\.?)${W}:?${W}${N} ?v\\b`,
+    ([v]) => sane('packMaxVolts', num(v), 3.5, 70),
+  ),
+  rule(
+    `\\b${N}${W}(?:v(?:olts?)?${W})?(?:-{1,3}|\\.{2,3}|to)${W}${N} ?v(?:olts?)?\\b(?:${W}dc)?`,
+    ([a, v], { before, after }) =>
+      num(a) < num(v) &&
+      num(v) >= 3.9 &&
+      (/\b(?:input|supply|voltage|pack|battery|dc|vin|power(?: in)?|cells?|works|working|operating|lipo|lihv)\b|\d ?s\b/.test(
+        before,
+      ) ||
+        /^ ?[,(/]? ?(?:\d{1,2} ?s?[ -]|lipo|dc|input)/.test(after))
+        ? sane('packMaxVolts', num(v), 3.9, 70)
+        : [],
+  ),
+  rule(
+    `\\(${W}(?:max\\.?|up to)${W}${N} ?v${W}\\)|\\b${N} ?v(?:olts?)?${W}(?:(?:abs(?:olute)? )?max(?:imum)?\\b\\.?|at most)`,
+    ([a, b], { before, line }) =>
+      /input|supply|lipo|pack|battery|power|\ds\b|cells/.test(before) || !/bec|regulator|output|out\b/.test(line)
+        ? sane('packMaxVolts', num(a ?? b), 3.9, 70)
+        : [],
+  ),
+];
+
+const counts: Record<string, number> = { two: 2, three: 3, four: 4, six: 6, eight: 8 };
+const count = (s: string | undefined) => counts[s ?? ''] ?? num(s);
+
+const SECONDS = '(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\b(?! ?-)';
+const CONT = '(?:cont(?:inuous)?\\b\\.?|constant|sustained)';
+const PEAK = '(?:bursts?|peak|max\\.? burst|surge)';
+/** Amps of a regulator or a rail are no motor's. */
+const ofARail = (amps: number, around: Around) =>
+  amps <= 12 &&
+  (/\b(?:bec|regulators?|rail|servo|ldo|buck|sensor)\b[^.;\n]*$/.test(around.before) ||
+    /\d ?v[^.;|\n]{0,24}$/.test(around.before) ||
+    /^ ?(?:@|at|bec)/.test(around.after));
+const burst = (a: string | undefined, s: string | undefined, around: Around): Found[] =>
+  ofARail(num(a), around)
+    ? []
+    : [...sane('burstAmps', num(a), 2, 400, openness(around)), ...(s ? sane('burstSeconds', num(s), 1, 120) : [])];
+const continuous = (a: string | undefined, around: Around): Found[] =>
+  ofARail(num(a), around) ? [] : sane('continuousAmps', num(a), 2, 300, openness(around));
+
+/** Amps of the motors, and of the sensor that measures them. */
+export const currentRules: Rule[] = [
+  rule(`\\b${N} ?a (?:current|hall) (?:sensor|meter)\\b(?:${W}\\(${W}${N} ?a peak\\))?`, ([a]) =>
+    sane('sensorAmps', num(a), 5, 1000),
+  ),
+  rule(
+    `\\b(?:(?:current|hall) (?:sensor|meter)|ammeter|current sensing)\\b(?:(?!\\. )[^\\n;]){0,48}?(?:0${W}-${W})?\\b${N} ?${AMP}`,
+    ([a], around) => (denied({ before: around.before, after: '' }) ? [] : sane('sensorAmps', num(a), 5, 1000)),
+  ),
+  rule(
+    `\\b3[.,]3 ?v${W}=${W}${N} ?${AMP}|\\bfull scale${W}:?(?: at| of| is)?${W}${N} ?${AMP}|\\b${N} ?${AMP}${W}full scale\\b`,
+    ([a, b, c]) => sane('sensorAmps', num(a ?? b ?? c), 5, 1000),
+  ),
+  rule(`\\b${PEAK}(?: current)?${W}[,(]${W}${SECONDS}\\)?${W}[:=|]?${W}(?:4${W}x${W})?${N} ?${AMP}`, ([s, a], around) =>
+    burst(a, s, around),
+  ),
+  rule(
+    `\\b(?:esc )?${PEAK}(?: current)?${W}[:=]?${W}(?:(?:of|up to|to)${W}){0,2}(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?(?:${W}[/,(]?${W}(?:for )?${SECONDS}\\)?)?`,
+    ([a, s], around) => burst(a, s, around),
+  ),
+  rule(`\\b(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?${W}\\(${W}(?:burst|peak)?${W}${SECONDS}\\)`, ([a, s], around) =>
+    burst(a, s, around),
+  ),
+  rule(
+    `\\b(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?${W}[/,(]?${W}\\(?${PEAK}\\b(?:${W}[(,/]?${W}(?:for )?${SECONDS}\\)?)?`,
+    ([a, s], around) => burst(a, s, around),
+  ),
+  rule(
+    `\\b(?:4${W}x${W})?${N}(?: ?${AMP})? (?:in bursts of (?:up to )?|up to (?=\\d{1,3} ?s)|for (?:up to )?)${SECONDS}`,
+    ([a, s], around) => burst(a, s, around),
+  ),
+  rule(`\\(${N} ?a,? ${SECONDS}\\)`, ([a, s], around) => burst(a, s, around)),
+  rule(`(?:^|(?<=\\n))(?:burst )?time: ${N} ?s\\b`, ([s]) => sane('burstSeconds', num(s), 1, 120)),
+
+  rule(`\\b(?:4${W}x${W})${N} ?${AMP}(?:${W}${CONT})?`, ([a], around) =>
+    /\b(?:peak|burst|max)[^,;|\n]{0,16}$/.test(around.before) ? [] : continuous(a, around),
+  ),
+  rule(`\\b${N} ?${AMP}${W}x${W}4\\b`, ([a], around) =>
+    /\b(?:peak|burst|max)[^,;|\n]{0,16}$/.test(around.before) ? [] : continuous(a, around),
+  ),
+  rule(`\\b${N} ?${AMP}${W}\\(?(?:${CONT}|per (?:channel|motor|arm|esc)|each\\b|4 ?in ?1)`, ([a], around) =>
+    /\b(?:peak|burst)[^,;|\n]{0,10}$/.test(around.before) ? [] : continuous(a, around),
+  ),
+  rule(`\\b(?:4|four) ${N} ?${AMP} (?:speed controllers?|escs?|channels?)`, ([a], around) => continuous(a, around)),
+  rule(`\\b(?:(?:\\d|four) channels? of) ${N} ?${AMP}`, ([a], around) => continuous(a, around)),
+  rule(`\\bamps${W}:${W}${N} ?a(?=${W}/${W}\\d{1,3} ?a${W}(?:burst|peak))`, ([a], around) => continuous(a, around)),
+  rule(`\\bmax(?:imum)?\\.? current${W}:?${W}${N} ?${AMP}`, ([a], around) =>
+    /burst|peak/.test(around.line) ? continuous(a, around) : [],
+  ),
+  rule(
+    `\\b(?:${CONT}(?: (?:current|rating|amps))?(?: ?/ ?channel| per (?:motor|channel))?|rated(?: current| at)?|nominal current|esc rat(?:ing|ed)|esc (?:cont\\.?|constant|current)|4in1(?: esc)?,?|esc(?: is)?|per (?:motor|channel))${W}[:=]?${W}(?:4${W}x${W})?${N} ?${AMP}`,
+    ([a], around) => continuous(a, around),
+  ),
+  rule(`\\b${N} ?${AMP} (?:4in1|aio|esc|stack)\\b`, ([a], around) =>
+    /with our|use our/.test(around.before) ? [] : continuous(a, around),
+  ),
+  rule(`\\b(?:aio|stack|esc)(?: \\d{1,2})?${W}[/,-]${W}${N} ?${AMP}`, ([a], around) => continuous(a, around)),
+];
+
+const regulator = (v: number, a: number, why?: string): Found[] =>
+  v >= 3 && v <= 14 && a >= 0.1 && a <= 12 ? one('regulators', `${v}@${a}`, why) : [];
+const milli = (a: string | undefined, unit: string | undefined) => num(a) / (unit === 'ma' ? 1000 : 1);
+const V = 'v(?:olts?)?';
+const A = '(ma|amp(?:ere)?s?|a)\\b';
+const NAMED = '(?:bec|ldo|rail|output|out|regulator|supply|boost|buck|one)';
+
+/** What the board's own regulators give. */
+export const regulatorRules: Rule[] = [
+  rule(
+    `\\bvolts?: ?${N}(?: v)?[ \\t]{0,3}\\n(?:[a-z0-9 ]{1,16}: ?[^\\n]{0,20}\\n)?[ \\t]{0,6}amps?: ?${N}(?: a)?(?=[ \\t]*(?:\\n|$))`,
+    ([v, a]) => regulator(num(v), num(a)),
+  ),
+  rule(
+    `\\b${N} ?${V}${W}(?:and|&|/|,|\\+)${W}${N} ?${V}${W}(?:${NAMED}s?${W})?[,@:]?${W}(?:at )?${N} ?${A} each\\b`,
+    ([v, w, a, unit]) => [...regulator(num(v), milli(a, unit)), ...regulator(num(w), milli(a, unit))],
+  ),
+  rule(`\\b(?:2|two|dual) ?x?${W}${N} ?${V}${W}[/@,]?${W}${N} ?${A}`, ([v, a, unit], around) =>
+    regulator(num(v), milli(a, unit), openness(around)),
+  ),
+  rule(
+    `\\b${N} ?${V}(?:${W}${N} ?v)?${W}${NAMED}?${W}[@/:,=-]?${W}(?:(?:now |only )?(?:\\d{1,3} ?w|gives|delivers|makes|at|with|up to|max\\.?|(?:is )?(?:good|rated) for|raised to|can do|does|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)`,
+    ([v, , a, unit], around) => {
+      if (denied({ before: around.before, after: '' }) || /^ ?✗/.test(around.after)) return [];
+      if (/\b(?:example|load|draws?|needs?|consum\w+|takes)\b/.test(around.before)) return [];
+      const measured = /\b(?:pulled|pulls|measured|held|was fine with)\b/.test(around.before.slice(-24))
+        ? 'a measurement under load, not a rating'
+        : undefined;
+      return regulator(
+        num(v),
+        milli(a, unit),
+        openness(around) ??
+          measured ??
+          (/\b(?:pulled|folded back|got hot|failed)\b/.test(around.after)
+            ? 'the text measured something else'
+            : undefined),
+      );
+    },
+  ),
+  rule(`\\b${N} ?${A}${W}(?:@|at|/)?${W}${N} ?${V}(?:${W}(?:${NAMED}))?(?![\\d.,])`, ([a, unit, v], around) =>
+    denied(around) ? [] : regulator(num(v), milli(a, unit), openness(around)),
+  ),
+  rule(`\\b${N} ?${V}(?: one| regulator)? (?:for|at|gives) ${N}(?=[ \\t]*(?:$|\\n|[.,;]))`, ([v, a], around) =>
+    /regulator|bec|good for/.test(around.before) ? regulator(num(v), num(a), 'amps without their unit') : [],
+  ),
+];

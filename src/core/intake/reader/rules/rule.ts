@@ -1,0 +1,91 @@
+import type { SpecField } from '../../../figures/spec-field';
+import type { Reading } from '../../reading';
+
+export interface Found {
+  field: SpecField;
+  value: Reading['value'];
+  /** Why there is doubt; without it the text names the field by its own word. */
+  why?: string;
+  /** A piece of what was matched that is itself the value, in the words of the original. */
+  words?: string;
+}
+
+/** One way of the trade to write something. `read` may refuse by returning nothing; the groups of the match come with it. */
+export interface Rule {
+  at: RegExp;
+  read: (groups: (string | undefined)[], around: Around) => Found[];
+}
+
+/** The text before and after a figure on its own line, and the piece of the line with both. */
+export interface Around {
+  readonly before: string;
+  readonly after: string;
+  readonly line: string;
+  readonly text: string;
+}
+
+// Every repeat is bounded, so that no text can make a rule run longer than its length.
+export const W = '[ \\t]{0,6}';
+/** The unit of a current, behind its number. */
+export const AMP = 'a(?:mp(?:ere)?s?)?(?:\\b|(?=x ?4))';
+export const N = '(\\d{1,5}(?:[.,]\\d{1,4})?)';
+export const MM = '(?:mm|millimet(?:re|er)s?)';
+export const rule = (pattern: string, read: Rule['read']): Rule => ({ at: new RegExp(pattern, 'g'), read });
+/** "7,4" and "7.4" are the same number. */
+export const num = (s: string | undefined) => Number((s ?? '').replace(',', '.'));
+export const one = (field: SpecField, value: Reading['value'], why?: string): Found[] => [
+  { field, value, ...(why ? { why } : {}) },
+];
+export const sane = (field: SpecField, n: number, low: number, high: number, why?: string): Found[] =>
+  n >= low && n <= high ? one(field, n, why) : [];
+
+/** Does the text say that what it names is not there? */
+export function denied({ before, after }: Pick<Around, 'before' | 'after'>): boolean {
+  return deniedBefore(before) || deniedAfter(after);
+}
+
+const deniedBefore = (before: string) =>
+  /(?:\b(?:no|not|not for|without|w\/o|lacks?|lacking|missing|minus|less|neither|nor|never|zero|except|excluding)|n't(?: (?:have|take|support|accept|expect|include|look for|fit|need|like|come with)){0,2}|\b(?:do|does|is|can) ?not(?: (?:have|take|support|accept|expect|include|look for|fit|need|come with)){1,2}|\bcannot(?: (?:take|use))?|\bnot (?:compatible with|suitable for|meant for)|\bneither (?:an? |the )?[a-z -]{2,20} (?:n?or)|\bnone (?:of them )?(?:with|has|have)|\bno [a-z]{2,12} (?:or|and no|nor)|\b(?:not included|without|missing|lacks?|not fitted)[ \t]{0,3}:(?:[^.\n:]{0,50},)?)[ \t]{1,3}(?:an? |the |any |analog(?:ue)? |onboard |on-board |built-in |integrated |separate )*$/.test(
+    before,
+  );
+
+const deniedAfter = (after: string) =>
+  /^[ \t]{0,6}(?:chip|sensor|module|flash|memory|socket|plug|input|output|function)?(?:[ \t]{0,6}(?:\((?:bmp|dps|spl)?[a-z0-9]{0,8}\))?)[ \t]{0,6}[:=|?-]{0,3}[ \t]{0,6}(?:option )?(?:(?:is |are |was )?(?:no(?!\. ?\d| \d)|none|nope|n\/a|without|absent|missing|unpopulated|empty|not (?:there|fitted|included|supported|available|present|populated|installed|on ?board|equipped|mounted)|isn't|not)\b(?! sure| only)|isn't (?:included|fitted|there|present)|✗|x(?=[ \t]*(?:$|\n|[,;|]))|-(?=[ \t]*(?:$|\n|\|)))/.test(
+    after,
+  );
+
+/** Words by which a text leaves open whether this very board has what it names. */
+const leavesOpen =
+  /\b(?:optional(?:ly)?|options?|some (?:versions?|boards|batches)|depend(?:s|ing) on|external|separate(?:ly)?|upgrade|add-on|(?:pro|plus|max) (?:version|only|model)|on the (?:pro|plus|max)(?: version| model)?|with or without|please choose|choose|sold (?:apart|separately)|on request)\b/;
+const hedged = /\b(?:i think|maybe|perhaps|probably|i guess|not sure|supposedly|might be|i believe|allegedly)\b/;
+const ofBefore = /\b(?:was|were|formerly|previously|used to (?:be|have)|the old|last one had|older)\b/;
+
+/** Why what is said here is in doubt, if it is. */
+export function openness(around: Around): string | undefined {
+  const clause = clauseOf(around);
+  const open = leavesOpen.exec(clause)?.[0];
+  if (open) return `the text says "${open}": ask whether this very board has it`;
+  const unsure = hedge(around);
+  if (unsure) return unsure;
+  const past = ofBefore.exec(clauseOf({ ...around, after: '' }))?.[0];
+  return past && `the text says "${past}": of an earlier one`;
+}
+
+/** The words by which somebody says that he is not sure. */
+export function hedge(around: Around): string | undefined {
+  const words = hedged.exec(sentenceOf(around))?.[0];
+  return words && `the text says "${words}"`;
+}
+
+/** The words around a figure up to the next comma, bracket or end of a sentence. */
+function clauseOf({ before, text, after }: Around): string {
+  const a = Math.max(...[', ', '; ', '. ', '|', '(', ')'].map((end) => before.lastIndexOf(end)));
+  const b = /[,;|)]|\. |$/.exec(after)!.index;
+  return `${before.slice(a < 0 ? 0 : a)}${text}${after.slice(0, b)}`;
+}
+
+export function sentenceOf({ before, text, after }: Around): string {
+  const a = Math.max(before.lastIndexOf('. '), before.lastIndexOf('; '), before.lastIndexOf('|'));
+  const b = /[;|]|\. |$/.exec(after)!.index;
+  return `${before.slice(a + 1)}${text}${after.slice(0, b)}`;
+}

@@ -1,0 +1,73 @@
+import { replaced, type Script } from './script';
+
+const typos: Record<string, string> = {
+  mouting: 'mounting',
+  mountng: 'mounting',
+  demensions: 'dimensions',
+  dimentions: 'dimensions',
+  dimension: 'dimensions',
+  weigth: 'weight',
+  wieght: 'weight',
+  barometre: 'barometer',
+  barrometer: 'barometer',
+  continous: 'continuous',
+  continious: 'continuous',
+  continuos: 'continuous',
+  curent: 'current',
+  procesor: 'processor',
+  recieve: 'receive',
+  recieve_list: 'receive list',
+  lnput: 'input',
+  vlotage: 'voltage',
+  voltge: 'voltage',
+  sceen: 'screen',
+  heigth: 'height',
+  lenght: 'length',
+  widht: 'width',
+  memmory: 'memory',
+  controler: 'controller',
+};
+const misspelt = new RegExp(`\\b(?:${Object.keys(typos).join('|')})\\b`, 'g');
+
+/** Words run together with figures, known misspellings, marks of pages and of forums: what an eye reads over. */
+export function asMeant(script: Script): Script {
+  let s = replaced(
+    script,
+    /&(nbsp|amp|times|deg|plusmn|ndash|mdash|quot|lt|gt|#\d{1,5});/g,
+    ([name]) => ({ amp: '&', times: 'x', ndash: '-', mdash: '-', quot: '"', lt: '<', gt: '>' })[name!] ?? ' ',
+  );
+  s = replaced(
+    s,
+    /<(?:br|\/?(?:li|p|tr|div|h\d|ul|ol|table|td|th|dd|dt|span|b|strong|i|em))\b[^>\n]{0,200}>/g,
+    ([], { text }) => (/span|<\/?(?:b|strong|i|em)\b/.test(text) ? ' ' : '\n'),
+  );
+  s = replaced(
+    s,
+    /\[\/?(?:b|i|u|list|\*|x|size|color|url|img|h\d|table|tr|td)(?:=[^\]\n]{0,80})?\]/g,
+    ([], { text }) => (/^\[\/?(?:b|i|u|color|size)/.test(text) ? ' ' : '\n'),
+  );
+  s = replaced(s, /\b4 ?-?(?:in|en|w|em|i)-? ?1\b/g, () => '4in1');
+  s = replaced(s, /\buart's/g, () => 'uarts');
+  // "<uarts>5</uarts>": a data file's own marks are its labels.
+  s = replaced(s, /<([a-z][a-z0-9_]{1,20})(?: [^>\n]{0,60})?>(?=[^<\n]{1,60}<\/)/g, ([name]) => `\n${name}: `);
+  s = replaced(s, /<\/?[a-z][a-z0-9_]{0,20}(?: [^>\n]{0,60})?\/?>/g, () => ' ');
+  // "8 .2 g"
+  s = replaced(s, /(?<=\b\d{1,3}) (?=[.,]\d{1,2} ?(?:g|mm|v|a)\b)/g, () => '');
+  s = replaced(s, misspelt, ([], { text }) => typos[text]);
+  // "3O.5" as a scanner reads it.
+  s = replaced(s, /(?<=\d)o(?=[.,]?\d)/g, () => '0');
+  s = replaced(
+    s,
+    /\b(bec|input|esc|holes?|usb|osd|lipo|size|weight|burst|mass|flash|baro(?:meter)?)(?=\d|type|onboard|micro)/g,
+    ([word]) => `${word} `,
+  );
+  s = replaced(
+    s,
+    /(\d ?(?:a|v|mm|g|mb|ma))(?=(?:continuous|constant|cont|burst|peak|blackbox|flash|bec)\b|(?:continuous|constant|burst|peak)[,(/])/g,
+    ([figure]) => `${figure} `,
+  );
+  s = replaced(s, /(\d v?\d? ?[av])(?=(?:\d{1,2}(?:\.\d)? ?a)\b)/g, ([figure]) => `${figure} `);
+  // Tolerances: the figure stands before them.
+  s = replaced(s, /(?<=\d ?(?:v|g|mm|a)) ?(?:±|\+\/-) ?\d{1,3}(?:[.,]\d{1,3})? ?(?:v|g|mm|a|%)(?![a-z])/g, () => '');
+  return replaced(s, /(?<=\d) ?(?:±|\+\/-) ?\d{1,3}(?:[.,]\d{1,3})?(?: ?%)?/g, () => '');
+}

@@ -1,0 +1,209 @@
+import { edited, type Edit, type Piece, type Script } from './script';
+import { isLabel } from './field-labels';
+
+interface Cell {
+  start: number;
+  end: number;
+  text: string;
+}
+type Row = Cell[];
+
+/** What a page sells in one column or row beside others. */
+export interface Laid {
+  script: Script;
+  /** Pieces of the script that stand for one of several versions that are all on sale: not known which. */
+  versions: [number, number][];
+}
+
+/** The cells of a line: parted by bars, tabs, semicolons or at least two spaces; null where it is no row. */
+function row(text: string, start: number, end: number, by: RegExp): Row | null {
+  const line = text.slice(start, end);
+  if (line.length > 600 || !by.test(line)) return null;
+  const cells: Row = [];
+  let at = 0;
+  for (const piece of line.split(by)) {
+    const lead = piece.length - piece.trimStart().length;
+    const from = line.indexOf(piece, at);
+    cells.push({ start: start + from + lead, end: start + from + lead + piece.trim().length, text: piece.trim() });
+    at = from + piece.length;
+  }
+  // Bars at both ends of a line make no cells, nor does an indent; a tab in front leaves a cell out.
+  if (cells[0]?.text === '' && !by.source.includes('t')) cells.shift();
+  if (cells.at(-1)?.text === '') cells.pop();
+  return cells.length >= 2 ? cells : null;
+}
+
+const separators = [/ ?\| ?/, /\t/, / ?; ?/, / {2,}/, / ?, ?/];
+const rule = (r: Row) => r.every((c) => /^:?-{2,}:?$/.test(c.text));
+const value = (c: Cell) => /\d|^(?:yes|no|none|✓|✗|-|x|fitted|c|micro)$/.test(c.text);
+
+/** The tables of a text as lines of "label: value": two columns, a head above rows, or versions side by side. */
+export function inLines(script: Script): Laid {
+  const edits: Edit[] = [];
+  const version: boolean[] = [];
+  const lines: { start: number; end: number }[] = [];
+  let at = 0;
+  for (const line of script.text.split('\n')) {
+    lines.push({ start: at, end: at + line.length });
+    at += line.length + 1;
+  }
+  for (let i = 0; i < lines.length;) {
+    const table = tableAt(script.text, lines, i);
+    if (!table) {
+      i += 1;
+      continue;
+    }
+    const made = laidOut(table.rows, script.text);
+    if (made) {
+      edits.push({ start: lines[i]!.start, end: lines[table.next - 1]!.end, text: made.pieces });
+      version.push(made.versions);
+    }
+    i = table.next;
+  }
+  // Where the laid out pieces lie now.
+  const versions: [number, number][] = [];
+  let shift = 0;
+  edits.forEach((e, i) => {
+    const length = (e.text as Piece[]).reduce((n, p) => n + (typeof p === 'string' ? p.length : p.end - p.start), 0);
+    if (version[i]) versions.push([e.start + shift, e.start + shift + length]);
+    shift += length - (e.end - e.start);
+  });
+  return { script: edited(script, edits), versions };
+}
+
+function tableAt(text: string, lines: { start: number; end: number }[], from: number) {
+  const first = lines[from]!;
+  for (const by of separators) {
+    const head = row(text, first.start, first.end, by);
+    if (!head) continue;
+    const rows: Row[] = [head];
+    let next = from + 1;
+    for (; next < lines.length && rows.length < 200; next++) {
+      const cells = row(text, lines[next]!.start, lines[next]!.end, by);
+      if (!cells || (cells.length !== head.length && !(cells.length + 1 === head.length && head.length > 2))) break;
+      rows.push(cells);
+    }
+    if (rows.length >= 2 && head.length >= 3) return { rows: rows.filter((r) => !rule(r)), next };
+    if ((rows.length >= 2 || by === separators[0]) && head.length === 2 && rows.some((r) => isLabel(r[0]!.text)))
+      return { rows: rows.filter((r) => !rule(r)), next };
+  }
+  return null;
+}
+
+function laidOut(rows: Row[], text: string): { pieces: Piece[]; versions: boolean } | null {
+  const head = rows[0]!;
+  if (head.length === 2 && rows.every((r) => r.length === 2))
+    return { pieces: rows.flatMap((r) => statement(r[0]!, r[1]!)), versions: false };
+  // Label and value, twice or more in one line.
+  if (
+    head.length % 2 === 0 &&
+    rows.every(
+      (r) =>
+        r.length === head.length &&
+        r.every((c, i) => i % 2 === 1 || isLabel(c.text)) &&
+        !r.every((c) => isLabel(c.text)),
+    )
+  )
+    return {
+      pieces: rows.flatMap((r) => r.flatMap((c, i) => (i % 2 === 0 ? statement(c, r[i + 1]!) : []))),
+      versions: false,
+    };
+  const limits = head.map((c) => /^(min|typ|max|unit)\.?(?:imum|ical)?s?$/.exec(c.text)?.[1]);
+  if (limits.filter(Boolean).length >= 2)
+    return { pieces: rows.slice(1).flatMap((r) => limited(r, limits)), versions: false };
+  if (
+    head.filter((c) => isLabel(bareLabel(c.text))).length >= Math.max(2, head.length / 3) &&
+    !head.some((c, i) => i > 0 && value(c) && !isLabel(bareLabel(c.text)))
+  )
+    return records(head, rows.slice(1), text);
+  if (rows.slice(1).filter((r) => isLabel(r[0]!.text)).length >= 2) return sideBySide(head, rows.slice(1), text);
+  return null;
+}
+
+/** "label: value", with the unit that the label puts on it. */
+const statement = (label: Cell, value: Cell): Piece[] => [
+  { start: label.start, end: label.start + bareLabel(label.text).length },
+  ': ',
+  { start: value.start, end: value.end },
+  hasUnit(value.text) ? '' : unitOf(label.text),
+  '\n',
+];
+const hasUnit = (value: string) => !/\d/.test(value) || /\d ?[a-z"]/.test(value.replace(/\d ?[x*] ?\d/g, ''));
+
+/** A row of a datasheet with its limits: a range where it has both ends, else the one figure. */
+function limited(cells: Row, limits: (string | undefined)[]): Piece[] {
+  // A row without its last cells is short at the end.
+  const at = (name: string) => {
+    const c = cells[limits.indexOf(name)];
+    return c && limits.includes(name) && /\d/.test(c.text) ? c : undefined;
+  };
+  const unit = limits.includes('unit') ? cells[limits.indexOf('unit')]?.text.replace(/^-$/, '') : '';
+  const [min, typ, max] = [at('min'), at('typ'), at('max')];
+  const label: Piece = { start: cells[0]!.start, end: cells[0]!.end };
+  const piece = (c: Cell): Piece => ({ start: c.start, end: c.end });
+  if (typ) return [label, ': ', piece(typ), ` ${unit}`, '\n'];
+  if (min && max) return [label, ': ', piece(min), ' - ', piece(max), ` ${unit}`, '\n'];
+  const only = min ?? max;
+  return only ? [label, ': ', piece(only), ` ${unit}`, '\n'] : [];
+}
+
+/** The unit that a head puts on its column: "Size (mm)", "weight_g". */
+function unitOf(label: string): string {
+  const [, inBrackets, behind] = /\((mm|g|a|v|s|mb|in|sec)\)$|[_ ](mm|g|a|v|mb)$/.exec(label) ?? [];
+  if (inBrackets === 's' && /time|sec|burst time|duration/.test(label)) return ' s';
+  return (inBrackets ?? behind) ? ` ${inBrackets ?? behind}` : '';
+}
+
+const bareLabel = (label: string) =>
+  label
+    .replace(/[_ ]?\((?:mm|g|a|v|s|mb|in|sec)\)$|[_ ](?:mm|g|a|v|mb)$/, '')
+    .replace(/[ :]+$/, '')
+    .replaceAll('_', ' ');
+
+/** A head of labels over a row for each product: one row is the product; of several only what the page says is meant. */
+function records(head: Row, rows: Row[], text: string): { pieces: Piece[]; versions: boolean } | null {
+  const whole = rows.filter((r) => r.length === head.length);
+  if (whole.length === 0) return null;
+  const meant = whole.length === 1 ? whole : whole.filter((r) => isMeant(r[0]!.text, text));
+  const used = meant.length === 1 ? meant : whole;
+  const pieces = used.flatMap((r) =>
+    r.flatMap((cell, i): Piece[] => {
+      const label = head[i]!;
+      const unit = unitOf(label.text);
+      const bare = bareLabel(label.text);
+      // A column that was struck out is of the parcel or the shop.
+      if (/\u0001/.test(label.text)) return [];
+      const given = hasUnit(cell.text) ? '' : unit;
+      return [`${bare}: `, { start: cell.start, end: cell.end }, given, '\n'];
+    }),
+  );
+  return { pieces, versions: used.length > 1 };
+}
+
+/** Columns of versions or products beside each other, a label in front of each row. */
+function sideBySide(head: Row, rows: Row[], text: string): { pieces: Piece[]; versions: boolean } {
+  const columns = Math.max(...rows.map((r) => r.length)) - 1;
+  // A head without a cell over the labels is one short.
+  const names = head.length > columns ? head.slice(1) : head;
+  const meant = names.findIndex((c) => /\bthis (?:page|one|board|product)\b|selected/.test(c.text));
+  const byTitle = names.map((c, i) => (isMeant(c.text, text) ? i : -1)).filter((i) => i >= 0);
+  const title = byTitle.length === 1 ? byTitle[0]! : -1;
+  const chosen = meant >= 0 ? meant : title;
+  const pieces = rows.flatMap((r) => {
+    if (chosen >= 0) return r[chosen + 1] ? statement(r[0]!, r[chosen + 1]!) : [];
+    return r.slice(1).flatMap((c) => statement(r[0]!, c));
+  });
+  return { pieces, versions: chosen < 0 };
+}
+
+/** Does the page say that it is about the one of this name: in its first line, or as "this page: NAME", "selected: NAME"? */
+function isMeant(name: string, text: string): boolean {
+  if (name.length < 2) return false;
+  const title = text.slice(0, text.indexOf('\n') < 0 ? 80 : text.indexOf('\n')).trim();
+  const said = [
+    ...text.matchAll(/\b(?:this page|selected|you are looking at|this listing)[ :]{1,3}([^\n.]{2,40})/g),
+  ].map((m) => m[1]!.trim());
+  return [title, ...said].some(
+    (t) => t === name || t.startsWith(`${name} `) || t.endsWith(` ${name}`) || t.startsWith(`${name},`),
+  );
+}

@@ -1,0 +1,96 @@
+import type { Reading } from '../reading';
+
+/** A reading with what is known of the place where it stood. */
+export interface Read extends Reading {
+  /** It stands in a table of versions that are all on sale. */
+  ofVersions: boolean;
+  /** What was around it, in the words of the rules. */
+  line: string;
+}
+
+/** What the readings are worth when held against each other and against where they stand. */
+export function weighed(found: Read[], text: string, talk: readonly [number, number][]): Reading[] {
+  const beside = (r: Read) => talk.some(([from, to]) => r.start >= from && r.end <= to);
+  const own = new Set(found.filter((r) => !beside(r)).map(key));
+  // What others say beside the page counts only where the page itself says nothing.
+  const placed = found
+    .filter((r) => !beside(r) || !own.has(key(r)))
+    .map((r) => (beside(r) ? doubted(r, 'the words of somebody else beside the page') : r));
+  const older = placed.map((r) => olderRevision(r, text));
+  const parts = sectioned(older, text);
+  return contradicted(parts.map(versioned)).map(({ ofVersions: _v, line: _l, ...r }) => r);
+}
+
+const doubted = (r: Read, why: string): Read => (r.doubt === 'sure' ? { ...r, doubt: 'likely', why } : r);
+const versioned = (r: Read, _: number, all: Read[]): Read =>
+  r.ofVersions && all.some((o) => o.field === r.field && o.value !== r.value && o.ofVersions && key(o) === key(r))
+    ? doubted(r, 'the page sells several versions: ask which')
+    : r;
+
+/** "v1: first lot, F722": of a revision that is not the one on sale. */
+function olderRevision(r: Read, text: string): Read {
+  const line = text.slice(text.lastIndexOf('\n', r.start) + 1, r.start + 1);
+  const of = /^[ \t*-]{0,4}(?:rev(?:ision)?\.? ?|v)(\d(?:\.\d)?)[ \t]{0,3}[:=-]/.exec(line)?.[1];
+  if (!of) return r;
+  const current = /\b(?:current|newest|latest|this) (?:revision|version)[ :]{1,3}v?(\d(?:\.\d)?)/.exec(text)?.[1];
+  return current === of ? r : doubted(r, `said of revision ${of}`);
+}
+
+/** Which board of a stack the line belongs to, by the last heading above it or by its own words. */
+function sectionAt(text: string, r: Read): 'controller' | 'esc' | 'stack' | null {
+  const before = r.line.slice(0, r.line.indexOf(r.quote.toLowerCase()) + 1) || r.line;
+  if (r.field === 'massG' || r.field === 'lengthMm' || r.field === 'widthMm') {
+    const own =
+      /(?:\b(fc|flight controller|controller) (?:board|weight|size|mass)|\b(esc) (?:board|weight|size|mass)|\b(total|stack|together|both|set)\b)[^,;|]{0,16}$/.exec(
+        `${before}${r.quote.toLowerCase()}`.replace(/[\d.,x ]+(?:mm|g|grams)\b.*$/, ''),
+      );
+    if (own?.[1]) return 'controller';
+    if (own?.[2]) return 'esc';
+    if (own) return 'stack';
+  }
+  const above = text.slice(Math.max(0, r.start - 1500), text.lastIndexOf('\n', r.start) + 1).split('\n');
+  for (const line of above.reverse()) {
+    const head = line.replace(/[^a-z0-9 -]/g, ' ').trim();
+    if (head.length === 0 || head.length > 28 || /\d ?(?:a|v|mm|g|s)\b/.test(head)) continue;
+    if (/^(?:both|stack|whole stack|complete stack|the stack|together|general|common)$/.test(head)) return 'stack';
+    if (/^(?:fc|flight controller)(?: board)?$/.test(head)) return 'controller';
+    if (/^(?:esc|4 ?in ?1(?: esc)?|speed controller)(?: board)?$/.test(head)) return 'esc';
+  }
+  return null;
+}
+
+/** Of a stack the whole counts for mass, and the larger board for length and width; what is said of one board of it is in doubt. */
+function sectioned(all: Read[], text: string): Read[] {
+  const fields = ['massG', 'lengthMm', 'widthMm'];
+  const several = fields.filter((f) => new Set(all.filter((r) => r.field === f).map((r) => r.value)).size > 1);
+  if (several.length === 0) return all;
+  const at = new Map(all.filter((r) => several.includes(r.field)).map((r) => [r, sectionAt(text, r)] as const));
+  const whole = all.some((r) => r.field === 'massG' && at.get(r) === 'stack');
+  return all.map((r) => {
+    const of = at.get(r);
+    if (of !== 'controller' && of !== 'esc') return r;
+    const piece = of === 'esc' ? 'the ESC' : 'the controller';
+    if (r.field === 'massG')
+      return whole
+        ? doubted({ ...r, ofVersions: false }, `of ${piece} alone; the stack's own is given too`)
+        : doubted(r, `of ${piece} alone`);
+    const larger = Math.max(...all.filter((o) => o.field === r.field).map((o) => Number(o.value)));
+    return doubted(r, r.value === larger ? `of ${piece}, the larger board of the stack` : `of ${piece} alone`);
+  });
+}
+
+const key = (r: Reading) => (r.field === 'regulators' ? `regulators ${String(r.value).split('@')[0]}` : r.field);
+const mayBeMany = new Set(['takenPort', 'massIncludes']);
+
+/** A field that has one value but is given two is marked on both; what is in doubt already does not unsettle what is not. */
+function contradicted(readings: Read[]): Read[] {
+  const said = new Map<string, Set<Reading['value']>>();
+  for (const r of readings)
+    if (r.doubt === 'sure' && !mayBeMany.has(r.field)) said.set(key(r), (said.get(key(r)) ?? new Set()).add(r.value));
+  return readings.map((r) => {
+    const all = said.get(key(r));
+    return r.doubt === 'sure' && all && all.size > 1
+      ? { ...r, doubt: 'contradicted', why: `the text says ${[...all].slice(0, 3).join(' and ')}` }
+      : r;
+  });
+}
