@@ -48,7 +48,7 @@ module.exports = {
     rule(
       'core-is-pure',
       { path: '^src/core', pathNot: test },
-      { path: 'node_modules', pathNot: 'node_modules/(zod|papaparse|@types/papaparse)' },
+      { path: 'node_modules', pathNot: 'node_modules/(zod|papaparse|@types/papaparse|parse5|entities)' },
     ),
     rule('core-no-node', { path: '^src/core', pathNot: test }, { dependencyTypes: ['core'] }),
     rule(

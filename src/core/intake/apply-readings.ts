@@ -2,13 +2,17 @@ import type { Board } from '../records/board';
 import { figureWords, type AnyFigure, type Origin } from '../quantity/figure';
 import { figureOfSpec } from '../figures/board-figures';
 import { addGroup } from '../records/new-board';
-import { withWord } from '../quantity/word';
+import { addRegulator, railOf } from './regulator';
+import { heard } from '../quantity/word';
+import type { Place } from '../quantity/place';
 import type { Reading } from './reading';
 
 /** Whose word it is and when it was read. */
 export interface Said {
   origin: Origin;
   seen: string;
+  /** Where a reading stands in a source that the board keeps. */
+  placeOf?: (reading: Reading) => Place;
 }
 
 /** The board with the confirmed readings in place, each with its quote, and what stood there before in the history. */
@@ -17,7 +21,8 @@ export function applyReadings(board: Board, readings: readonly Reading[], said: 
 }
 
 function applyOne(board: Board, r: Reading, said: Said): Board {
-  const words = { ...said, source: r.quote };
+  const { origin, seen, placeOf } = said;
+  const words = { origin, seen, source: r.quote.slice(0, 400), ...(placeOf ? { place: placeOf(r) } : {}) };
   switch (r.field) {
     case 'massIncludes':
       return noted(board, 'massIncludes', board.massIncludes ?? 'nothing', String(r.value), r, said, {
@@ -36,9 +41,7 @@ function applyOne(board: Board, r: Reading, said: Said): Board {
     }
     case 'regulators': {
       const [volts, amps] = String(r.value).split('@').map(Number) as [number, number];
-      const known = board.rails.find(
-        (x) => x.source.kind === 'regulator' && 'value' in x.source.outVolts && x.source.outVolts.value === volts,
-      );
+      const known = railOf(board, volts);
       const base = known ? board : addRegulator(board, volts);
       const rail = known ?? base.rails.at(-1)!;
       const rated = { value: amps, ...words };
@@ -48,7 +51,7 @@ function applyOne(board: Board, r: Reading, said: Said): Board {
               ...x,
               source: {
                 ...x.source,
-                ratedAmps: withWord(known ? x.source.ratedAmps : undefined, rated) as typeof rated,
+                ratedAmps: heard(known ? x.source.ratedAmps : undefined, rated) as typeof rated,
                 ...(known ? {} : { outVolts: { value: volts, ...words } }),
               },
             }
@@ -59,7 +62,7 @@ function applyOne(board: Board, r: Reading, said: Said): Board {
     }
     default: {
       const figure = figureOfSpec(r.field);
-      const made = withWord(figure.get(board), { value: r.value, ...words } as AnyFigure);
+      const made = heard(figure.get(board), { value: r.value, ...words } as AnyFigure);
       const placed = figure.set(board, made as never);
       const done = noted(
         placed,
@@ -78,16 +81,6 @@ function applyOne(board: Board, r: Reading, said: Said): Board {
       );
     }
   }
-}
-
-function addRegulator(board: Board, volts: number): Board {
-  const made = addGroup(board, volts === 5 ? '5 V regulator' : '9 V regulator', 'front');
-  const rail = made.rails.at(-1)!;
-  return {
-    ...made,
-    rails: made.rails.map((r) => (r.id === rail.id ? { ...r, label: `${volts} V` } : r)),
-    pads: made.pads.map((p) => (p.id === rail.id ? { ...p, label: `${volts}V` } : p)),
-  };
 }
 
 function noted(

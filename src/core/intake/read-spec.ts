@@ -9,7 +9,7 @@ import { currentRules, packRules, regulatorRules } from './reader/rules/power-ru
 import type { Around, Rule } from './reader/rules/rule';
 import { scriptOf, sourceOf, type Script } from './reader/script';
 import { asMeant } from './reader/spelling';
-import { inLines } from './reader/tables';
+import { inLines, type Version } from './reader/tables';
 import { weighed, type Read } from './reader/weighed';
 import type { Reading } from './reading';
 
@@ -59,8 +59,8 @@ function pieceEnd(text: string, from: number): number {
 interface Page {
   /** The page in the words and the order that the rules read. */
   script: Script;
-  /** Pieces of the script that are of one of several versions. */
-  versions: [number, number][];
+  /** Places of cells that are of one of several versions. */
+  versions: Version[];
   /** The page as it stands, small and plain. */
   own: string;
   /** Pieces of `own` in which others speak. */
@@ -91,7 +91,7 @@ function readPiece(text: string, { script, versions }: Page, from: number, to: n
       const place = [from + match.index, from + end] as const;
       const [a, b] = placeOf(script, ...place);
       if (a >= b) continue;
-      const ofVersions = versions.some(([first, last]) => place[0] >= first && place[1] <= last);
+      const version = versions.find((v) => b > v.from && b <= v.to)?.name;
       for (const f of found)
         readings.push({
           field: f.field,
@@ -101,7 +101,7 @@ function readPiece(text: string, { script, versions }: Page, from: number, to: n
           quote: text.slice(a, b).trim(),
           doubt: f.why ? 'likely' : 'sure',
           ...(f.why ? { why: f.why } : {}),
-          ofVersions,
+          ...(version === undefined ? {} : { version }),
           line: words.line,
         });
     }

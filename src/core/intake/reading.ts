@@ -16,6 +16,8 @@ export interface Reading {
   quote: string;
   /** sure: named by its own word; likely: read from its shape; contradicted: the text says something else as well. */
   doubt: 'sure' | 'likely' | 'contradicted';
+  /** Which of several versions that the page sells, by the head of its column or row. */
+  version?: string;
   /** Why there is doubt. */
   why?: string;
 }

@@ -1,13 +1,23 @@
 import { z } from 'zod';
+import { placeSchema, type Place } from './place';
 
-/** Who says so. `assumed` is a named rule of Rung's own; `measured` comes from the buyer's logbook. */
-export const originSchema = z.enum(['claim', 'manual', 'print', 'report', 'measured', 'assumed']);
+/** Who says so. `assumed` is a named rule of Rung's own; `measured` comes from the buyer's logbook, `tested` from somebody else's. */
+export const originSchema = z.enum(['claim', 'manual', 'print', 'report', 'tested', 'measured', 'assumed']);
 export type Origin = z.infer<typeof originSchema>;
 
 const said = {
   origin: originSchema,
   source: z.string().max(400).optional().describe('Where it was read: page, quote, reading'),
   seen: z.iso.date().optional().describe('The day it was read, ISO 8601'),
+  ofRevision: z.string().max(40).optional().describe('Said of another revision than this one'),
+  chosen: z.literal(true).optional().describe('Somebody had this word count against the rule'),
+  reports: z
+    .int()
+    .min(2)
+    .max(100)
+    .optional()
+    .describe('From the least to the most of so many words, which stand beside it'),
+  place: placeSchema.optional().describe('Where in a source that is kept with the board'),
 };
 
 /** Whose word something is, without the thing itself. */
@@ -96,6 +106,10 @@ interface Word<T> {
   origin: Origin;
   source?: string | undefined;
   seen?: string | undefined;
+  place?: Place | undefined;
+  ofRevision?: string | undefined;
+  chosen?: true | undefined;
+  reports?: number | undefined;
   also?: Omit<Word<T>, 'also'>[] | undefined;
 }
 

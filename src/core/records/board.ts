@@ -210,6 +210,24 @@ export const plugSchema = z.strictObject({
     .max(24),
 });
 
+/** A page, a sheet or a picture from which figures were taken; of a long one the pages that gave some. */
+export const sourceSchema = z.strictObject({
+  id: z.string().min(1).max(40),
+  name: z.string().min(1).max(120).describe('As the file was called, or its first line'),
+  kind: z.enum(['text', 'web page', 'PDF', 'picture', 'table']),
+  seen: z.iso.date(),
+  pages: z
+    .array(
+      z.strictObject({
+        number: z.int().min(1).max(10_000),
+        text: z.string().max(200_000),
+        picture: z.string().max(60).optional().describe('A picture of the page that is kept with the board'),
+      }),
+    )
+    .max(24),
+});
+export type Source = z.infer<typeof sourceSchema>;
+
 export const boardKinds = ['flight controller', 'all-in-one', 'esc', 'power board', 'stack'] as const;
 export const motorLines = ['analogue', 'digital', 'digital both ways'] as const;
 
@@ -350,6 +368,22 @@ export const boardSchema = z.strictObject({
     .optional(),
   storageMb: numberFigureSchema,
   gyroNoise: wordFigureSchema(gyroNoises),
+  sources: z.array(sourceSchema).max(12).optional().describe('What its figures were read from'),
+  corrections: z
+    .array(
+      z.strictObject({
+        field: labelSchema,
+        read: z.string().max(60),
+        meant: z.string().max(60),
+        seen: z.iso.date(),
+        revoked: z.literal(true).optional(),
+      }),
+    )
+    .max(40)
+    .optional()
+    .describe(
+      'What the reader of pages took and somebody put right: such figures of this maker are doubted from then on',
+    ),
   offers: z.array(offerSchema).max(200).default([]),
   history: z
     .array(

@@ -50,11 +50,12 @@ export function freeId(word: string, taken: readonly { id: string }[]): string {
 }
 
 /** The wanted id, or with a number behind it where a pad has it already. */
-function padId(board: Board, wanted: string): string {
+export function padId(board: Board, wanted: string): string {
   return board.pads.some((p) => p.id === wanted) ? freeId(`${wanted}-`, board.pads) : wanted;
 }
 
-function addPads(
+/** Pads behind those of an edge and a face. */
+export function addPads(
   board: Board,
   edge: Pad['edge'],
   face: Pad['face'],

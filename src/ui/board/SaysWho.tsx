@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import { SourcePlace } from '../intake/SourcePlace';
 import type { Ground } from '@/core';
 
 export const speakers: Record<Ground['origin'], string> = {
@@ -6,6 +7,7 @@ export const speakers: Record<Ground['origin'], string> = {
   manual: 'manual',
   print: 'read off the board',
   report: 'other buyers',
+  tested: 'measured by others',
   measured: 'measured by you',
   assumed: "a rule of Rung's",
   unknown: 'nobody',
@@ -43,6 +45,7 @@ function Row({ ground, besides }: { ground: Ground; besides?: boolean }) {
       <td>
         {speakers[ground.origin]}
         {ground.source ? `: ${ground.source}` : ''}
+        {ground.place && <SourcePlace place={ground.place} what={ground.what} />}
       </td>
       <td>{ground.seen ?? ''}</td>
     </Box>

@@ -7,7 +7,7 @@ import { speakers } from '../board/SaysWho';
 import { today } from '../room/today';
 import { Choice } from './Choice';
 
-const origins = ['plan', 'claim', 'manual', 'print', 'report', 'measured'] as const;
+const origins = ['plan', 'claim', 'manual', 'print', 'report', 'tested', 'measured'] as const;
 type Word = NonNullable<Build['said'][PlanNumber]>;
 
 /** Whose word the plain numbers of frame, pack and motors are, so that "Says who?" of a verdict can tell. */

@@ -90,7 +90,7 @@ function OfBuild({ question: q }: { question: BuildQuestion }) {
 function One({ question: q }: { question: Question }) {
   const { shelf, putBoard } = useShelf();
   const [value, setValue] = useState('');
-  const [origin, setOrigin] = useState<'manual' | 'report' | 'print' | 'measured' | 'claim'>('manual');
+  const [origin, setOrigin] = useState<'manual' | 'report' | 'tested' | 'print' | 'measured' | 'claim'>('manual');
   const [said, setSaid] = useState<string | null>(null);
   const { build } = useRoom('build');
   const board = shelf?.boards.find((b) => b.id === q.boardId);
@@ -140,7 +140,7 @@ function One({ question: q }: { question: Question }) {
           sx={{ width: 120 }}
         />
         <Select value={origin} onChange={(e) => setOrigin(e.target.value)} inputProps={{ 'aria-label': 'Whose word' }}>
-          {(['manual', 'report', 'print', 'measured', 'claim'] as const).map((o) => (
+          {(['manual', 'report', 'print', 'tested', 'measured', 'claim'] as const).map((o) => (
             <MenuItem key={o} value={o}>
               {o}
             </MenuItem>

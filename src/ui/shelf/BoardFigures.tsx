@@ -7,9 +7,10 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { figuresOf, figureWords, withTyped, withWordCounting, type Board, type BoardFigure } from '@/core';
 import { speakers } from '../board/SaysWho';
+import { SourcePlace } from '../intake/SourcePlace';
 import { today } from '../room/today';
 
-const origins = ['claim', 'manual', 'print', 'report', 'measured'] as const;
+const origins = ['claim', 'manual', 'print', 'report', 'tested', 'measured'] as const;
 
 /** Every single figure with whose word it is; an empty box is unknown. Each change is kept in the history. */
 export function BoardFigures({ board, onChange }: { board: Board; onChange: (b: Board) => void }) {
@@ -89,6 +90,7 @@ export function Figure({
           </MenuItem>
         ))}
       </Select>
+      {known && 'place' in known && known.place && <SourcePlace place={known.place} what={figure.says} board={board} />}
       {(known?.also ?? []).map((word, at) => (
         <Box key={at} sx={{ width: '100%', fontSize: 11, color: 'text.secondary' }}>
           {figureWords(word, figure.unit)}, {speakers[word.origin]}

@@ -37,7 +37,7 @@ import { BoardRails } from './BoardRails';
 import { Offers } from './Offers';
 import { PadPlan } from './PadPlan';
 import { Photos } from './Photos';
-import { SheetReader } from './SheetReader';
+import { SheetReader } from '../intake/SheetReader';
 
 const draftKey = (id: string) => `rung:board:${id}`;
 

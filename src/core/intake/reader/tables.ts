@@ -1,4 +1,4 @@
-import { edited, type Edit, type Piece, type Script } from './script';
+import { edited, sourceOf, type Edit, type Piece, type Script } from './script';
 import { isLabel } from './field-labels';
 
 interface Cell {
@@ -8,11 +8,17 @@ interface Cell {
 }
 type Row = Cell[];
 
+export interface Version {
+  name: string;
+  from: number;
+  to: number;
+}
+
 /** What a page sells in one column or row beside others. */
 export interface Laid {
   script: Script;
-  /** Pieces of the script that stand for one of several versions that are all on sale: not known which. */
-  versions: [number, number][];
+  /** Cells, by their places in the original, that are of one of several versions that are all on sale: not known which. */
+  versions: Version[];
 }
 
 /** The cells of a line: parted by bars, tabs, semicolons or at least two spaces; null where it is no row. */
@@ -40,7 +46,7 @@ const value = (c: Cell) => /\d|^(?:yes|no|none|✓|✗|-|x|fitted|c|micro)$/.tes
 /** The tables of a text as lines of "label: value": two columns, a head above rows, or versions side by side. */
 export function inLines(script: Script): Laid {
   const edits: Edit[] = [];
-  const version: boolean[] = [];
+  const versions: Version[] = [];
   const lines: { start: number; end: number }[] = [];
   let at = 0;
   for (const line of script.text.split('\n')) {
@@ -56,18 +62,13 @@ export function inLines(script: Script): Laid {
     const made = laidOut(table.rows, script.text);
     if (made) {
       edits.push({ start: lines[i]!.start, end: lines[table.next - 1]!.end, text: made.pieces });
-      version.push(made.versions);
+      for (const { name, cell } of made.versions) {
+        const [from, to] = sourceOf(script, cell.start, cell.end);
+        versions.push({ name, from, to });
+      }
     }
     i = table.next;
   }
-  // Where the laid out pieces lie now.
-  const versions: [number, number][] = [];
-  let shift = 0;
-  edits.forEach((e, i) => {
-    const length = (e.text as Piece[]).reduce((n, p) => n + (typeof p === 'string' ? p.length : p.end - p.start), 0);
-    if (version[i]) versions.push([e.start + shift, e.start + shift + length]);
-    shift += length - (e.end - e.start);
-  });
   return { script: edited(script, edits), versions };
 }
 
@@ -90,10 +91,15 @@ function tableAt(text: string, lines: { start: number; end: number }[], from: nu
   return null;
 }
 
-function laidOut(rows: Row[], text: string): { pieces: Piece[]; versions: boolean } | null {
+interface LaidOut {
+  pieces: Piece[];
+  versions: { name: string; cell: Cell }[];
+}
+
+function laidOut(rows: Row[], text: string): LaidOut | null {
   const head = rows[0]!;
   if (head.length === 2 && rows.every((r) => r.length === 2))
-    return { pieces: rows.flatMap((r) => statement(r[0]!, r[1]!)), versions: false };
+    return { pieces: rows.flatMap((r) => statement(r[0]!, r[1]!)), versions: [] };
   // Label and value, twice or more in one line.
   if (
     head.length % 2 === 0 &&
@@ -106,11 +112,11 @@ function laidOut(rows: Row[], text: string): { pieces: Piece[]; versions: boolea
   )
     return {
       pieces: rows.flatMap((r) => r.flatMap((c, i) => (i % 2 === 0 ? statement(c, r[i + 1]!) : []))),
-      versions: false,
+      versions: [],
     };
   const limits = head.map((c) => /^(min|typ|max|unit)\.?(?:imum|ical)?s?$/.exec(c.text)?.[1]);
   if (limits.filter(Boolean).length >= 2)
-    return { pieces: rows.slice(1).flatMap((r) => limited(r, limits)), versions: false };
+    return { pieces: rows.slice(1).flatMap((r) => limited(r, limits)), versions: [] };
   if (
     head.filter((c) => isLabel(bareLabel(c.text))).length >= Math.max(2, head.length / 3) &&
     !head.some((c, i) => i > 0 && value(c) && !isLabel(bareLabel(c.text)))
@@ -161,7 +167,7 @@ const bareLabel = (label: string) =>
     .replaceAll('_', ' ');
 
 /** A head of labels over a row for each product: one row is the product; of several only what the page says is meant. */
-function records(head: Row, rows: Row[], text: string): { pieces: Piece[]; versions: boolean } | null {
+function records(head: Row, rows: Row[], text: string): LaidOut | null {
   const whole = rows.filter((r) => r.length === head.length);
   if (whole.length === 0) return null;
   const meant = whole.length === 1 ? whole : whole.filter((r) => isMeant(r[0]!.text, text));
@@ -177,11 +183,12 @@ function records(head: Row, rows: Row[], text: string): { pieces: Piece[]; versi
       return [`${bare}: `, { start: cell.start, end: cell.end }, given, '\n'];
     }),
   );
-  return { pieces, versions: used.length > 1 };
+  const versions = used.length > 1 ? used.flatMap((r) => r.map((cell) => ({ name: r[0]!.text, cell }))) : [];
+  return { pieces, versions };
 }
 
 /** Columns of versions or products beside each other, a label in front of each row. */
-function sideBySide(head: Row, rows: Row[], text: string): { pieces: Piece[]; versions: boolean } {
+function sideBySide(head: Row, rows: Row[], text: string): LaidOut {
   const columns = Math.max(...rows.map((r) => r.length)) - 1;
   // A head without a cell over the labels is one short.
   const names = head.length > columns ? head.slice(1) : head;
@@ -193,7 +200,11 @@ function sideBySide(head: Row, rows: Row[], text: string): { pieces: Piece[]; ve
     if (chosen >= 0) return r[chosen + 1] ? statement(r[0]!, r[chosen + 1]!) : [];
     return r.slice(1).flatMap((c) => statement(r[0]!, c));
   });
-  return { pieces, versions: chosen < 0 };
+  const versions =
+    chosen < 0
+      ? rows.flatMap((r) => r.slice(1).map((cell, i) => ({ name: names[i]?.text ?? String(i + 1), cell })))
+      : [];
+  return { pieces, versions };
 }
 
 /** Does the page say that it is about the one of this name: in its first line, or as "this page: NAME", "selected: NAME"? */

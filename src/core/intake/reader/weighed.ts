@@ -2,8 +2,6 @@ import type { Reading } from '../reading';
 
 /** A reading with what is known of the place where it stood. */
 export interface Read extends Reading {
-  /** It stands in a table of versions that are all on sale. */
-  ofVersions: boolean;
   /** What was around it, in the words of the rules. */
   line: string;
 }
@@ -18,12 +16,12 @@ export function weighed(found: Read[], text: string, talk: readonly [number, num
     .map((r) => (beside(r) ? doubted(r, 'the words of somebody else beside the page') : r));
   const older = placed.map((r) => olderRevision(r, text));
   const parts = sectioned(older, text);
-  return contradicted(parts.map(versioned)).map(({ ofVersions: _v, line: _l, ...r }) => r);
+  return contradicted(parts.map(versioned)).map(({ line: _, ...r }) => r);
 }
 
 const doubted = (r: Read, why: string): Read => (r.doubt === 'sure' ? { ...r, doubt: 'likely', why } : r);
 const versioned = (r: Read, _: number, all: Read[]): Read =>
-  r.ofVersions && all.some((o) => o.field === r.field && o.value !== r.value && o.ofVersions && key(o) === key(r))
+  r.version !== undefined && all.some((o) => o.value !== r.value && o.version !== undefined && key(o) === key(r))
     ? doubted(r, 'the page sells several versions: ask which')
     : r;
 
@@ -71,9 +69,7 @@ function sectioned(all: Read[], text: string): Read[] {
     if (of !== 'controller' && of !== 'esc') return r;
     const piece = of === 'esc' ? 'the ESC' : 'the controller';
     if (r.field === 'massG')
-      return whole
-        ? doubted({ ...r, ofVersions: false }, `of ${piece} alone; the stack's own is given too`)
-        : doubted(r, `of ${piece} alone`);
+      return whole ? doubted(r, `of ${piece} alone; the stack's own is given too`) : doubted(r, `of ${piece} alone`);
     const larger = Math.max(...all.filter((o) => o.field === r.field).map((o) => Number(o.value)));
     return doubted(r, r.value === larger ? `of ${piece}, the larger board of the stack` : `of ${piece} alone`);
   });

@@ -1,0 +1,53 @@
+import { describe, expect, test } from 'vitest';
+import { peripheralSchema } from '../records/peripheral';
+import { ownPart } from './own-part';
+import { partPageWords, readPartPage, saysSomething, withPartPage } from './part-page';
+
+describe('what a line or a page says of a part', () => {
+  test.each([
+    ['GPS module, 5-36 V, 0.3 A', { minVolts: 5, maxVolts: 36, typicalAmps: 0.3 }],
+    [
+      'Camera Finch\nInput: 4.5 to 5.5 V\nConsumption: 120 mA at 5 V\nPeak 300 mA\nWeight: 3,4 g',
+      { minVolts: 4.5, maxVolts: 5.5, typicalAmps: 0.12, peakAmps: 0.3, atVolts: 5, massG: 3.4 },
+    ],
+    [
+      'Video transmitter 2-6S, 8 W at 12 V, 9 g',
+      { minVolts: 6, maxVolts: 25.2, typicalAmps: 0.667, atVolts: 12, massG: 9 },
+    ],
+    [
+      'Compass, I2C address 0x0D, 3.3 V, 5 mA',
+      { address: 0x0d, minVolts: 3.3, maxVolts: 3.3, typicalAmps: 0.005, atVolts: 3.3 },
+    ],
+    [
+      'Receiver, CRSF, 5 V, 100 mA, 1.2 g',
+      { protocol: 'two-wire-rc', minVolts: 5, typicalAmps: 0.1, atVolts: 5, massG: 1.2 },
+    ],
+    ['Servo 4.8-6 V, 0.15 A, stall 1.2 A, 9 g', { minVolts: 4.8, maxVolts: 6, typicalAmps: 0.15, peakAmps: 1.2 }],
+    ['Empfänger: Eingang 4,5-8,4 V, Gewicht 1,8 g', { minVolts: 4.5, maxVolts: 8.4, massG: 1.8 }],
+    ['GPS\nPlug (SH 1.0, 6 pins): GND, 5V, RX, TX, SDA, SCL', { pins: ['GND', '5V', 'RX', 'TX', 'SDA', 'SCL'] }],
+    ['pack 1500 mAh', { typicalAmps: null }],
+  ])('%s', (text, expected) => expect(readPartPage(text)).toMatchObject(expected));
+
+  test('fills what is unknown of a part and nothing else, as a claim with its words', () => {
+    const line = 'GPS Plumb X, 5-9 V, 40 mA at 5 V, 10 g';
+    const own = ownPart('Plumb X', 'positioning', 0)!;
+    const made = withPartPage({ ...own, massG: { value: 12, origin: 'measured' } }, readPartPage(line), {
+      origin: 'claim',
+      seen: '2026-11-28',
+      source: line,
+    });
+    expect(made.massG).toMatchObject({ value: 12 });
+    expect(made.modes[0]!.supplies[0]).toMatchObject({
+      minVolts: { value: 5, origin: 'claim', source: line },
+      maxVolts: { value: 9 },
+      typicalAmps: { value: 0.04 },
+      atVolts: 5,
+    });
+    expect(peripheralSchema.safeParse(made).success).toBe(true);
+  });
+  test('a text that says nothing of a part says nothing', () => {
+    const nothing = readPartPage('a fine thing');
+    expect([saysSomething(nothing), partPageWords(nothing)]).toEqual([false, '']);
+    expect(partPageWords(readPartPage('5-36 V, 0.3 A'))).toBe('5 to 36 V; 0.3 A, at volts that are not said');
+  });
+});

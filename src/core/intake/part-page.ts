@@ -1,0 +1,176 @@
+import type { Origin } from '../quantity/figure';
+import { protocols, type ProtocolId } from '../trade/protocol';
+import type { Link, Peripheral, Supply } from '../records/peripheral';
+import { asMeant } from './reader/spelling';
+import { inEnglish } from './reader/languages';
+import { plain } from './reader/plain';
+import { scriptOf } from './reader/script';
+
+/** What a line of a list or a page says of a part: volts, amps, grams; null where it says nothing of it. */
+export interface PartPage {
+  minVolts: number | null;
+  maxVolts: number | null;
+  typicalAmps: number | null;
+  peakAmps: number | null;
+  /** Volts at which the amps were said; null: not said. */
+  atVolts: number | null;
+  massG: number | null;
+  /** I2C. */
+  address: number | null;
+  protocol: ProtocolId | null;
+  /** Names of the pins of its plug in their order. */
+  pins: string[];
+}
+
+const N = '(\\d{1,3}(?:[.,]\\d{1,3})?)';
+const V = 'v(?:olts?)?(?:[ -]?dc)?';
+const number = (s: string | undefined) => Number((s ?? '').replace(',', '.'));
+const mostChars = 20_000;
+
+/** Reads the page of a part, or what a pasted line says of one: "5-36 V, 0.3 A", "300 mA at 5 V", "8 W at 12 V", "2-6S", "9 g", "I2C 0x0D". */
+export function readPartPage(text: string): PartPage {
+  const t = inEnglish(asMeant(scriptOf(plain(text.slice(0, mostChars))))).text;
+  const first = (pattern: string) => new RegExp(pattern).exec(t)?.slice(1) ?? null;
+  const range = first(`(?<![\\d.,])${N} ?(?:${V})? ?(?:-|to|\\.{2,3}) ?${N} ?${V}\\b`);
+  const cells = range ? null : first(`(?<![\\d.,])(\\d{1,2}) ?s? ?(?:-|to) ?(\\d{1,2}) ?s\\b(?!ec)`);
+  const single =
+    range || cells
+      ? null
+      : (first(`(?:input|supply|power|operating|works (?:at|on))[^\\n.;]{0,24}?${N} ?${V}\\b`) ??
+        first(`(?<![\\d.,-])${N} ?${V}\\b`));
+  const peak =
+    first(`\\b(?:peak|max(?:imum)?\\.?|burst|inrush|stall)(?: current| consumption| draw)?[ :]{0,3}${N} ?(m?a)\\b`) ??
+    first(`${N} ?(m?a)(?:mps?)? ?\\(?(?:peak|max\\b|stall)`);
+  const typical = t.replace(
+    new RegExp(
+      `\\b(?:peak|max(?:imum)?\\.?|burst|inrush|stall)(?: current| consumption| draw)?[ :]{0,3}${N} ?m?a\\b|${N} ?m?a(?:mps?)? ?\\(?(?:peak|max\\b|stall)`,
+      'g',
+    ),
+    ' ',
+  );
+  const amps = new RegExp(`(?<![\\d.,])${N} ?(m?a)(?:mps?|mpere)?\\b(?!h)`).exec(typical)?.slice(1) ?? null;
+  const watts = amps ? null : first(`(?<![\\d.,])${N} ?w(?:atts?)?\\b`);
+  const at =
+    first(`(?:m?a|w)(?:mps?|atts?)?\\b ?(?:@|at|/) ?${N} ?${V}\\b`) ??
+    first(`(?:@|at) ${N} ?${V}[ ,:]{1,3}${N} ?m?a\\b`);
+  const ampsOf = (found: string[] | null) => (found ? number(found[0]) / (found[1] === 'ma' ? 1000 : 1) : null);
+  const ends = endsOf(range, cells, single);
+  const only = ends && ends[0] === ends[1] ? ends[0] : null;
+  const atVolts = at ? number(at[0]) : only;
+  const wattVolts = atVolts ?? 5;
+  const typicalAmps = ampsOf(amps) ?? (watts ? Math.round((1000 * number(watts[0])) / wattVolts) / 1000 : null);
+  const grams = first(`(?<![\\d.,])${N} ?(?:g|grams?)\\b`);
+  const address = first('(?:address|addr|i2c)[^\\n]{0,16}?0x([0-9a-f]{2})\\b');
+  return {
+    minVolts: ends?.[0] ?? null,
+    maxVolts: ends?.[1] ?? null,
+    typicalAmps,
+    peakAmps: ampsOf(peak),
+    atVolts,
+    massG: grams ? number(grams[0]) : null,
+    address: address ? parseInt(address[0]!, 16) : null,
+    protocol: protocolIn(text),
+    pins: pinsIn(text),
+  };
+}
+
+/** A lithium cell from its least to its most: 3.0 to 4.2 V, common practice. */
+function endsOf(range: string[] | null, cells: string[] | null, single: string[] | null): [number, number] | null {
+  if (range && number(range[0]) <= number(range[1])) return [number(range[0]), number(range[1])];
+  if (cells) return [Math.round(number(cells[0]) * 30) / 10, Math.round(number(cells[1]) * 42) / 10];
+  return single ? [number(single[0]), number(single[0])] : null;
+}
+
+/** The protocol whose print the text names, the longest print first. */
+function protocolIn(text: string): ProtocolId | null {
+  const byLength = (Object.keys(protocols) as ProtocolId[]).sort(
+    (a, b) => protocols[b].printed.length - protocols[a].printed.length,
+  );
+  return (
+    byLength.find(
+      (id) =>
+        protocols[id].printed.length > 2 &&
+        new RegExp(`(?<![a-z0-9])${protocols[id].printed.replace('.', '[. ]?')}(?![a-z0-9])`, 'i').test(text),
+    ) ?? null
+  );
+}
+
+/** "Plug: GND, 5V, TX, RX": names of pins in their order. */
+function pinsIn(text: string): string[] {
+  const [, list] =
+    /\b(?:plug|connector|pin ?out|pins|socket|cable|wires?)\b[^:\n]{0,40}:[ \t]*([^\n]{5,120})/i.exec(text) ?? [];
+  const names = (list ?? '')
+    .split(/[,/|;-]|\s{2,}/)
+    .map((n) => n.trim())
+    .filter((n) => n !== '');
+  const known = names.filter((n) =>
+    /^(?:gnd|ground|g|[+]?\d(?:[.]\d)?v|v\+?|vcc|vbat|bat|tx\d?|rx\d?|sda|scl|sig(?:nal)?|video|cam|osd|led|sbus|crsf|audio|nc|black|red|yellow|white|green|blue)$/i.test(
+      n,
+    ),
+  );
+  return known.length >= 3 && known.length >= names.length * 0.7 ? names.slice(0, 24).map((n) => n.slice(0, 40)) : [];
+}
+
+/** Does the page say anything that a part can take? */
+export function saysSomething(page: PartPage): boolean {
+  return [page.minVolts, page.typicalAmps, page.peakAmps, page.massG, page.address, page.protocol].some(
+    (v) => v !== null,
+  );
+}
+
+/** The part with what its page says in the places that are unknown; a figure that is known stays. */
+export function withPartPage(
+  part: Peripheral,
+  page: PartPage,
+  said: { origin: Origin; seen: string; source: string },
+): Peripheral {
+  const word = (value: number | null) =>
+    value === null ? null : { value, origin: said.origin, seen: said.seen, source: said.source.slice(0, 400) };
+  const unlessKnown = <T extends object>(now: T, next: T | null): T => ('unknown' in now && next ? next : now);
+  const supply = (s: Supply): Supply => ({
+    ...s,
+    minVolts: unlessKnown(s.minVolts, word(page.minVolts)),
+    maxVolts: unlessKnown(s.maxVolts, word(page.maxVolts)),
+    typicalAmps: unlessKnown(s.typicalAmps, word(page.typicalAmps)),
+    peakAmps: unlessKnown(s.peakAmps, word(page.peakAmps)),
+    ...('unknown' in s.typicalAmps && page.atVolts !== null && page.typicalAmps !== null
+      ? { atVolts: page.atVolts }
+      : {}),
+  });
+  const link = (l: Link): Link => {
+    if (l.kind === 'serial' && page.protocol) return { ...l, protocol: page.protocol };
+    return l.kind === 'i2c' &&
+      l.address === undefined &&
+      page.address !== null &&
+      page.address >= 0x08 &&
+      page.address <= 0x77
+      ? { ...l, address: page.address }
+      : l;
+  };
+  return {
+    ...part,
+    massG: unlessKnown(part.massG, word(page.massG)),
+    modes: part.modes.map((m) => ({ ...m, supplies: m.supplies.map(supply), links: m.links.map(link) })),
+    plugs:
+      part.plugs.length === 0 && page.pins.length > 0
+        ? [{ family: 'as its page says', pins: page.pins.map((name) => ({ name })) }]
+        : part.plugs,
+  };
+}
+
+/** What was read, in words: to be looked at before it is taken. */
+export function partPageWords(page: PartPage): string {
+  const volts = page.minVolts === page.maxVolts ? `${page.minVolts} V` : `${page.minVolts} to ${page.maxVolts} V`;
+  return [
+    page.minVolts !== null && volts,
+    page.typicalAmps !== null &&
+      `${page.typicalAmps} A${page.atVolts === null ? ', at volts that are not said' : ` at ${page.atVolts} V`}`,
+    page.peakAmps !== null && `peak ${page.peakAmps} A`,
+    page.massG !== null && `${page.massG} g`,
+    page.address !== null && `address 0x${page.address.toString(16)}`,
+    page.protocol !== null && protocols[page.protocol].says,
+    page.pins.length > 0 && `plug ${page.pins.join(', ')}`,
+  ]
+    .filter(Boolean)
+    .join('; ');
+}

@@ -1,0 +1,106 @@
+/** What a pad is for, as its print or the words beside it say. */
+export type PadUse =
+  | { kind: 'talks' | 'hears'; port: number }
+  | { kind: 'volts'; volts: number }
+  | { kind: 'motor' | 'servo'; number: number }
+  | {
+      kind:
+        | 'pack'
+        | 'ground'
+        | 'data'
+        | 'clock'
+        | 'can high'
+        | 'can low'
+        | 'camera'
+        | 'video out'
+        | 'light'
+        | 'buzzer'
+        | 'current'
+        | 'telemetry';
+    };
+
+type Read = (groups: string[]) => PadUse | null;
+const plainly =
+  (use: PadUse): Read =>
+  () =>
+    use;
+
+/** What is printed on pads by common practice of the trade, no source; then what manuals call them in words. */
+const prints: [RegExp, Read][] = [
+  [/^(?:t|tx) ?(\d{1,2})$/, ([n]) => ({ kind: 'talks', port: Number(n) })],
+  [/^(?:r|rx) ?(\d{1,2})$/, ([n]) => ({ kind: 'hears', port: Number(n) })],
+  [
+    /^(?:uart|serial|port|u) ?(\d{1,2})[ _-]?(tx|rx|t|r)$/,
+    ([n, way]) => ({ kind: way![0] === 't' ? 'talks' : 'hears', port: Number(n) }),
+  ],
+  [/^(?:tx|rx) ?(?:of )?(?:uart|serial) ?(\d{1,2})$/, ([n]) => ({ kind: 'talks', port: Number(n) })],
+  [/^(?:3v3|3\.3 ?v?)$/, plainly({ kind: 'volts', volts: 3.3 })],
+  [
+    /^[+]?(4v5|5|6|7\.2|8|9|10|12) ?v(?:s|olts)?(?: out)?$/,
+    ([v]) => ({ kind: 'volts', volts: v === '4v5' ? 4.5 : Number(v) }),
+  ],
+  [/^(?:v?bat[t]?\+?|bat\+|b\+|v\+|vcc|pack|battery)$/, plainly({ kind: 'pack' })],
+  [/^(?:g|gnd|ground|-|bat-|b-|minus)$/, plainly({ kind: 'ground' })],
+  [/^(?:sda|da)$/, plainly({ kind: 'data' })],
+  [/^(?:scl|cl)$/, plainly({ kind: 'clock' })],
+  [/^can[ _-]?h(?:igh)?$/, plainly({ kind: 'can high' })],
+  [/^can[ _-]?l(?:ow)?$/, plainly({ kind: 'can low' })],
+  [/^(?:cam|vi|vin|video in|c1|cam1|camera(?: in)?)$/, plainly({ kind: 'camera' })],
+  [/^(?:vtx|vo|vout|vid|video|video out)$/, plainly({ kind: 'video out' })],
+  [/^(?:led|led strip|ledstrip|lights?)$/, plainly({ kind: 'light' })],
+  [/^(?:bz-?|buz-?|beeper-?|buzzer-?)$/, plainly({ kind: 'buzzer' })],
+  [/^m(?:otor)? ?([1-8])$/, ([n]) => ({ kind: 'motor', number: Number(n) })],
+  [/^s(?:ervo)? ?(\d{1,2})$/, ([n]) => ({ kind: 'servo', number: Number(n) })],
+  [/^(?:cur|curr|crt|current)$/, plainly({ kind: 'current' })],
+  [/^(?:tlm|telem|telemetry)$/, plainly({ kind: 'telemetry' })],
+];
+
+/** What the print on a pad means; null where it means none of the usual things. */
+export function padPrint(label: string): PadUse | null {
+  const word = label.trim().toLowerCase();
+  for (const [pattern, read] of prints) {
+    const match = pattern.exec(word);
+    if (match) return read(match.slice(1));
+  }
+  return null;
+}
+
+/** What the words beside a pad say it is for: "UART1 TX", "9 V out", "I2C data". */
+const inWords: [RegExp, Read][] = [
+  [
+    /\b(?:uart|serial(?: port)?|usart|port) ?(\d{1,2})\W{0,3}(?:tx|transmit|talks|out)\b/,
+    ([n]) => ({ kind: 'talks', port: Number(n) }),
+  ],
+  [
+    /\b(?:uart|serial(?: port)?|usart|port) ?(\d{1,2})\W{0,3}(?:rx|receive|hears|in)\b/,
+    ([n]) => ({ kind: 'hears', port: Number(n) }),
+  ],
+  [/\b(?:tx|transmit)\b[^,;]{0,12}\b(?:uart|serial|port) ?(\d{1,2})\b/, ([n]) => ({ kind: 'talks', port: Number(n) })],
+  [/\b(?:rx|receive)\b[^,;]{0,12}\b(?:uart|serial|port) ?(\d{1,2})\b/, ([n]) => ({ kind: 'hears', port: Number(n) })],
+  [/\bi2c[ -](?:data|sda)\b/, plainly({ kind: 'data' })],
+  [/\bi2c[ -](?:clock|scl)\b/, plainly({ kind: 'clock' })],
+  [/\b(?:camera|video) (?:in|signal in|input)\b/, plainly({ kind: 'camera' })],
+  [/\bvideo out(?:put)?\b/, plainly({ kind: 'video out' })],
+  [/\b(?:led|light) ?(?:strip|output|data)?\b/, plainly({ kind: 'light' })],
+  [/\b(?:buzzer|beeper)\b/, plainly({ kind: 'buzzer' })],
+  [/\b(?:ground|negative)\b/, plainly({ kind: 'ground' })],
+  [/\b(?:battery|pack) (?:voltage|positive|plus|input|volts)\b|^battery$|^pack$/, plainly({ kind: 'pack' })],
+  [
+    /\b(3[.,]3|4[.,]5|5|6|8|9|10|12) ?v\b (?:out|output|supply|rail|bec)\b/,
+    ([v]) => ({ kind: 'volts', volts: Number(v!.replace(',', '.')) }),
+  ],
+  [/\bmotor ?(?:signal ?)?([1-8])\b/, ([n]) => ({ kind: 'motor', number: Number(n) })],
+  [/\bservo ?(?:output ?)?(\d{1,2})\b/, ([n]) => ({ kind: 'servo', number: Number(n) })],
+  [/\bcurrent (?:sense|sensor|signal|input)\b/, plainly({ kind: 'current' })],
+  [/\besc telemetry\b/, plainly({ kind: 'telemetry' })],
+];
+
+/** The same from the words in the cells beside the print. */
+export function padWords(words: string): PadUse | null {
+  const said = words.trim().toLowerCase();
+  for (const [pattern, read] of inWords) {
+    const match = pattern.exec(said);
+    if (match) return read(match.slice(1).filter((g) => g !== undefined));
+  }
+  return null;
+}

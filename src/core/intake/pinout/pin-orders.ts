@@ -1,0 +1,73 @@
+import { freeId } from '../../records/new-board';
+import type { Board } from '../../records/board';
+import { harnessLine } from '../../trade/harness-line';
+import { padPrint } from './pad-print';
+
+/** The order of the pins of one plug, as a page gives it. */
+export interface PinOrder {
+  /** What the page calls the plug. */
+  label: string;
+  family: string | null;
+  pins: string[];
+  /** Its pins are those of the harness between controller and ESC. */
+  harness: boolean;
+  start: number;
+  end: number;
+}
+
+const named =
+  /^[ \t*-]{0,6}([^\n:]{0,60}\b(?:harness|plug|connector|socket|header|pin order|cable|jst)\b[^\n:]{0,40}):[ \t]{0,4}([^\n]{5,160})$/i;
+const families = /\b(SH|GH|PH|XH|ZH|JST[- ]?(?:SH|GH|PH|XH|ZH)|MX)(?= ?\d?\.?\d*|\b)/i;
+
+/** Plugs of a page whose pins are listed: "Harness from left to right: BAT, GND, CUR, TLM, M4, M3, M2, M1". */
+export function readPinOrders(text: string): PinOrder[] {
+  const orders: PinOrder[] = [];
+  let at = 0;
+  for (const line of text.split('\n')) {
+    const [, label, list] = line.length <= 260 ? (named.exec(line) ?? []) : [];
+    if (label && list) {
+      const pins = list
+        .split(/[,/|;]|\s-\s|\s{2,}|\s(?=\S+\s*(?:[,/|]|$))/)
+        .map((p) =>
+          p
+            .trim()
+            .replace(/^\d{1,2}[.)=:]?\s+(?=\S)/, '')
+            .replace(/[.]$/, ''),
+        )
+        .filter((p) => p !== '');
+      const lines = pins.filter((p) => harnessLine(p));
+      const known = pins.filter((p) => harnessLine(p) ?? padPrint(p) ?? (/^(?:nc|n\/c|-)$/i.test(p) || null));
+      if (pins.length >= 3 && pins.length <= 24 && known.length >= pins.length * 0.8)
+        orders.push({
+          label: label.trim().slice(0, 40),
+          family: families.exec(label)?.[1]?.toUpperCase() ?? null,
+          pins: pins.map((p) => p.slice(0, 40)),
+          harness:
+            lines.length >= pins.length * 0.8 && pins.filter((p) => harnessLine(p)?.startsWith('motor')).length >= 3,
+          start: at,
+          end: at + line.length,
+        });
+    }
+    at += line.length + 1;
+  }
+  return orders.slice(0, 24);
+}
+
+/** The board with a plug of this order; the one of the harness stands at the board's own end of it. */
+export function withPinOrder(board: Board, { label, family, pins, harness }: PinOrder): Board {
+  if (harness) {
+    const ends = board.harness ?? { controllerPins: [], escPins: [] };
+    return { ...board, harness: board.kind === 'esc' ? { ...ends, escPins: pins } : { ...ends, controllerPins: pins } };
+  }
+  const pad = (name: string) => board.pads.find((p) => p.label.toUpperCase() === name.toUpperCase())?.id;
+  const plug = {
+    id: freeId('plug', board.plugs),
+    label,
+    family: family ?? 'unknown',
+    pins: pins.map((name) => {
+      const at = pad(name);
+      return at ? { name, pad: at } : { name };
+    }),
+  };
+  return { ...board, plugs: [...board.plugs, plug] };
+}
