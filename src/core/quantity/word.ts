@@ -36,7 +36,7 @@ function led(first: Word, others: readonly Word[]): Known {
 
 /** The same speaker's word from the same source, put right: the older one goes. */
 const withoutCorrected = (words: readonly Word[], next: Word) =>
-  words.filter((w) => w.origin !== next.origin || w.source !== next.source);
+  words.filter((w) => w.origin !== next.origin || w.source !== next.source || w.ofRevision !== next.ofRevision);
 
 /**
  * The figure as `next` says it from now on. What stood there stays beside it as another word, with what stood beside that, unless it is the same speaker's word put right.

@@ -10,5 +10,10 @@ export const shelfSchema = z.strictObject({
   name: nameSchema,
   boards: z.array(boardSchema).max(20_000).default([]),
   peripherals: z.array(peripheralSchema).max(20_000).default([]),
+  checksum: z
+    .string()
+    .regex(/^[0-9a-f]{64}$/)
+    .optional()
+    .describe('SHA-256 of the text of the file with noughts here'),
 });
 export type Shelf = z.infer<typeof shelfSchema>;

@@ -73,7 +73,7 @@ function OneBoard({ board, climb, rank, of }: { board: Board; climb: Climb; rank
           mt: 2,
         }}
       >
-        <Findings climb={climb} />
+        <Findings climb={climb} board={board} />
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 3 }}>
           <PortLedger hookup={climb.hookup} board={board} />
           <RailLedger hookup={climb.hookup} />
@@ -109,7 +109,7 @@ function Members({ board }: { board: Board }) {
   );
 }
 
-function Findings({ climb }: { climb: Climb }) {
+function Findings({ climb, board }: { climb: Climb; board: Board }) {
   return (
     <section aria-label="Findings">
       {climb.rungs.map((r) => (
@@ -132,7 +132,7 @@ function Findings({ climb }: { climb: Climb }) {
           </Box>
           <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', minWidth: 0, flex: 1 }}>
             {r.findings.map((f, i) => (
-              <FindingLine key={i} finding={f} />
+              <FindingLine key={i} finding={f} board={board} />
             ))}
           </Box>
         </Box>

@@ -3,12 +3,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import type { Finding } from '@/core';
+import type { Board, Finding } from '@/core';
 import { stateColour } from '../marks/words';
 import { SaysWho } from './SaysWho';
 
-/** One finding: state, sentence, fix, and on demand where its figures come from. */
-export function FindingLine({ finding }: { finding: Finding }) {
+/** One finding: state, sentence, fix, and on demand where its figures come from. `board`: whose it is, to try another word on it. */
+export function FindingLine({ finding, board }: { finding: Finding; board?: Board }) {
   const [open, setOpen] = useState(false);
   return (
     <Box component="li" sx={{ py: 0.25, fontSize: 12.5, lineHeight: 1.35 }}>
@@ -31,7 +31,7 @@ export function FindingLine({ finding }: { finding: Finding }) {
           says who?
         </Button>
       )}
-      {open && <SaysWho grounds={finding.grounds} />}
+      {open && <SaysWho grounds={finding.grounds} {...(board ? { board } : {})} />}
     </Box>
   );
 }

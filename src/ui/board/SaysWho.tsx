@@ -1,6 +1,11 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { evaluate, ifWordCounts, ruleOfWords, type Board, type Ground } from '@/core';
 import { SourcePlace } from '../intake/SourcePlace';
-import type { Ground } from '@/core';
+import { verdictColour } from '../marks/words';
+import { useRoom } from '../room/store';
+import { today } from '../room/today';
 
 export const speakers: Record<Ground['origin'], string> = {
   claim: 'shop page',
@@ -14,30 +19,39 @@ export const speakers: Record<Ground['origin'], string> = {
   plan: 'your plan',
 };
 
-/** The figures a finding leaned on, with who says them and since when. */
-export function SaysWho({ grounds }: { grounds: Ground[] }) {
+/** The figures a finding leaned on, with who says them and since when. `board`: whose they are, so that another word can be tried. */
+export function SaysWho({ grounds, board }: { grounds: Ground[]; board?: Board }) {
   return (
-    <Box component="table" sx={{ my: 0.5, maxWidth: 760, background: 'var(--paper)' }}>
-      <thead>
-        <tr>
-          <th>Figure</th>
-          <th>Value</th>
-          <th>Says who</th>
-          <th>Read on</th>
-        </tr>
-      </thead>
-      <tbody>
-        {grounds.flatMap((g, i) => [
-          <Row key={i} ground={g} />,
-          ...(g.also ?? []).map((word, n) => <Row key={`${i} ${n}`} ground={word} besides />),
-        ])}
-      </tbody>
-    </Box>
+    <>
+      <Box component="table" sx={{ my: 0.5, maxWidth: 760, background: 'var(--paper)' }}>
+        <thead>
+          <tr>
+            <th>Figure</th>
+            <th>Value</th>
+            <th>Says who</th>
+            <th>Read on</th>
+          </tr>
+        </thead>
+        <tbody>
+          {grounds.flatMap((g, i) => [
+            <Row key={i} ground={g} />,
+            ...(g.also ?? []).map((word, n) => (
+              <Row key={`${i} ${n}`} ground={word} besides={board ? { of: g, at: n, board } : {}} />
+            )),
+          ])}
+        </tbody>
+      </Box>
+      {grounds.some((g) => g.also) && (
+        <Box sx={{ fontSize: 11, color: 'text.secondary', maxWidth: 760 }}>{ruleOfWords}</Box>
+      )}
+    </>
   );
 }
 
-/** `besides`: a word that does not count. */
-function Row({ ground, besides }: { ground: Ground; besides?: boolean }) {
+type Besides = { of: Ground; at: number; board: Board } | Record<string, never>;
+
+/** `besides`: a word that does not count, of which figure. */
+function Row({ ground, besides }: { ground: Ground; besides?: Besides }) {
   return (
     <Box component="tr" sx={besides ? { color: 'text.secondary' } : {}}>
       <td>{besides ? 'not counted' : ground.what}</td>
@@ -46,8 +60,39 @@ function Row({ ground, besides }: { ground: Ground; besides?: boolean }) {
         {speakers[ground.origin]}
         {ground.source ? `: ${ground.source}` : ''}
         {ground.place && <SourcePlace place={ground.place} what={ground.what} />}
+        {besides?.of && <IfTrue of={besides.of} at={besides.at} board={besides.board} figure={ground.figure} />}
       </td>
       <td>{ground.seen ?? ''}</td>
     </Box>
+  );
+}
+
+/** What the verdict would be if a word that does not count were true after all. */
+function IfTrue({ of, at, board, figure }: { of: Ground; at: number; board: Board; figure: string }) {
+  const { build } = useRoom('build');
+  const [asked, setAsked] = useState(false);
+  const changed = asked ? ifWordCounts(board, of, at, today()) : null;
+  const climb = changed && evaluate(build, changed);
+  const stop = climb?.rungs.find((r) => r.rung === climb.stopsAt);
+  return (
+    <>
+      <Button
+        size="small"
+        sx={{ fontSize: 11, py: 0 }}
+        onClick={() => setAsked(!asked)}
+        aria-label={`What if ${of.what} is ${figure} after all?`}
+      >
+        what if it is true?
+      </Button>
+      {asked && !climb && (
+        <span role="status">This figure hangs on more than one; try it in the board&apos;s editor.</span>
+      )}
+      {climb && (
+        <span role="status">
+          then the board <b style={{ color: verdictColour[climb.verdict] }}>{climb.verdict}</b>
+          {stop ? `: ${stop.findings[0]?.sentence}` : ''}
+        </span>
+      )}
+    </>
   );
 }

@@ -44,14 +44,7 @@ export function Readings({
   const takeSure = () => {
     const after = { ...choices, ...Object.fromEntries(sure.map((i) => [i, 'taken' as const])) };
     setChoices(after);
-    // What a page says twice is one figure.
-    const once = new Map(
-      sure.map((i) => [
-        `${readings[i]!.field} ${readings[i]!.value}`,
-        { read: readings[i]!, meant: corrected(readings[i]!, i)! },
-      ]),
-    );
-    onTake([...once.values()]);
+    onTake(sure.map((i) => ({ read: readings[i]!, meant: corrected(readings[i]!, i)! })));
     walkTo(after, -1);
     list.current?.focus();
   };

@@ -71,7 +71,7 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
     const settled = own.map((r) =>
       version !== null && r.version === version && r.doubt === 'likely' ? { ...r, doubt: 'sure' as const } : r,
     );
-    return doubtedByHabit(settled.slice(0, mostReadings), habits);
+    return doubtedByHabit(once(settled).slice(0, mostReadings), habits);
   }, [read, habits, version]);
   // A source that is read again is another one.
   const id = useMemo(() => `s-${crypto.randomUUID()}`, [pages]); // eslint-disable-line react-hooks/exhaustive-deps
@@ -280,3 +280,16 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
     </Box>
   );
 }
+
+/** What a page says twice is one figure: the surer of both. */
+function once(readings: Reading[]): Reading[] {
+  const sure = new Set(readings.filter((r) => r.doubt === 'sure').map(keyOf));
+  const seen = new Set<string>();
+  return readings.filter((r) => {
+    const again = seen.has(keyOf(r)) || (r.doubt !== 'sure' && sure.has(keyOf(r)));
+    if (!again) seen.add(keyOf(r));
+    return !again;
+  });
+}
+
+const keyOf = (r: Reading) => `${r.field} ${r.value}`;

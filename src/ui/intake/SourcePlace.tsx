@@ -8,8 +8,8 @@ import type { Board, Place } from '@/core';
 import { under } from '../room/ask-server';
 import { useShelf } from '../room/use-shelf';
 
-/** So much of the page's text is shown on either side. */
-const around = 400;
+/** So much of the page's text is shown on either side; less where the page itself is shown below. */
+const around = (pictured: boolean) => (pictured ? 120 : 400);
 
 /** Opens the page that a figure was read from, with the line, and on a picture the place, marked. */
 export function SourcePlace({ place, what, board }: { place: Place; what: string; board?: Board }) {
@@ -19,6 +19,7 @@ export function SourcePlace({ place, what, board }: { place: Place; what: string
   const source = boards.flatMap((b) => b.sources ?? []).find((s) => s.id === place.source);
   const page = source?.pages.find((p) => p.number === place.page);
   if (!source || !page) return null;
+  const reach = around(page.picture !== undefined);
   const [x, y, w, h] = place.box ?? [0, 0, 0, 0];
   return (
     <>
@@ -52,12 +53,12 @@ export function SourcePlace({ place, what, board }: { place: Place; what: string
               background: 'var(--paper)',
             }}
           >
-            {place.start > around ? '... ' : ''}
-            {page.text.slice(Math.max(0, place.start - around), place.start)}
+            {place.start > reach ? '... ' : ''}
+            {page.text.slice(Math.max(0, place.start - reach), place.start)}
             <Box component="mark" sx={{ background: 'var(--copper)', color: 'var(--paper)' }}>
               {page.text.slice(place.start, place.end)}
             </Box>
-            {page.text.slice(place.end, place.end + around)}
+            {page.text.slice(place.end, place.end + reach)}
           </Box>
           {page.picture && (
             <Box sx={{ position: 'relative' }}>

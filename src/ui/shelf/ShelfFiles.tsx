@@ -2,17 +2,36 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useRef, useState } from 'react';
-import { boardsToCsv, newestVersion, peripheralsToCsv, tableSchema, type RowFault, type ShelfFile } from '@/core';
+import {
+  boardsToCsv,
+  counted,
+  metOnShelf,
+  newestVersion,
+  peripheralsToCsv,
+  publicBoard,
+  sealed,
+  sealOf,
+  tableSchema,
+  type Board,
+  type Met,
+  type RowFault,
+  type Seal,
+  type ShelfFile,
+} from '@/core';
 import type { FromReader } from '@/workers/read-shelf.worker';
 import { askServer } from '../room/ask-server';
 import { useShelf } from '../room/use-shelf';
+import { MergePreview } from './MergePreview';
 import { saveAs } from './save-as';
 
 interface Preview {
   name: string;
   fresh: Lists;
-  /** Same maker, name and revision as one that is there: it takes that one's place. */
+  /** Parts of the same maker and name as one that is there: they take that one's place. */
   replaced: Lists;
+  /** Boards that the shelf has, or may have. */
+  met: Met[];
+  seal: Seal;
   faults: RowFault[];
 }
 
@@ -41,12 +60,13 @@ export function ShelfFiles() {
       setReading({ name: file.name, done, total, stop }),
     );
     setReading({ name: file.name, done: 0, total: 1, stop });
-    const read = await reading;
+    const [read, seal] = await Promise.all([reading, file.text().then(sealOf)]);
     setReading(null);
     if (!read) return setSaid(`${file.name} was not read to its end. Nothing was changed.`);
     setPreview({
       name: file.name,
       ...matched(read, { boards, peripherals: shelf?.peripherals ?? [] }),
+      seal,
       faults: read.faults,
     });
   };
@@ -82,32 +102,31 @@ export function ShelfFiles() {
     reloadShelf();
   };
 
+  const save = async (given: Board[]) =>
+    saveAs(
+      'rung-shelf.json',
+      'application/json',
+      await sealed({
+        format: 'rung-shelf',
+        version: newestVersion,
+        name: 'Shelf',
+        boards: given,
+        peripherals: shelf?.peripherals ?? [],
+      }),
+    );
+
   return (
     <>
       <Button onClick={() => saveAs('rung-boards.csv', 'text/csv', boardsToCsv(boards))}>Boards CSV</Button>
       <Button onClick={() => saveAs('rung-peripherals.csv', 'text/csv', peripheralsToCsv(shelf?.peripherals ?? []))}>
         Parts CSV
       </Button>
+      <Button onClick={() => void save(boards)}>JSON</Button>
       <Button
-        onClick={() =>
-          saveAs(
-            'rung-shelf.json',
-            'application/json',
-            JSON.stringify(
-              {
-                format: 'rung-shelf',
-                version: newestVersion,
-                name: 'Shelf',
-                boards,
-                peripherals: shelf?.peripherals ?? [],
-              },
-              null,
-              1,
-            ),
-          )
-        }
+        onClick={() => void save(boards.map(publicBoard))}
+        title="Without typed prices, histories and pictures of pages"
       >
-        JSON
+        JSON to give away
       </Button>
       <Button
         onClick={() =>
@@ -154,9 +173,26 @@ export function ShelfFiles() {
           <Box sx={{ p: 2 }}>
             <Box component="h2" sx={{ m: 0, fontSize: 15 }}>
               {preview.name}: {sizeOf(preview.fresh)} new ({preview.fresh.boards.length} boards,{' '}
-              {preview.fresh.peripherals.length} parts), {sizeOf(preview.replaced)} that take the place of one on the
-              shelf, {rowsWords(preview.faults)} with problems
+              {preview.fresh.peripherals.length} parts), {sizeOf(preview.replaced)} parts that take the place of one on
+              the shelf, {counted(preview.met.length, 'board')} that it has or may have, {rowsWords(preview.faults)}{' '}
+              with problems
             </Box>
+            {preview.seal !== 'open' && (
+              <Box role="status" sx={{ fontSize: 12.5, color: preview.seal === 'changed' ? 'error.main' : undefined }}>
+                {preview.seal === 'whole'
+                  ? 'Its checksum is right: nobody has changed it since it was written.'
+                  : 'Its checksum is wrong: it was changed after it was written. Look at what it says before you take it.'}
+              </Box>
+            )}
+            {preview.met.length > 0 && !progress && (
+              <MergePreview
+                met={preview.met}
+                shelf={boards}
+                onDecide={(decided) =>
+                  void bring(both(both(preview.fresh, preview.replaced), { boards: decided, peripherals: [] }))
+                }
+              />
+            )}
             {preview.faults.length > 0 && (
               <Box sx={{ maxHeight: 260, overflow: 'auto', mt: 1 }}>
                 <table>
@@ -190,14 +226,16 @@ export function ShelfFiles() {
               </Box>
             ) : (
               <Box sx={{ mt: 2, display: 'flex', gap: 1 }}>
-                <Button
-                  variant="contained"
-                  disabled={sizeOf(preview.fresh) + sizeOf(preview.replaced) === 0}
-                  onClick={() => void bring(both(preview.fresh, preview.replaced))}
-                >
-                  Bring in all {sizeOf(preview.fresh) + sizeOf(preview.replaced)} sound ones
-                </Button>
-                {sizeOf(preview.replaced) > 0 && (
+                {preview.met.length === 0 && (
+                  <Button
+                    variant="contained"
+                    disabled={sizeOf(preview.fresh) + sizeOf(preview.replaced) === 0}
+                    onClick={() => void bring(both(preview.fresh, preview.replaced))}
+                  >
+                    Bring in all {sizeOf(preview.fresh) + sizeOf(preview.replaced)} sound ones
+                  </Button>
+                )}
+                {sizeOf(preview.replaced) + preview.met.length > 0 && (
                   <Button variant="outlined" onClick={() => void bring(preview.fresh)}>
                     Only the {sizeOf(preview.fresh)} new ones
                   </Button>
@@ -221,12 +259,13 @@ function both(a: Lists, b: Lists): Lists {
   return { boards: [...a.boards, ...b.boards], peripherals: [...a.peripherals, ...b.peripherals] };
 }
 
-function matched(read: Lists, there: Lists): { fresh: Lists; replaced: Lists } {
-  const boards = parted(read.boards, there.boards, (b) => `${b.maker} ${b.name} ${b.revision}`.toLowerCase());
+function matched(read: Lists, there: Lists): Pick<Preview, 'fresh' | 'replaced' | 'met'> {
+  const { fresh, met } = metOnShelf(read.boards, there.boards);
   const peripherals = parted(read.peripherals, there.peripherals, (p) => `${p.maker} ${p.name}`.toLowerCase());
   return {
-    fresh: { boards: boards.fresh, peripherals: peripherals.fresh },
-    replaced: { boards: boards.replaced, peripherals: peripherals.replaced },
+    fresh: { boards: fresh, peripherals: peripherals.fresh },
+    replaced: { boards: [], peripherals: peripherals.replaced },
+    met,
   };
 }
 

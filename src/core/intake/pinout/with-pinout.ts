@@ -6,7 +6,7 @@ import type { PadRead } from './read-pinout';
 
 /** The board with the pads of a page: ports, rails, buses and outputs are made of them. What the board has already of a port takes the print and the place of the page. */
 export function withPinout(board: Board, pads: readonly PadRead[], said: Omit<Said, 'placeOf'>): Board {
-  const drawn = pads.reduce((b, pad) => withPad(b, pad, said), withoutGuessedPorts(board, pads));
+  const drawn = pads.reduce((b, pad) => withPad(b, pad, said), withoutGuesses(board, pads));
   const what = `${pads.length} pads of a pinout`;
   return {
     ...drawn,
@@ -23,17 +23,22 @@ export function withPinout(board: Board, pads: readonly PadRead[], said: Omit<Sa
   };
 }
 
-/** Ports that were only counted until now, none of whose pads leads anywhere, make room for those that the page names. */
-function withoutGuessedPorts(board: Board, pads: readonly PadRead[]): Board {
+/** Ports and pads of regulators that were only said in words until now, and lead nowhere, make room for those that the page names. */
+function withoutGuesses(board: Board, pads: readonly PadRead[]): Board {
   const named = pads.some((p) => p.use.kind === 'talks' || p.use.kind === 'hears');
   const guessed = board.ports.filter(
     (p) => !p.taken && [...p.rx, ...p.tx].every((e) => e.pad === `r${p.id.slice(4)}` || e.pad === `t${p.id.slice(4)}`),
   );
   const inUse = new Set(board.plugs.flatMap((plug) => plug.pins.map((pin) => pin.pad)));
   const gone = guessed.filter((p) => named && ![...p.rx, ...p.tx].some((e) => inUse.has(e.pad)));
-  const ends = new Set(gone.flatMap((p) => [...p.rx, ...p.tx].map((e) => e.pad)));
+  const volts = new Set(pads.flatMap((p) => (p.use.kind === 'volts' ? [p.use.volts] : [])));
+  const rails = [...volts].flatMap((v) => railOf(board, v) ?? []);
+  // A regulator's first pad bears the name of its rail until somebody says where it is.
+  const supplies = rails.flatMap((r) => r.pads.filter((p) => p === r.id && !inUse.has(p)));
+  const ends = new Set([...supplies, ...gone.flatMap((p) => [...p.rx, ...p.tx].map((e) => e.pad))]);
   return {
     ...board,
+    rails: board.rails.map((r) => ({ ...r, pads: r.pads.filter((p) => !ends.has(p)) })),
     ports: board.ports.filter((p) => !gone.includes(p)),
     pads: board.pads.filter((p) => !ends.has(p.id)),
   };

@@ -1,0 +1,178 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { openBrowser, waitForText } from './browser';
+import { clickOn, expectAccessible, visit } from './visit';
+
+let browser: Browser;
+let close: () => Promise<void>;
+let folder: string;
+/** The files that people have: a saved page, a manual, a screenshot of it, a photo of it on a desk, a scan. */
+const files = { page: '', manual: '', screenshot: '', photo: '', scan: '' };
+
+const pads = [
+  'T1,UART1 TX,left',
+  'R1,UART1 RX,left',
+  '5V,5 V out,left',
+  'G,ground,left',
+  'R2,UART2 RX,right',
+  '9V,9 V out,right',
+  'SDA,I2C data,right',
+  'SCL,I2C clock,right',
+];
+const row = (cells: string[]) => `<tr>${cells.map((c) => `<td>${c}</td>`).join('')}</tr>`;
+const figures = [
+  'Processor,F722',
+  'Input,3-6S',
+  'UARTs,5',
+  'Barometer,yes',
+  'Blackbox,16 MB',
+  'Size,36 x 36 x 7 mm',
+  'USB,Type-C',
+];
+const html = (
+  style: string,
+) => `<!doctype html><html><head><style>html{background:#443}body{font:16px sans-serif;background:#fff;${style}}td{padding:4px 10px}</style></head><body>
+  <h1>Marsh Wren F7</h1><table>${figures.map((f) => row(f.split(','))).join('')}${row(['5 V regulator', '2.5 A'])}</table>
+  <h2>Pads</h2><table>${pads.map((p) => row(p.split(','))).join('')}</table></body></html>`;
+
+beforeAll(async () => {
+  ({ browser, close } = await openBrowser());
+  folder = mkdtempSync(path.join(tmpdir(), 'rung-intake-'));
+  for (const [name, file] of Object.entries({
+    page: 'page.html',
+    manual: 'manual.pdf',
+    screenshot: 'shot.png',
+    photo: 'photo.jpg',
+    scan: 'scan.pdf',
+  }))
+    files[name as keyof typeof files] = path.join(folder, file);
+  const page = await browser.newPage();
+  writeFileSync(files.page, html(''));
+  await page.setContent(html('margin:30px'));
+  await page.pdf({ path: files.manual });
+  await page.setViewport({ width: 760, height: 800 });
+  const shot = await page.screenshot({ path: files.screenshot, encoding: 'base64' });
+  await page.setContent(
+    html(
+      'width:620px;height:760px;margin:90px 80px;padding:20px;transform:perspective(1800px) rotateY(-12deg) rotateX(6deg) rotate(-3deg);filter:blur(0.5px)',
+    ),
+  );
+  await page.setViewport({ width: 860, height: 1000, deviceScaleFactor: 2 });
+  await page.screenshot({ path: files.photo, type: 'jpeg', quality: 75 });
+  await page.setContent(`<body style="margin:0"><img style="width:100%" src="data:image/png;base64,${shot}">`);
+  await page.pdf({ path: files.scan });
+  await page.close();
+}, 60_000);
+afterAll(async () => {
+  await close();
+  rmSync(folder, { recursive: true });
+});
+const at = <T>(work: (page: Page) => Promise<T>) => visit(browser, '/b/saltgrass/shelf/oxbow-heron-wing', work);
+const open = async (page: Page, file: string) =>
+  (await page.waitForSelector('input[aria-label="Page, PDF, picture or table"]'))!.uploadFile(file) as Promise<void>;
+const readings = (page: Page) =>
+  page.$$eval('[role=option]', (all) =>
+    all.map((o) => `${o.children[0]!.textContent} ${o.querySelector('input')!.value} ${o.children[3]!.textContent}`),
+  );
+const understood = (page: Page) => page.waitForSelector('[role=option]', { timeout: 120_000 });
+const long = 240_000;
+
+describe('a page from anywhere', () => {
+  test.each(['page', 'manual'] as const)(
+    '%s: its figures are sure, its pads are listed',
+    async (name) => {
+      await at(async (page) => {
+        await open(page, files[name]);
+        await understood(page);
+        const found = await readings(page);
+        expect(found).toContain('regulator, V@A 5@2.5 sure');
+        expect(found).toContain('length 36 sure');
+        await waitForText(page, '8 pads listed, 2 ports among them');
+        await expectAccessible(page);
+      });
+    },
+    long,
+  );
+
+  test.each(['screenshot', 'photo', 'scan'] as const)(
+    '%s: its print is read, and nothing of it is called sure',
+    async (name) => {
+      await at(async (page) => {
+        await open(page, files[name]);
+        await understood(page);
+        const found = await readings(page);
+        const said = (words: string) => found.some((f) => f.startsWith(words));
+        const read = [
+          'processor F7',
+          'fewest cells 3',
+          'serial ports 5',
+          'barometer yes',
+          'storage 16',
+          'length 36',
+          'USB plug C',
+        ].filter(said);
+        expect(read.length, found.join('; ')).toBeGreaterThanOrEqual(6);
+        expect(found.filter((f) => / sure/.test(f))).toEqual([]);
+        await clickOn(page, 'Put away');
+      });
+    },
+    long,
+  );
+
+  test(
+    'what is sure is taken with one key; the figure shows the place on its page',
+    async () => {
+      await at(async (page) => {
+        await open(page, files.manual);
+        await understood(page);
+        await page.focus('[role=listbox]');
+        await page.keyboard.press('a');
+        await waitForText(page, 'Take the 0 that are sure');
+        await page.waitForSelector('button[aria-label^="Show where"]');
+        // The picture of the page comes a moment later.
+        await page.waitForNetworkIdle();
+        await page.$eval('button[aria-label^="Show where"]', (b) => (b as HTMLElement).click());
+        await page.waitForSelector('[role=dialog] [data-testid=marked-place]', { timeout: 20_000 });
+        await waitForText(page, 'manual.pdf, page 1');
+        await expectAccessible(page);
+      });
+    },
+    long,
+  );
+
+  test(
+    'what cannot be read says so in a sentence, and keeps the page',
+    async () => {
+      const bad = {
+        'locked.bin': Buffer.from([0, 1, 2, 3, 0, 0]),
+        'broken.pdf': Buffer.from('%PDF-1.7\nnothing'),
+        'empty.txt': Buffer.alloc(0),
+        'broken.png': Buffer.from([0x89, 0x50, 0x4e, 0x47, 1, 2, 3]),
+        'broken.xlsx': Buffer.from('PK\u0003\u0004nothing'),
+      };
+      const sentences = {
+        'locked.bin': 'is neither text, a web page',
+        'broken.pdf': 'This PDF cannot be opened',
+        'empty.txt': 'is empty',
+        'broken.png': 'The picture cannot be read',
+        'broken.xlsx': 'cannot be opened as a table',
+      };
+      await at(async (page) => {
+        for (const [name, bytes] of Object.entries(bad)) {
+          const file = path.join(folder, name);
+          writeFileSync(file, bytes);
+          await open(page, file);
+          await page.waitForFunction(
+            (s) => document.querySelector('section [role=alert]')?.textContent?.includes(s),
+            { timeout: 60_000 },
+            sentences[name as keyof typeof sentences],
+          );
+        }
+      });
+    },
+    long,
+  );
+});
