@@ -74,10 +74,11 @@ const at = <T>(work: (page: Page) => Promise<T>) => visit(browser, '/b/saltgrass
 const open = async (page: Page, file: string) =>
   (await page.waitForSelector('input[aria-label="Page, PDF, picture or table"]'))!.uploadFile(file) as Promise<void>;
 const readings = (page: Page) =>
-  page.$$eval('[role=option]', (all) =>
+  page.$$eval('[aria-label="Figures understood"] [role=row]', (all) =>
     all.map((o) => `${o.children[0]!.textContent} ${o.querySelector('input')!.value} ${o.children[3]!.textContent}`),
   );
-const understood = (page: Page) => page.waitForSelector('[role=option]', { timeout: 120_000 });
+const understood = (page: Page) =>
+  page.waitForSelector('[aria-label="Figures understood"] [role=row]', { timeout: 120_000 });
 const long = 240_000;
 
 describe('a page from anywhere', () => {
@@ -128,13 +129,13 @@ describe('a page from anywhere', () => {
       await at(async (page) => {
         await open(page, files.manual);
         await understood(page);
-        await page.focus('[role=listbox]');
+        await page.focus('[aria-label="Figures understood"]');
         await page.keyboard.press('a');
         await waitForText(page, 'Take the 0 that are sure');
-        await page.waitForSelector('button[aria-label^="Show where"]');
+        await page.waitForSelector('button[aria-label^="show the line"]');
         // The picture of the page comes a moment later.
         await page.waitForNetworkIdle();
-        await page.$eval('button[aria-label^="Show where"]', (b) => (b as HTMLElement).click());
+        await page.$eval('button[aria-label^="show the line"]', (b) => (b as HTMLElement).click());
         await page.waitForSelector('[role=dialog] [data-testid=marked-place]', { timeout: 20_000 });
         await waitForText(page, 'manual.pdf, page 1');
         await expectAccessible(page);

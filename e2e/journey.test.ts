@@ -38,7 +38,7 @@ describe('the shelf', () => {
         'UART x5 (UART3 for wireless), weight 8.5 g, weight 9 g',
       );
       await waitForText(page, 'contradicted: the text says 8.5 and 9');
-      await page.focus('[role="listbox"]');
+      await page.focus('[aria-label="Figures understood"]');
       await page.keyboard.press('Enter');
       await clickOn(page, 'Save');
       await waitForText(page, 'Saved; the whole shelf climbs again.');

@@ -80,7 +80,7 @@ function IfTrue({ of, at, board, figure }: { of: Ground; at: number; board: Boar
         size="small"
         sx={{ fontSize: 11, py: 0 }}
         onClick={() => setAsked(!asked)}
-        aria-label={`What if ${of.what} is ${figure} after all?`}
+        aria-label={`what if it is true? ${of.what}, ${figure}`}
       >
         what if it is true?
       </Button>

@@ -71,7 +71,7 @@ export function Readings({
       <MarkedText text={text} readings={readings} at={at} choice={choice} />
       <Box
         ref={list}
-        role="listbox"
+        role="grid"
         aria-label="Figures understood"
         aria-activedescendant={`reading-${at}`}
         tabIndex={0}
@@ -82,7 +82,7 @@ export function Readings({
           <Box
             key={i}
             id={`reading-${i}`}
-            role="option"
+            role="row"
             aria-selected={i === at}
             onClick={() => setAt(i)}
             sx={{
@@ -94,18 +94,23 @@ export function Readings({
               px: 0.5,
             }}
           >
-            <Box sx={{ width: 92, textDecoration: choice(i) === 'left' ? 'line-through' : 'none' }}>
+            <Box role="gridcell" sx={{ width: 92, textDecoration: choice(i) === 'left' ? 'line-through' : 'none' }}>
               {fieldWords(r.field)}
             </Box>
-            <TextField
-              value={typed[i] ?? readingText(r)}
-              error={choice(i) === 'open' && !corrected(r, i)}
-              onChange={(e) => setTyped((t) => ({ ...t, [i]: e.target.value }))}
-              slotProps={{ htmlInput: { 'aria-label': `Value: ${fieldWords(r.field)}` } }}
-              sx={{ width: 62 }}
-            />
-            <Box sx={{ width: 28, color: 'text.secondary' }}>{specUnit(r.field)}</Box>
+            <Box role="gridcell">
+              <TextField
+                value={typed[i] ?? readingText(r)}
+                error={choice(i) === 'open' && !corrected(r, i)}
+                onChange={(e) => setTyped((t) => ({ ...t, [i]: e.target.value }))}
+                slotProps={{ htmlInput: { 'aria-label': `Value: ${fieldWords(r.field)}` } }}
+                sx={{ width: 62, '& input': { minHeight: 24, boxSizing: 'border-box' } }}
+              />
+            </Box>
+            <Box role="gridcell" sx={{ width: 28, color: 'text.secondary' }}>
+              {specUnit(r.field)}
+            </Box>
             <Box
+              role="gridcell"
               sx={{ flex: 1, color: r.doubt === 'sure' ? 'text.secondary' : 'warning.main', fontSize: 11 }}
               title={r.why}
             >
@@ -113,26 +118,28 @@ export function Readings({
                 ? 'not a value of this field'
                 : `${r.doubt}${r.why ? `: ${r.why}` : ''}`}
             </Box>
-            {choice(i) === 'open' ? (
-              <>
-                <Button
-                  aria-label={`Take ${fieldWords(r.field)} ${readingText(r)}`}
-                  onClick={() => decide(i, 'taken')}
-                  sx={{ px: 0.5 }}
-                >
-                  Take
-                </Button>
-                <Button
-                  aria-label={`Leave ${fieldWords(r.field)} ${readingText(r)}`}
-                  onClick={() => decide(i, 'left')}
-                  sx={{ px: 0.5 }}
-                >
-                  Leave
-                </Button>
-              </>
-            ) : (
-              <span>{choice(i)}</span>
-            )}
+            <Box role="gridcell" sx={{ whiteSpace: 'nowrap' }}>
+              {choice(i) === 'open' ? (
+                <>
+                  <Button
+                    aria-label={`Take ${fieldWords(r.field)} ${readingText(r)}`}
+                    onClick={() => decide(i, 'taken')}
+                    sx={{ px: 0.5 }}
+                  >
+                    Take
+                  </Button>
+                  <Button
+                    aria-label={`Leave ${fieldWords(r.field)} ${readingText(r)}`}
+                    onClick={() => decide(i, 'left')}
+                    sx={{ px: 0.5 }}
+                  >
+                    Leave
+                  </Button>
+                </>
+              ) : (
+                <span>{choice(i)}</span>
+              )}
+            </Box>
           </Box>
         ))}
       </Box>

@@ -145,7 +145,7 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
           Read a page
         </Typography>
         {opened && (
-          <Button onClick={() => setOpened(null)} aria-label={`Put ${opened.name} away`}>
+          <Button onClick={() => setOpened(null)} aria-label={`Put away ${opened.name}`}>
             Put away
           </Button>
         )}
@@ -226,7 +226,7 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
           ; it is doubted here.{' '}
           <Button
             size="small"
-            aria-label={`Trust ${board.maker} in ${fieldWords(h.field)} again`}
+            aria-label={`Trust it again: ${board.maker}, ${fieldWords(h.field)}`}
             onClick={() => {
               for (const other of withoutHabit(board.maker, h.field, others)) void putBoard(other);
             }}

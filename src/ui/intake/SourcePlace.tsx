@@ -26,7 +26,7 @@ export function SourcePlace({ place, what, board }: { place: Place; what: string
       <Button
         size="small"
         onClick={() => setOpen(true)}
-        aria-label={`Show where ${what} was read`}
+        aria-label={`show the line: where ${what} was read`}
         sx={{ fontSize: 11, py: 0 }}
       >
         show the line
@@ -39,7 +39,7 @@ export function SourcePlace({ place, what, board }: { place: Place; what: string
           </Box>
           <Button onClick={() => setOpen(false)}>Close</Button>
         </DialogTitle>
-        <DialogContent>
+        <DialogContent tabIndex={0}>
           <Box sx={{ fontSize: 12, color: 'text.secondary' }}>
             {what}; {source.kind}, read on {source.seen}
           </Box>

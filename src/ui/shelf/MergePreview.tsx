@@ -89,7 +89,7 @@ export function MergePreview({
                       size="small"
                       variant={answer(i) === a ? 'contained' : 'text'}
                       aria-pressed={answer(i) === a}
-                      aria-label={`${m.theirs.name}: ${answers[a]}`}
+                      aria-label={`${answers[a]}: ${m.theirs.name}`}
                       onClick={() => setSaid({ ...said, [i]: a })}
                     >
                       {answers[a]}

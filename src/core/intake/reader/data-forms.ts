@@ -67,7 +67,13 @@ export function labelsJoined(script: Script): Script {
 
 /** "Processor ........ F722" and "Barometer | yes" as "label: value". */
 export function leadersShort(script: Script): Script {
-  return replaced(script, /[ \t]?(?:\.{4,80}|_{4,80}|-{4,80})[ \t]?(?=\S)/g, () => ': ');
+  const units = replaced(
+    script,
+    /(?<=^|\n)([a-z][a-z /]{1,24}?) ?[[(](s|mm|g|a|v|mb|-)[\])] ?: ?([^\n]{1,40})/g,
+    ([name, unit, value]) => `${name}: ${value}${unit === '-' ? '' : ` ${unit}`}`,
+  );
+  const short = replaced(units, /(?<=[a-z]{3})\.{3}(?=[a-z\d])/g, () => ': ');
+  return replaced(short, /[ \t]?(?:\.{4,80}|_{4,80}|-{4,80})[ \t]?(?=\S)/g, () => ': ');
 }
 
 /** "( ) add  (x) none": what is ticked is what the page says, the rest is a choice. */

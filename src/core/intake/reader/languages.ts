@@ -15,7 +15,7 @@ const clear: Record<string, string> = {
     'betriebsspannung eingangsspannung versorgungsspannung versorgung eingang stromversorgung batería bateria batteria alimentación alimentation alimentazione alimentação zasilanie voeding питание напряжение_питания 输入电压 输入 工作电压 入力 電源 entrada ingresso ingång napájení 입력_전압',
   bec: 'spannungswandler spannungsregler schaltregler régulateurs régulateur reguladores regulador regolatori regolatore',
   uarts:
-    'serielle_anschlüsse serielle_schnittstellen serielle_ports puertos_serie ports_série porte_seriali portas_seriais porty_szeregowe seriële_poorten seriellen_schnittstellen seriellen_anschlüsse porty_uart puertos_uart последовательные_порты 串口 シリアルポート',
+    'serielle_anschlüsse serielle_schnittstellen uart-schnittstellen uart-anschlüsse портов_uart uartów serielle_ports puertos_serie ports_série porte_seriali portas_seriais porty_szeregowe seriële_poorten seriellen_schnittstellen seriellen_anschlüsse porty_uart puertos_uart последовательные_порты 串口 シリアルポート',
   taken: 'belegt vergeben ocupado ocupada occupé occupato occupata zajęty bezet',
   flash: 'flugspeicher speicher memoria mémoire_de_vol mémoire memória pamięć geheugen память minne',
   blackbox:
@@ -32,7 +32,7 @@ const clear: Record<string, string> = {
   cells: 'zellen cellules článků celdas células celle cellen celler ogniw éléments',
   'current sensor':
     'stromsensor sensor_de_corriente sensore_di_corrente capteur_de_courant czujnik_prądu stroomsensor sensor_de_corrente датчик_тока 电流计 电流传感器 電流センサー',
-  barometer: 'barómetro baromètre barometro barômetro barometr барометр 气压计 気圧計 기압계',
+  barometer: 'барометра barómetro baromètre barometro barômetro barometr барометр 气压计 気圧計 기압계',
   'package contents':
     'lieferumfang incluye contenuto_della_confezione fourni contenu contenido conteúdo inhoud zestaw_zawiera комплект комплектация 包装清单 付属品 leveransinnehåll',
   shipping:
@@ -47,11 +47,12 @@ const clear: Record<string, string> = {
   'up to': "hasta jusqu'à fino_a até",
   output: 'ausgang salidas salida sorties sortie uscite uscita saídas saída wyjścia выходы выход 输出 出力',
   yes: 'vorhanden verbaut integriert integrado integrato intégré geïntegreerd wbudowany есть имеется 有 あり 是 있음',
-  no: 'nicht_vorhanden nicht_verbaut nein kein keine keinen brak não нет отсутствует 无 無 なし 没有 없음 nessuno aucun ninguno geen ingen inget niente',
+  no: 'nicht_vorhanden nicht_verbaut nein kein keine pas_de nessun keinen brak não нет отсутствует 无 無 なし 没有 없음 nessuno aucun ninguno geen ingen inget niente',
   screws: 'schrauben viti tornillos parafusos śruby винты',
   and: 'sowie und',
   seconds: '秒 sekunden segundos secondes secondi seconden sekund сек секунд',
   to: 'bis 至',
+  ports: 'ポート',
   pcs: 'stück шт 个 個',
   g: 'gramm gramos grammes gramme grammi gramas gramów грамм 克',
   oz: 'unzen unze onzas onces',

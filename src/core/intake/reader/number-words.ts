@@ -23,13 +23,14 @@ const word = [...small, ...tens].join('|');
 const units =
   'volts?|amps?|amperes?|grams?|milli ?met(?:re|er)s?|megabytes?|cells?|seconds?|uarts?|(?:serial|hardware) ?(?:uarts?|ports?)|ports?|s';
 const written = new RegExp(
-  `\\b(?!one (?:uart|port)\\b)(${word})(?:[ -](${small.slice(1, 10).join('|')}))?( hundred)?( and a half)?\\b(?=(?: (?:free|spare|hardware|usable|lithium))?(?:[ -](?:x )?(?:${units})\\b|(?: (?:to|up to|by) (?:${word})(?: and a half)?[ -](?:${units})\\b)|(?: to \\d{1,2} ?s\\b)|(?: for (?:${word}|\\d{1,3}) s)))`,
+  `\\b(?!one (?:uart|port)\\b)(${word})(?:[ -](${small.slice(1, 10).join('|')}))?( hundred)?( and a half)?\\b(?=(?: (?:free|spare|hardware|usable|lithium(?: polymer| ion)?))?(?:[ -](?:x )?(?:${units})\\b|(?: (?:to|up to|by) (?:${word})(?: and a half)?[ -](?:${units})\\b)|(?: to \\d{1,2} ?s\\b)|(?: for (?:${word}|\\d{1,3}) s)))`,
   'g',
 );
 const labelled = new RegExp(
   `\\b((?:uarts?|serial ports?|cells)[ \\t]{0,3}[:?-][ \\t]{0,3})(${small.slice(1, 13).join('|')})\\b`,
   'g',
 );
+const cellsAsked = new RegExp(`\\b(cells[ ?:]{1,3})(${word}) to (${word})\\b`, 'g');
 const decimals = new RegExp(`\\b(${word}) point (${small.slice(0, 10).join('|')})\\b`, 'g');
 const foreignPorts = new RegExp(`(?<!\\p{L})(${[...elsewhere.keys()].join('|')})(?= uarts?\\b)`, 'gu');
 
@@ -37,6 +38,7 @@ const foreignPorts = new RegExp(`(?<!\\p{L})(${[...elsewhere.keys()].join('|')})
 export function inDigits(script: Script): Script {
   let s = replaced(script, decimals, ([whole, tenth]) => `${value.get(whole!)}.${value.get(tenth!)}`);
   s = replaced(s, foreignPorts, ([n]) => String(elsewhere.get(n!)));
+  s = replaced(s, cellsAsked, ([label, a, b]) => `${label}${value.get(a!)} to ${value.get(b!)}`);
   s = replaced(s, labelled, ([label, n]) => `${label}${value.get(n!)}`);
   return replaced(s, written, ([first, second, hundred, half]) => {
     const n = (value.get(first!)! + (second ? value.get(second)! : 0)) * (hundred ? 100 : 1) + (half ? 0.5 : 0);

@@ -47,6 +47,7 @@ export function asMeant(script: Script): Script {
     ([], { text }) => (/^\[\/?(?:b|i|u|color|size)/.test(text) ? ' ' : '\n'),
   );
   s = replaced(s, /\b4 ?-?(?:in|en|w|em|i)-? ?1\b/g, () => '4in1');
+  s = replaced(s, /\btyp-?c\b/g, () => 'type c');
   s = replaced(s, /\buart's/g, () => 'uarts');
   // "<uarts>5</uarts>": a data file's own marks are its labels.
   s = replaced(s, /<([a-z][a-z0-9_]{1,20})(?: [^>\n]{0,60})?>(?=[^<\n]{1,60}<\/)/g, ([name]) => `\n${name}: `);

@@ -210,7 +210,9 @@ function sideBySide(head: Row, rows: Row[], text: string): LaidOut {
 /** Does the page say that it is about the one of this name: in its first line, or as "this page: NAME", "selected: NAME"? */
 function isMeant(name: string, text: string): boolean {
   if (name.length < 2) return false;
-  const title = text.slice(0, text.indexOf('\n') < 0 ? 80 : text.indexOf('\n')).trim();
+  const first = text.slice(0, text.indexOf('\n') < 0 ? 80 : text.indexOf('\n')).trim();
+  // The head of a table is no title.
+  const title = /[|\t]| {3,}/.test(first) ? '' : first;
   const said = [
     ...text.matchAll(/\b(?:this page|selected|you are looking at|this listing)[ :]{1,3}([^\n.]{2,40})/g),
   ].map((m) => m[1]!.trim());

@@ -1,6 +1,7 @@
 import {
   denied,
   hedge,
+  unsettled,
   num,
   one,
   openness,
@@ -18,14 +19,28 @@ import type { SpecField } from '../../../figures/spec-field';
 /** Whether something is there; in doubt where the text leaves it open. */
 function present(field: SpecField, words: Around): Found[] {
   const why = openness(words);
-  if (!denied(words)) return one(field, true, why);
+  if (!denied(words)) return one(field, true, why ?? (settled(words) ? undefined : unsettled(words)));
   // What may be chosen is not simply absent.
   const choice = /option |with or without/.test(`${words.after} ${why ?? ''}`) ? why : undefined;
   return one(field, false, hedge(words) ?? choice);
 }
 
+/** Said with yes, by a tick, or as an item of its own in a list. */
+const settled = ({ before, after }: Around) =>
+  /^[ \t]{0,3}(?:chip|sensor)?[ \t]{0,3}[:=|?-]?[ \t]{0,3}(?:yes|✓|fitted|integrated|built|on board|standard|there|included)/.test(
+    after,
+  ) ||
+  (/(?:^|[,;|/+(]|\. )[ \t]{0,3}(?:\d[ \t]?[.)])?[ \t]{0,3}$/.test(before) &&
+    /^[ \t]{0,3}(?:$|[,;|/+).]|\n)/.test(after));
+
 const inside =
   '(?:built[ -]?in|internal(?:ly)?|on[ -]?board|integrated|inside|bluetooth|wireless|wi-?fi|module|taken|occupied|reserved|hard-?wired|wired to|used by|used for|soldered|cannot be used|not usable)';
+
+/** What is counted beside others that are there as well. */
+const counting = ({ after }: Around) =>
+  /^ ?(?:besides|apart from|in addition|plus|not counting|beside)\b/.test(after)
+    ? 'others stand beside those that are counted'
+    : undefined;
 
 /** Serial ports. */
 export const portRules: Rule[] = [
@@ -34,7 +49,7 @@ export const portRules: Rule[] = [
     ([n], around) => one('takenPort', num(n), openness(around)),
   ),
   rule(
-    `\\buart ?(\\d)\\b(?![^\\n]{0,60}\\buart)(?=[^\\n.;]{0,60}\\b${inside})(?! ?\\)? ?(?:free|-? ?free))`,
+    `\\b(?:uart|serial) ?(\\d)\\b(?![^\\n]{0,60}\\buart)(?=[^\\n.;]{0,60}\\b${inside})(?! ?\\)? ?(?:free|-? ?free))`,
     ([n], around) =>
       /\bfree\b|not broken out/.test(around.after.slice(0, 40)) ? [] : one('takenPort', num(n), openness(around)),
   ),
@@ -66,13 +81,13 @@ export const portRules: Rule[] = [
     sane('claimedPorts', num(n), 1, 16, 'free ones are counted, others may be wired inside'),
   ),
   rule(
-    `\\b(?:number of uarts?|uarts?(?: ports?)?(?: count)?|uart quantity|(?:hardware )?serial(?: ports?)?)${W}(?:[:=?-](?: a:)?|x${W}|:${W}x|(?<=count ?))${W}(\\d{1,2})\\b(?![.,]\\d)(?! ?(?:free|spare|volt|v\\b))`,
-    ([n], around) => sane('claimedPorts', num(n), 1, 16, openness(around)),
+    `\\b(?:number of uarts?|uarts?(?: ports?)?(?: count)?|uart quantity|(?:hardware )?serial(?: ports?| i/o)?)${W}(?:[:=?-](?: a:)?|x${W}|:${W}x|(?<=count ?))${W}(\\d{1,2})\\b(?![.,]\\d)(?! ?(?:free|spare|volt|v\\b))`,
+    ([n], around) => sane('claimedPorts', num(n), 1, 16, openness(around) ?? counting(around)),
   ),
   rule(`\\b(?:uarts|serial ports?)[ \\t]{1,6}(\\d{1,2})\\b(?!${W}[-.,])(?! ?(?:free|spare))`, ([n]) =>
     sane('claimedPorts', num(n), 1, 16),
   ),
-  rule(`\\buart${W}(\\d{1,2}) ?(?:pcs|pieces)\\b`, ([n]) => sane('claimedPorts', num(n), 1, 16)),
+  rule(`\\buarts?${W}(\\d{1,2}) ?(?:pcs|pieces|ports)\\b`, ([n]) => sane('claimedPorts', num(n), 1, 16)),
   rule(`\\buarts?[ ,](\\d{1,2})(?=[ \\t]*(?:$|\\n|[,;|])| (?:bec|osd|baro))`, ([n], { before }) =>
     /uart ?\d/.test(before) ? [] : sane('claimedPorts', num(n), 1, 16),
   ),
@@ -81,7 +96,9 @@ export const portRules: Rule[] = [
     ([n], around) => {
       const why =
         openness(around) ??
-        (/\bonly rx\b|half/.test(around.after) ? 'the text says that one of them is not whole' : undefined);
+        (/\bonly rx\b|half|only (?:\d|one|two|three|four|five) (?:of them )?works?\b/.test(around.after)
+          ? 'the text says that one of them is not whole'
+          : undefined);
       return denied(around) || /^ ?\? ?no\b/.test(around.after) ? [] : sane('claimedPorts', num(n), 1, 16, why);
     },
   ),
@@ -112,7 +129,7 @@ export const extrasRules: Rule[] = [
       : [];
   }),
   rule(
-    `\\b(?:blackbox|flash|log(?:ging)?(?: memory)?|logger|memory|storage)(?: (?:chip|memory))?${W}[:-]?${W}(?:spi )?(?:flash)?[,: ]{0,3}(\\d{1,4}) ?(m|mb|mbyte|megabytes?|mbit|gb)\\b`,
+    `\\b(?:blackbox|flash|log(?:ging)?(?: memory)?|logger|memory|storage)(?: (?:chip|memory))?${W}[:-]?${W}(?:spi )?(?:flash)?[,: ]{0,3}(\\d{1,5}) ?(m|mb|mbyte|megabytes?|mbit|gb|kb)\\b`,
     ([v, unit], around) => storage(v, unit, around),
   ),
   rule('\\b(?:blackbox|flash|log memory)\\b', (_, words) =>
@@ -131,10 +148,11 @@ export const extrasRules: Rule[] = [
   ),
 ];
 
-const inMegabytes: Record<string, number> = { mbit: 1 / 8, gb: 1024 };
+const inMegabytes: Record<string, number> = { mbit: 1 / 8, gb: 1024, kb: 1 / 1024 };
 
 function storage(v: string | undefined, unit: string | undefined, around: Around): Found[] {
   const n = num(v);
+  if (unit === 'kb' && n < 1024) return [];
   const mb = n * (inMegabytes[unit ?? ''] ?? 1);
   if (/\b(?:program|code|firmware)\b/.test(sentenceOf(around)) && !/\blog|blackbox|flash\b/.test(sentenceOf(around)))
     return [];

@@ -92,6 +92,14 @@ export const sizeRules: Rule[] = [
       ];
     },
   ),
+  rule(`\\bl:? ?${N} ?mm[, x]{1,3}w:? ?${N} ?mm(?:[, x]{1,3}h:? ?${N} ?mm)?`, ([l, w, h]) => [
+    ...sane('lengthMm', num(l), 10, 120),
+    ...sane('widthMm', num(w), 10, 120),
+    ...(h ? sane('heightMm', num(h), 1, 60) : []),
+  ]),
+  rule(`\\b(?:height|thickness)${W}:?${W}${N} ?(?:in|inch|")${W}\\(${N} ?mm\\)`, ([, h]) =>
+    sane('heightMm', num(h), 2, 60),
+  ),
   rule(`\\b${N} ?mm long\\b|\\blength:? ?${N} ?mm\\b`, ([a, b]) => sane('lengthMm', num(a ?? b), 10, 120)),
   rule(`\\b${N} ?mm wide\\b|\\bwidth:? ?${N} ?mm\\b`, ([a, b]) => sane('widthMm', num(a ?? b), 10, 120)),
   rule(
@@ -103,7 +111,7 @@ export const sizeRules: Rule[] = [
 ];
 
 const massWord = '(?:net weight|weight|weighs?|mass|wt|n\\.w\\.?)';
-const GRAMS = '(grams?|g|kg|oz|ounces?)';
+const GRAMS = '(grams?|gr?|kg|oz|ounces?)';
 /** What is said to be included stands behind the figure, or in brackets before it; what is weighed alone is not the whole board. */
 const OF_WORDS = '(?:with(?:out)?|incl(?:\\.|udes|uding|usive)?|excl(?:\\.|udes?|uding)?|w/o?|not including|bare)';
 const MASS_OF = `(?:${W}[,-]?${W}\\(([^)\\n]{3,40})\\)|${W}[,-]?${W}(${OF_WORDS} [^\\n,.;()|]{3,40}|(?:wires?|cables?|leads?|harness) (?:not included|excluded)|(?:(?:flight )?controller|fc|esc|board) only))?`;

@@ -58,7 +58,7 @@ export const packRules: Rule[] = [
   rule(`\\bfrom (\\d{1,2}) ?s (?:on|up|upwards)\\b(?! to)`, ([n], { before }) =>
     /\d ?v\b/.test(before) ? [] : sane('cellsMin', num(n), 1, 14),
   ),
-  rule(`(?<=\\d ?s(?: lipo)? )\\(${N} ?v\\)`, ([v]) => sane('packMaxVolts', num(v), 3.9, 70)),
+  rule(`(?<=\\d ?s(?: lipo| lihv)? )\\(${N} ?v\\)`, ([v]) => sane('packMaxVolts', num(v), 3.9, 70)),
   rule(`\\b(\\d{1,2}) ?s${W}${N} ?v${W}max\\b`, ([n, v]) => [
     ...one('cellsMax', num(n)),
     ...one('packMaxVolts', num(v)),
@@ -68,7 +68,7 @@ export const packRules: Rule[] = [
     ([v]) => sane('packMaxVolts', num(v), 3.5, 70),
   ),
   rule(
-    `\\b(?:max(?:imum)?\\.? (?:input|supply|pack)(?: voltage)?|(?:input|supply|voltage)(?: voltage)? max(?:imum)?\\.?)${W}:?${W}${N} ?v\\b`,
+    `\\b(?:max(?:imum)?\\.? (?:input|supply|pack)(?: voltage)?(?: is)?|(?:input|supply)(?: voltage)? up to|(?:input|supply|voltage)(?: voltage)? max(?:imum)?\\.?)${W}:?${W}${N} ?v\\b`,
     ([v]) => sane('packMaxVolts', num(v), 3.5, 70),
   ),
   rule(
@@ -117,7 +117,7 @@ export const currentRules: Rule[] = [
     sane('sensorAmps', num(a), 5, 1000),
   ),
   rule(
-    `\\b(?:(?:current|hall) (?:sensor|meter)|ammeter|current sensing)\\b(?:(?!\\. )[^\\n;]){0,48}?(?:0${W}-${W})?\\b${N} ?${AMP}`,
+    `\\b(?:(?:current|hall) (?:sensor|meter)|ammeter|current sensing|sensor(?=[: ]{1,3}(?:0 ?- ?)?\\d))\\b(?:(?!\\. )[^\\n;]){0,48}?(?:0${W}-${W})?\\b${N} ?${AMP}(?:${W}\\(${W}${N} ?${AMP} (?:peak|burst)[^)\\n]{0,14}\\))?`,
     ([a], around) => (denied({ before: around.before, after: '' }) ? [] : sane('sensorAmps', num(a), 5, 1000)),
   ),
   rule(
@@ -143,6 +143,16 @@ export const currentRules: Rule[] = [
     ([a, s], around) => burst(a, s, around),
   ),
   rule(`\\(${N} ?a,? ${SECONDS}\\)`, ([a, s], around) => burst(a, s, around)),
+  rule(`\\bfor (?:up to )?${SECONDS}[ ,:]{1,3}${N} ?${AMP}`, ([t, a], around) => burst(a, t, around)),
+  rule(`\\bchannels? (?:carries|carry|gives?|delivers?|takes?|is good for|are good for) ${N} ?${AMP}`, ([a], around) =>
+    continuous(a, around),
+  ),
+  rule(`\\b${N} ?${AMP} (?:with|without) (?:a |the )?(?:fan|airflow|cooling|heat sink)\\b`, ([a], around) =>
+    continuous(a, around).map((f) =>
+      /without/.test(around.text) ? { ...f, why: 'said of the board without cooling' } : f,
+    ),
+  ),
+  rule(`\\besc [a-z]{2,14}(?: \\d{1,3})?: ${N} ?${AMP}`, ([a], around) => continuous(a, around)),
   rule(`(?:^|(?<=\\n))(?:burst )?time: ${N} ?s\\b`, ([s]) => sane('burstSeconds', num(s), 1, 120)),
 
   rule(`\\b(?:4${W}x${W})${N} ?${AMP}(?:${W}${CONT})?`, ([a], around) =>
@@ -164,10 +174,15 @@ export const currentRules: Rule[] = [
     `\\b(?:${CONT}(?: (?:current|rating|amps))?(?: ?/ ?channel| per (?:motor|channel))?|rated(?: current| at)?|nominal current|esc rat(?:ing|ed)|esc (?:cont\\.?|constant|current)|4in1(?: esc)?,?|esc(?: is)?|per (?:motor|channel))${W}[:=]?${W}(?:4${W}x${W})?${N} ?${AMP}`,
     ([a], around) => continuous(a, around),
   ),
-  rule(`\\b${N} ?${AMP} (?:4in1|aio|esc|stack)\\b`, ([a], around) =>
+  rule(`\\b${N} ?${AMP} (?:4in1|aio|escs?|stack)\\b`, ([a], around) =>
     /with our|use our/.test(around.before) ? [] : continuous(a, around),
   ),
   rule(`\\b(?:aio|stack|esc)(?: \\d{1,2})?${W}[/,-]${W}${N} ?${AMP}`, ([a], around) => continuous(a, around)),
+  rule(`(?<=[,;:/] )${N} ?${AMP}(?= ?[,;/])`, ([a], around) =>
+    /\b(?:esc|stack|aio|4in1)\b/.test(around.line) && num(a) >= 12
+      ? continuous(a, around).map((f) => ({ ...f, why: f.why ?? 'amps without a word that says of what' }))
+      : [],
+  ),
 ];
 
 const regulator = (v: number, a: number, why?: string): Found[] =>
@@ -191,7 +206,7 @@ export const regulatorRules: Rule[] = [
     regulator(num(v), milli(a, unit), openness(around)),
   ),
   rule(
-    `\\b${N} ?${V}(?:${W}${N} ?v)?${W}${NAMED}?${W}[@/:,=-]?${W}(?:(?:now |only )?(?:\\d{1,3} ?w|gives|delivers|makes|at|with|up to|max\\.?|(?:is )?(?:good|rated) for|raised to|can do|does|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)`,
+    `\\b${N} ?${V}(?:${W}${N} ?v)?${W}${NAMED}?(?: of the [^\\n,.;]{1,24}? (?=gives))?${W}[@/:,=-]?${W}(?:(?:now |only )?(?:\\d{1,3} ?w|gives|delivers|makes|at|with|up to|max\\.?|(?:is )?(?:good|rated) for|raised to|can do|does|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)`,
     ([v, , a, unit], around) => {
       if (denied({ before: around.before, after: '' }) || /^ ?✗/.test(around.after)) return [];
       if (/\b(?:example|load|draws?|needs?|consum\w+|takes)\b/.test(around.before)) return [];

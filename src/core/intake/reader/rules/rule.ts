@@ -50,7 +50,7 @@ const deniedBefore = (before: string) =>
   );
 
 const deniedAfter = (after: string) =>
-  /^[ \t]{0,6}(?:chip|sensor|module|flash|memory|socket|plug|input|output|function)?(?:[ \t]{0,6}(?:\((?:bmp|dps|spl)?[a-z0-9]{0,8}\))?)[ \t]{0,6}[:=|?-]{0,3}[ \t]{0,6}(?:option )?(?:(?:is |are |was )?(?:no(?!\. ?\d| \d)|none|nope|n\/a|without|absent|missing|unpopulated|empty|not (?:there|fitted|included|supported|available|present|populated|installed|on ?board|equipped|mounted)|isn't|not)\b(?! sure| only)|isn't (?:included|fitted|there|present)|✗|x(?=[ \t]*(?:$|\n|[,;|]))|-(?=[ \t]*(?:$|\n|\|)))/.test(
+  /^[ \t]{0,6}(?:chip|sensor|module|flash|memory|socket|plug|input|output|function)?(?:[ \t]{0,6}(?:\((?:bmp|dps|spl)?[a-z0-9]{0,8}\))?)(?:[ \t]{0,6}[:=|?-]){0,3}[ \t]{0,6}(?:option )?(?:(?:is |are |was )?(?:no(?!\. ?\d| \d)|none|nope|n\/a|without|absent|missing|unpopulated|empty|not (?:there|fitted|included|supported|available|present|populated|installed|on ?board|equipped|mounted)|isn't|not)\b(?! sure| only)|isn't (?:included|fitted|there|present)|✗|x(?=[ \t]*(?:$|\n|[,;|]))|-(?=[ \t]*(?:$|\n|\|)))/.test(
     after,
   );
 
@@ -67,8 +67,17 @@ export function openness(around: Around): string | undefined {
   if (open) return `the text says "${open}": ask whether this very board has it`;
   const unsure = hedge(around);
   if (unsure) return unsure;
+  if (/^ ?\(?\?\)?(?= ?(?:[,;.)]|$))/.test(around.after)) return 'the text puts a question mark behind it';
   const past = ofBefore.exec(clauseOf({ ...around, after: '' }))?.[0];
   return past && `the text says "${past}": of an earlier one`;
+}
+
+/** A "no" somewhere in the sentence, which may be meant for what is named in it. */
+export function unsettled(around: Around): string | undefined {
+  const no = /\b(?:no|not|none|nothing|without|neither|nor|never)\b(?! only)|n't\b/.exec(
+    `${sentenceOf(around)}${/^[^.?!]{0,3}\?/.test(around.after) ? around.after.slice(0, 24) : ''}`,
+  )?.[0];
+  return no && `there is a "${no}" in its sentence: look whether the board has it`;
 }
 
 /** The words by which somebody says that he is not sure. */
