@@ -11,7 +11,6 @@ export default defineConfig({
       'src/core/evaluate/soundness.test.ts',
       'src/core/solver/{oracle,general,improve,search,solve}.test.ts',
       'src/core/wiring/verify.test.ts',
-      'src/core/intake/**',
     ],
     testTimeout: 20_000,
   },

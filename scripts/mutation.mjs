@@ -24,7 +24,7 @@ function random() {
 }
 
 const stretchesOf = (room) =>
-  readdirSync(`src/core/${room}`)
+  readdirSync(`src/core/${room}`, { recursive: true })
     .filter((name) => /\.ts$/.test(name) && !name.includes('.test.'))
     .flatMap((name) => {
       const file = `src/core/${room}/${name}`;

@@ -6,7 +6,15 @@ import { openBrowser, openPage } from '../e2e/browser';
  */
 const views: Record<
   string,
-  { path: string; width?: number; height?: number; type?: [selector: string, text: string]; waitMs?: number }
+  {
+    path: string;
+    width?: number;
+    height?: number;
+    type?: [selector: string, text: string];
+    /** A file that is opened on the page. */
+    file?: string;
+    waitMs?: number;
+  }
 > = {
   home: { path: '/' },
   build: { path: '/b/belfry-six' },
@@ -23,10 +31,8 @@ const views: Record<
   shelf: { path: '/b/belfry-six/shelf' },
   editor: {
     path: '/b/belfry-six/shelf/oxbow-mullion',
-    type: [
-      'textarea[aria-label="Text of the spec sheet"]',
-      'UART x5 (UART3 for wireless), BEC 5V@3A & 9V/2A, 3-6S, 45A cont. 55A (10s), 36x36x8 mm, weight 8.5 g, weight 9 g. Ships fast!',
-    ],
+    file: 'demo/pages/marsh-wren.jpg',
+    waitMs: 25_000,
   },
   compare: {
     path: '/b/belfry-six/compare?boards=tarnfield-keel-f7,copperwren-sill-45,marlpit-rafter,dunmarrow-fen-f4',
@@ -60,6 +66,7 @@ for (const name of names.length > 0
   const view = views[name] ?? { path: name };
   const { page, faults } = await openPage(browser, `${address}${view.path}`);
   await page.setViewport({ width: view.width ?? 1280, height: view.height ?? 800 });
+  if (view.file) await (await page.waitForSelector('input[type=file][accept*=pdf]'))!.uploadFile(view.file);
   await new Promise((r) => setTimeout(r, view.waitMs ?? 1500));
   if (view.type) {
     await page.type(view.type[0], view.type[1]);
