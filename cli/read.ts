@@ -1,16 +1,17 @@
 import { readFileSync } from 'node:fs';
-import { readSpec, specUnit } from '../src/core';
+import { fromHtml, isHtml, readSpec, specUnit } from '../src/core';
 
-/** `rung read FILE [--json]`: what Rung understands of a spec sheet. */
+/** `rung read FILE [--json]`: what Rung understands of a page, as text or as a saved web page. */
 export function read(args: string[]): number {
   const file = args.find((a) => !a.startsWith('--'));
   if (!file) {
-    console.error('Expected a text file: rung read FILE [--json]');
+    console.error('Expected a text file or a saved web page: rung read FILE [--json]');
     return 2;
   }
   let text: string;
   try {
-    text = readFileSync(file, 'utf8');
+    const said = readFileSync(file, 'utf8');
+    text = isHtml(said) ? fromHtml(said) : said;
   } catch {
     console.error(`${file}: there is no such file, or it cannot be read.`);
     return 2;

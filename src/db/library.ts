@@ -13,16 +13,23 @@ export async function allBoards(db: Database): Promise<Board[]> {
   return rows.map((r) => current(r.body));
 }
 
-/** All boards as one JSON list, with the version of each: the text as it is stored, so that thousands of boards need not be parsed only to be written again. */
+/**
+ * All boards as one JSON list, with the version of each: the text as it is stored, so that thousands of boards need not be parsed only to be written again. `forGuest`: without what
+ * nobody gives away, who changed what and the pages that figures were read from.
+ */
 export async function boardsText(
   db: Database,
+  { forGuest = false } = {},
 ): Promise<{ text: string; versions: Record<string, number>; aside: Aside[] }> {
   const newest = sql<boolean>`${boards.body}->>'version' = ${String(newestVersion)} and ${boards.body} ?& array[${sql.join(
     filledIn.map((f) => sql`${f}`),
     sql`, `,
   )}]`;
+  const body = forGuest
+    ? sql<string>`(${boards.body} - 'sources' - 'corrections' || '{"history": []}')::text`
+    : sql<string>`${boards.body}::text`;
   const rows = await db
-    .select({ id: boards.id, version: boards.version, body: sql<string>`${boards.body}::text`, newest })
+    .select({ id: boards.id, version: boards.version, body, newest })
     .from(boards)
     .orderBy(asc(boards.maker), asc(boards.name), asc(boards.id));
   const { sound: texts, aside } = setAside(rows, (r) =>

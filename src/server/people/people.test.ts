@@ -294,7 +294,12 @@ describe('shares', () => {
     expect((await call('GET', 'api/builds', { cookie })).status).toBe(401);
     expect((await call('GET', 'api/builds/[id]', { cookie, id: 'other' })).status).toBe(401);
     expect((await call('GET', 'api/shelf', { cookie })).status).toBe(401);
-    expect((await call('GET', 'api/shelf', { cookie, query: '?for=thimble' })).status).toBe(200);
+    const shelf = await call('GET', 'api/shelf', { cookie, query: '?for=thimble' });
+    expect(shelf.status).toBe(200);
+    // Who changed what, and the pages that figures were read from, are not shared.
+    const boards = shelf.said.boards as { history: unknown[] }[];
+    expect(boards.length).toBeGreaterThan(0);
+    expect(boards.filter((b) => b.history.length > 0 || 'sources' in b || 'corrections' in b)).toEqual([]);
     // The cookie of one build with the name of another.
     const moved = `${shareCookie('other')}=${tokens.share}`;
     expect((await call('GET', 'api/builds/[id]', { cookie: moved, id: 'other' })).status).toBe(401);

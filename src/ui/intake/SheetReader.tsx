@@ -24,7 +24,9 @@ import { today } from '../room/today';
 import { useShelf } from '../room/use-shelf';
 import { useWorkerAnswer } from '../room/use-worker-answer';
 import { fieldWords } from './field-words';
+import { takeHandedOver } from './handed-over';
 import type { OpenedSource } from './open-source';
+import { pageFiles } from './page-files';
 import { Proposals } from './Proposals';
 import { Readings } from './Readings';
 import { useSource } from './use-source';
@@ -33,7 +35,6 @@ const mostChars = 1_000_000;
 /** The page of one board holds fewer than 60 figures. */
 const mostReadings = 300;
 const origins = ['claim', 'manual', 'print', 'report', 'tested'] as const;
-const accepted = '.txt,.md,.html,.htm,.mhtml,.pdf,.png,.jpg,.jpeg,.webp,.csv,.tsv,.xlsx,.json,.yaml,.yml,text/*';
 
 /** A page, a PDF, a picture or a table, dropped, pasted or picked: every figure understood is marked where it stands. Only what is confirmed lands on the board. */
 export function SheetReader({ board, onChange }: { board: Board; onChange: (b: Board) => void }) {
@@ -48,6 +49,13 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
     if (next.kind === 'PDF') setOrigin('manual');
     if (next.kind === 'picture') setOrigin('print');
   });
+  const { open } = source;
+  useEffect(() => {
+    const files = takeHandedOver(board.id);
+    if (files.length > 0) void open(files);
+    // Once, when the editor opens.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
   const pasted = useDeferredValue(text);
   const pages = useMemo<Page[]>(
     () => opened?.pages ?? [{ number: 1, text: pasted.slice(0, mostChars), spots: [] }],
@@ -158,7 +166,7 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
         type="file"
         multiple
         hidden
-        accept={accepted}
+        accept={pageFiles}
         aria-label="Page, PDF, picture or table"
         onChange={(e) => {
           const files = [...(e.target.files ?? [])];

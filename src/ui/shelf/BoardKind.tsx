@@ -35,6 +35,14 @@ export function BoardKind({ board, onChange }: { board: Board; onChange: (b: Boa
     <CircuitPart title="Kind and sides">
       <CircuitRow name="Kind and sides">
         <Choice label="Kind" value={board.kind} words={boardKinds} onChange={(kind) => onChange(ofKind(board, kind))} />
+        <Said label="Name" value={board.name} most={80} width={130} onSay={(name) => onChange({ ...board, name })} />
+        <Said
+          label="Maker"
+          value={board.maker}
+          most={80}
+          width={110}
+          onSay={(maker) => onChange({ ...board, maker })}
+        />
         <Said
           label="Revision"
           value={board.revision}

@@ -23,6 +23,8 @@ import {
 } from '@/core';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
+import { handOver } from '../intake/handed-over';
+import { pageFiles } from '../intake/page-files';
 import { Bin } from '../frame/Bin';
 import { AtHome } from './AtHome';
 import { MakeSet } from './MakeSet';
@@ -251,20 +253,43 @@ function AddBoard() {
   const [maker, setMaker] = useState('');
   const [kind, setKind] = useState<Board['kind']>('flight controller');
   const [fault, setFault] = useState<string | null>(null);
-  const add = async () => {
-    const base = idFrom(`${maker} ${name}`, 'board');
+  const pages = useRef<HTMLInputElement>(null);
+  const [over, setOver] = useState(false);
+  /** `files`: pages that the editor is to read at once. A name that is not typed is that of the file, until the page says another. */
+  const add = async (files: File[] = []) => {
+    const called =
+      name.trim() ||
+      (files[0]?.name ?? '')
+        .replace(/\.[a-z0-9]{2,5}$/i, '')
+        .slice(0, 80)
+        .trim();
+    const by = maker.trim() || 'maker not said';
+    if (!called) return;
+    const base = idFrom(`${by} ${called}`, 'board');
     const taken = new Set(shelf?.boards.map((b) => b.id));
     let id = base;
     for (let n = 2; taken.has(id); n++) id = `${base}-${n}`;
-    const said = await putBoard(newBoard(id, name.trim(), maker.trim(), kind));
+    const said = await putBoard(newBoard(id, called, by, kind));
     setFault(said);
-    if (!said) router.push(`/b/${build.id}/shelf/${id}`);
+    if (said) return;
+    if (files.length > 0) handOver(id, files);
+    router.push(`/b/${build.id}/shelf/${id}`);
   };
   return (
     <Box
       component="form"
-      sx={{ display: 'flex', gap: 1, alignItems: 'center' }}
+      sx={{
+        display: 'flex',
+        gap: 1,
+        alignItems: 'center',
+        outline: over ? '2px dashed var(--copper)' : 'none',
+        outlineOffset: 4,
+      }}
       onSubmit={(e) => (e.preventDefault(), void add())}
+      onDragOver={(e) => (e.preventDefault(), setOver(true))}
+      onDragLeave={() => setOver(false)}
+      onDrop={(e) => (e.preventDefault(), setOver(false), void add([...e.dataTransfer.files]))}
+      onPaste={(e) => e.clipboardData.files.length > 0 && (e.preventDefault(), void add([...e.clipboardData.files]))}
     >
       <TextField
         placeholder="New board"
@@ -295,6 +320,25 @@ function AddBoard() {
       <Button type="submit" variant="contained" disabled={!name.trim() || !maker.trim()}>
         Add
       </Button>
+      <Button
+        onClick={() => pages.current?.click()}
+        title="A PDF, a saved page, a photo, a screenshot or a table; it can be dropped here as well"
+      >
+        From its page
+      </Button>
+      <input
+        ref={pages}
+        type="file"
+        multiple
+        hidden
+        accept={pageFiles}
+        aria-label="Page of a new board"
+        onChange={(e) => {
+          const files = [...(e.target.files ?? [])];
+          e.target.value = '';
+          if (files.length > 0) void add(files);
+        }}
+      />
       {fault && <Box role="alert">{fault}</Box>}
     </Box>
   );

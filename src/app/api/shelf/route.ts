@@ -12,7 +12,10 @@ export function GET(request: Request) {
   // A guest sees the shelf for the one build that was shared.
   const guest = new URL(request.url).searchParams.get('for') ?? '';
   return answer(request, { need: 'read', guest }, async (who) => {
-    const tag = await theirs(who, async (db) => `"${newestVersion}-${who.workspace}-${await shelfStamp(db)}"`);
+    const tag = await theirs(
+      who,
+      async (db) => `"${newestVersion}-${who.workspace}${who.share ? '-guest' : ''}-${await shelfStamp(db)}"`,
+    );
     const headers = { etag: tag, 'cache-control': 'private, no-cache', vary: 'cookie, authorization, accept' };
     // Before a board is read.
     const kept = request.headers.get('if-none-match');
@@ -26,7 +29,7 @@ export function GET(request: Request) {
 
 async function shelfText(who: Who): Promise<string> {
   const [{ text, versions, aside }, peripherals] = await theirs(who, async (db) => [
-    await boardsText(db),
+    await boardsText(db, { forGuest: who.share !== null }),
     await allPeripherals(db),
   ]);
   return `{"format":"rung-shelf","version":${newestVersion},"name":"Shelf","boards":${text},"peripherals":${JSON.stringify(peripherals)},"versions":${JSON.stringify(versions)},"aside":${JSON.stringify(aside)}}`;
