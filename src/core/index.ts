@@ -85,6 +85,7 @@ export { metOnShelf, type Met } from './intake/exchange/met-on-shelf';
 export { publicBoard } from './intake/exchange/public-board';
 export { sealed, sealOf, type Seal } from './intake/exchange/seal';
 export { unitedBoard } from './intake/exchange/united';
+export { readHoles, withHoles, type HolesRead } from './intake/read-holes';
 export { readOffer, type OfferRead } from './intake/read-offer';
 export { partPageWords, readPartPage, saysSomething, withPartPage } from './intake/part-page';
 export { specUnit, type Reading } from './intake/reading';

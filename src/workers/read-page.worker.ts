@@ -3,10 +3,12 @@ import {
   fromHtml,
   heldAgainst,
   joined,
+  readHoles,
   readOffer,
   readPinOrders,
   readPinout,
   readSpec,
+  type HolesRead,
   type OfferRead,
   type PadRead,
   type Page,
@@ -19,7 +21,7 @@ export type ReadQuestion =
   { about: 'readings'; pages: Page[] } | { about: 'web page'; html: string } | { about: 'table'; file: ArrayBuffer };
 
 export interface ReadAnswers {
-  readings: { readings: Reading[]; pads: PadRead[]; orders: PinOrder[]; offer: OfferRead | null };
+  readings: { readings: Reading[]; pads: PadRead[]; orders: PinOrder[]; offer: OfferRead | null; holes: HolesRead[] };
   /** Text of the page. */
   'web page': string;
   /** Text of each sheet. */
@@ -43,7 +45,13 @@ onmessage = ({ data }: MessageEvent<ReadQuestion>) =>
 
 function readPages(pages: Page[]): ReadAnswers['readings'] {
   const { text } = joined(pages);
-  return { readings: figuresOf(pages), pads: readPinout(text), orders: readPinOrders(text), offer: readOffer(text) };
+  return {
+    readings: figuresOf(pages),
+    pads: readPinout(text),
+    orders: readPinOrders(text),
+    offer: readOffer(text),
+    holes: readHoles(text),
+  };
 }
 
 function figuresOf(pages: Page[]): Reading[] {

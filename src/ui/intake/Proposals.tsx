@@ -6,10 +6,12 @@ import { useState, type ReactNode } from 'react';
 import {
   counted,
   money,
+  withHoles,
   withOffer,
   withPinOrder,
   withPinout,
   type Board,
+  type HolesRead,
   type OfferRead,
   type PadRead,
   type PinOrder,
@@ -20,12 +22,12 @@ import { NumberBox } from '../build/NumberBox';
 /** What of a page is more than single figures: its pads, the pins of its plugs, its price. Each lands as a whole, once it was looked at. */
 export function Proposals({
   board,
-  read: { pads, orders, offer },
+  read: { pads, orders, offer, holes },
   said,
   onTake,
 }: {
   board: Board;
-  read: { pads: PadRead[]; orders: PinOrder[]; offer: OfferRead | null };
+  read: { pads: PadRead[]; orders: PinOrder[]; offer: OfferRead | null; holes: HolesRead[] };
   said: { origin: 'claim' | 'manual' | 'print' | 'report' | 'tested'; seen: string };
   onTake: (next: (board: Board) => Board) => void;
 }) {
@@ -40,6 +42,13 @@ export function Proposals({
           onTake={() => onTake((b) => withPinOrder(b, o))}
         />
       ))}
+      {holes.length > 0 && (
+        <Proposal
+          words={`Holes: ${holes.map((h) => `${h.alongMm} x ${h.acrossMm} mm, ${h.screw ?? 'screws not said'}`).join('; ')}. Along first: turn the board if the page counts from the side.`}
+          act="Take the holes"
+          onTake={() => onTake((b) => withHoles(b, holes, said))}
+        />
+      )}
       {offer && <Price offer={offer} seen={said.seen} onTake={onTake} />}
     </>
   );

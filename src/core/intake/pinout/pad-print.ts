@@ -57,7 +57,13 @@ const prints: [RegExp, Read][] = [
 
 /** What the print on a pad means; null where it means none of the usual things. */
 export function padPrint(label: string): PadUse | null {
-  const word = label.trim().toLowerCase();
+  // As a reader of print takes them: "Tl" for T1, "QV" for 9V.
+  const word = label
+    .trim()
+    .toLowerCase()
+    .replace(/^([tr]x?)[li|]$/, '$11')
+    .replace(/^q ?v$/, '9v')
+    .replace(/^sv$/, '5v');
   for (const [pattern, read] of prints) {
     const match = pattern.exec(word);
     if (match) return read(match.slice(1));

@@ -103,6 +103,18 @@ describe('a board made of them', () => {
       buzzerPad: 'bz',
     });
   });
+  test('a print as a reader of pictures takes it, and the input for current', () => {
+    const pads = readPinout(
+      'Tl | UART1 TX | left\nQV | 9V out | right\nSV | supply | left\nCUR | current sense | rear',
+    );
+    expect(pads.map((p) => p.use)).toEqual([
+      { kind: 'talks', port: 1 },
+      { kind: 'volts', volts: 9 },
+      { kind: 'volts', volts: 5 },
+      { kind: 'current' },
+    ]);
+    expect(withPinout(blank, pads, said).analogueInputs).toMatchObject([{ kind: 'current', maxVolts: 3.3 }]);
+  });
   test('ports that were only counted make room for those that are named; a regulator that is there gets the pad', () => {
     const counted = applyReadings(blank, readSpec('UARTs: 5\nBEC: 5V 2A'), said);
     expect(counted.ports).toHaveLength(5);

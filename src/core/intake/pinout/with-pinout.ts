@@ -93,7 +93,20 @@ function withPad(board: Board, read: PadRead, said: Omit<Said, 'placeOf'>): Boar
         outputs: [...padded.outputs, { id, label: label.slice(0, 40), pad, timer: `timer for ${kind}s`, can: [kind] }],
       };
     }
-    case 'current':
+    case 'current': {
+      if (board.analogueInputs.some((i) => i.kind === 'current')) return board;
+      const pad = padId(board, 'curr');
+      const padded = addPads(board, edge, face, [{ id: pad, label }]);
+      const input = {
+        id: freeId('current', board.analogueInputs),
+        label: label.slice(0, 40),
+        kind: 'current' as const,
+        pad,
+        maxVolts: 3.3,
+      };
+      return { ...padded, analogueInputs: [...padded.analogueInputs, input] };
+    }
+    // Which port the line of the ESCs ends at no print says.
     case 'telemetry':
       return board;
   }

@@ -47,6 +47,9 @@ export function asMeant(script: Script): Script {
     ([], { text }) => (/^\[\/?(?:b|i|u|color|size)/.test(text) ? ' ' : '\n'),
   );
   s = replaced(s, /\b4 ?-?(?:in|en|w|em|i)-? ?1\b/g, () => '4in1');
+  // As a reader of print takes them.
+  s = replaced(s, /(?<=\d ?)v(?=regulator|bec|out)/g, () => 'v ');
+  s = replaced(s, /\b0sd\b/g, () => 'osd');
   s = replaced(s, /\btyp-?c\b/g, () => 'type c');
   s = replaced(s, /\buart's/g, () => 'uarts');
   // "<uarts>5</uarts>": a data file's own marks are its labels.
