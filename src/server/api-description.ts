@@ -187,6 +187,11 @@ export const operations: Record<string, Operation> = {
     status: 303,
     reply: {},
   },
+  'GET /reading/{file}': {
+    needs: 'anyone',
+    says: 'A file of the readers of PDFs and of print that run in the page.',
+    reply: { bytes: 'application/octet-stream' },
+  },
 };
 
 /** The API by OpenAPI 3.1 (spec.openapis.org, 2021), whose schemas are JSON Schema 2020-12. */

@@ -18,9 +18,9 @@ export async function openPdf(bytes: ArrayBuffer): Promise<Pdf> {
   pdfjs.GlobalWorkerOptions.workerSrc = under('/reading/pdf.worker.min.mjs');
   const task = pdfjs.getDocument({
     data: bytes,
-    cMapUrl: under('/reading/cmaps/'),
+    cMapUrl: under('/reading/'),
     cMapPacked: true,
-    standardFontDataUrl: under('/reading/fonts/'),
+    standardFontDataUrl: under('/reading/'),
     isEvalSupported: false,
     enableXfa: false,
   });
