@@ -5,7 +5,7 @@ import { inDigits } from './reader/number-words';
 import { plain } from './reader/plain';
 import { extrasRules, portRules, processorRule } from './reader/rules/board-rules';
 import { holeRules, massRules, sizeRules } from './reader/rules/mechanics-rules';
-import { currentRules, packRules, regulatorRules } from './reader/rules/power-rules';
+import { currentRules, packRules, regulatorRules, sensorRules } from './reader/rules/power-rules';
 import type { Around, Rule } from './reader/rules/rule';
 import { scriptOf, sourceOf, type Script } from './reader/script';
 import { asMeant } from './reader/spelling';
@@ -17,10 +17,10 @@ import type { Reading } from './reading';
 const rules: Rule[] = [
   processorRule,
   ...portRules,
-  ...currentRules.slice(0, 3),
+  ...sensorRules,
   ...regulatorRules,
   ...packRules,
-  ...currentRules.slice(3),
+  ...currentRules,
   ...holeRules,
   ...sizeRules,
   ...massRules,

@@ -18,6 +18,8 @@ export interface Reading {
   doubt: 'sure' | 'likely' | 'contradicted';
   /** Which of several versions that the page sells, by the head of its column or row. */
   version?: string;
+  /** It is doubted for being of one of several versions, and for nothing else. */
+  onlyOfVersions?: true;
   /** Why there is doubt. */
   why?: string;
 }

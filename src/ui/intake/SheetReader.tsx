@@ -10,6 +10,8 @@ import {
   doubtedByHabit,
   habitsOf,
   joined,
+  listedReadings,
+  versionsIn,
   withCorrection,
   withoutHabit,
   withPictureOfPage,
@@ -19,6 +21,7 @@ import {
   type Reading,
 } from '@/core';
 import type { ReadAnswers } from '@/workers/read-page.worker';
+import { PickFiles } from '../frame/PickFiles';
 import { askServer } from '../room/ask-server';
 import { today } from '../room/today';
 import { useShelf } from '../room/use-shelf';
@@ -43,7 +46,6 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
   const [opened, setOpened] = useState<OpenedSource | null>(null);
   const [origin, setOrigin] = useState<(typeof origins)[number]>('claim');
   const [over, setOver] = useState(false);
-  const input = useRef<HTMLInputElement>(null);
   const source = useSource((next) => {
     setOpened(next);
     if (next.kind === 'PDF') setOrigin('manual');
@@ -70,17 +72,13 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
   const others = useMemo(() => (shelf?.boards ?? []).filter((b) => b.id !== board.id), [shelf, board.id]);
   const habits = useMemo(() => habitsOf(board.maker, others), [board.maker, others]);
   const [version, setVersion] = useState<string | null>(null);
-  const versions = [...new Set((read?.readings ?? []).flatMap((r) => r.version ?? []))];
-  const readings = useMemo(() => {
-    // Of several versions the chosen one's figures are the board's, and no longer doubted for being one of several.
-    const own = (read?.readings ?? []).filter(
-      (r) => version === null || r.version === undefined || r.version === version,
-    );
-    const settled = own.map((r) =>
-      version !== null && r.version === version && r.doubt === 'likely' ? { ...r, doubt: 'sure' as const } : r,
-    );
-    return doubtedByHabit(once(settled).slice(0, mostReadings), habits);
-  }, [read, habits, version]);
+  const versions = versionsIn(read?.readings ?? []);
+  // A version of a page that was put away is none of this one.
+  const chosen = version !== null && versions.includes(version) ? version : null;
+  const readings = useMemo(
+    () => doubtedByHabit(listedReadings(read?.readings ?? [], chosen).slice(0, mostReadings), habits),
+    [read, habits, chosen],
+  );
   // A source that is read again is another one.
   const id = useMemo(() => `s-${crypto.randomUUID()}`, [pages]); // eslint-disable-line react-hooks/exhaustive-deps
 
@@ -157,23 +155,14 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
             Put away
           </Button>
         )}
-        <Button variant="outlined" onClick={() => input.current?.click()}>
-          Open a file
-        </Button>
+        <PickFiles
+          outlined
+          words="Open a file"
+          label="Page, PDF, picture or table"
+          accept={pageFiles}
+          onPick={(files) => void open(files)}
+        />
       </Box>
-      <input
-        ref={input}
-        type="file"
-        multiple
-        hidden
-        accept={pageFiles}
-        aria-label="Page, PDF, picture or table"
-        onChange={(e) => {
-          const files = [...(e.target.files ?? [])];
-          e.target.value = '';
-          if (files.length > 0) void source.open(files);
-        }}
-      />
       {opened ? (
         <Box sx={{ fontSize: 12.5 }}>
           {opened.name}: {opened.kind}, {opened.pages.length === 1 ? 'one page' : `${opened.pages.length} pages`}
@@ -253,9 +242,9 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
           {versions.map((v) => (
             <Button
               key={v}
-              variant={v === version ? 'contained' : 'outlined'}
-              aria-pressed={v === version}
-              onClick={() => setVersion(v === version ? null : v)}
+              variant={v === chosen ? 'contained' : 'outlined'}
+              aria-pressed={v === chosen}
+              onClick={() => setVersion(v === chosen ? null : v)}
             >
               {v}
             </Button>
@@ -272,7 +261,7 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
         />
       )}
       {readings.length > 0 && (
-        <Readings key={`${version} ${whole.text}`} board={board} text={whole.text} readings={readings} onTake={take} />
+        <Readings key={`${chosen} ${whole.text}`} board={board} text={whole.text} readings={readings} onTake={take} />
       )}
       {(read?.readings.length ?? 0) > mostReadings && (
         <Box sx={{ fontSize: 12, color: 'warning.main' }}>
@@ -288,16 +277,3 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
     </Box>
   );
 }
-
-/** What a page says twice is one figure: the surer of both. */
-function once(readings: Reading[]): Reading[] {
-  const sure = new Set(readings.filter((r) => r.doubt === 'sure').map(keyOf));
-  const seen = new Set<string>();
-  return readings.filter((r) => {
-    const again = seen.has(keyOf(r)) || (r.doubt !== 'sure' && sure.has(keyOf(r)));
-    if (!again) seen.add(keyOf(r));
-    return !again;
-  });
-}
-
-const keyOf = (r: Reading) => `${r.field} ${r.value}`;

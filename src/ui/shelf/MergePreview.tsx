@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
-import { unitedBoard, type Board, type Met } from '@/core';
+import { beside, unitedBoard, type Board, type Met } from '@/core';
 import { today } from '../room/today';
 
 export type Answer = 'merge' | 'theirs' | 'beside' | 'leave';
@@ -36,7 +36,7 @@ export function MergePreview({
       case 'theirs':
         return [{ ...m.theirs, id: m.own.id }];
       case 'beside':
-        return [apart(m.theirs, shelf)];
+        return [beside(m.theirs, shelf)];
       default:
         return [];
     }
@@ -114,12 +114,3 @@ export function MergePreview({
 }
 
 const unite = (m: Met) => unitedBoard(m.own, m.theirs, m.how, today());
-
-/** A board of its own beside one that is called the same. */
-function apart(board: Board, shelf: readonly Board[]): Board {
-  let id = board.id;
-  for (let n = 2; shelf.some((b) => b.id === id); n++) id = `${board.id}-${n}`;
-  return shelf.some((b) => b.maker === board.maker && b.name === board.name && b.revision === board.revision)
-    ? { ...board, id, name: `${board.name} (theirs)`.slice(0, 80) }
-    : { ...board, id };
-}

@@ -26,6 +26,7 @@ import { useShelf } from '../room/use-shelf';
 import { handOver } from '../intake/handed-over';
 import { pageFiles } from '../intake/page-files';
 import { Bin } from '../frame/Bin';
+import { PickFiles } from '../frame/PickFiles';
 import { AtHome } from './AtHome';
 import { MakeSet } from './MakeSet';
 import { RemoveBoard } from './RemoveBoard';
@@ -253,7 +254,6 @@ function AddBoard() {
   const [maker, setMaker] = useState('');
   const [kind, setKind] = useState<Board['kind']>('flight controller');
   const [fault, setFault] = useState<string | null>(null);
-  const pages = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
   /** `files`: pages that the editor is to read at once. A name that is not typed is that of the file, until the page says another. */
   const add = async (files: File[] = []) => {
@@ -320,24 +320,12 @@ function AddBoard() {
       <Button type="submit" variant="contained" disabled={!name.trim() || !maker.trim()}>
         Add
       </Button>
-      <Button
-        onClick={() => pages.current?.click()}
-        title="A PDF, a saved page, a photo, a screenshot or a table; it can be dropped here as well"
-      >
-        From its page
-      </Button>
-      <input
-        ref={pages}
-        type="file"
-        multiple
-        hidden
+      <PickFiles
+        words="From its page"
+        label="Page of a new board"
         accept={pageFiles}
-        aria-label="Page of a new board"
-        onChange={(e) => {
-          const files = [...(e.target.files ?? [])];
-          e.target.value = '';
-          if (files.length > 0) void add(files);
-        }}
+        title="A PDF, a saved page, a photo, a screenshot or a table; it can be dropped here as well"
+        onPick={(files) => void add(files)}
       />
       {fault && <Box role="alert">{fault}</Box>}
     </Box>

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { boardSchema, type Board } from '../../records/board';
 import { readFile } from '../../records/file';
+import { beside } from './beside';
 import { metOnShelf } from './met-on-shelf';
 import { publicBoard } from './public-board';
 import { sealed, sealOf } from './seal';
@@ -107,6 +108,14 @@ describe('two boards made one', () => {
     );
     expect(board.offers).toMatchObject([{ shop: 'Kiosk', cents: 3500 }]);
   });
+});
+
+test('a board that is put beside one of the same name has an id and a name of its own, and so has the next', () => {
+  const first = beside(own, boards);
+  const second = beside(own, [...boards, first]);
+  expect(new Set([own.id, first.id, second.id]).size).toBe(3);
+  expect([first.name, second.name]).toEqual([`${own.name} (theirs)`, `${own.name} (theirs 2)`]);
+  expect(beside({ ...own, id: 'x', name: 'Another' }, boards)).toMatchObject({ id: 'x', name: 'Another' });
 });
 
 test('a board that is given away has no typed price, no history, no pictures, and can be read', () => {

@@ -10,8 +10,8 @@ export function heldAgainst(
   again: readonly Reading[],
   ofPicture: (r: Reading) => boolean,
 ): Reading[] {
-  return readings.map((r) => {
-    if (!ofPicture(r)) return r;
+  return readings.map(({ onlyOfVersions, ...r }) => {
+    if (!ofPicture(r)) return onlyOfVersions ? { ...r, onlyOfVersions } : r;
     const same = again.filter((o) => o.field === r.field);
     if (same.some((o) => o.value === r.value))
       return r.doubt === 'sure' ? { ...r, doubt: 'likely', why: 'read off a picture, twice the same: compare it' } : r;

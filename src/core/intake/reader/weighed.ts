@@ -20,9 +20,13 @@ export function weighed(found: Read[], text: string, talk: readonly [number, num
 }
 
 const doubted = (r: Read, why: string): Read => (r.doubt === 'sure' ? { ...r, doubt: 'likely', why } : r);
+const ofOneOf = (r: Read): Read =>
+  r.doubt === 'sure'
+    ? { ...r, doubt: 'likely', why: 'the page sells several versions: ask which', onlyOfVersions: true }
+    : r;
 const versioned = (r: Read, _: number, all: Read[]): Read =>
   r.version !== undefined && all.some((o) => o.value !== r.value && o.version !== undefined && key(o) === key(r))
-    ? doubted(r, 'the page sells several versions: ask which')
+    ? ofOneOf(r)
     : r;
 
 /** "v1: first lot, F722": of a revision that is not the one on sale. */

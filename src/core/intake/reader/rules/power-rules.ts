@@ -111,8 +111,8 @@ const burst = (a: string | undefined, s: string | undefined, around: Around): Fo
 const continuous = (a: string | undefined, around: Around): Found[] =>
   ofARail(num(a), around) ? [] : sane('continuousAmps', num(a), 2, 300, openness(around));
 
-/** Amps of the motors, and of the sensor that measures them. */
-export const currentRules: Rule[] = [
+/** Amps that the current sensor reads to. Before regulators and motors: its figure stands among theirs. */
+export const sensorRules: Rule[] = [
   rule(`\\b${N} ?a (?:current|hall) (?:sensor|meter)\\b(?:${W}\\(${W}${N} ?a peak\\))?`, ([a]) =>
     sane('sensorAmps', num(a), 5, 1000),
   ),
@@ -124,6 +124,10 @@ export const currentRules: Rule[] = [
     `\\b3[.,]3 ?v${W}=${W}${N} ?${AMP}|\\bfull scale${W}:?(?: at| of| is)?${W}${N} ?${AMP}|\\b${N} ?${AMP}${W}full scale\\b`,
     ([a, b, c]) => sane('sensorAmps', num(a ?? b ?? c), 5, 1000),
   ),
+];
+
+/** Amps of the motors. */
+export const currentRules: Rule[] = [
   rule(`\\b${PEAK}(?: current)?${W}[,(]${W}${SECONDS}\\)?${W}[:=|]?${W}(?:4${W}x${W})?${N} ?${AMP}`, ([s, a], around) =>
     burst(a, s, around),
   ),
