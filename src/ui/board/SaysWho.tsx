@@ -55,14 +55,18 @@ function Row({ ground, besides }: { ground: Ground; besides?: Besides }) {
   return (
     <Box component="tr" sx={besides ? { color: 'text.secondary' } : {}}>
       <td>{besides ? 'not counted' : ground.what}</td>
-      <td>{ground.figure}</td>
+      <Box component="td" sx={{ whiteSpace: 'nowrap' }}>
+        {ground.figure}
+      </Box>
       <td>
         {speakers[ground.origin]}
         {ground.source ? `: ${ground.source}` : ''}
         {ground.place && <SourcePlace place={ground.place} what={ground.what} />}
         {besides?.of && <IfTrue of={besides.of} at={besides.at} board={besides.board} figure={ground.figure} />}
       </td>
-      <td>{ground.seen ?? ''}</td>
+      <Box component="td" sx={{ whiteSpace: 'nowrap' }}>
+        {ground.seen ?? ''}
+      </Box>
     </Box>
   );
 }

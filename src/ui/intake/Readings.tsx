@@ -87,7 +87,8 @@ export function Readings({
             onClick={() => setAt(i)}
             sx={{
               display: 'flex',
-              gap: 1,
+              flexWrap: 'wrap',
+              columnGap: 1,
               alignItems: 'center',
               borderBottom: '1px solid var(--hair)',
               background: i === at ? 'var(--copperSoft)' : undefined,
@@ -109,14 +110,8 @@ export function Readings({
             <Box role="gridcell" sx={{ width: 28, color: 'text.secondary' }}>
               {specUnit(r.field)}
             </Box>
-            <Box
-              role="gridcell"
-              sx={{ flex: 1, color: r.doubt === 'sure' ? 'text.secondary' : 'warning.main', fontSize: 11 }}
-              title={r.why}
-            >
-              {choice(i) === 'open' && !corrected(r, i)
-                ? 'not a value of this field'
-                : `${r.doubt}${r.why ? `: ${r.why}` : ''}`}
+            <Box role="gridcell" sx={{ flex: 1, color: 'text.secondary', fontSize: 11 }}>
+              {r.doubt === 'sure' ? 'sure' : ''}
             </Box>
             <Box role="gridcell" sx={{ whiteSpace: 'nowrap' }}>
               {choice(i) === 'open' ? (
@@ -140,6 +135,13 @@ export function Readings({
                 <span>{choice(i)}</span>
               )}
             </Box>
+            {(r.doubt !== 'sure' || (choice(i) === 'open' && !corrected(r, i))) && (
+              <Box role="gridcell" sx={{ width: '100%', color: 'warning.main', fontSize: 11, pb: 0.25 }}>
+                {choice(i) === 'open' && !corrected(r, i)
+                  ? 'not a value of this field'
+                  : `${r.doubt}${r.why ? `: ${r.why}` : ''}`}
+              </Box>
+            )}
           </Box>
         ))}
       </Box>

@@ -107,7 +107,9 @@ export function MergePreview({
         )}
       </Box>
       <Button variant="contained" onClick={() => void take()} sx={{ mt: 1 }}>
-        {open > 0 ? `Do this; the ${open} that are not answered are left` : 'Do this'}
+        {open > 0
+          ? `Do this, and leave the ${open === 1 ? 'one that is' : `${open} that are`} not answered`
+          : 'Do this'}
       </Button>
     </Box>
   );

@@ -86,6 +86,10 @@ describe('two boards made one', () => {
     expect(board.pads).toEqual(own.pads);
     expect(conflicts.some((c) => c.says === 'What is drawn')).toBe(true);
   });
+  test('a database and a file have the keys of a pad in other orders: that is no difference', () => {
+    const turned = own.pads.map((p) => Object.fromEntries(Object.entries(p).reverse()) as typeof p);
+    expect(unitedBoard(own, called({ pads: turned }), 'same', '2026-11-28').conflicts).toEqual([]);
+  });
   test('with itself it says nothing new', () => {
     for (const b of boards) {
       const { board, conflicts } = unitedBoard(b, b, 'same', '2026-11-28');

@@ -61,7 +61,7 @@ export function unitedBoard(own: Board, theirs: Board, how: 'same' | 'other revi
   if (own.pads.length === 0 && theirs.pads.length > 0) {
     const circuit = Object.fromEntries(drawn.flatMap((key) => (theirs[key] === undefined ? [] : [[key, theirs[key]]])));
     board = { ...board, ...circuit };
-  } else if (theirs.pads.length > 0 && JSON.stringify(own.pads) !== JSON.stringify(theirs.pads))
+  } else if (theirs.pads.length > 0 && drawing(own) !== drawing(theirs))
     conflicts.push({
       says: 'What is drawn',
       own: `${own.pads.length} pads`,
@@ -91,6 +91,13 @@ export function unitedBoard(own: Board, theirs: Board, how: 'same' | 'other revi
 }
 
 type Words = Exclude<AnyFigure, { unknown: true }>;
+
+/** The pads as they are drawn, whatever order a file has their keys in. */
+const drawing = ({ pads }: Board) =>
+  pads
+    .map(({ label, face, form, size, edge, order }) => [label, face, form, size, edge, order].join(' '))
+    .sort()
+    .join('\n');
 
 /** The single words of a figure, the counting one first. */
 function wordsIn(figure: Words): AnyFigure[] {
