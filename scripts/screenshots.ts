@@ -32,7 +32,7 @@ const views: Record<
   editor: {
     path: '/b/belfry-six/shelf/oxbow-mullion',
     file: 'demo/pages/marsh-wren.jpg',
-    waitMs: 25_000,
+    waitMs: 60_000,
   },
   compare: {
     path: '/b/belfry-six/compare?boards=tarnfield-keel-f7,copperwren-sill-45,marlpit-rafter,dunmarrow-fen-f4',

@@ -42,7 +42,7 @@ export function OwnPart({ name: said, onMake }: { name: string; onMake: (part: P
         value={name}
         onChange={(e) => setName(e.target.value)}
         slotProps={{ htmlInput: { maxLength: 80 } }}
-        sx={{ flex: 1 }}
+        sx={{ flex: '1 1 220px' }}
       />
       <Choice label="Kind" value={kind} words={peripheralKinds} onChange={setKind} />
       <NumberBox
