@@ -12,6 +12,8 @@ export default defineConfig({
           name: 'unit',
           include: ['src/{core,ui,workers,highs}/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts'],
           testTimeout: 120_000,
+          // Vitest leaves one processor of two to itself, and hardly uses it.
+          maxWorkers: '100%',
         },
       },
       {

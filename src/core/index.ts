@@ -14,11 +14,12 @@ export { buildQuestionsFor, kindest, withBuildFigure, type BuildQuestion } from 
 export { questionsFor, type Question } from './decide/questions';
 export { robustnessOf, type Robustness } from './decide/robustness';
 export { tippingPoints, type Tipping } from './decide/sensitivity';
-export { frontierOf, type Standing } from './decide/frontier';
+export { frontierOf, standingsCsv, type Standing } from './decide/frontier';
 export { likelyFirst, manyBoards, mostSetsOfMany, slimmed } from './decide/slim';
 export { buildDoubts } from './decide/build-doubts';
 export { rankedRow, tellingRung, type RankedRow } from './decide/telling-rung';
 export { sideBySide } from './decide/side-by-side';
+export { pickMoved } from './decide/pick-moved';
 export { pickedId, pickedName, pickOf, stillStands } from './decide/pick';
 export { bestWith } from './decide/best-with';
 export { bestSets, searchSets, type MemberOut } from './decide/best-sets';
@@ -59,7 +60,14 @@ export { escArrangements, planNumbers, type Build, type Part, type PlanNumber, t
 export { planFigures } from './figures/plan-figures';
 export { numbered } from './records/part-names';
 export { typedNumber, unitsFor } from './intake/typed-number';
-export { startingCraft, startingKinds, startingWords, type StartingKind } from './intake/starting-craft';
+export { flyers, startingCraft, startingKinds, type StartingKind } from './intake/starting-craft';
+export {
+  startingParts,
+  startingPartsFor,
+  startingPartsOf,
+  startingPartWords,
+  type StartingPart,
+} from './intake/starting-parts';
 export { kindMeant } from './intake/kind-words';
 export { readPartsList } from './intake/parts-list';
 export { readSpec } from './intake/read-spec';
@@ -100,6 +108,7 @@ export { ifWordCounts } from './intake/if-word-counts';
 export { withTyped, withWordCounting } from './intake/typed-figure';
 export { newOwnEsc } from './intake/new-own-esc';
 export { byReason, type Step } from './guide/step';
+export { currencySchema, ratesSchema } from './records/currency';
 export { storableJson } from './records/storable';
 export { patternWords } from './trade/frame';
 export { packsOf } from './circuit/packs';
@@ -129,7 +138,9 @@ export {
   takePort,
 } from './intake/edit-circuit';
 export { differencesOf } from './intake/differences';
-export { buildDifferences } from './intake/build-differences';
+export { buildChanges, buildDifferences } from './intake/build-differences';
+export { boardChanges } from './intake/board-changes';
+export { buildStands, type BuildStands, type NextAct } from './decide/build-stands';
 export { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault } from './intake/csv';
 export { readShelfFile, type ShelfFile } from './intake/shelf-file';
 export { basketCsv, basketOf, boardKey, priceOf, unlistedSpan, orderFor, type BasketLine } from './bill/basket';
@@ -153,11 +164,14 @@ export { spiceNetlist } from './simulate/spice';
 export { type Link, type Peripheral } from './records/peripheral';
 export { peripheralKinds, type PeripheralKind } from './trade/peripheral-kind';
 export { choiceOf, linkChoices, withLink } from './intake/link-choices';
-export { forLibrary, ownPart, unsaidSupply } from './intake/own-part';
+export { asKind, forLibrary, ownPart, unsaidSupply } from './intake/own-part';
 export type { Shelf } from './records/shelf';
 export { findFixes, fixWords, type FixSet } from './decide/find-fixes';
 export { alternativesOf, bridgeAlternativesOf, priceOfLocks, sameNeed } from './wiring/alternatives';
-export { glossary } from './words/glossary';
+export { climbMarkdown } from './words/climb-markdown';
+export { wiresCsv } from './words/wires-csv';
+export { glossary, rungWords } from './words/glossary';
+export { dayWays, preferred, preferredUnit, unitWays, usualWays, type Ways } from './words/preferred';
 export { priceWords } from './words/price-words';
 export type { Lock } from './records/build';
 export type { Fix } from './records/fix';

@@ -64,6 +64,44 @@ export async function binOf(db: Database): Promise<Earlier[]> {
   return words(rows);
 }
 
+/** What a thing was before the first change since some moment, and what it is now; null: it was not there, or is not there any more. */
+export interface MovedSince {
+  kind: Kind;
+  id: string;
+  before: Build | Board | Peripheral | null;
+  now: Build | Board | Peripheral | null;
+}
+
+/** So many things that moved are told of. */
+export const mostMoved = 200;
+
+/** What was changed, added or removed since a moment; of more than 200 the latest. What cannot be read is left out. */
+export async function movedSince(db: Database, since: Date): Promise<MovedSince[]> {
+  const { rows } = await db.execute<{ kind: Kind; id: string; before: unknown; now: unknown }>(sql`
+    with now as (
+      select 'build' kind, id, body, version, updated_at from builds
+      union all select 'board', id, body, version, updated_at from boards
+      union all select 'part', id, body, version, updated_at from peripherals
+    ), earliest as (
+      select distinct on (kind, id) kind, id, body, at from past where at > ${since.toISOString()} order by kind, id, version
+    ), fresh as (
+      select kind, id from now where version = 1 and updated_at > ${since.toISOString()}
+    )
+    select w.kind, w.id, e.body before, n.body now
+    from (select kind, id from earliest union select kind, id from fresh) w
+    left join earliest e using (kind, id) left join now n using (kind, id)
+    order by coalesce(n.updated_at, e.at) desc limit ${mostMoved}`);
+  return rows.flatMap(({ kind, id, before, now }) => {
+    const read = (body: unknown) => {
+      if (body === null) return null;
+      const one = readData(body, formats[kind]);
+      return one.ok ? one.value : undefined;
+    };
+    const [was, is] = [read(before), read(now)];
+    return was === undefined || is === undefined ? [] : [{ kind, id, before: was, now: is }];
+  });
+}
+
 /** One thing as it was; null where that is not kept. */
 export async function asOf(
   db: Database,

@@ -1,10 +1,32 @@
-import { bigint, bigserial, boolean, index, integer, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import {
+  bigint,
+  bigserial,
+  boolean,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+} from 'drizzle-orm/pg-core';
 
 const at = (column: string) => timestamp(column, { withTimezone: true });
 const made = at('made').notNull().defaultNow();
 
 /** A club, a shop, a school: one shelf, its builds, and the people who may see them. Alone on one machine there is one, "home". */
-export const workspaces = pgTable('workspaces', { id: text('id').primaryKey(), name: text('name').notNull(), made });
+export const workspaces = pgTable('workspaces', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  made,
+  /** What new builds are paid in, and what others are worth in it; null: euros. */
+  money: jsonb('money').$type<WorkspaceMoney>(),
+});
+
+export interface WorkspaceMoney {
+  currency: string;
+  rates: Record<string, number>;
+}
 
 export const roles = ['owner', 'editor', 'reader'] as const;
 export type Role = (typeof roles)[number];

@@ -3,6 +3,7 @@ import { jsonSchemaOf } from '../core';
 import {
   invitationAsked,
   joinAsked,
+  moneyAsked,
   newBuildAsked,
   passAsked,
   pastWhich,
@@ -98,6 +99,22 @@ export const operations: Record<string, Operation> = {
     says: 'All boards and parts, with the version of each board; packed for whoever says Accept: application/gzip. Answers 304 to the ETag of a shelf that has not changed.',
     query: { for: 'Of a guest: the build that was shared' },
     reply: { boards: list(fileRef('rung-board')), versions: { type: 'object', additionalProperties: whole } },
+  },
+  'GET /api/money': {
+    needs: 'reader',
+    says: 'What new builds of the workspace are paid in, and what other currencies are worth in it.',
+    reply: { currency: text, rates: { type: 'object', additionalProperties: { type: 'number' } } },
+  },
+  'PUT /api/money': {
+    needs: 'editor',
+    says: 'Says what new builds are paid in. Builds that are there stay as they are.',
+    body: moneyAsked,
+  },
+  'GET /api/moved': {
+    needs: 'reader',
+    says: 'Builds, boards and parts that changed in the last days, each as it was then and as it is now; null: it was or is not there. Of more than 200 the latest.',
+    query: { days: '1 to 365; left out: 1' },
+    reply: { moved: list(object({ kind: text, id: text, before: {}, now: {} })) },
   },
   'PUT /api/boards/{id}': {
     needs: 'editor',

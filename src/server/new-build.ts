@@ -1,9 +1,29 @@
-import { type Build, idFrom, newestVersion, readData, startingCraft, type StartingKind } from '../core';
+import {
+  type Build,
+  buildInCurrency,
+  euro,
+  idFrom,
+  newestVersion,
+  newOwnEsc,
+  readData,
+  startingCraft,
+  startingPartsOf,
+  type StartingKind,
+  type StartingPart,
+} from '../core';
 import { addBuild } from '../db/builds';
 import type { Database } from '../db/connection';
+import { moneyOf } from '../db/money';
+
+/** What a newcomer said of it. */
+export interface Beginning {
+  kind: StartingKind;
+  parts?: readonly { part: StartingPart; owned: boolean }[] | undefined;
+  ownEsc?: boolean | undefined;
+}
 
 /** A first draft that is sound but deliberately plain: a five-inch quad without any parts, or what is usual for a kind of craft. */
-function draft(id: string, name: string, kind: StartingKind | undefined): Build {
+function draft(id: string, name: string, begin: Beginning | undefined): Build {
   const made = readData(
     {
       format: 'rung-build',
@@ -25,7 +45,7 @@ function draft(id: string, name: string, kind: StartingKind | undefined): Build 
       comforts: {},
       policies: {},
       parts: [],
-      ...(kind === undefined ? {} : startingCraft(kind)),
+      ...(begin === undefined ? {} : begunAs(begin)),
     },
     'rung-build',
   );
@@ -33,17 +53,30 @@ function draft(id: string, name: string, kind: StartingKind | undefined): Build 
   return made.value;
 }
 
+function begunAs({ kind, parts = [], ownEsc = false }: Beginning): Partial<Build> {
+  const craft = startingCraft(kind);
+  const motors = craft.motors!;
+  return {
+    ...craft,
+    motors: ownEsc ? { ...motors, esc: 'separate', ownEsc: { ...newOwnEsc(motors), channels: motors.count } } : motors,
+    parts: startingPartsOf(kind, parts),
+  };
+}
+
 /** Leaves room for a number behind the name, whatever it is: ids have at most 64 letters. */
 const mostIdLetters = 50;
 
 /** Starts a build under a free id made from its name: a plain draft, or a variant of another one, which keeps all but its picks, log and ticks. */
-export async function newBuild(db: Database, name: string, from?: Build, kind?: StartingKind): Promise<string> {
+export async function newBuild(db: Database, name: string, from?: Build, begin?: Beginning): Promise<string> {
   const base = idFrom(name, 'build').slice(0, mostIdLetters);
+  const { currency, rates } = await moneyOf(db);
+  const paid = (build: Build): Build =>
+    currency === euro ? { ...build, rates } : { ...buildInCurrency(build, currency, rates[euro]!), rates };
   for (let n = 1; ; n++) {
     const id = n === 1 ? base : `${base}-${n}`;
     const made: Build = from
       ? { ...from, id, name, forkOf: from.id, picks: [], log: [], done: {}, stage: 'planned' }
-      : draft(id, name, kind);
+      : paid(draft(id, name, begin));
     if (await addBuild(db, made)) return id;
   }
 }

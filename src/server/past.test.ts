@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { addBuild, findBuild, removeBuild, saveBuild } from '../db/builds';
 import { openDatabase, type Database } from '../db/connection';
 import { allBoards, findBoard, putBoards, removeBoard, saveBoard } from '../db/library';
-import { asOf, binOf, bringBack, historyOf } from '../db/past';
+import { asOf, binOf, bringBack, historyOf, movedSince } from '../db/past';
 import { freshDatabase } from '../db/tests/fresh-database';
 import { importFile } from './import-file';
 
@@ -85,4 +85,28 @@ describe('what was removed comes back', () => {
   });
   test('of what never was nothing comes', async () =>
     expect(await bringBack(db, { kind: 'build', id: 'none', version: 1 })).toBeNull());
+});
+
+describe('what moved', () => {
+  test('what changed since a moment stands with what it was before the first change; what came and what went too', async () => {
+    // All that the tests above did was long ago.
+    await db.execute(sql`update past set at = at - interval '2 days'`);
+    await db.execute(sql`update boards set updated_at = updated_at - interval '2 days'`);
+    await db.execute(sql`update builds set updated_at = updated_at - interval '2 days'`);
+    await db.execute(sql`update peripherals set updated_at = updated_at - interval '2 days'`);
+    const since = new Date(Date.now() - 3_600_000);
+    expect(await movedSince(db, since)).toEqual([]);
+    const { build, version } = (await findBuild(db, 'gutterling'))!;
+    await saveBuild(db, { ...build, name: 'Moved' }, version);
+    await saveBuild(db, { ...build, name: 'Moved again' }, version + 1);
+    await addBuild(db, { ...build, id: 'fresh', name: 'Fresh' });
+    const [gone] = await allBoards(db);
+    await removeBoard(db, gone!.id, (await findBoard(db, gone!.id))!.version);
+    const moved = await movedSince(db, since);
+    const of = (id: string) => moved.find((m) => m.id === id)!;
+    expect(moved).toHaveLength(3);
+    expect([of('gutterling').before?.name, of('gutterling').now?.name]).toEqual([build.name, 'Moved again']);
+    expect([of('fresh').before, of('fresh').now?.name]).toEqual([null, 'Fresh']);
+    expect([of(gone!.id).before?.name, of(gone!.id).now]).toEqual([gone!.name, null]);
+  });
 });

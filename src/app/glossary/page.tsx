@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { glossary } from '@/core';
+import { glossary, rungNames, rungWords } from '@/core';
 
 export const metadata = { title: 'Words' };
 
@@ -23,6 +23,16 @@ export default function Page() {
               {means}
             </Box>
           </Box>
+        ))}
+      </Box>
+      <Typography variant="h2" sx={{ mt: 3 }}>
+        The ten rungs
+      </Typography>
+      <Box component="ol" sx={{ pl: 3 }}>
+        {rungNames.map((name) => (
+          <li key={name} id={name}>
+            <strong>{name}</strong>: {rungWords[name]}
+          </li>
         ))}
       </Box>
     </Box>

@@ -1,4 +1,6 @@
 import type { Climb } from '../evaluate/climb';
+import { plainMoney } from '../quantity/money';
+import { csvLines } from '../records/csv-lines';
 
 export interface Standing {
   boardId: string;
@@ -39,5 +41,13 @@ function beats(a: Standing, b: Standing): boolean {
     a.grams <= b.grams &&
     a.margin >= b.margin &&
     (a.cents < b.cents || a.grams < b.grams || a.margin > b.margin)
+  );
+}
+
+/** The same as a table (RFC 4180). */
+export function standingsCsv(standings: readonly Standing[], currency: string): string {
+  return csvLines(
+    ['board', `to pay ${currency}`, 'g', 'smallest margin', 'beaten by'],
+    standings.map((s) => [s.name, plainMoney(s.cents), s.grams, s.margin.toFixed(2), s.beatenBy ?? '']),
   );
 }

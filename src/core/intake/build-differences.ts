@@ -35,24 +35,50 @@ const called: Record<Field, string> = {
 };
 const fields = Object.keys(called) as Field[];
 
+interface Differing {
+  gone: string[];
+  come: string[];
+  changed: string[];
+  /** What else, as it is called. */
+  other: string[];
+}
+
+function differing(was: Build, now: Build): Differing {
+  const name = (p: Build['parts'][number]) => p.peripheral.name;
+  return {
+    gone: was.parts.filter((p) => !now.parts.some((x) => x.id === p.id)).map(name),
+    come: now.parts.filter((p) => !was.parts.some((x) => x.id === p.id)).map(name),
+    changed: was.parts
+      .filter((p) => {
+        const other = now.parts.find((x) => x.id === p.id);
+        return other !== undefined && !same(other, p);
+      })
+      .map(name),
+    other: [...new Set(fields.filter((f) => !same(was[f], now[f])).map((f) => called[f]))],
+  };
+}
+
 /** In what an earlier build differs from the one that stands now, in plain words; that it does not, where it does not. */
 export function buildDifferences(was: Build, now: Build): string[] {
-  const name = (p: Build['parts'][number]) => p.peripheral.name;
-  const gone = was.parts.filter((p) => !now.parts.some((x) => x.id === p.id)).map(name);
-  const come = now.parts.filter((p) => !was.parts.some((x) => x.id === p.id)).map(name);
-  const changed = was.parts
-    .filter((p) => {
-      const other = now.parts.find((x) => x.id === p.id);
-      return other !== undefined && !same(other, p);
-    })
-    .map(name);
+  const { gone, come, changed, other } = differing(was, now);
   const lines = [
     ...(gone.length > 0 ? [`Had: ${gone.join(', ')}.`] : []),
     ...(come.length > 0 ? [`Had not: ${come.join(', ')}.`] : []),
     ...(changed.length > 0 ? [`Other details: ${changed.join(', ')}.`] : []),
-    ...[...new Set(fields.filter((f) => !same(was[f], now[f])).map((f) => called[f]))].map((what) => `Other: ${what}.`),
+    ...other.map((what) => `Other: ${what}.`),
   ];
   return lines.length > 0 ? lines : ['Nothing differs from what stands now.'];
+}
+
+/** What became of a build since, in plain words; nothing where nothing did. */
+export function buildChanges(was: Build, now: Build): string[] {
+  const { gone, come, changed, other } = differing(was, now);
+  return [
+    ...(come.length > 0 ? [`new: ${come.join(', ')}`] : []),
+    ...(gone.length > 0 ? [`left out: ${gone.join(', ')}`] : []),
+    ...(changed.length > 0 ? [`changed: ${changed.join(', ')}`] : []),
+    ...other,
+  ];
 }
 
 function same(a: unknown, b: unknown): boolean {

@@ -5,7 +5,7 @@ import { peripheralKinds } from '../trade/peripheral-kind';
 import { makeBoard, makeBuild, says } from '../tests/make';
 import { padsInPlenty } from '../decide/pads-in-plenty';
 import { choiceOf, linkChoices, withLink } from './link-choices';
-import { forLibrary, ownPart } from './own-part';
+import { asKind, forLibrary, ownPart } from './own-part';
 
 const part = (peripheral: NonNullable<ReturnType<typeof ownPart>>) => ({
   id: 'p',
@@ -123,4 +123,22 @@ describe('what a part can ask of a board', () => {
     expect(readData({ ...own, modes: [{ ...own.modes[0]!, links }] }, 'rung-peripheral').ok).toBe(true);
   });
   test('an unknown choice adds nothing', () => expect(withLink([], 'telepathy')).toEqual([]));
+});
+
+test('of another kind it is wired as most of that kind are, and keeps its name, its price and what feeds it', () => {
+  const part = ownPart('Thing', 'other', null)!;
+  const fed = {
+    ...part,
+    modes: [
+      {
+        ...part.modes[0]!,
+        supplies: [{ ...part.modes[0]!.supplies[0]!, minVolts: { value: 4, origin: 'manual' as const } }],
+      },
+    ],
+  };
+  const made = asKind(fed, 'receiver');
+  expect(made).toMatchObject({ name: 'Thing', kind: 'receiver', cents: null });
+  expect(made.modes[0]!.links).toEqual(ownPart('Thing', 'receiver', null)!.modes[0]!.links);
+  expect(made.modes[0]!.supplies).toEqual(fed.modes[0]!.supplies);
+  expect(asKind(made, 'aerial').modes[0]!.supplies).toEqual([]);
 });

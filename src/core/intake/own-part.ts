@@ -49,8 +49,8 @@ export function forLibrary(build: Build, peripheral: Peripheral): Peripheral {
   return { ...peripheral, cents, id: idFrom(`own ${peripheral.name}`, 'own-part') };
 }
 
-/** A part that is in no library: wired as most of its kind are, with every figure but its price still to be said. Null where it has no name. */
-export function ownPart(name: string, kind: PeripheralKind, cents: number): Peripheral | null {
+/** A part that is in no library: wired as most of its kind are, with every figure but its price still to be said. `cents` null: that too. Null where it has no name. */
+export function ownPart(name: string, kind: PeripheralKind, cents: number | null): Peripheral | null {
   const called = name.trim().slice(0, 80);
   if (called === '') return null;
   return {
@@ -79,5 +79,17 @@ export function ownPart(name: string, kind: PeripheralKind, cents: number): Peri
         lost: [],
       },
     ],
+  };
+}
+
+/** A part of one's own that turns out to be of another kind: wired as most of that kind are, fed as was said. */
+export function asKind(part: Peripheral, kind: PeripheralKind): Peripheral {
+  const { modes } = ownPart(part.name, kind, part.cents)!;
+  const [said] = part.modes;
+  const fed = unpowered.includes(kind) ? [] : (said?.supplies ?? []);
+  return {
+    ...part,
+    kind,
+    modes: modes.map((m) => ({ ...m, supplies: fed.length > 0 ? fed : m.supplies })),
   };
 }

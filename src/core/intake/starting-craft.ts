@@ -11,6 +11,20 @@ export const startingKinds = [
 ] as const;
 export type StartingKind = (typeof startingKinds)[number];
 
+/** The first two questions: what flies, and how large. */
+export const flyers = [
+  {
+    what: 'a quad',
+    sizes: [
+      { kind: 'three-inch quad', says: 'three-inch propellers, about 250 g' },
+      { kind: 'five-inch quad', says: 'five-inch propellers, about 700 g' },
+      { kind: 'seven-inch quad', says: 'seven-inch propellers, for distance' },
+    ],
+  },
+  { what: 'a whoop', sizes: [{ kind: 'one-cell whoop', says: 'ducts and one cell, about 40 g' }] },
+  { what: 'a wing', sizes: [{ kind: 'wing', says: 'one motor, two servos, about a kilogram' }] },
+] as const satisfies readonly { what: string; sizes: readonly { kind: StartingKind; says: string }[] }[];
+
 export const startingWords: Record<StartingKind, string> = {
   'five-inch quad': 'a five-inch quad',
   'seven-inch quad': 'a seven-inch quad, for distance',
@@ -19,8 +33,9 @@ export const startingWords: Record<StartingKind, string> = {
   wing: 'a wing',
 };
 
-const source = 'usual for such a craft (common practice, no source): put your own in its place';
-const usual = (value: number): NumberFigure => ({ value, origin: 'assumed', source });
+/** Where each of these figures is from, as it stands beside it. */
+export const startingSource = 'usual for such a craft (common practice, no source): put your own in its place';
+const usual = (value: number): NumberFigure => ({ value, origin: 'assumed', source: startingSource });
 
 interface Usual {
   frame: Omit<Build['frame'], 'name' | 'standoffMm' | 'overhangMm'>;
@@ -34,7 +49,7 @@ interface Usual {
 const square = (alongMm: number, screw: 'M2' | 'M3') => ({ alongMm, screw });
 
 /** Each on a usual frame with usual motors: common practice of the trade, no source. */
-const crafts: Record<StartingKind, Usual> = {
+export const crafts: Record<StartingKind, Usual> = {
   'five-inch quad': {
     frame: {
       mounts: [square(30.5, 'M3'), square(20, 'M3')],
@@ -88,7 +103,7 @@ const crafts: Record<StartingKind, Usual> = {
     pack: { cells: 1, chemistry: 'lipo', grams: 8 },
     motors: { count: 4, cruiseAmps: 0.8, peakAmps: 4, peakSeconds: 5, esc: 'on the board' },
     bareGrams: 11,
-    takeOffMassG: 38,
+    takeOffMassG: 45,
     euros: 160,
   },
   wing: {
@@ -111,7 +126,7 @@ const crafts: Record<StartingKind, Usual> = {
 export function startingCraft(kind: StartingKind): Partial<Build> {
   const { frame, pack, motors, bareGrams, takeOffMassG, euros } = crafts[kind];
   const { grams, ...cells } = pack;
-  const word = { origin: 'assumed', source } as const;
+  const word = { origin: 'assumed', source: startingSource } as const;
   return {
     craft: `Begun as ${startingWords[kind]}: figures that are usual for one, until you say yours.`,
     frame: { name: 'Frame', standoffMm: 0, overhangMm: 0, ...frame },

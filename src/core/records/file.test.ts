@@ -98,10 +98,14 @@ describe('reading', () => {
 
 // JSON Schema 2020-12, checked with a validator that shares no code with ours.
 describe('published JSON Schema', () => {
+  const ajv = new Ajv2020({ strict: false });
+  addFormats(ajv as never);
+  // Making a check of the schema of builds takes seconds: once for all files.
+  const made = new Map<FileFormat, ReturnType<typeof ajv.compile>>();
   const validator = (format: FileFormat) => {
-    const ajv = new Ajv2020({ strict: false });
-    addFormats(ajv as never);
-    return ajv.compile(jsonSchemaOf(format));
+    const check = made.get(format) ?? ajv.compile(jsonSchemaOf(format));
+    made.set(format, check);
+    return check;
   };
 
   test.each(Object.keys(fileSchemas) as FileFormat[])('%s in docs/schema is the one the code reads by', (format) => {

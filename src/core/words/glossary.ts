@@ -1,3 +1,5 @@
+import type { RungName } from '../trade/rungs';
+
 /** The words of the trade that Rung uses, in plain ones; by name. */
 export const glossary: readonly { term: string; means: string }[] = [
   { term: 'all-in-one', means: 'One board that is flight controller and ESCs for all motors.' },
@@ -29,6 +31,8 @@ export const glossary: readonly { term: string; means: string }[] = [
     term: 'inverter',
     means: 'It turns a signal upside down: some receivers send theirs so, and not every port hears it.',
   },
+  { term: 'holds', means: 'Enough is said, and it is enough: the longer the bar, the more there is to spare.' },
+  { term: 'breaks', means: 'Figures that are known say no. The sentence says which, and what would mend it.' },
   { term: 'isolator', means: 'A soft grommet under the board that keeps vibration from the gyro.' },
   { term: 'margin', means: 'How much more there is than is needed, as a share of what is needed.' },
   {
@@ -58,3 +62,17 @@ export const glossary: readonly { term: string; means: string }[] = [
   { term: 'unknown', means: 'Nobody says it. It is never taken for a yes: the rung stays open until somebody does.' },
   { term: 'video transmitter', means: 'It sends the camera’s picture to the pilot. Never powered without its aerial.' },
 ];
+
+/** What each rung checks, in one sentence. */
+export const rungWords: Record<RungName, string> = {
+  Frame: 'Do the holes, the size and the height fit the bay, and can the plug be reached?',
+  Pack: 'Does the board stand the volts of the full pack, and go on at those of the empty one?',
+  Motors: 'Are there enough motor outputs, and ESCs that carry the amps of full throttle?',
+  Ports: 'Is there a serial port, a bus or an input for every part that wants one?',
+  Signals: 'Do both ends speak alike: inverted or plain, at volts that the other one hears and stands?',
+  Rails: 'Does each part get volts inside its range, from a rail that is there?',
+  Load: 'Do regulators and wires carry the amps of all that hangs on them?',
+  Weight: 'Does it stay under the take-off limit, with all that the hookup drags in?',
+  Cost: 'Does it stay inside the budget, with all that is still to be bought?',
+  Comforts: 'Wishes: spare ports, storage, sensors, plugs. A wish that is missed never breaks a board.',
+};

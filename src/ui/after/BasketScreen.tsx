@@ -17,9 +17,9 @@ import {
   unlistedSpan,
   money as moneyIn,
 } from '@/core';
-import { CopyButton } from '../frame/CopyButton';
+import { useMeasure, useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
-import { saveAs } from '../shelf/save-as';
+import { csv, useTakeOut } from '../frame/take-out';
 import { WithBoard, type Chosen } from './use-chosen';
 import { today } from '../room/today';
 
@@ -33,6 +33,8 @@ export function BasketScreen() {
 function Basket({ board, climb }: Chosen) {
   const { build, edit } = useRoom('build', 'edit');
   const [aim, setAim] = useQueryState('aim', parseAsStringLiteral(aims).withDefault('cheapest'));
+  const mass = useMeasure('g');
+  const words = useWords();
   const money = (cents: number) => moneyIn(cents, build.currency);
   const lines = basketOf(build, board, climb.hookup);
   const order = orderFor(lines, aim, build);
@@ -42,10 +44,14 @@ function Basket({ board, climb }: Chosen) {
   const unlisted = unlistedSpan(build, lines);
   const unweighed = lines.some((l) => l.grams === null);
   const day = today();
+  useTakeOut(() => [
+    { says: 'Copy the basket as text', text: () => asText(lines, build.currency) },
+    { says: 'Save the basket as CSV', file: csv(`${build.id}-basket`), text: () => basketCsv(lines, build.currency) },
+  ]);
   const atHome = (l: BasketLine, n: number) =>
     edit(`home ${l.key}`, (b) => ({ ...b, atHome: { ...b.atHome, [l.key]: Math.max(0, n) } }));
   let said: string;
-  if (build.orderedOn) said = `Ordered on ${build.orderedOn}`;
+  if (build.orderedOn) said = words(`Ordered on ${build.orderedOn}`);
   else if (climb.stopsAt === null) said = 'Ordered day';
   else said = 'Ordered all the same';
   return (
@@ -62,8 +68,6 @@ function Basket({ board, climb }: Chosen) {
           </Button>
         ))}
         <Box sx={{ flex: 1 }} />
-        <CopyButton text={() => asText(lines, build.currency)}>Copy as text</CopyButton>
-        <Button onClick={() => saveAs('basket.csv', 'text/csv', basketCsv(lines, build.currency))}>CSV</Button>
         <Button
           variant={climb.stopsAt === null ? 'contained' : 'outlined'}
           onClick={() =>
@@ -83,12 +87,12 @@ function Basket({ board, climb }: Chosen) {
         {unpriced.length > 0 && ` without ${list(unpriced.map((l) => l.what))}, whose price nobody says`}
         {unlisted.lines.length > 0 && `, and up to ${money(unlisted.moreCents)} more for what nobody listed`},{' '}
         {unweighed && 'at least '}
-        {Math.round(grams)} g,{' '}
+        {mass.show(grams)} {mass.unit},{' '}
         {order.parcels.length === 0
           ? 'no parcels'
           : `${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}: ${order.parcels.map((p) => `${p.shop} (shipping ${money(p.shippingCents)}, ${p.days === null ? 'days unknown' : `${p.days} days`})`).join(', ')}`}
         {order.days !== null && order.parcels.length > 0
-          ? `; all there on ${arrivesOn(build.orderedOn ?? day, order.days)}`
+          ? words(`; all there on ${arrivesOn(build.orderedOn ?? day, order.days)}`)
           : ''}
         .
       </Box>
@@ -99,7 +103,7 @@ function Basket({ board, climb }: Chosen) {
             <th className="n">Quantity</th>
             <th className="n">At home</th>
             <th className="n">{currencySign(build.currency)}</th>
-            <th className="n">g</th>
+            <th className="n">{mass.unit}</th>
             <th>From</th>
             <th>Why</th>
           </tr>
@@ -128,9 +132,9 @@ function Basket({ board, climb }: Chosen) {
                   />
                 </td>
                 <td className="n">{priceOf({ ...l, cents: from.get(l.key)?.cents ?? l.cents })}</td>
-                <td className="n">{l.grams === null ? 'unknown' : l.grams.toFixed(1)}</td>
+                <td className="n">{l.grams === null ? 'unknown' : mass.show(l.grams, 1)}</td>
                 <td>{home >= l.quantity ? 'at home' : (from.get(l.key)?.shop ?? whereFrom(l))}</td>
-                <td style={{ whiteSpace: 'normal' }}>{l.why}</td>
+                <td style={{ whiteSpace: 'normal' }}>{words(l.why)}</td>
               </tr>
             );
           })}

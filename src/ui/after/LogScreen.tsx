@@ -24,7 +24,7 @@ import {
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { Photos } from '../shelf/Photos';
-import { saveAs } from '../shelf/save-as';
+import { csv, markdown, useTakeOut } from '../frame/take-out';
 import { ReadingSays } from '../bench/ReadingSays';
 import { WithBoard, type Chosen } from './use-chosen';
 import { today } from '../room/today';
@@ -40,6 +40,10 @@ export function LogScreen() {
 function Log({ board, climb }: Chosen) {
   const { build, edit } = useRoom('build', 'edit');
   const [q, setQ] = useQueryState('q', parseAsString.withDefault(''));
+  useTakeOut(() => [
+    { says: 'Save the logbook as CSV', file: csv(`${build.id}-logbook`), text: () => logCsv(build.log) },
+    { says: 'Save the logbook as Markdown', file: markdown(`${build.id}-logbook`), text: () => logMarkdown(build.log) },
+  ]);
   const word = q.trim().toLowerCase();
   const shown = [...build.log]
     .reverse()
@@ -79,9 +83,6 @@ function Log({ board, climb }: Chosen) {
             onChange={(e) => void setQ(e.target.value || null)}
             slotProps={{ htmlInput: { 'aria-label': 'Search the logbook' } }}
           />
-          <Box sx={{ flex: 1 }} />
-          <Button onClick={() => saveAs('logbook.csv', 'text/csv', logCsv(build.log))}>CSV</Button>
-          <Button onClick={() => saveAs('logbook.md', 'text/markdown', logMarkdown(build.log))}>Markdown</Button>
         </Box>
         {build.log.length === 0 && (
           <Box sx={{ mt: 1, color: 'text.secondary' }}>

@@ -23,8 +23,9 @@ import { Cables } from './Cables';
 import { doneKey, ticked } from './done';
 import { MotorMapFigure } from './MotorMapFigure';
 import { SolderWalk } from './SolderWalk';
+import { useMeasure, useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
-import { saveAs } from '../shelf/save-as';
+import { json, markdown, useTakeOut } from '../frame/take-out';
 import { Repin } from './Repin';
 import { WithBoard, type Chosen } from './use-chosen';
 
@@ -49,6 +50,10 @@ function Sheet({ board, climb }: Chosen) {
     sheet.setUp,
   ].flat();
   const done = total.filter((s) => build.done[doneKey(board.id, s)]).length;
+  useTakeOut(() => [
+    { says: 'Save the sheet as Markdown', file: markdown(`${build.id}-sheet`), text: () => sheetMarkdown(sheet) },
+    { says: 'Save the sheet as JSON', file: json(`${build.id}-sheet`), text: () => JSON.stringify(sheet, null, 1) },
+  ]);
   if (walking)
     return (
       <SolderWalk
@@ -68,10 +73,6 @@ function Sheet({ board, climb }: Chosen) {
         <Box sx={{ flex: 1 }} />
         <Button variant="outlined" onClick={() => void setWalking(true)}>
           Walk it joint by joint
-        </Button>
-        <Button onClick={() => saveAs('build-sheet.md', 'text/markdown', sheetMarkdown(sheet))}>Markdown</Button>
-        <Button onClick={() => saveAs('build-sheet.json', 'application/json', JSON.stringify(sheet, null, 1))}>
-          JSON
         </Button>
         <Button variant="contained" onClick={() => window.print()}>
           Print
@@ -126,6 +127,7 @@ function Drawing({ board, climb, sheet }: { board: Board; climb: Climb; sheet: B
 }
 
 function Steps({ title, steps, board }: { title: string; steps: Step[]; board: string }) {
+  const words = useWords();
   const { build, edit } = useRoom('build', 'edit');
   if (steps.length === 0) return null;
   const tick = (s: Step) => edit(`tick ${s.key}`, (b) => ticked(b, board, s));
@@ -136,7 +138,7 @@ function Steps({ title, steps, board }: { title: string; steps: Step[]; board: s
       </Box>
       {byReason(steps).map(({ why, steps: same }) => (
         <Box key={same[0]!.key} sx={{ breakInside: 'avoid', borderBottom: '1px solid var(--hair)', pb: 0.25 }}>
-          <Box sx={{ fontSize: 12, color: 'text.secondary', pt: 0.5 }}>{why}</Box>
+          <Box sx={{ fontSize: 12, color: 'text.secondary', pt: 0.5 }}>{words(why)}</Box>
           {same.map((s) => (
             <Box key={s.key} sx={{ display: 'flex', gap: 0.5, alignItems: 'flex-start' }}>
               <Checkbox
@@ -144,7 +146,7 @@ function Steps({ title, steps, board }: { title: string; steps: Step[]; board: s
                 onChange={() => tick(s)}
                 slotProps={{ input: { 'aria-label': s.does } }}
               />
-              <Box sx={{ fontSize: 12.5, pt: 0.25 }}>{s.does}</Box>
+              <Box sx={{ fontSize: 12.5, pt: 0.25 }}>{words(s.does)}</Box>
             </Box>
           ))}
         </Box>
@@ -154,11 +156,14 @@ function Steps({ title, steps, board }: { title: string; steps: Step[]; board: s
 }
 
 function Wires({ sheet }: { sheet: BuildSheet }) {
+  const length = useMeasure('mm');
+  const words = useWords();
   return (
     <section>
       <Box component="h3" sx={{ fontSize: 14, mt: 1.5, mb: 0.25 }}>
-        Wires: {sheet.wires.length}, {(sheet.wires.reduce((s, w) => s + w.lengthMm, 0) / 1000).toFixed(2)} m,{' '}
-        {sheet.wires.reduce((s, w) => s + w.grams, 0).toFixed(1)} g
+        {words(
+          `Wires: ${sheet.wires.length}, ${(sheet.wires.reduce((s, w) => s + w.lengthMm, 0) / 1000).toFixed(2)} m, ${sheet.wires.reduce((s, w) => s + w.grams, 0).toFixed(1)} g`,
+        )}
       </Box>
       <table>
         <thead>
@@ -167,7 +172,7 @@ function Wires({ sheet }: { sheet: BuildSheet }) {
             <th>From pad</th>
             <th>To its pin</th>
             <th className="n">AWG</th>
-            <th className="n">mm</th>
+            <th className="n">{length.unit}</th>
             <th>Colour</th>
           </tr>
         </thead>
@@ -181,7 +186,7 @@ function Wires({ sheet }: { sheet: BuildSheet }) {
                 {w.warning ? `. Mind: ${w.warning}` : ''}
               </td>
               <td className="n">{w.gauge}</td>
-              <td className="n">{w.lengthMm}</td>
+              <td className="n">{length.show(w.lengthMm)}</td>
               <td>{w.colour}</td>
             </tr>
           ))}

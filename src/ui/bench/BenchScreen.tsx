@@ -1,12 +1,11 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { benchOf, benchScene, hookupNetlist, spiceNetlist } from '@/core';
 import { WithBoard, type Chosen } from '../after/use-chosen';
 import { useRoom } from '../room/store';
-import { saveAs } from '../shelf/save-as';
+import { useTakeOut } from '../frame/take-out';
 import { Desk } from './Desk';
 import { FirstPower } from './FirstPower';
 import { Meter } from './Meter';
@@ -34,8 +33,7 @@ export function BenchScreen() {
         <>
           <Box sx={{ display: 'flex', gap: 1, mb: 1, flexWrap: 'wrap' }} role="group" aria-label="Scene">
             <OneOf of={scenes} at={scene} says={(s) => names[s]} onPick={(s) => void setScene(s)} />
-            <Box sx={{ flex: 1 }} />
-            <SaveSpice {...chosen} />
+            <TakeSpice {...chosen} />
           </Box>
           <Box sx={{ fontSize: 12.5, color: 'text.secondary', mb: 1 }}>
             The circuit of this hookup, solved: a prediction from the figures, not a measurement. Propellers off,
@@ -54,16 +52,17 @@ export function BenchScreen() {
 }
 
 /** The circuit for any simulator that reads SPICE. */
-function SaveSpice({ board, climb }: Chosen) {
+function TakeSpice({ board, climb }: Chosen) {
   const { build } = useRoom('build');
-  const save = () => {
-    const bench = benchOf(build, board, climb);
-    const net = hookupNetlist(bench.build, bench.board, bench.hookup, benchScene({}));
-    saveAs(`${build.id}-${board.id}.cir`, 'text/plain', spiceNetlist(net));
-  };
-  return (
-    <Button onClick={save} title="The circuit as text that circuit simulators read">
-      Save as SPICE netlist
-    </Button>
-  );
+  useTakeOut(() => [
+    {
+      says: 'Save the circuit as SPICE netlist',
+      file: { name: `${build.id}-${board.id}.cir`, type: 'text/plain' },
+      text: () => {
+        const bench = benchOf(build, board, climb);
+        return spiceNetlist(hookupNetlist(bench.build, bench.board, bench.hookup, benchScene({})));
+      },
+    },
+  ]);
+  return null;
 }

@@ -4,14 +4,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { withoutSet, withSet, type Board, type Climb } from '@/core';
+import { climbMarkdown, wireList, wiresCsv, withoutSet, withSet, type Board, type Ranked } from '@/core';
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
 import { stateColour, verdictColour } from '../marks/words';
+import { csv, markdown, useTakeOut } from '../frame/take-out';
+import { PickButton } from '../decide/PickButton';
 import { KeepSet } from '../frame/KeepSet';
 import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/store';
 import { useCandidate } from '../room/use-candidate';
 import { useWholeClimb } from '../room/use-whole-climb';
+import { Term } from '../frame/Term';
 import { FindingLine } from './FindingLine';
 import { PortLedger } from './PortLedger';
 import { RailLedger } from './RailLedger';
@@ -30,11 +33,21 @@ export function BoardScreen({ boardId }: { boardId: string }) {
   if (!ranking.ranked) return waiting;
   if (!ranked && board?.members && !ranking.busy) return <KeepSet board={board} />;
   if (!ranked || !board || !climb) return ranking.busy ? waiting : <NoBoard />;
-  return <OneBoard board={board} climb={climb} rank={ranked.rank} of={ranking.ranked.length} />;
+  return <OneBoard board={board} ranked={{ ...ranked, climb }} of={ranking.ranked.length} />;
 }
 
-function OneBoard({ board, climb, rank, of }: { board: Board; climb: Climb; rank: number; of: number }) {
+function OneBoard({ board, ranked, of }: { board: Board; ranked: Ranked; of: number }) {
   const { build } = useRoom('build');
+  const { climb, rank } = ranked;
+  useTakeOut(() => [
+    { says: 'Copy the findings as Markdown', text: () => climbMarkdown(build, climb) },
+    { says: 'Save the findings as Markdown', file: markdown(board.id), text: () => climbMarkdown(build, climb) },
+    {
+      says: 'Save the wires as CSV',
+      file: csv(`${board.id}-wires`),
+      text: () => wiresCsv(wireList(build, board, climb.hookup)),
+    },
+  ]);
   const boardId = board.id;
   return (
     <Box sx={{ p: 2 }}>
@@ -47,6 +60,7 @@ function OneBoard({ board, climb, rank, of }: { board: Board; climb: Climb; rank
         <span>
           place {rank} of {of}
         </span>
+        <PickButton ranked={ranked} firstShare={null} />
         <Link href={`/b/${build.id}/hookup/${boardId}`}>Hookup</Link>
         <Link href={`/b/${build.id}/ladder?board=${boardId}`}>Back to the ladder</Link>
       </Box>
@@ -109,7 +123,7 @@ function Members({ board }: { board: Board }) {
   );
 }
 
-function Findings({ climb, board }: { climb: Climb; board: Board }) {
+function Findings({ climb, board }: { climb: Ranked['climb']; board: Board }) {
   return (
     <section aria-label="Findings">
       {climb.rungs.map((r) => (
@@ -126,7 +140,7 @@ function Findings({ climb, board }: { climb: Climb; board: Board }) {
         >
           <Box sx={{ width: 84, flexShrink: 0 }}>
             <Typography variant="h3" component="h2">
-              {r.rung} {r.name}
+              {r.rung} <Term>{r.name}</Term>
             </Typography>
             <Box sx={{ color: stateColour[r.state], fontSize: 12, fontWeight: 600 }}>{r.state}</Box>
           </Box>

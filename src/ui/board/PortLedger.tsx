@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { Term } from '../frame/Term';
 import { portSums, type Board, type Hookup } from '@/core';
 
 export function PortLedger({ hookup, board }: { hookup: Hookup; board: Board }) {
@@ -11,7 +12,9 @@ export function PortLedger({ hookup, board }: { hookup: Hookup; board: Board }) 
   const { asDelivered, used } = portSums(hookup.ports);
   return (
     <section aria-label="Ports">
-      <Typography variant="h2">Ports</Typography>
+      <Typography variant="h2">
+        <Term of="port (UART)">Ports</Term>
+      </Typography>
       <Box sx={{ fontSize: 12.5, mb: 0.5 }}>
         {claimed}; {asDelivered} {asDelivered === 1 ? 'is' : 'are'} free as delivered; {used} used here.
       </Box>

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { Term } from '../frame/Term';
 import type { Hookup } from '@/core';
 
 const amps = (ma: number) => `${(ma / 1000).toFixed(2)} A`;
@@ -9,7 +10,7 @@ export function RailLedger({ hookup }: { hookup: Hookup }) {
   return (
     <section aria-label="Rails">
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Rails
+        <Term of="rail">Rails</Term>
       </Typography>
       {hookup.rails.length === 0 && <Box sx={{ fontSize: 12.5 }}>No regulator of the board is known.</Box>}
       {[...hookup.rails, ...hookup.outputs].map((r) => {

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { evaluate, ifWordCounts, ruleOfWords, type Board, type Ground } from '@/core';
+import { useWords } from '../frame/ways';
 import { SourcePlace } from '../intake/SourcePlace';
 import { verdictColour } from '../marks/words';
 import { useRoom } from '../room/store';
@@ -52,11 +53,12 @@ type Besides = { of: Ground; at: number; board: Board } | Record<string, never>;
 
 /** `besides`: a word that does not count, of which figure. */
 function Row({ ground, besides }: { ground: Ground; besides?: Besides }) {
+  const words = useWords();
   return (
     <Box component="tr" sx={besides ? { color: 'text.secondary' } : {}}>
       <td>{besides ? 'not counted' : ground.what}</td>
       <Box component="td" sx={{ whiteSpace: 'nowrap' }}>
-        {ground.figure}
+        {words(ground.figure)}
       </Box>
       <td>
         {speakers[ground.origin]}
@@ -65,7 +67,7 @@ function Row({ ground, besides }: { ground: Ground; besides?: Besides }) {
         {besides?.of && <IfTrue of={besides.of} at={besides.at} board={besides.board} figure={ground.figure} />}
       </td>
       <Box component="td" sx={{ whiteSpace: 'nowrap' }}>
-        {ground.seen ?? ''}
+        {words(ground.seen ?? '')}
       </Box>
     </Box>
   );

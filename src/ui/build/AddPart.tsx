@@ -2,39 +2,61 @@
 
 import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
-import { kindMeant, type Peripheral } from '@/core';
+import { parseAsString, useQueryState } from 'nuqs';
+import { useEffect, useState } from 'react';
+import { kindMeant, ownPart, type Peripheral } from '@/core';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { withPart } from './change';
 import { useLetterKey } from '../frame/letter-keys';
 
-/** Picks a part from the library by kind, name or maker; Enter adds it. */
+/** Stands last among the options: what was typed, as a part of one's own. */
+const own = (typed: string): Peripheral | null => ownPart(typed, kindMeant(typed)?.kinds[0] ?? 'other', null);
+
+/** Picks a part from the library by kind, name or maker; Enter adds it. A name that is in no library makes a part of one's own. */
 export function AddPart({ onAdded }: { onAdded: (id: string) => void }) {
   const { edit } = useRoom('edit');
   const { shelf } = useShelf();
-  const [typed, setTyped] = useState('');
+  // A search that found the part fills its name in.
+  const [asked, setAsked] = useQueryState('add', parseAsString);
+  const [edited, setTyped] = useState<string | null>(null);
+  const typed = edited ?? asked ?? '';
+  const inLibrary = (p: Peripheral) => shelf?.peripherals.some((known) => known.id === p.id) ?? false;
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    if (asked === null) return;
+    document.getElementById('add-part')?.focus();
+    setOpen(true);
+  }, [asked]);
   useLetterKey('/', () => document.getElementById('add-part')?.focus(), { preventDefault: true, useKey: true });
   return (
     <Autocomplete<Peripheral>
       id="add-part"
       options={shelf?.peripherals ?? []}
-      groupBy={(p) => p.kind}
+      groupBy={(p) => (p.maker === 'your own' && !inLibrary(p) ? 'not in the library' : p.kind)}
       getOptionLabel={(p) => p.name}
       getOptionKey={(p) => p.id}
       filterOptions={(all, { inputValue }) => {
         const words = inputValue.toLowerCase().split(/\s+/).filter(Boolean);
-        return all.filter((p) =>
+        const found = all.filter((p) =>
           words.every(
             (w) =>
               `${p.name} ${p.kind} ${p.modes.map((m) => m.label).join(' ')}`.toLowerCase().includes(w) ||
               kindMeant(w)?.kinds.includes(p.kind),
           ),
         );
+        const mine = own(inputValue);
+        return mine && !found.some((p) => p.name.toLowerCase() === mine.name.toLowerCase()) ? [...found, mine] : found;
       }}
       value={null}
       inputValue={typed}
-      onInputChange={(_, text, why) => setTyped(why === 'input' ? text : '')}
+      open={open}
+      onOpen={() => setOpen(true)}
+      onClose={() => setOpen(false)}
+      onInputChange={(_, text, why) => {
+        setTyped(why === 'input' ? text : '');
+        if (asked !== null) void setAsked(null);
+      }}
       onChange={(_, p) => {
         if (!p) return;
         edit(`add ${p.id}`, (b) => {
@@ -46,14 +68,14 @@ export function AddPart({ onAdded }: { onAdded: (id: string) => void }) {
       autoHighlight
       clearOnBlur
       blurOnSelect={false}
-      noOptionsText={'No part of this name is in the library. "Paste a list" takes it as one of your own.'}
+      noOptionsText="Type a name: what is not in the library becomes a part of your own."
       sx={{ width: 300 }}
       renderInput={(params) => <TextField {...params} label="Add a part: receiver, camera, ..." />}
       renderOption={({ key, ...props }, p) => (
         <li key={key} {...props}>
           <span>
-            {p.name}
-            <span style={{ color: 'var(--faded)', fontSize: 12 }}> {p.modes[0]!.label}</span>
+            {inLibrary(p) ? p.name : `Make “${p.name}” a part of my own`}
+            <span style={{ color: 'var(--faded)', fontSize: 12 }}> {inLibrary(p) ? p.modes[0]!.label : p.kind}</span>
           </span>
         </li>
       )}

@@ -3,8 +3,9 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { useState } from 'react';
-import { buildDoubts, leadWords, outcomeWords } from '@/core';
+import { parseAsString, useQueryState } from 'nuqs';
+import { buildDoubts, leadWords, outcomeWords, peripheralsToCsv } from '@/core';
+import { csv, useTakeOut } from '../frame/take-out';
 import { useRoom } from '../room/store';
 import { AddPart } from './AddPart';
 import { Craft } from './Craft';
@@ -29,9 +30,16 @@ function Doubts() {
 
 export function BuildScreen() {
   const { build, ranking } = useRoom('build', 'ranking');
-  const [selected, setSelected] = useState<string | null>(null);
+  const [selected, setSelected] = useQueryState('part', parseAsString);
   const part = build.parts.find((p) => p.id === selected) ?? null;
   const first = ranking.ranked?.[0];
+  useTakeOut(() => [
+    {
+      says: 'Save the parts as CSV',
+      file: csv(`${build.id}-parts`),
+      text: () => peripheralsToCsv(build.parts.map((p) => p.peripheral)),
+    },
+  ]);
   return (
     <Box sx={{ display: 'flex', height: '100%' }}>
       <Box sx={{ flex: 1, minWidth: 0, overflow: 'auto', px: 2, py: 1.5 }}>
@@ -43,9 +51,9 @@ export function BuildScreen() {
             What must hang off the board, most important first
           </Typography>
           <PasteParts />
-          <AddPart onAdded={setSelected} />
+          <AddPart onAdded={(id) => void setSelected(id)} />
         </Box>
-        <PartList selected={selected} onSelect={setSelected} />
+        <PartList selected={selected} onSelect={(id) => void setSelected(id)} />
       </Box>
       <Box
         component="aside"
@@ -73,7 +81,7 @@ export function BuildScreen() {
         </Box>
         <Variants />
         <History />
-        {part && <PartSheet key={part.id} part={part} onClose={() => setSelected(null)} />}
+        {part && <PartSheet key={part.id} part={part} onClose={() => void setSelected(null)} />}
       </Box>
     </Box>
   );

@@ -4,6 +4,7 @@ import { money, patternWords, type Build } from '@/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 import { CraftFields } from './CraftFields';
 import { Policies } from './Policies';
@@ -11,6 +12,7 @@ import { Policies } from './Policies';
 /** Frame, pack, motors and limits as sentences; opened, as fields. */
 export function Craft() {
   const { build } = useRoom('build');
+  const words = useWords();
   const [open, setOpen] = useState(build.parts.length === 0);
   return (
     <Box component="section" aria-label="Craft and limits">
@@ -28,7 +30,7 @@ export function Craft() {
             '& dd': { m: 0 },
           }}
         >
-          {sentences(build).map(([what, words]) => [<dt key={what}>{what}</dt>, <dd key={`${what}-is`}>{words}</dd>])}
+          {sentences(build).map(([what, is]) => [<dt key={what}>{what}</dt>, <dd key={`${what}-is`}>{words(is)}</dd>])}
         </Box>
         <Button variant="outlined" aria-expanded={open} onClick={() => setOpen(!open)}>
           {open ? 'Close' : 'Change'}

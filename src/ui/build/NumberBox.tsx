@@ -3,7 +3,8 @@
 import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { typedNumber, unitsFor } from '@/core';
+import { preferredUnit, typedNumber, unitsFor } from '@/core';
+import { useWays } from '../frame/ways';
 
 interface Props {
   label: string;
@@ -34,8 +35,12 @@ export function NumberBox({
   width = 96,
 }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
-  const text = typed ?? (value === null ? '' : String(value));
-  const wanted = { unit, min, max, whole, mayBeUnknown };
+  const shown = preferredUnit(
+    unit ?? '',
+    useWays((w) => w.units),
+  );
+  const text = typed ?? (value === null ? '' : shownNumber(value, shown.per));
+  const wanted = { unit, shown: shown.unit, min, max, whole, mayBeUnknown };
   const fault = faultOf(text, wanted);
   return (
     <TextField
@@ -46,41 +51,46 @@ export function NumberBox({
       helperText={fault}
       onChange={(e) => {
         setTyped(e.target.value);
-        if (faultOf(e.target.value, wanted) === null) onChange(typedNumber(e.target.value, unit));
+        if (faultOf(e.target.value, wanted) === null) onChange(meantNumber(e.target.value, wanted));
       }}
       onBlur={() => fault === null && setTyped(null)}
       sx={{ width }}
       slotProps={{
         inputLabel: { shrink: true },
         htmlInput: { inputMode: 'decimal' },
-        input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {},
+        input: unit ? { endAdornment: <InputAdornment position="end">{shown.unit}</InputAdornment> } : {},
       }}
     />
   );
 }
 
-function faultOf(
-  text: string,
-  {
-    unit,
-    min,
-    max,
-    whole,
-    mayBeUnknown,
-  }: {
-    unit: string | undefined;
-    min: number;
-    max: number;
-    whole: boolean | undefined;
-    mayBeUnknown: boolean | undefined;
-  },
-): string | null {
-  const n = typedNumber(text, unit);
+interface Wanted {
+  unit: string | undefined;
+  /** As the box is labelled; a number without a unit is in this one. */
+  shown: string;
+  min: number;
+  max: number;
+  whole: boolean | undefined;
+  mayBeUnknown: boolean | undefined;
+}
+
+/** As many decimals as say something in another unit. */
+function shownNumber(value: number, per: number): string {
+  return per === 1 ? String(value) : String(Number((value / per).toPrecision(4)));
+}
+
+function meantNumber(text: string, { unit, shown }: Pick<Wanted, 'unit' | 'shown'>): number | null {
+  const bare = shown !== (unit ?? '') && /^[-+\d.,\s]+$/.test(text.trim());
+  return typedNumber(bare ? `${text} ${shown}` : text, unit);
+}
+
+function faultOf(text: string, { unit, shown, min, max, whole, mayBeUnknown }: Wanted): string | null {
+  const n = meantNumber(text, { unit, shown });
   if (n === null) return mayBeUnknown ? null : 'a number is wanted';
   if (!Number.isFinite(n)) {
     const others = unitsFor(unit ?? '');
     return others.length > 0 ? `a number, also in ${others.join(' or ')}` : 'a number is wanted';
   }
   if (whole && !Number.isInteger(n)) return 'a whole number';
-  return n < min || n > max ? `${min} to ${max}` : null;
+  return n < min || n > max ? `${min} to ${max}${shown === (unit ?? '') ? '' : ` ${unit}`}` : null;
 }

@@ -4,6 +4,7 @@ import { currencySign, money, type Part, type Priority, linkWords } from '@/core
 import { useSortable } from '@dnd-kit/sortable';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 import { changedPart, movedPart, withoutPart } from './change';
 
@@ -29,7 +30,8 @@ export function PartRow({
   const mode = peripheral.modes[0]!;
   const needs = mode.links.map(linkWords).join(', ') || 'no wire to the board';
   const volts = mode.supplies.map(voltsWords).join(' and ') || 'no supply';
-  const mass = 'value' in peripheral.massG ? `${peripheral.massG.value} g` : '? g';
+  const words = useWords();
+  const mass = 'value' in peripheral.massG ? words(`${peripheral.massG.value} g`) : '? g';
   return (
     <Box
       component="li"

@@ -6,7 +6,18 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { currencySign, flag, mayWantAerial, places, usualPlace, type Part, type Peripheral, centsOf } from '@/core';
+import {
+  asKind,
+  currencySign,
+  flag,
+  mayWantAerial,
+  peripheralKinds,
+  places,
+  usualPlace,
+  type Part,
+  type Peripheral,
+  centsOf,
+} from '@/core';
 import { useRoom } from '../room/store';
 import { changedPart } from './change';
 import { Choice } from './Choice';
@@ -48,6 +59,14 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
         onChange={(e) => e.target.value.trim() !== '' && change('name', { name: e.target.value })}
         slotProps={{ htmlInput: { maxLength: 80 } }}
       />
+      {peripheral.maker === 'your own' && (
+        <Choice
+          label="Kind: it is wired as most of its kind are"
+          value={peripheral.kind}
+          words={peripheralKinds}
+          onChange={(kind) => change('kind', asKind(peripheral, kind))}
+        />
+      )}
       <Box sx={{ display: 'flex', gap: 1.5 }}>
         <FigureBox label="Mass" unit="g" figure={peripheral.massG} onChange={(massG) => change('mass', { massG })} />
         <NumberBox

@@ -2,18 +2,37 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
 import { tally, money } from '@/core';
+import { useWords } from '../frame/ways';
+import { Term } from '../frame/Term';
 import { useRoom } from '../room/store';
 
 /** What the list asks for, added up at each change. */
 export function TallyBox() {
   const { build } = useRoom('build');
+  const words = useWords();
   const t = tally(build);
-  const lines: [string, string][] = [
-    ['Serial ports', `${t.ports} (${t.hear} hear, ${t.talk} talk)`],
-    ['Inverted lines', String(t.inverted)],
-    ['Supplies', String(t.supplied)],
-    ['Mass of the parts', `${t.grams.toFixed(1)} g`],
+  const lines: [ReactNode, string][] = [
+    [
+      <Term key="ports" of="port (UART)">
+        Serial ports
+      </Term>,
+      `${t.ports} (${t.hear} hear, ${t.talk} talk)`,
+    ],
+    [
+      <Term key="inverted" of="inverter">
+        Inverted lines
+      </Term>,
+      String(t.inverted),
+    ],
+    [
+      <Term key="supplies" of="rail">
+        Supplies
+      </Term>,
+      String(t.supplied),
+    ],
+    ['Mass of the parts', words(`${t.grams.toFixed(1)} g`)],
     ['Steady power', `${t.watts.toFixed(1)} W`],
     ['Still to buy', money(t.toBuyCents, build.currency)],
   ];
@@ -22,8 +41,8 @@ export function TallyBox() {
       <Typography variant="h2">It needs</Typography>
       <table>
         <tbody>
-          {lines.map(([what, value]) => (
-            <tr key={what}>
+          {lines.map(([what, value], i) => (
+            <tr key={i}>
               <th scope="row">{what}</th>
               <td className="n">{value}</td>
             </tr>

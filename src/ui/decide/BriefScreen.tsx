@@ -7,10 +7,11 @@ import Link from 'next/link';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useMemo, useState } from 'react';
 import { briefOf, briefText, failedLines, list, type Board, type Build } from '@/core';
+import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 import { candidatesOf } from '../room/use-candidate';
 import { useShelf } from '../room/use-shelf';
-import { saveAs } from '../shelf/save-as';
+import { plainText, useTakeOut } from '../frame/take-out';
 
 /** The least that any board must have, before any board is looked at: to be sent to a seller, and held against the shelf. */
 export function BriefScreen() {
@@ -21,6 +22,10 @@ export function BriefScreen() {
   const { ranked } = ranking;
   const boards = useMemo(() => shelf && candidatesOf(build, shelf.boards, ranked ?? []), [build, shelf, ranked]);
   const held = useMemo(() => (boards ? heldAgainst(build, boards) : null), [build, boards]);
+  const words = useWords();
+  useTakeOut(() => [
+    { says: 'Save the brief as text', file: plainText(`${build.id}-brief`), text: () => briefText(build) },
+  ]);
   const line = lines.find((l) => l.id === picked);
   const shown = held?.filter((h) => (line ? h.fails.includes(line.id) : h.fails.length === 0));
   return (
@@ -30,8 +35,6 @@ export function BriefScreen() {
           The buyer&apos;s brief
         </Box>
         <CopyText text={briefText(build)} />
-        <Button onClick={() => saveAs(`${build.id}-brief.txt`, 'text/plain', briefText(build))}>Save as text</Button>
-        <Button onClick={() => window.print()}>Print</Button>
       </Box>
       <Box sx={{ fontSize: 12.5, color: 'text.secondary', mb: 1 }}>
         The least that any board must have to carry {build.name}. A board that fails one line cannot, unless something
@@ -51,9 +54,9 @@ export function BriefScreen() {
             const count = held?.filter((h) => h.fails.includes(l.id)).length;
             return (
               <tr key={l.id}>
-                <td>{l.asks}</td>
+                <td>{words(l.asks)}</td>
                 <td>{list(l.because)}</td>
-                <td>{l.lower ?? ''}</td>
+                <td>{words(l.lower ?? '')}</td>
                 <td className="n">
                   {count ? (
                     <Button

@@ -9,10 +9,10 @@ import Select from '@mui/material/Select';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { parseAsArrayOf, parseAsBoolean, parseAsString, useQueryStates } from 'nuqs';
-import { sideBySide, type Climb } from '@/core';
+import { sideBySide, type Climb, type Ranked } from '@/core';
 import { RungMark } from '../marks/RungMark';
 import { stateColour, verdictColour } from '../marks/words';
-import { CopyButton } from '../frame/CopyButton';
+import { plainText, useTakeOut } from '../frame/take-out';
 import { useRoom } from '../room/store';
 import { candidateOf } from '../room/use-candidate';
 import { useShelf } from '../room/use-shelf';
@@ -24,18 +24,23 @@ const most = 5;
 
 /** Two to five boards as upright ladders that share their rungs, and below them only what differs. */
 export function CompareScreen() {
-  const { build, ranking } = useRoom('build', 'ranking');
-  const { shelf } = useShelf();
-  const [view, setView] = useQueryStates(address, { history: 'replace' });
+  const { ranking } = useRoom('ranking');
   if (!ranking.ranked)
     return (
       <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
         The boards are climbing ...
       </Box>
     );
-  const byId = new Map(ranking.ranked.map((r) => [r.climb.boardId, r]));
+  return <Compared ranked={ranking.ranked} />;
+}
+
+function Compared({ ranked }: { ranked: Ranked[] }) {
+  const { build } = useRoom('build');
+  const { shelf } = useShelf();
+  const [view, setView] = useQueryStates(address, { history: 'replace' });
+  const byId = new Map(ranked.map((r) => [r.climb.boardId, r]));
   const ids = view.boards.filter((id) => byId.has(id));
-  const chosen = (ids.length > 0 ? ids : ranking.ranked.slice(0, 3).map((r) => r.climb.boardId))
+  const chosen = (ids.length > 0 ? ids : ranked.slice(0, 3).map((r) => r.climb.boardId))
     .slice(0, most)
     .map((id) => byId.get(id)!);
   const whole = chosen.map(({ climb }) =>
@@ -43,6 +48,15 @@ export function CompareScreen() {
   );
   const rows = sideBySide(whole, build).filter((r) => r.group !== 'rungs' && (view.all || r.differs));
   const setIds = (next: string[]) => void setView({ boards: next });
+  const climbs = chosen.map((r) => r.climb);
+  useTakeOut(() => [
+    { says: 'Copy the comparison as text', text: () => asText(rows, climbs) },
+    {
+      says: 'Save the comparison as text',
+      file: plainText(`${build.id}-side-by-side`),
+      text: () => asText(rows, climbs),
+    },
+  ]);
   const shownIds = chosen.map((r) => r.climb.boardId);
   return (
     <Box sx={{ p: 2 }}>
@@ -56,7 +70,7 @@ export function CompareScreen() {
             inputProps={{ 'aria-label': 'Add a board' }}
             renderValue={() => 'Add a board'}
           >
-            {ranking.ranked
+            {ranked
               .filter((r) => !shownIds.includes(r.climb.boardId))
               .slice(0, 60)
               .map((r) => (
@@ -72,17 +86,6 @@ export function CompareScreen() {
           }
           label="only what differs"
         />
-        <Box sx={{ flex: 1 }} />
-        <CopyButton
-          text={() =>
-            asText(
-              rows,
-              chosen.map((r) => r.climb),
-            )
-          }
-        >
-          Copy as text
-        </CopyButton>
       </Box>
       <table>
         <thead>

@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { carries, outcomeWords, withBuildFigure, withTyped, type BuildQuestion, type Question } from '@/core';
 import { NumberBox } from '../build/NumberBox';
+import { markdown, useTakeOut } from '../frame/take-out';
 import { CopyButton } from '../frame/CopyButton';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
@@ -22,6 +23,17 @@ export function QuestionsScreen() {
   const questions = useDecide({ about: 'questions' });
   const { ranking } = useRoom('ranking');
   const first = ranking.ranked?.[0];
+  const { build } = useRoom('build');
+  useTakeOut(() => {
+    const lines = [
+      ...(questions?.build.map((q) => `- ${build.name}: ${q.says}. ${q.measure}`) ?? []),
+      ...(questions?.boards.map((q) => `- ${q.boardName}: ${q.ask}`) ?? []),
+    ].join('\n');
+    return [
+      { says: 'Copy all questions', text: () => lines },
+      { says: 'Save all questions as Markdown', file: markdown(`${build.id}-questions`), text: () => `${lines}\n` },
+    ];
+  });
   const asked = questions ? questions.build.length + questions.boards.length : null;
   return (
     <Box sx={{ p: 2, maxWidth: 980 }}>

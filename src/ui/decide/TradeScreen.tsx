@@ -15,10 +15,12 @@ import {
   frontierOf,
   rungNames,
   pickedName,
+  standingsCsv,
   stillStands,
   type RungName,
   type Standing,
 } from '@/core';
+import { csv, useTakeOut } from '../frame/take-out';
 import { useRoom } from '../room/store';
 import { PickButton } from './PickButton';
 import { useDecide } from './use-decide';
@@ -31,6 +33,13 @@ export function TradeScreen() {
   const robustness = useDecide({ about: 'robustness' });
   const whole = ranking.ranked?.filter((r) => carries(r.climb)) ?? [];
   const first = whole[0] ?? null;
+  useTakeOut(() => [
+    {
+      says: 'Save prices, masses and margins as CSV',
+      file: csv(`${build.id}-trade-off`),
+      text: () => standingsCsv(frontierOf(whole.map((r) => r.climb)), build.currency),
+    },
+  ]);
   const tipping = useDecide(first ? { about: 'tipping', board: first.climb.boardId } : null);
   if (!ranking.ranked)
     return (

@@ -6,8 +6,11 @@ import { useColorScheme } from '@mui/material/styles';
 import { counted, currencySign, patternWords, pickedName } from '@/core';
 import { useRoom, useRoomPart } from '../room/store';
 import { Share } from '../people/Share';
+import { useWords } from './ways';
+import { Search } from './Search';
 import { Shortcuts } from './Shortcuts';
 import { SaveMark } from './SaveMark';
+import { TakeOut } from './TakeOut';
 
 /** The build as one sentence, with undo, saving and the light. */
 export function BuildLine() {
@@ -17,6 +20,7 @@ export function BuildLine() {
     canRedo: history.future.length > 0,
   }));
   const { mode, systemMode, setMode } = useColorScheme();
+  const words = useWords();
   const dark = (mode === 'system' ? systemMode : mode) === 'dark';
   const mounts = build.frame.mounts.map(patternWords).join(' or ') || 'tray';
   const facts = [
@@ -48,9 +52,11 @@ export function BuildLine() {
         </Box>
         <Box component="span" sx={{ color: 'text.secondary' }}>
           {' · '}
-          {facts.join(' · ')}
+          {words(facts.join(' · '))}
         </Box>
       </Box>
+      <Search />
+      <TakeOut />
       <Share />
       {rights.mayWrite ? (
         <>

@@ -9,6 +9,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Link from 'next/link';
 import { useState } from 'react';
+import { useTour } from './tour-at';
 import { letterKeysOn, switchLetterKeys, useLetterKey } from './letter-keys';
 
 const keys: [string, string][] = [
@@ -23,7 +24,8 @@ const keys: [string, string][] = [
   ['A', 'accept the first fix (Hookup)'],
   ['S', 'put side by side with the next two (Ladder)'],
   ['Enter, x', 'take, leave a figure that was read (Shelf)'],
-  ['/', 'filter, or add a part (Build)'],
+  ['/', 'filter (Ladder), add a part (Build), find anything (elsewhere)'],
+  ['Ctrl+K', 'find anything: a screen, a board, a part, a build, a word'],
   ['Alt+Up, Alt+Down', 'move a part up or down (Build)'],
   ['?', 'this list'],
 ];
@@ -31,6 +33,7 @@ const keys: [string, string][] = [
 export function Shortcuts() {
   const [open, setOpen] = useState(false);
   const [letters, setLetters] = useState(true);
+  const go = useTour((t) => t.go);
   const toggle = () => {
     setLetters(letterKeysOn());
     setOpen((o) => !o);
@@ -54,8 +57,12 @@ export function Shortcuts() {
               ))}
             </tbody>
           </table>
-          <Box sx={{ mt: 1 }}>
+          <Box sx={{ mt: 1, display: 'flex', gap: 2, alignItems: 'center' }}>
+            <Button variant="outlined" onClick={() => (setOpen(false), go(0))}>
+              Show me round
+            </Button>
             <Link href="/glossary">What the words mean</Link>
+            <Link href="/settings">Settings</Link>
           </Box>
           <FormControlLabel
             control={

@@ -27,6 +27,7 @@ export function Stile() {
   const kept = named && board ? `?board=${board.climb.boardId}` : '';
   const stages: Stage[] = [
     { name: 'Build', href: base, says: counted(build.parts.length, 'part'), here: path === base },
+    { name: 'Brief', href: `${base}/brief`, says: 'the least it needs', here: path === `${base}/brief` },
     {
       name: 'Shelf',
       href: `${base}/shelf`,
@@ -206,6 +207,7 @@ function isShown(shared: Rights['shared'], stage: string): boolean {
 const shownOf: Record<NonNullable<Rights['shared']>, readonly string[]> = {
   build: [
     'Build',
+    'Brief',
     'Shelf',
     'Ladder',
     'Findings',
@@ -218,7 +220,7 @@ const shownOf: Record<NonNullable<Rights['shared']>, readonly string[]> = {
   ],
   ladder: ['Ladder', 'Findings', 'Hookup', 'Side by side'],
   sheet: ['Build sheet'],
-  brief: [],
+  brief: ['Brief'],
 };
 
 function undecidedWords(ranked: ReturnType<typeof useRoom>['ranking']['ranked']): string {

@@ -1,33 +1,24 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { useQueryClient } from '@tanstack/react-query';
 import { format, parseISO, startOfISOWeek } from 'date-fns';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState, type FormEvent } from 'react';
-import { useQueryClient } from '@tanstack/react-query';
-import { startingKinds, startingWords, type StartingKind } from '@/core';
-import { Choice } from '../build/Choice';
+import { useState } from 'react';
 import { Bin } from '../frame/Bin';
-import { askServer } from '../room/ask-server';
+import { useTour } from '../frame/tour-at';
 import { Here } from '../people/Here';
-import { ImportFile } from './ImportFile';
+import { askServer } from '../room/ask-server';
+import type { BuildCard } from './build-card';
+import { BuildRows } from './BuildRows';
+import { Moved, type Span } from './Moved';
+import { NewBuild } from './NewBuild';
+import { useBuilds, useMoved, useStands } from './use-home';
 
-export interface BuildCard {
-  id: string;
-  name: string;
-  craft: string;
-  cells: number;
-  parts: number;
-  stage: string;
-  pick: string | null;
-  arrivesOn: string | null;
-  savedAt: string;
-  version: number;
-}
+/** Of so many builds, the newest, it is worked out how they stand. */
+const mostJudged = 24;
 
 export function Home({
   builds,
@@ -43,19 +34,14 @@ export function Home({
 }) {
   const router = useRouter();
   const client = useQueryClient();
-  const [name, setName] = useState('');
-  const [kind, setKind] = useState<StartingKind | 'nothing'>('nothing');
+  const [span, setSpan] = useState<Span>(1);
   const [fault, setFault] = useState<string | null>(null);
-  const create = async (event: FormEvent) => {
-    event.preventDefault();
-    const { said } = await askServer<{ id: string }>(
-      '/api/builds',
-      { method: 'POST', body: JSON.stringify({ name, ...(kind === 'nothing' ? {} : { kind }) }) },
-      'The server does not answer. The name is still here; try again in a moment.',
-    );
-    if (said.id) router.push(`/b/${said.id}`);
-    else setFault(said.sentence);
-  };
+  const moved = useMoved(span);
+  const go = useTour((t) => t.go);
+  // A build with much in it shows most.
+  const [tourOf] = [...builds].filter((b) => b.parts > 0).sort((a, b) => b.parts - a.parts);
+  const newest = [...builds].sort((a, b) => b.savedAt.localeCompare(a.savedAt)).slice(0, mostJudged);
+  const onHome = useStands(useBuilds(newest), moved);
   const copy = async (b: BuildCard) => {
     const { ok, said } = await askServer(
       '/api/builds',
@@ -76,114 +62,68 @@ export function Home({
     router.refresh();
   };
   return (
-    <Box component="main" sx={{ maxWidth: 980, mx: 'auto', px: 3, py: 4 }}>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2 }}>
-        <Typography variant="h1" sx={{ fontSize: 30, flex: 1 }}>
+    <Box component="main" sx={{ maxWidth: 1480, mx: 'auto', px: 3, py: 3 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap' }}>
+        <Typography variant="h1" sx={{ fontSize: 30 }}>
           Rung
         </Typography>
+        <Typography sx={{ flex: 1, minWidth: 280, maxWidth: 760, color: 'text.secondary' }}>
+          Write down what must hang off the flight controller. Every board on the shelf then climbs ten rungs, and you
+          see which one carries your build, where the others stop, and how to wire the one you pick.
+        </Typography>
+        {tourOf && (
+          <Link href={`/b/${tourOf.id}`} onClick={() => go(0)}>
+            Show me round
+          </Link>
+        )}
+        <Link href="/glossary">What the words mean</Link>
+        <Link href="/settings">Settings</Link>
         {me !== null && <Here me={me} />}
       </Box>
-      <Typography sx={{ maxWidth: 640, color: 'text.secondary', mt: 0.5 }}>
-        Write down what must hang off the flight controller. Every board on the shelf then climbs ten rungs, and you see
-        which one carries your build, where the others stop, and how to wire the one you pick.{' '}
-        <Link href="/glossary">What the words mean</Link>.
-      </Typography>
-      {mayWrite && (
-        <Box
-          component="form"
-          onSubmit={create}
-          sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start', flexWrap: 'wrap', mt: 3 }}
-        >
-          <TextField
-            label="Name of a new build"
-            value={name}
-            onChange={(e) => setName(e.target.value)}
-            slotProps={{ htmlInput: { maxLength: 80 } }}
-            sx={{ width: 260 }}
+      <Box sx={{ display: 'flex', gap: 5, mt: 2, alignItems: 'flex-start', flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
+        <Box sx={{ flex: 1, minWidth: { xs: '100%', md: 0 } }}>
+          <Typography variant="h2" sx={{ mb: 0.5 }}>
+            Builds
+          </Typography>
+          {builds.length === 0 ? (
+            <Typography>
+              No build yet. Answer three questions, or open a Rung file: a build, a board or a whole shelf.
+            </Typography>
+          ) : (
+            <BuildRows
+              builds={builds}
+              stands={onHome?.stands ?? null}
+              mayWrite={mayWrite}
+              onCopy={(b) => void copy(b)}
+              onRemove={(b) => void remove(b)}
+            />
+          )}
+          {fault && (
+            <Typography role="alert" color="error" sx={{ mt: 1 }}>
+              {fault}
+            </Typography>
+          )}
+          {unreadable.map((u) => (
+            <Typography key={u.id} role="note" sx={{ mt: 1 }}>
+              <strong>{u.name}</strong> is not shown. {u.why}
+            </Typography>
+          ))}
+          <Waiting builds={builds} />
+          <Moved
+            moved={moved}
+            picks={onHome?.picks ?? {}}
+            nameOf={(id) => builds.find((b) => b.id === id)?.name ?? id}
+            span={span}
+            onSpan={setSpan}
           />
-          <Choice
-            label="What flies"
-            value={kind}
-            words={['nothing', ...startingKinds] as const}
-            says={(k) => (k === 'nothing' ? 'I say all figures myself' : startingWords[k])}
-            onChange={setKind}
-          />
-          <Button type="submit" variant="contained" disabled={name.trim() === ''} sx={{ mt: 1.75 }}>
-            Start a build
-          </Button>
-          <ImportFile />
+          {mayWrite && <Bin kind="build" onBack={() => router.refresh()} />}
         </Box>
-      )}
-      {fault && (
-        <Typography role="alert" color="error" sx={{ mt: 1 }}>
-          {fault}
-        </Typography>
-      )}
-      <Typography variant="h2" sx={{ mt: 4, mb: 1 }}>
-        Builds
-      </Typography>
-      {builds.length === 0 ? (
-        <Typography>No build yet. Start one above, or open a Rung file.</Typography>
-      ) : (
-        <table>
-          <thead>
-            <tr>
-              <th>Build</th>
-              <th>What it is for</th>
-              <th className="n">Cells</th>
-              <th className="n">Parts</th>
-              <th>Pick</th>
-              <th>Stage</th>
-              <th />
-              <th />
-            </tr>
-          </thead>
-          <tbody>
-            {builds.map((b) => (
-              <tr key={b.id}>
-                <td>
-                  <Link href={`/b/${b.id}`}>{b.name}</Link>
-                </td>
-                <td>{b.craft}</td>
-                <td className="n">{b.cells}S</td>
-                <td className="n">{b.parts}</td>
-                <td>{b.pick ?? 'none yet'}</td>
-                <td>{b.stage}</td>
-                <td>
-                  <Link href={`/b/${b.id}/ladder`}>Ladder</Link>
-                </td>
-                <td>
-                  {mayWrite && (
-                    <>
-                      <Button
-                        aria-label={`Copy ${b.name}`}
-                        onClick={() => void copy(b)}
-                        sx={{ p: 0, minHeight: 24, mt: -0.5, mr: 1.5 }}
-                      >
-                        Copy
-                      </Button>
-                      <Button
-                        aria-label={`Remove ${b.name}`}
-                        onClick={() => void remove(b)}
-                        sx={{ p: 0, minHeight: 24, mt: -0.5 }}
-                      >
-                        Remove
-                      </Button>
-                    </>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
-      {unreadable.map((u) => (
-        <Typography key={u.id} role="note" sx={{ mt: 1 }}>
-          <strong>{u.name}</strong> is not shown. {u.why}
-        </Typography>
-      ))}
-      {mayWrite && <Bin kind="build" onBack={() => router.refresh()} />}
-      <Waiting builds={builds} />
+        {mayWrite && (
+          <Box sx={{ width: { xs: '100%', md: 430 }, flexShrink: 0 }}>
+            <NewBuild />
+          </Box>
+        )}
+      </Box>
     </Box>
   );
 }

@@ -4,9 +4,19 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { parseAsBoolean, parseAsString, useQueryState } from 'nuqs';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { asItLies, drawHookup, harnessOf, wireList, type Board, type Climb, type FaceDrawing, type Wire } from '@/core';
+import {
+  asItLies,
+  drawHookup,
+  harnessOf,
+  wireList,
+  wiresCsv,
+  type Board,
+  type Climb,
+  type FaceDrawing,
+  type Wire,
+} from '@/core';
 import { useRoom } from '../room/store';
-import { saveAs } from '../shelf/save-as';
+import { csv, useTakeOut } from '../frame/take-out';
 import { Repin } from '../after/Repin';
 import { FaceFigure, type Picked } from './FaceFigure';
 import { Faces } from './Faces';
@@ -50,10 +60,14 @@ export function HookupDrawing({
     onPart(null);
     void setNet(first.net === net ? null : first.net);
   };
-  const save = () =>
-    zoom.picture.current
-      ?.querySelectorAll('svg')
-      .forEach((svg, i) => saveAs(`${board.id}-${i + 1}-${faces[i]!.face}.svg`, 'image/svg+xml', inkOnWhite(svg)));
+  useTakeOut(() => [
+    ...faces.map((f, i) => ({
+      says: `Save the ${f.face}${board.members ? ` of board ${i + 1}` : ''} as SVG`,
+      file: { name: `${board.id}-${i + 1}-${f.face}.svg`, type: 'image/svg+xml' },
+      text: () => inkOnWhite(zoom.picture.current!.querySelectorAll('svg')[i]!),
+    })),
+    { says: 'Save the wires as CSV', file: csv(`${board.id}-wires`), text: () => wiresCsv(wires) },
+  ]);
   const drawn = (some: FaceDrawing[]) => (
     <Faces faces={some} among={faces}>
       {(f) => (
@@ -85,8 +99,6 @@ export function HookupDrawing({
           −
         </Button>
         <Button onClick={() => zoom.fit()}>Fit</Button>
-        <Button onClick={save}>Save as SVG</Button>
-        <Button onClick={() => window.print()}>Print</Button>
       </Box>
       <Box role="status" aria-live="polite" sx={{ fontSize: 12, minHeight: 18 }}>
         {pickedWords(picked, wires)}

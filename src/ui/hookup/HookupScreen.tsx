@@ -10,6 +10,7 @@ import { lieOf, priceWords } from '@/core';
 import { PortLedger } from '../board/PortLedger';
 import { RailLedger } from '../board/RailLedger';
 import { verdictColour } from '../marks/words';
+import { PickButton } from '../decide/PickButton';
 import { KeepSet } from '../frame/KeepSet';
 import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/store';
@@ -30,7 +31,8 @@ export function HookupScreen({ boardId }: { boardId: string }) {
   const { shelf } = useShelf();
   const [part, setPart] = useQueryState('part', partAddress);
   const board = useCandidate(boardId);
-  const climb = useWholeClimb(ranking.ranked?.find((r) => r.climb.boardId === boardId)?.climb ?? null, board);
+  const ranked = ranking.ranked?.find((r) => r.climb.boardId === boardId);
+  const climb = useWholeClimb(ranked?.climb ?? null, board);
   const locks = build.locks[boardId] ?? [];
   const price = useExplain(build, board, locks.length > 0 ? { about: 'locks' } : null);
   const parts = climb?.hookup.parts ?? [];
@@ -67,6 +69,7 @@ export function HookupScreen({ boardId }: { boardId: string }) {
           <Box component="strong" sx={{ color: verdictColour[climb.verdict] }}>
             {climb.verdict}
           </Box>
+          {ranked && <PickButton ranked={{ ...ranked, climb }} firstShare={null} />}
           <Link href={`/b/${build.id}/board/${boardId}`}>Findings</Link>
         </Box>
         {lie > 0 && (

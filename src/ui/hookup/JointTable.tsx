@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Board, Hookup, Wire } from '@/core';
+import { useMeasure } from '../frame/ways';
 import { HeldAndLeft } from '../board/HeldAndLeft';
 
 /** Every joint in words: which pin of which part goes to which pad, on which face, with which wire. A pad picks its net. */
@@ -17,6 +18,7 @@ export function JointTable({
   net: string | null;
   onNet: (net: string | null) => void;
 }) {
+  const length = useMeasure('mm');
   const byHarness = hookup.parts.filter((p) => p.mode && !wires.some((w) => w.part === p.id));
   return (
     <section aria-label="Joints">
@@ -28,7 +30,7 @@ export function JointTable({
             <th>Its pin</th>
             <th>Pad</th>
             <th className="n">AWG</th>
-            <th className="n">mm</th>
+            <th className="n">{length.unit}</th>
             <th>Wire</th>
           </tr>
         </thead>
@@ -47,7 +49,7 @@ export function JointTable({
                 </Button>
               </td>
               <td className="n">{w.gauge}</td>
-              <td className="n">{w.lengthMm}</td>
+              <td className="n">{length.show(w.lengthMm)}</td>
               <td>{w.colour}</td>
             </tr>
           ))}

@@ -7,10 +7,9 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { currencySign, manyBoards, roleOf, rungNames } from '@/core';
-import { CopyButton } from '../frame/CopyButton';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
-import { asCsv, fixFilters, madeOf, type sortKeys } from './stop';
+import { fixFilters, madeOf, type sortKeys } from './stop';
 
 export type View = {
   q: string;
@@ -144,8 +143,6 @@ export function Filters({
       >
         <Link href={`/ranked/${build.id}`}>On the server</Link>
       </Box>
-      <CopyButton text={() => asCsv(ranking.ranked ?? [], '\t', build.currency)}>Copy as text</CopyButton>
-      <CopyButton text={() => asCsv(ranking.ranked ?? [], ',', build.currency)}>Copy as CSV</CopyButton>
     </Box>
   );
 }

@@ -3,16 +3,18 @@
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import { commonBreak, money, overBudget, type Build, type Ranked } from '@/core';
+import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 
 /** What keeps every board from passing: said once, above the ladder, with the way to change it. */
 export function InTheWay() {
   const { build, ranking } = useRoom('build', 'ranking');
+  const words = useWords();
   const notes = [unweighed(build), ...sharedBreak(build, ranking.ranked ?? [])].filter((n) => n !== null);
   if (notes.length === 0) return null;
   return (
     <Box role="note" sx={{ px: 2, py: 0.25, fontSize: 12, borderBottom: '1px solid var(--hair)' }}>
-      {notes.join(' ')} <Link href={`/b/${build.id}`}>Build, Change</Link>.
+      {words(notes.join(' '))} <Link href={`/b/${build.id}`}>Build, Change</Link>.
     </Box>
   );
 }

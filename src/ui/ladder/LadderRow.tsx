@@ -1,6 +1,7 @@
 import { plainMoney, list, money, type Mended, type Ranked, tellingRung } from '@/core';
 import Box from '@mui/material/Box';
 import Link from 'next/link';
+import type { MouseEvent } from 'react';
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
 import { stateColour, verdictColour } from '../marks/words';
 
@@ -13,11 +14,28 @@ interface Props {
   current: boolean;
   rung: number | null;
   grams: string;
+  words: (text: string) => string;
   href: string;
   onPick: (rung: number | null) => void;
+  /** The rung under the pointer. */
+  over: number | null;
+  onOver: (rung: number | null) => void;
 }
 
-export function LadderRow({ ranked, currency, mended, before, current, rung, grams, href, onPick }: Props) {
+export function LadderRow({
+  ranked,
+  currency,
+  mended,
+  before,
+  current,
+  rung,
+  grams,
+  words,
+  href,
+  onPick,
+  over,
+  onOver,
+}: Props) {
   const { climb, rank } = ranked;
   const told = tellingRung(climb);
   const about = told?.findings[0];
@@ -87,12 +105,16 @@ export function LadderRow({ ranked, currency, mended, before, current, rung, gra
         role="gridcell"
         sx={{ flexShrink: 0, height: 32 }}
         onMouseMove={(e) => {
-          const x = e.clientX - e.currentTarget.getBoundingClientRect().left;
-          const over = Math.min(10, Math.max(1, Math.ceil(x / rungPitch)));
-          if (over !== rung) onPick(over);
+          const under = rungUnder(e);
+          if (under !== over) onOver(under);
+        }}
+        onMouseLeave={() => onOver(null)}
+        onClick={(e) => {
+          e.stopPropagation();
+          onPick(rungUnder(e));
         }}
       >
-        <LadderStrip climb={climb} at={rung} />
+        <LadderStrip climb={climb} at={over ?? rung} />
       </Box>
       <Box
         role="gridcell"
@@ -119,7 +141,7 @@ export function LadderRow({ ranked, currency, mended, before, current, rung, gra
               {told.name}:{' '}
             </Box>
             {stopper && <strong>{stopper}. </strong>}
-            {mended ? <strong>{mendingWords(mended, currency)}</strong> : told.findings[0]?.sentence}
+            {mended ? <strong>{mendingWords(mended, currency)}</strong> : words(told.findings[0]?.sentence ?? '')}
             {mended === null && ' No fix was found.'}
           </>
         )}
@@ -132,6 +154,11 @@ export function LadderRow({ ranked, currency, mended, before, current, rung, gra
       </Box>
     </Box>
   );
+}
+
+function rungUnder(e: MouseEvent<HTMLElement>): number {
+  const x = e.clientX - e.currentTarget.getBoundingClientRect().left;
+  return Math.min(10, Math.max(1, Math.ceil(x / rungPitch)));
 }
 
 /** "Joist 55 and Weir 12", "4 x Peg 45". */

@@ -14,11 +14,12 @@ import {
   parseAsStringLiteral,
   useQueryStates,
 } from 'nuqs';
-import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import {
   boardIdsIn,
   boardKey,
+  climbMarkdown,
   currencySign,
   rankClimbs,
   rungNames,
@@ -28,6 +29,9 @@ import {
   type Ranked,
   tellingRung,
 } from '@/core';
+import { SavedViews } from '../frame/SavedViews';
+import { Term } from '../frame/Term';
+import { useMeasure, useWords } from '../frame/ways';
 import { MarkKey } from '../marks/Key';
 import { rungPitch } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
@@ -41,8 +45,9 @@ import { RungReader } from './RungReader';
 import { SetAside } from './SetAside';
 import { Sets } from './Sets';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { fixFilters, grams, isMadeOf, madeOf, sortKeys, verdicts } from './stop';
+import { asCsv, fixFilters, massWords, isMadeOf, madeOf, sortKeys, verdicts } from './stop';
 import { useLetterKey } from '../frame/letter-keys';
+import { csv, useTakeOut } from '../frame/take-out';
 
 /** Every state of the ladder has an address. */
 const address = {
@@ -101,6 +106,15 @@ export function LadderScreen() {
   const asked = view.rung ?? (current ? (tellingRung(current.climb)?.rung ?? 1) : 1);
   const rung = Math.max(1, Math.min(rungNames.length, asked));
 
+  useTakeOut(() => [
+    { says: 'Copy the ladder as text', text: () => asCsv(rows, '\t', build.currency) },
+    { says: 'Save the ladder as CSV', file: csv(`${build.id}-ladder`), text: () => asCsv(rows, ',', build.currency) },
+    ...(current
+      ? [{ says: `Copy the findings of ${current.climb.boardName}`, text: () => climbMarkdown(build, current.climb) }]
+      : []),
+  ]);
+  /** What the pointer is over: told at the foot, chosen only by a click. */
+  const [over, setOver] = useState<{ board: string; rung: number } | null>(null);
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count: rows.length,
@@ -118,15 +132,30 @@ export function LadderScreen() {
     });
   const toRung = (to: number) =>
     void setView((c) => ({ board: c.board ?? current?.climb.boardId ?? null, rung: Math.max(1, Math.min(10, to)) }));
-  useHotkeys('down', () => step(1), { preventDefault: true });
-  useHotkeys('up', () => step(-1), { preventDefault: true });
-  useHotkeys('right', () => toRung(rung + 1), { preventDefault: true });
-  useHotkeys('left', () => toRung(rung - 1), { preventDefault: true });
-  useLetterKey('0,1,2,3,4,5,6,7,8,9', (e) => toRung(e.key === '0' ? 10 : Number(e.key)));
-  useHotkeys('enter', () => current && router.push(`/b/${build.id}/board/${current.climb.boardId}`));
+  const mass = useMeasure('g');
+  const words = useWords();
+  const ladder = useRef<HTMLDivElement>(null);
+  // A menu, a box or a button that has the focus keeps its own keys.
+  const isMine = () => {
+    const at = document.activeElement;
+    return at === null || at === document.body || at.id === 'page' || (ladder.current?.contains(at) ?? false);
+  };
+  const mine = { preventDefault: true, enabled: isMine };
+  useHotkeys('down', () => step(1), mine);
+  useHotkeys('up', () => step(-1), mine);
+  useHotkeys('right', () => toRung(rung + 1), mine);
+  useHotkeys('left', () => toRung(rung - 1), mine);
+  useLetterKey('0,1,2,3,4,5,6,7,8,9', (e) => isMine() && toRung(e.key === '0' ? 10 : Number(e.key)));
+  useHotkeys(
+    'enter',
+    () => current && router.push(`/b/${build.id}/board/${current.climb.boardId}`),
+    // A link or a word that has the focus answers for itself.
+    { enabled: () => isMine() && document.activeElement?.matches('a, button') !== true },
+  );
   useLetterKey(
     's',
     () =>
+      isMine() &&
       current &&
       router.push(
         `/b/${build.id}/compare?boards=${[
@@ -138,7 +167,7 @@ export function LadderScreen() {
         ].join(',')}`,
       ),
   );
-  useLetterKey('f', () => current && router.push(`/b/${build.id}/hookup/${current.climb.boardId}`));
+  useLetterKey('f', () => isMine() && current && router.push(`/b/${build.id}/hookup/${current.climb.boardId}`));
   useLetterKey('/', () => filter.current?.focus(), { preventDefault: true, useKey: true });
   useEffect(() => {
     if (at >= 0 && view.board) virtual.scrollToIndex(at);
@@ -233,6 +262,7 @@ export function LadderScreen() {
           })}
         </Box>
         <Box sx={{ flex: 1 }} />
+        <SavedViews screen="ladder" />
         <MarkKey />
       </Box>
       <Filters view={view} looking={view.fix !== null && !mended} onChange={(change) => void setView(change)} />
@@ -247,7 +277,13 @@ export function LadderScreen() {
         ref={scroller}
         sx={{ flex: 1, minHeight: 0, overflow: 'auto', opacity: ranking.busy && !ranking.sets?.busy ? 0.75 : 1 }}
       >
-        <Box role="grid" aria-label="Boards and the rungs they reach" aria-rowcount={rows.length}>
+        <Box
+          ref={ladder}
+          role="grid"
+          onMouseLeave={() => setOver(null)}
+          aria-label="Boards and the rungs they reach"
+          aria-rowcount={rows.length}
+        >
           <Box
             role="row"
             sx={{
@@ -281,14 +317,14 @@ export function LadderScreen() {
                 <Box component="span" sx={{ display: 'block', fontSize: 10 }}>
                   {i + 1}
                 </Box>
-                {name}
+                <Term>{name}</Term>
               </Box>
             ))}
             <Box role="columnheader" sx={{ flex: 1, pl: 1.5 }}>
               Why it stops, or what is not quite right
             </Box>
             <Box role="columnheader" sx={{ width: 54, textAlign: 'right' }} title="Take-off mass with everything">
-              g
+              {mass.unit}
             </Box>
             <Box
               role="columnheader"
@@ -310,7 +346,10 @@ export function LadderScreen() {
                     before={ranking.before.get(r.climb.boardId)}
                     current={v.index === at}
                     rung={v.index === at ? rung : null}
-                    grams={grams(r.climb)}
+                    over={over?.board === r.climb.boardId ? over.rung : null}
+                    onOver={(n) => setOver(n === null ? null : { board: r.climb.boardId, rung: n })}
+                    grams={massWords(r.climb, mass.show)}
+                    words={words}
                     onPick={(n) => void setView({ board: r.climb.boardId, rung: n })}
                     href={`/b/${build.id}/board/${r.climb.boardId}`}
                   />
@@ -327,9 +366,26 @@ export function LadderScreen() {
           </Box>
         )}
       </Box>
-      {current && <RungReader climb={current.climb} rung={rung} />}
+      <Read rows={rows} current={current} rung={rung} over={over} />
     </Box>
   );
+}
+
+/** At the foot: the rung under the pointer, else the one that is chosen. */
+function Read({
+  rows,
+  current,
+  rung,
+  over,
+}: {
+  rows: Ranked[];
+  current: Ranked | null;
+  rung: number;
+  over: { board: string; rung: number } | null;
+}) {
+  const under = over && rows.find((r) => r.climb.boardId === over.board);
+  if (under) return <RungReader ranked={under} rung={over.rung} />;
+  return current && <RungReader ranked={current} rung={rung} />;
 }
 
 /** What the last change of the build moved, in one line. */

@@ -1,10 +1,15 @@
 import Box from '@mui/material/Box';
-import type { Climb } from '@/core';
+import Link from 'next/link';
+import type { Ranked } from '@/core';
+import { PickButton } from '../decide/PickButton';
+import { useRoom } from '../room/store';
 import { FindingLine } from '../board/FindingLine';
 import { stateColour } from '../marks/words';
 
 /** The findings of the rung under the cursor, at the foot of the ladder. */
-export function RungReader({ climb, rung }: { climb: Climb; rung: number }) {
+export function RungReader({ ranked, rung }: { ranked: Ranked; rung: number }) {
+  const { build } = useRoom('build');
+  const { climb } = ranked;
   const r = climb.rungs[rung - 1]!;
   return (
     <Box
@@ -27,6 +32,10 @@ export function RungReader({ climb, rung }: { climb: Climb; rung: number }) {
         <Box component="strong" sx={{ color: stateColour[r.state] }}>
           {r.state}
         </Box>
+        <Box sx={{ flex: 1 }} />
+        <Link href={`/b/${build.id}/board/${climb.boardId}`}>Findings</Link>
+        <Link href={`/b/${build.id}/hookup/${climb.boardId}`}>Hookup</Link>
+        <PickButton ranked={ranked} firstShare={null} />
       </Box>
       <Box component="ul" sx={{ m: 0, pl: 0, listStyle: 'none' }}>
         {r.findings.map((f, i) => (

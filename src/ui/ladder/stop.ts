@@ -25,8 +25,9 @@ export function isMadeOf({ members }: Climb, kind: Board['kind'] | undefined): (
 
 export const verdicts = ['fits', 'fits with work', 'cannot say yet', 'does not fit'] as const;
 
-export function grams(climb: Climb): string {
-  return climb.massG.high === null ? `> ${Math.round(climb.massG.low)}` : String(Math.round(climb.massG.high));
+/** Take-off mass; of what is not known whole, the least. `show`: grams as they are read. */
+export function massWords({ massG }: Climb, show: (grams: number) => string): string {
+  return massG.high === null ? `> ${show(massG.low)}` : show(massG.high);
 }
 
 /** The ladder as lines: CSV (RFC 4180) with a comma, plain text with a tab. */
@@ -39,7 +40,7 @@ export function asCsv(ranked: readonly Ranked[], separator: ',' | '\t', currency
     tellingRung(climb)?.name ?? '',
     tellingRung(climb)?.findings[0]?.sentence ?? '',
     climb.totalCents === null ? '' : plainMoney(climb.totalCents),
-    grams(climb),
+    massWords(climb, (g) => String(Math.round(g))),
   ]);
   const heading = ['place', 'board', 'maker', 'verdict', 'rung', 'reason', `to pay ${currency}`, 'g'];
   return csvLines(heading, rows, separator);

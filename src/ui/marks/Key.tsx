@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import type { RungState } from '@/core';
+import { Term } from '../frame/Term';
 import { RungMark } from './RungMark';
 
 const states: RungState[] = ['holds', 'strained', 'unknown', 'breaks'];
@@ -17,7 +18,7 @@ export function MarkKey() {
           <svg width={20} height={24} viewBox="-10 -16 20 32" aria-hidden>
             <RungMark state={s} />
           </svg>
-          {s}
+          <Term>{s}</Term>
         </Box>
       ))}
     </Box>

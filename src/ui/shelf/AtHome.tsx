@@ -11,7 +11,7 @@ export function AtHome({ board }: { board: Board }) {
   // A single ESC is worth having only one a motor.
   const all = board.kind === 'esc' ? Math.max(1, build.motors.count) : 1;
   return (
-    <Box sx={{ width: 76, pl: 1 }}>
+    <Box>
       <Checkbox
         size="small"
         checked={there}

@@ -22,7 +22,7 @@ import type { FromReader } from '@/workers/read-shelf.worker';
 import { askServer } from '../room/ask-server';
 import { useShelf } from '../room/use-shelf';
 import { MergePreview } from './MergePreview';
-import { saveAs } from './save-as';
+import { csv, json, useTakeOut } from '../frame/take-out';
 
 interface Preview {
   name: string;
@@ -102,43 +102,36 @@ export function ShelfFiles() {
     reloadShelf();
   };
 
-  const save = async (given: Board[]) =>
-    saveAs(
-      'rung-shelf.json',
-      'application/json',
-      await sealed({
-        format: 'rung-shelf',
-        version: newestVersion,
-        name: 'Shelf',
-        boards: given,
-        peripherals: shelf?.peripherals ?? [],
-      }),
-    );
+  const asShelf = (given: Board[]) =>
+    sealed({
+      format: 'rung-shelf',
+      version: newestVersion,
+      name: 'Shelf',
+      boards: given,
+      peripherals: shelf?.peripherals ?? [],
+    });
+  useTakeOut(() => [
+    { says: 'Save the boards as CSV', file: csv('rung-boards'), text: () => boardsToCsv(boards) },
+    {
+      says: 'Save the parts as CSV',
+      file: csv('rung-peripherals'),
+      text: () => peripheralsToCsv(shelf?.peripherals ?? []),
+    },
+    { says: 'Save the shelf as JSON', file: json('rung-shelf'), text: () => asShelf(boards) },
+    {
+      says: 'Save the shelf to give away: without typed prices, histories and pictures',
+      file: json('rung-shelf'),
+      text: () => asShelf(boards.map(publicBoard)),
+    },
+    {
+      says: 'Save the Table Schema of the CSV files',
+      file: json('rung-shelf.schema'),
+      text: () => JSON.stringify({ boards: tableSchema('boards'), peripherals: tableSchema('peripherals') }, null, 1),
+    },
+  ]);
 
   return (
     <>
-      <Button onClick={() => saveAs('rung-boards.csv', 'text/csv', boardsToCsv(boards))}>Boards CSV</Button>
-      <Button onClick={() => saveAs('rung-peripherals.csv', 'text/csv', peripheralsToCsv(shelf?.peripherals ?? []))}>
-        Parts CSV
-      </Button>
-      <Button onClick={() => void save(boards)}>JSON</Button>
-      <Button
-        onClick={() => void save(boards.map(publicBoard))}
-        title="Without typed prices, histories and pictures of pages"
-      >
-        JSON to give away
-      </Button>
-      <Button
-        onClick={() =>
-          saveAs(
-            'rung-shelf.schema.json',
-            'application/json',
-            JSON.stringify({ boards: tableSchema('boards'), peripherals: tableSchema('peripherals') }, null, 1),
-          )
-        }
-      >
-        Table Schema
-      </Button>
       <Button variant="outlined" onClick={() => input.current?.click()}>
         Bring in
       </Button>

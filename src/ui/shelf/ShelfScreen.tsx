@@ -2,58 +2,44 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import Select from '@mui/material/Select';
+import Checkbox from '@mui/material/Checkbox';
 import TextField from '@mui/material/TextField';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import Link from 'next/link';
-import { useRouter } from 'next/navigation';
-import { parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
-import { useMemo, useRef, useState } from 'react';
-import {
-  boardKinds,
-  completenessOf,
-  doubtsAbout,
-  idFrom,
-  newBoard,
-  type Board,
-  type Completeness,
-  leastOffer,
-  money,
-} from '@/core';
+import { parseAsArrayOf, parseAsBoolean, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { completenessOf, doubtsAbout, leastOffer } from '@/core';
+import { Bin } from '../frame/Bin';
+import { SavedViews } from '../frame/SavedViews';
+import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
-import { handOver } from '../intake/handed-over';
-import { pageFiles } from '../intake/page-files';
-import { Bin } from '../frame/Bin';
-import { PickFiles } from '../frame/PickFiles';
-import { AtHome } from './AtHome';
+import { AddBoard } from './AddBoard';
+import { ColumnChoice } from './ColumnChoice';
+import { columns, nameColumn, usualColumns, type Column, type Line } from './columns';
 import { MakeSet } from './MakeSet';
+import { ManyAtOnce } from './ManyAtOnce';
 import { RemoveBoard } from './RemoveBoard';
 import { ShelfFiles } from './ShelfFiles';
+import { roomOf, rowHeight, ShelfRow } from './ShelfRow';
 
-const orders = ['name', 'completeness', 'price', 'doubts'] as const;
-const rowHeight = 34;
-
-interface Line {
-  board: Board;
-  complete: Completeness;
-  doubts: number;
-  cents: number | null;
-  currency: string;
-}
+const orders = ['name', ...columns.filter((c) => c.by).map((c) => c.id)];
+const address = {
+  q: parseAsString.withDefault(''),
+  sort: parseAsStringLiteral(orders).withDefault('name'),
+  down: parseAsBoolean.withDefault(false),
+  cols: parseAsArrayOf(parseAsStringLiteral(columns.map((c) => c.id))).withDefault(usualColumns),
+};
 
 /** All boards with how much is known of each and whose word it is. */
 export function ShelfScreen() {
-  const { build } = useRoom('build');
+  const { build, ranking } = useRoom('build', 'ranking');
+  const ranked = useDeferredValue(ranking.ranked);
   const { shelf, shelfFault, reloadShelf, aside } = useShelf();
-  const [view, setView] = useQueryStates(
-    { q: parseAsString.withDefault(''), sort: parseAsStringLiteral(orders).withDefault('name') },
-    { history: 'replace' },
-  );
-  const lines = useMemo(
+  const words = useWords();
+  const [view, setView] = useQueryStates(address, { history: 'replace' });
+  const bare = useMemo(
     () =>
-      (shelf?.boards ?? []).map((board): Line => ({
+      (shelf?.boards ?? []).map((board): Omit<Line, 'ranked'> => ({
         board,
         complete: completenessOf(board),
         doubts: doubtsAbout(board).length,
@@ -61,15 +47,28 @@ export function ShelfScreen() {
       })),
     [shelf],
   );
-  const shown = useMemo(() => arrange(lines, view.q, view.sort), [lines, view.q, view.sort]);
+  const lines = useMemo(() => {
+    const by = new Map(ranked?.map((r) => [r.climb.boardId, r]));
+    return bare.map((l): Line => ({ ...l, ranked: by.get(l.board.id) ?? null }));
+  }, [bare, ranked]);
+  const rows = useMemo(() => arrange(lines, view), [lines, view]);
   const [fault, setFault] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const shown = columns.filter((c) => view.cols.includes(c.id));
   const scroller = useRef<HTMLDivElement>(null);
-  const rows = useVirtualizer({
-    count: shown.length,
+  const virtual = useVirtualizer({
+    count: rows.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => rowHeight,
     overscan: 12,
   });
+  const picked = rows.filter((l) => chosen.has(l.board.id)).map((l) => l.board);
+  const choose = (id: string) =>
+    setChosen((c) => {
+      const next = new Set(c);
+      if (!next.delete(id)) next.add(id);
+      return next;
+    });
 
   if (shelfFault) {
     return (
@@ -85,7 +84,7 @@ export function ShelfScreen() {
         sx={{
           display: 'flex',
           alignItems: 'center',
-          gap: 2,
+          gap: 1.5,
           px: 2,
           py: 0.75,
           borderBottom: '1px solid var(--hair)',
@@ -99,69 +98,91 @@ export function ShelfScreen() {
           slotProps={{ htmlInput: { 'aria-label': 'Filter boards' } }}
           sx={{ width: 230 }}
         />
-        <Select
-          value={view.sort}
-          onChange={(e) => void setView({ sort: e.target.value })}
-          inputProps={{ 'aria-label': 'Order' }}
-          sx={{ width: 140 }}
-        >
-          {orders.map((o) => (
-            <MenuItem key={o} value={o}>
-              by {o}
-            </MenuItem>
-          ))}
-        </Select>
-        <span>
-          {shown.length} of {lines.length} boards
+        <span role="status">
+          {rows.length} of {lines.length} boards
         </span>
+        <ColumnChoice shown={view.cols} onChange={(cols) => void setView({ cols })} />
+        <SavedViews screen="shelf" />
         <Box sx={{ flex: 1 }} />
         <ShelfFiles />
         <AddBoard />
       </Box>
       <MakeSet />
+      <ManyAtOnce boards={picked} onDone={() => setChosen(new Set())} onFault={setFault} />
       {fault && (
         <Box role="alert" sx={{ px: 2, py: 0.5 }}>
           {fault}
         </Box>
       )}
-      <Box
-        sx={{
-          display: 'flex',
-          px: 2,
-          py: 0.5,
-          fontSize: 11.5,
-          color: 'text.secondary',
-          borderBottom: '1px solid var(--ink)',
-        }}
-      >
-        <Box sx={{ width: 210 }}>Board</Box>
-        <Box sx={{ width: 150 }}>Kind</Box>
-        <Box sx={{ width: 60 }}>Family</Box>
-        <Box sx={{ width: 60, textAlign: 'right', pr: 2 }}>Ports</Box>
-        <Box sx={{ width: 190 }}>Figures known</Box>
-        <Box sx={{ flex: 1 }}>Whose word</Box>
-        <Box sx={{ width: 120 }}>Figures</Box>
-        <Box sx={{ width: 80, textAlign: 'right' }}>from</Box>
-        <Box sx={{ width: 76, pl: 1 }}>At home</Box>
-        <Box sx={{ width: 96 }} />
-      </Box>
       <Box ref={scroller} sx={{ flex: 1, minHeight: 0, overflow: 'auto' }}>
+        <Box role="grid" aria-label="Boards on the shelf" aria-rowcount={rows.length + 1} sx={{ minWidth: 900 }}>
+          <Box
+            role="row"
+            aria-rowindex={1}
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              px: 2,
+              fontSize: 11.5,
+              color: 'text.secondary',
+              borderBottom: '1px solid var(--ink)',
+              position: 'sticky',
+              top: 0,
+              zIndex: 1,
+              background: 'var(--paper)',
+            }}
+          >
+            <Box role="columnheader" sx={{ width: 30, flexShrink: 0 }}>
+              <Checkbox
+                checked={rows.length > 0 && picked.length === rows.length}
+                indeterminate={picked.length > 0 && picked.length < rows.length}
+                onChange={(e) => setChosen(new Set(e.target.checked ? rows.map((l) => l.board.id) : []))}
+                slotProps={{ input: { 'aria-label': 'Choose all that are shown' } }}
+                sx={{ p: 0.25, ml: -0.5 }}
+              />
+            </Box>
+            {[nameColumn, ...shown].map((c) => (
+              <Heading
+                key={c.id}
+                column={c}
+                sorted={view.sort === c.id ? view.down : null}
+                onSort={() => void setView({ sort: c.id, down: view.sort === c.id ? !view.down : null })}
+              />
+            ))}
+            <Box role="columnheader" sx={{ width: 84, flexShrink: 0, ml: 'auto' }}>
+              <span className="sr">Remove</span>
+            </Box>
+          </Box>
+          <Box sx={{ position: 'relative', height: virtual.getTotalSize() }} role="rowgroup">
+            {virtual.getVirtualItems().map((v) => {
+              const line = rows[v.index]!;
+              return (
+                <ShelfRow
+                  key={line.board.id}
+                  line={line}
+                  top={v.start}
+                  at={v.index + 1}
+                  shown={shown}
+                  href={`/b/${build.id}/shelf/${line.board.id}`}
+                  chosen={chosen.has(line.board.id)}
+                  words={words}
+                  onChoose={() => choose(line.board.id)}
+                  onRemoved={setFault}
+                />
+              );
+            })}
+          </Box>
+        </Box>
         {lines.length === 0 && shelf && (
           <Box sx={{ p: 3, color: 'text.secondary' }}>
             The shelf is empty. Add a board by its name and paste its shop page, or open a file.
           </Box>
         )}
-        <Box sx={{ position: 'relative', height: rows.getTotalSize() }} role="list" aria-label="Boards on the shelf">
-          {rows.getVirtualItems().map((v) => (
-            <Row
-              key={v.key}
-              line={shown[v.index]!}
-              top={v.start}
-              href={`/b/${build.id}/shelf/${shown[v.index]!.board.id}`}
-              onRemoved={setFault}
-            />
-          ))}
-        </Box>
+        {lines.length > 0 && rows.length === 0 && (
+          <Box sx={{ p: 3, color: 'text.secondary' }}>
+            No board is called so. <Button onClick={() => void setView({ q: null })}>Show all</Button>
+          </Box>
+        )}
         <Box sx={{ px: 2, pb: 2 }}>
           {aside.map((a) => (
             <Box key={a.id} role="note" sx={{ fontSize: 12.5, my: 0.5 }}>
@@ -175,164 +196,28 @@ export function ShelfScreen() {
   );
 }
 
-function Row({
-  line: { board, complete, doubts, cents, currency },
-  top,
-  href,
-  onRemoved,
-}: {
-  line: Line;
-  top: number;
-  href: string;
-  onRemoved: (fault: string | null) => void;
-}) {
+/** A heading that orders the rows; pressed again, the other way round. */
+function Heading({ column, sorted, onSort }: { column: Column; sorted: boolean | null; onSort: () => void }) {
+  let way: 'none' | 'ascending' | 'descending' = 'none';
+  if (sorted !== null) way = sorted ? 'descending' : 'ascending';
   return (
-    <Box
-      role="listitem"
-      sx={{
-        position: 'absolute',
-        top,
-        left: 0,
-        right: 0,
-        height: rowHeight,
-        display: 'flex',
-        alignItems: 'center',
-        px: 2,
-        borderBottom: '1px solid var(--hair)',
-        fontSize: 12.5,
-      }}
-    >
-      <Box sx={{ width: 210, overflow: 'hidden', whiteSpace: 'nowrap', textOverflow: 'ellipsis' }}>
-        <Link href={href}>{board.name}</Link>{' '}
-        <Box component="span" sx={{ color: 'text.secondary' }}>
-          {board.maker}
-        </Box>
-      </Box>
-      <Box sx={{ width: 150 }}>
-        {board.kind}
-        {board.revision !== '1' ? `, rev ${board.revision}` : ''}
-      </Box>
-      <Box sx={{ width: 60 }}>{'value' in board.processor ? board.processor.value : '?'}</Box>
-      <Box sx={{ width: 60, textAlign: 'right', pr: 2 }}>{board.ports.length}</Box>
-      <Box sx={{ width: 190, display: 'flex', alignItems: 'center', gap: 1 }}>
-        <Box sx={{ width: 80, height: 7, border: '1px solid var(--ink)' }} aria-hidden>
-          <Box
-            sx={{
-              width: `${(100 * complete.known) / Math.max(1, complete.total)}%`,
-              height: '100%',
-              background: 'var(--ink)',
-            }}
-          />
-        </Box>
-        {complete.known} of {complete.total}
-      </Box>
-      <Box
-        sx={{ flex: 1, color: 'text.secondary', overflow: 'hidden', whiteSpace: 'nowrap', textOverflow: 'ellipsis' }}
-      >
-        {Object.entries(complete.origins)
-          .sort((a, b) => b[1] - a[1])
-          .map(([o, n]) => `${n} ${o}`)
-          .join(', ')}
-      </Box>
-      <Box sx={{ width: 120, color: doubts > 0 ? 'error.main' : 'text.secondary' }}>
-        {doubts > 0 ? `${doubts} in doubt` : ''}
-      </Box>
-      <Box sx={{ width: 80, textAlign: 'right' }}>{cents === null ? 'no offer' : money(cents, currency)}</Box>
-      <AtHome board={board} />
-      <Box sx={{ width: 96, textAlign: 'right' }}>
-        <RemoveBoard id={board.id} name={board.name} onDone={onRemoved} />
-      </Box>
+    <Box role="columnheader" aria-sort={column.by ? way : undefined} sx={roomOf(column)}>
+      {column.by ? (
+        <Button
+          onClick={onSort}
+          sx={{ p: 0, minHeight: 24, fontSize: 11.5, color: sorted === null ? 'text.secondary' : 'primary.main' }}
+        >
+          {column.heading}
+          {sorted !== null && <span aria-hidden>&nbsp;{sorted ? '↓' : '↑'}</span>}
+        </Button>
+      ) : (
+        column.heading
+      )}
     </Box>
   );
 }
 
-function AddBoard() {
-  const { build } = useRoom('build');
-  const { shelf, putBoard } = useShelf();
-  const router = useRouter();
-  const [name, setName] = useState('');
-  const [maker, setMaker] = useState('');
-  const [kind, setKind] = useState<Board['kind']>('flight controller');
-  const [fault, setFault] = useState<string | null>(null);
-  const [over, setOver] = useState(false);
-  /** `files`: pages that the editor is to read at once. A name that is not typed is that of the file, until the page says another. */
-  const add = async (files: File[] = []) => {
-    const called =
-      name.trim() ||
-      (files[0]?.name ?? '')
-        .replace(/\.[a-z0-9]{2,5}$/i, '')
-        .slice(0, 80)
-        .trim();
-    const by = maker.trim() || 'maker not said';
-    if (!called) return;
-    const base = idFrom(`${by} ${called}`, 'board');
-    const taken = new Set(shelf?.boards.map((b) => b.id));
-    let id = base;
-    for (let n = 2; taken.has(id); n++) id = `${base}-${n}`;
-    const said = await putBoard(newBoard(id, called, by, kind));
-    setFault(said);
-    if (said) return;
-    if (files.length > 0) handOver(id, files);
-    router.push(`/b/${build.id}/shelf/${id}`);
-  };
-  return (
-    <Box
-      component="form"
-      sx={{
-        display: 'flex',
-        gap: 1,
-        alignItems: 'center',
-        outline: over ? '2px dashed var(--copper)' : 'none',
-        outlineOffset: 4,
-      }}
-      onSubmit={(e) => (e.preventDefault(), void add())}
-      onDragOver={(e) => (e.preventDefault(), setOver(true))}
-      onDragLeave={() => setOver(false)}
-      onDrop={(e) => (e.preventDefault(), setOver(false), void add([...e.dataTransfer.files]))}
-      onPaste={(e) => e.clipboardData.files.length > 0 && (e.preventDefault(), void add([...e.clipboardData.files]))}
-    >
-      <TextField
-        placeholder="New board"
-        value={name}
-        onChange={(e) => setName(e.target.value)}
-        slotProps={{ htmlInput: { 'aria-label': 'Name of a new board', maxLength: 80 } }}
-        sx={{ width: 110 }}
-      />
-      <TextField
-        placeholder="its maker"
-        value={maker}
-        onChange={(e) => setMaker(e.target.value)}
-        slotProps={{ htmlInput: { 'aria-label': 'Maker of a new board', maxLength: 80 } }}
-        sx={{ width: 90 }}
-      />
-      <Select
-        value={kind}
-        onChange={(e) => setKind(e.target.value)}
-        inputProps={{ 'aria-label': 'Kind of a new board' }}
-        sx={{ width: 130 }}
-      >
-        {boardKinds.map((k) => (
-          <MenuItem key={k} value={k}>
-            {k}
-          </MenuItem>
-        ))}
-      </Select>
-      <Button type="submit" variant="contained" disabled={!name.trim() || !maker.trim()}>
-        Add
-      </Button>
-      <PickFiles
-        words="From its page"
-        label="Page of a new board"
-        accept={pageFiles}
-        title="A PDF, a saved page, a photo, a screenshot or a table; it can be dropped here as well"
-        onPick={(files) => void add(files)}
-      />
-      {fault && <Box role="alert">{fault}</Box>}
-    </Box>
-  );
-}
-
-function arrange(lines: Line[], q: string, sort: (typeof orders)[number]): Line[] {
+function arrange(lines: Line[], { q, sort, down }: { q: string; sort: string; down: boolean }): Line[] {
   const word = q.trim().toLowerCase();
   const shown = word
     ? lines.filter(({ board: b }) =>
@@ -341,12 +226,12 @@ function arrange(lines: Line[], q: string, sort: (typeof orders)[number]): Line[
           .includes(word),
       )
     : [...lines];
-  const share = (l: Line) => l.complete.known / Math.max(1, l.complete.total);
-  const by = {
-    name: (a: Line, b: Line) => a.board.maker.localeCompare(b.board.maker) || a.board.name.localeCompare(b.board.name),
-    completeness: (a: Line, b: Line) => share(a) - share(b),
-    price: (a: Line, b: Line) => (a.cents ?? Infinity) - (b.cents ?? Infinity),
-    doubts: (a: Line, b: Line) => b.doubts - a.doubts,
-  }[sort];
-  return shown.sort(by);
+  const by = [nameColumn, ...columns].find((c) => c.id === sort)?.by ?? nameColumn.by!;
+  const way = down ? -1 : 1;
+  return shown.sort((a, b) => {
+    const [x, y] = [by(a), by(b)];
+    if (x === y) return 0;
+    if (typeof x === 'string' && typeof y === 'string') return way * x.localeCompare(y);
+    return way * (x < y ? -1 : 1);
+  });
 }

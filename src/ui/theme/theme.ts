@@ -75,6 +75,7 @@ export const theme = createTheme({
         ':focus-visible': { outline: '2px solid var(--copper)', outlineOffset: 1 },
         a: { color: 'var(--copper)' },
         'td > a:only-child': { display: 'inline-block', minHeight: 24, minWidth: 24 },
+        '.toured': { outline: '2px dashed var(--copper)', outlineOffset: 3 },
         '.skip': { position: 'absolute', left: 8, top: -60, zIndex: 10, padding: 8, background: 'var(--paper)' },
         '.skip:focus': { top: 8 },
         '#page:focus': { outline: 'none' },

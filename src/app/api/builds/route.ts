@@ -25,11 +25,11 @@ export function POST(request: Request) {
   return answer(request, 'write', async (who) => {
     const parsed = newBuildAsked.safeParse(await bodyJson(request));
     if (!parsed.success) return say(422, 'A build needs a name of 1 to 80 characters.');
-    const { name, from, kind } = parsed.data;
+    const { name, from, kind, parts, ownEsc } = parsed.data;
     const id = await theirs(who, async (db) => {
       const forked = from === undefined ? null : await findBuild(db, from);
       if (from !== undefined && !forked) return null;
-      const made = await newBuild(db, name, forked?.build, kind);
+      const made = await newBuild(db, name, forked?.build, kind && { kind, parts, ownEsc });
       await note(db, who, 'began a build', made);
       return made;
     });

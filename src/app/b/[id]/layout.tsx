@@ -10,6 +10,7 @@ import { isDatabaseDown, UnreadableRecord } from '@/db/faults';
 import { NoDatabase } from '@/ui/frame/NoDatabase';
 import { Trouble } from '@/ui/frame/Trouble';
 import { SaveTrouble } from '@/ui/frame/SaveMark';
+import { Tour } from '@/ui/frame/Tour';
 import { Stile } from '@/ui/frame/Stile';
 import { BuildRoom } from '@/ui/room/BuildRoom';
 
@@ -47,6 +48,7 @@ export default async function Layout({ children, params }: { children: ReactNode
           To the page
         </a>
         <Stile />
+        <Tour />
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           <BuildLine />
           <SaveTrouble />

@@ -1,0 +1,83 @@
+import { describe, expect, test } from 'vitest';
+import { interval, isKnown, type NumberFigure } from '../quantity/figure';
+import { evaluate, type Climb } from './climb';
+import type { Board } from '../records/board';
+import { buildSchema, type Build } from '../records/build';
+import { demoBuilds, demoShelf } from '../tests/demo';
+import { randomPair } from '../tests/random-build';
+import { verdictRank } from '../tests/verdict-rank';
+
+/** As soundness.test.ts, for the figures of the build. */
+const shelf = demoShelf();
+const builds = demoBuilds();
+
+type Path = (string | number)[];
+
+/** Where the figures of a build stand. */
+function figuresIn(node: unknown, path: Path = []): Path[] {
+  if (typeof node !== 'object' || node === null || 'unknown' in node) return [];
+  if ('value' in node && 'origin' in node) return [path];
+  return Object.entries(node).flatMap(([key, inside]) => figuresIn(inside, [...path, key]));
+}
+
+type Node = Record<string, unknown>;
+const at = (node: object, path: Path) => path.reduce<unknown>((inside, key) => (inside as Node)[key], node);
+
+/** A copy with another figure there; null where the file format has no room for it. */
+function withFigure(build: Build, path: Path, figure: object): Build | null {
+  const copy = structuredClone(build);
+  (at(copy, path.slice(0, -1)) as Node)[path.at(-1)!] = figure;
+  const read = buildSchema.safeParse(copy);
+  return read.success ? read.data : null;
+}
+
+/** Nothing draws more for long than for moments: such a figure cannot be. */
+function steadyAbovePeak(build: Build, path: Path): boolean {
+  if (path.at(-1) !== 'typicalAmps') return false;
+  const { typicalAmps, peakAmps } = at(build, path.slice(0, -1)) as Record<string, NumberFigure>;
+  return isKnown(peakAmps) && interval(typicalAmps!).high > interval(peakAmps).high;
+}
+
+function checkBuild(build: Build, board: Board): void {
+  for (const path of figuresIn(build)) {
+    const now = at(build, path) as { value: unknown };
+    const asked = withFigure(build, path, { unknown: true });
+    if (!asked) continue;
+    const open = evaluate(asked, board);
+    // A cell that nobody has measured is taken to be a tired one, about twice a fresh one; no worse.
+    const times = [0.5, 0.9, 1.1, 2, ...(path.at(-1) === 'cellMilliohm' ? [] : [4])];
+    let values: number[] | boolean[];
+    if (typeof now.value === 'number') values = times.map((n) => (now.value as number) * n);
+    else if (typeof now.value === 'boolean') values = [true, false];
+    else values = [];
+    for (const value of values) {
+      const said = withFigure(build, path, { ...now, value, origin: 'manual' });
+      if (!said || steadyAbovePeak(said, path)) continue;
+      const real = evaluate(said, board);
+      // What the unknown left out, and is in now, has a mass and a price of its own.
+      if (leftOut(open) > leftOut(real)) continue;
+      const where = `${build.id}, ${board.id}, ${path.join('.')} = ${value}`;
+      if (open.verdict === 'does not fit') expect(verdictRank[real.verdict], where).toBeLessThanOrEqual(1);
+      if (verdictRank[open.verdict] >= 2) expect(real.verdict, where).not.toBe('does not fit');
+    }
+  }
+}
+
+const leftOut = ({ hookup }: Climb) => hookup.parts.filter((p) => !p.mode).length;
+
+describe('an unknown figure of the build is never read as yes, nor as no', () => {
+  test.each(builds.map((b, i) => [b.id, b, i] as const))(
+    '%s',
+    (_, build, i) => {
+      for (const board of shelf.boards.filter((_, n) => n % 20 === i)) checkBuild(build, board);
+    },
+    60_000,
+  );
+
+  test('random builds, with parts that feed others, on random boards', () => {
+    for (let seed = 1; seed <= 4; seed++) {
+      const { build, board } = randomPair(seed, { parts: 5, ports: 4, rails: 3, bridges: 1 });
+      checkBuild(build, board);
+    }
+  }, 60_000);
+});

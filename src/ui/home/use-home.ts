@@ -1,0 +1,70 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import type { Board, Build, Peripheral } from '@/core';
+import type { OnHome, Then, ToHome } from '@/workers/home.worker';
+import { askServer } from '../room/ask-server';
+import { identityOf } from '../room/identity';
+import { today } from '../room/today';
+import { useShelf } from '../room/use-shelf';
+import { useWorkerAnswer } from '../room/use-worker-answer';
+
+interface Step<T> {
+  before: T | null;
+  now: T | null;
+}
+/** What changed in the days asked for, by kind. */
+export interface MovedOf {
+  build: Step<Build>[];
+  board: Step<Board>[];
+  part: Step<Peripheral>[];
+}
+
+/** What moved in the last days; undefined while it is on its way, null where the server does not answer. */
+export function useMoved(days: number): MovedOf | null | undefined {
+  const { data } = useQuery({
+    queryKey: ['moved', days],
+    queryFn: async () =>
+      (await askServer<{ moved: ({ kind: keyof MovedOf } & Step<never>)[] }>(`/api/moved?days=${days}`, {}, '')).said
+        .moved ?? null,
+  });
+  // One and the same object as long as nothing else is said: what hangs on it is worked out by its identity.
+  return useMemo(() => {
+    if (!data) return data;
+    const of = (kind: keyof MovedOf) => data.filter((m) => m.kind === kind);
+    return { build: of('build'), board: of('board'), part: of('part') };
+  }, [data]);
+}
+
+/** The builds themselves, the newest of them; the list of the page has only what it shows. */
+export function useBuilds(listed: { id: string; version: number }[]): Build[] | undefined {
+  const { data } = useQuery({
+    queryKey: ['builds', listed.map((b) => [b.id, b.version])],
+    queryFn: async () =>
+      (
+        await Promise.all(
+          listed.map(
+            async ({ id }) => (await askServer<{ build: Build }>(`/api/builds/${id}`, {}, '')).said.build ?? [],
+          ),
+        )
+      ).flat(),
+  });
+  return data;
+}
+
+/** How each build stands before the shelf, worked out beside the page; null while that goes on. */
+export function useStands(builds: Build[] | undefined, moved: MovedOf | null | undefined): OnHome | null {
+  const { shelf } = useShelf();
+  const then: Then = {
+    builds: moved?.build.flatMap((m) => m.before ?? []) ?? [],
+    boards: moved?.board.flatMap((m) => m.before ?? []) ?? [],
+  };
+  const boards = shelf?.boards;
+  const key =
+    boards && builds && builds.length > 0 && moved !== undefined
+      ? JSON.stringify([identityOf(builds), identityOf(boards), moved && identityOf(moved)])
+      : null;
+  return useWorkerAnswer<OnHome>(key, () => ({
+    worker: new Worker(new URL('../../workers/home.worker.ts', import.meta.url), { type: 'module' }),
+    question: { builds: builds ?? [], boards: boards ?? [], then, today: today() } satisfies ToHome,
+  }));
+}

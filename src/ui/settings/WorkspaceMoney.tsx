@@ -1,0 +1,76 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { euro } from '@/core';
+import { Currency } from '../build/Currency';
+import { NumberBox } from '../build/NumberBox';
+import { askServer } from '../room/ask-server';
+
+interface Money {
+  currency: string;
+  rates: Record<string, number>;
+}
+
+/** What new builds are paid in; a rate is what its buyer says, nothing is fetched. */
+export function WorkspaceMoney({ mayWrite }: { mayWrite: boolean }) {
+  const { data, error } = useQuery({
+    queryKey: ['money'],
+    queryFn: async () => {
+      const { ok, said } = await askServer<Money>('/api/money', {}, 'The server does not answer.');
+      if (!ok || !said.currency) throw new Error(said.sentence);
+      return said as Money;
+    },
+  });
+  if (error) return <Box role="alert">{error.message}</Box>;
+  if (!data) return <Box role="status">On its way ...</Box>;
+  if (!mayWrite) return <Box>New builds are paid in {data.currency}.</Box>;
+  return <Form money={data} />;
+}
+
+function Form({ money }: { money: Money }) {
+  const [currency, setCurrency] = useState(money.currency);
+  const [worth, setWorth] = useState<number | null>(money.rates[euro] ?? null);
+  const [said, setSaid] = useState<string | null>(null);
+  const known = /^[A-Z]{3}$/.test(currency) && (currency === euro || worth !== null);
+  const save = async () => {
+    const { [euro]: _, ...others } = currency === money.currency ? money.rates : {};
+    const { said: answer } = await askServer(
+      '/api/money',
+      {
+        method: 'PUT',
+        body: JSON.stringify({ currency, rates: currency === euro ? others : { ...others, [euro]: worth } }),
+      },
+      'The server does not answer. Nothing was changed.',
+    );
+    setSaid(answer.sentence);
+  };
+  return (
+    <Box
+      component="form"
+      onSubmit={(e) => (e.preventDefault(), void save())}
+      sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end', flexWrap: 'wrap' }}
+    >
+      <Currency label="Currency" value={currency} onChange={setCurrency} />
+      {currency !== euro && (
+        <NumberBox
+          label={`One ${euro} is`}
+          unit={currency}
+          min={0.000001}
+          mayBeUnknown
+          empty=""
+          value={worth}
+          onChange={setWorth}
+          width={130}
+        />
+      )}
+      <Button type="submit" variant="outlined" disabled={!known}>
+        Say it
+      </Button>
+      {said && <span role="status">{said}</span>}
+      <Box sx={{ width: '100%', fontSize: 12.5, color: 'text.secondary' }}>
+        Builds that are there stay as they are: theirs is changed under Build, Change.
+      </Box>
+    </Box>
+  );
+}

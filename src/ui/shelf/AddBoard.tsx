@@ -1,0 +1,100 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import Select from '@mui/material/Select';
+import TextField from '@mui/material/TextField';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { boardKinds, idFrom, newBoard, type Board } from '@/core';
+import { PickFiles } from '../frame/PickFiles';
+import { handOver } from '../intake/handed-over';
+import { pageFiles } from '../intake/page-files';
+import { useRoom } from '../room/store';
+import { useShelf } from '../room/use-shelf';
+
+/** A new board by its name, or out of its page. */
+export function AddBoard() {
+  const { build } = useRoom('build');
+  const { shelf, putBoard } = useShelf();
+  const router = useRouter();
+  const [name, setName] = useState('');
+  const [maker, setMaker] = useState('');
+  const [kind, setKind] = useState<Board['kind']>('flight controller');
+  const [fault, setFault] = useState<string | null>(null);
+  const [over, setOver] = useState(false);
+  /** `files`: pages that the editor is to read at once. A name that is not typed is that of the file, until the page says another. */
+  const add = async (files: File[] = []) => {
+    const called =
+      name.trim() ||
+      (files[0]?.name ?? '')
+        .replace(/\.[a-z0-9]{2,5}$/i, '')
+        .slice(0, 80)
+        .trim();
+    const by = maker.trim() || 'maker not said';
+    if (!called) return;
+    const base = idFrom(`${by} ${called}`, 'board');
+    const taken = new Set(shelf?.boards.map((b) => b.id));
+    let id = base;
+    for (let n = 2; taken.has(id); n++) id = `${base}-${n}`;
+    const said = await putBoard(newBoard(id, called, by, kind));
+    setFault(said);
+    if (said) return;
+    if (files.length > 0) handOver(id, files);
+    router.push(`/b/${build.id}/shelf/${id}`);
+  };
+  return (
+    <Box
+      component="form"
+      sx={{
+        display: 'flex',
+        gap: 1,
+        alignItems: 'center',
+        outline: over ? '2px dashed var(--copper)' : 'none',
+        outlineOffset: 4,
+      }}
+      onSubmit={(e) => (e.preventDefault(), void add())}
+      onDragOver={(e) => (e.preventDefault(), setOver(true))}
+      onDragLeave={() => setOver(false)}
+      onDrop={(e) => (e.preventDefault(), setOver(false), void add([...e.dataTransfer.files]))}
+      onPaste={(e) => e.clipboardData.files.length > 0 && (e.preventDefault(), void add([...e.clipboardData.files]))}
+    >
+      <TextField
+        placeholder="New board"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        slotProps={{ htmlInput: { 'aria-label': 'Name of a new board', maxLength: 80 } }}
+        sx={{ width: 110 }}
+      />
+      <TextField
+        placeholder="its maker"
+        value={maker}
+        onChange={(e) => setMaker(e.target.value)}
+        slotProps={{ htmlInput: { 'aria-label': 'Maker of a new board', maxLength: 80 } }}
+        sx={{ width: 90 }}
+      />
+      <Select
+        value={kind}
+        onChange={(e) => setKind(e.target.value)}
+        inputProps={{ 'aria-label': 'Kind of a new board' }}
+        sx={{ width: 130 }}
+      >
+        {boardKinds.map((k) => (
+          <MenuItem key={k} value={k}>
+            {k}
+          </MenuItem>
+        ))}
+      </Select>
+      <Button type="submit" variant="contained" disabled={!name.trim() || !maker.trim()}>
+        Add
+      </Button>
+      <PickFiles
+        words="From its page"
+        label="Page of a new board"
+        accept={pageFiles}
+        title="A PDF, a saved page, a photo, a screenshot or a table; it can be dropped here as well"
+        onPick={(files) => void add(files)}
+      />
+      {fault && <Box role="alert">{fault}</Box>}
+    </Box>
+  );
+}

@@ -1,0 +1,34 @@
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useState } from 'react';
+import { columns } from './columns';
+
+/** Which columns stand there. */
+export function ColumnChoice({ shown, onChange }: { shown: string[]; onChange: (shown: string[]) => void }) {
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <Button aria-haspopup="menu" aria-expanded={at !== null} onClick={(e) => setAt(e.currentTarget)}>
+        Columns
+      </Button>
+      <Menu anchorEl={at} open={at !== null} onClose={() => setAt(null)}>
+        {columns.map(({ id, heading }) => {
+          const is = shown.includes(id);
+          return (
+            <MenuItem
+              key={id}
+              role="menuitemcheckbox"
+              aria-checked={is}
+              onClick={() => onChange(columns.flatMap((c) => ((c.id === id ? !is : shown.includes(c.id)) ? c.id : [])))}
+            >
+              <Checkbox checked={is} tabIndex={-1} aria-hidden slotProps={{ input: { 'aria-hidden': true } }} />
+              {heading}
+            </MenuItem>
+          );
+        })}
+      </Menu>
+    </>
+  );
+}
