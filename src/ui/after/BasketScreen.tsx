@@ -22,8 +22,7 @@ import { useRoom } from '../room/store';
 import { csv, useTakeOut } from '../frame/take-out';
 import { WithBoard, type Chosen } from './use-chosen';
 import { today } from '../room/today';
-
-const aims = ['cheapest', 'fastest', 'fewest parcels'] as const;
+import { aims, OrderWays } from './OrderWays';
 
 /** All that is still to be bought, over shops, less what is at home. */
 export function BasketScreen() {
@@ -52,22 +51,11 @@ function Basket({ board, climb }: Chosen) {
     edit(`home ${l.key}`, (b) => ({ ...b, atHome: { ...b.atHome, [l.key]: Math.max(0, n) } }));
   let said: string;
   if (build.orderedOn) said = words(`Ordered on ${build.orderedOn}`);
-  else if (climb.stopsAt === null) said = 'Ordered day';
-  else said = 'Ordered all the same';
+  else if (climb.stopsAt === null) said = 'I ordered it today';
+  else said = 'I ordered it today all the same';
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1, flexWrap: 'wrap' }}>
-        {aims.map((a) => (
-          <Button
-            key={a}
-            aria-pressed={a === aim}
-            variant={a === aim ? 'contained' : 'outlined'}
-            onClick={() => void setAim(a)}
-          >
-            {a}
-          </Button>
-        ))}
-        <Box sx={{ flex: 1 }} />
         <Button
           variant={climb.stopsAt === null ? 'contained' : 'outlined'}
           onClick={() =>
@@ -96,51 +84,58 @@ function Basket({ board, climb }: Chosen) {
           : ''}
         .
       </Box>
-      <table>
-        <thead>
-          <tr>
-            <th>What</th>
-            <th className="n">Quantity</th>
-            <th className="n">At home</th>
-            <th className="n">{currencySign(build.currency)}</th>
-            <th className="n">{mass.unit}</th>
-            <th>From</th>
-            <th>Why</th>
-          </tr>
-        </thead>
-        <tbody>
-          {lines.map((l) => {
-            const home = build.atHome[l.key] ?? 0;
-            return (
-              <tr key={l.key}>
-                <td style={{ whiteSpace: 'normal', textDecoration: home >= l.quantity ? 'line-through' : 'none' }}>
-                  {l.what}
-                </td>
-                <td className="n">{amount(l)}</td>
-                <td className="n">
-                  <TextField
-                    value={home}
-                    onChange={(e) => atHome(l, Number(e.target.value.replace(',', '.')) || 0)}
-                    slotProps={{
-                      htmlInput: {
-                        'aria-label': `At home: ${l.what}`,
-                        inputMode: 'decimal',
-                        style: { textAlign: 'right' },
-                      },
-                    }}
-                    sx={{ width: 46 }}
-                  />
-                </td>
-                <td className="n">{priceOf({ ...l, cents: from.get(l.key)?.cents ?? l.cents })}</td>
-                <td className="n">{l.grams === null ? 'unknown' : mass.show(l.grams, 1)}</td>
-                <td>{home >= l.quantity ? 'at home' : (from.get(l.key)?.shop ?? whereFrom(l))}</td>
-                <td style={{ whiteSpace: 'normal' }}>{words(l.why)}</td>
+      <Box sx={{ display: 'flex', gap: 3, flexWrap: { xs: 'wrap', md: 'nowrap' }, alignItems: 'flex-start' }}>
+        <Box sx={{ flex: 1, minWidth: 0, overflow: 'auto' }}>
+          <table>
+            <thead>
+              <tr>
+                <th>What</th>
+                <th className="n">Quantity</th>
+                <th className="n">At home</th>
+                <th className="n">{currencySign(build.currency)}</th>
+                <th className="n">{mass.unit}</th>
+                <th>From</th>
+                <th>Why</th>
               </tr>
-            );
-          })}
-        </tbody>
-      </table>
-      <Schedule />
+            </thead>
+            <tbody>
+              {lines.map((l) => {
+                const home = build.atHome[l.key] ?? 0;
+                return (
+                  <tr key={l.key}>
+                    <td style={{ whiteSpace: 'normal', textDecoration: home >= l.quantity ? 'line-through' : 'none' }}>
+                      {l.what}
+                    </td>
+                    <td className="n">{amount(l)}</td>
+                    <td className="n">
+                      <TextField
+                        value={home}
+                        onChange={(e) => atHome(l, Number(e.target.value.replace(',', '.')) || 0)}
+                        slotProps={{
+                          htmlInput: {
+                            'aria-label': `At home: ${l.what}`,
+                            inputMode: 'decimal',
+                            style: { textAlign: 'right' },
+                          },
+                        }}
+                        sx={{ width: 46 }}
+                      />
+                    </td>
+                    <td className="n">{priceOf({ ...l, cents: from.get(l.key)?.cents ?? l.cents })}</td>
+                    <td className="n">{l.grams === null ? 'unknown' : mass.show(l.grams, 1)}</td>
+                    <td>{home >= l.quantity ? 'at home' : (from.get(l.key)?.shop ?? whereFrom(l))}</td>
+                    <td style={{ whiteSpace: 'normal' }}>{words(l.why)}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          <Schedule />
+        </Box>
+        <Box sx={{ width: { xs: '100%', md: 300 }, flexShrink: 0 }}>
+          <OrderWays lines={lines} aim={aim} onAim={(a) => void setAim(a)} />
+        </Box>
+      </Box>
     </>
   );
 }

@@ -23,6 +23,8 @@ import {
 } from '@/core';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
+import { NextSteps } from './NextSteps';
+import { WorthMeasuring } from './WorthMeasuring';
 import { Photos } from '../shelf/Photos';
 import { csv, markdown, useTakeOut } from '../frame/take-out';
 import { ReadingSays } from '../bench/ReadingSays';
@@ -40,6 +42,8 @@ export function LogScreen() {
 function Log({ board, climb }: Chosen) {
   const { build, edit } = useRoom('build', 'edit');
   const [q, setQ] = useQueryState('q', parseAsString.withDefault(''));
+  /** Of which figure of the board the next reading is. */
+  const [field, setField] = useQueryState('field', parseAsString.withDefault(''));
   useTakeOut(() => [
     { says: 'Save the logbook as CSV', file: csv(`${build.id}-logbook`), text: () => logCsv(build.log) },
     { says: 'Save the logbook as Markdown', file: markdown(`${build.id}-logbook`), text: () => logMarkdown(build.log) },
@@ -75,7 +79,7 @@ function Log({ board, climb }: Chosen) {
             </Button>
           ))}
         </Box>
-        <NewEntry board={board} />
+        <NewEntry board={board} field={field} onField={(f) => void setField(f)} />
         <Box sx={{ display: 'flex', gap: 1, mt: 1.5, alignItems: 'center' }}>
           <TextField
             placeholder="Search the logbook"
@@ -94,12 +98,20 @@ function Log({ board, climb }: Chosen) {
           <OneEntry key={e.id} entry={e} board={board} climb={climb} />
         ))}
       </Box>
-      <Scales />
+      <Box>
+        <NextSteps board={board} climb={climb} />
+        <WorthMeasuring board={board} onField={(f) => void setField(f)} />
+        <Scales />
+      </Box>
     </Box>
   );
 }
 
-function NewEntry({ board }: Pick<Chosen, 'board'>) {
+function NewEntry({
+  board,
+  field,
+  onField: setField,
+}: Pick<Chosen, 'board'> & { field: string; onField: (field: string) => void }) {
   const { edit } = useRoom('edit');
   const [kind, setKind] = useState<Entry['kind']>('measured');
   const [about, setAbout] = useState('');
@@ -107,16 +119,17 @@ function NewEntry({ board }: Pick<Chosen, 'board'>) {
   const [value, setValue] = useState('');
   const [unit, setUnit] = useState('');
   const [instrument, setInstrument] = useState('');
-  const [field, setField] = useState('');
   const fields = measurable(board);
+  const chosen = fields.find((f) => f.field === field);
+  // A figure that was chosen is what the entry is about, until something else is typed.
+  const what = about || (chosen?.says ?? '');
   const number = Number(value.replace(',', '.'));
-  const sound = about.trim() !== '' && (kind !== 'measured' || (value.trim() !== '' && Number.isFinite(number)));
+  const sound = what.trim() !== '' && (kind !== 'measured' || (value.trim() !== '' && Number.isFinite(number)));
   const add = () => {
-    const chosen = fields.find((f) => f.field === field);
     const entry: Entry = {
       id: `e${Date.now()}`,
       when: today(),
-      about: about.trim(),
+      about: what.trim(),
       kind,
       note: note.trim(),
       ...(value.trim() !== '' && Number.isFinite(number)
@@ -158,7 +171,7 @@ function NewEntry({ board }: Pick<Chosen, 'board'>) {
       </Select>
       <TextField
         label="Board, pad or step"
-        value={about}
+        value={what}
         onChange={(e) => setAbout(e.target.value)}
         slotProps={{ htmlInput: { maxLength: 80 } }}
         sx={{ width: 150 }}
@@ -166,10 +179,7 @@ function NewEntry({ board }: Pick<Chosen, 'board'>) {
       <Select
         displayEmpty
         value={field}
-        onChange={(e) => (
-          setField(e.target.value),
-          !about && setAbout(fields.find((f) => f.field === e.target.value)?.says ?? '')
-        )}
+        onChange={(e) => setField(e.target.value)}
         inputProps={{ 'aria-label': 'Figure of the board' }}
         renderValue={(v) => fields.find((f) => f.field === v)?.says ?? 'no figure of the board'}
         sx={{ width: 170 }}
@@ -300,7 +310,9 @@ function Scales() {
   const amps = currentScale(n(a.stated), n(a.truth), n(a.shown));
   return (
     <Box component="section" aria-label="Calibrations">
-      <Typography variant="h2">Voltage scale</Typography>
+      <Typography variant="h2" sx={{ mt: 2 }}>
+        Voltage scale
+      </Typography>
       <Box sx={{ display: 'flex', gap: 1 }}>
         {box('scale now', v.stated, (stated) => setV({ ...v, stated }))}
         {box('meter, V', v.truth, (truth) => setV({ ...v, truth }))}

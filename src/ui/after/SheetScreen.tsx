@@ -2,31 +2,21 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
 import { useEffect, useState } from 'react';
 import { parseAsBoolean, useQueryState } from 'nuqs';
-import {
-  asItLies,
-  buildSheet,
-  byReason,
-  drawHookup,
-  sheetMarkdown,
-  type Board,
-  type BuildSheet,
-  type Climb,
-  type Step,
-} from '@/core';
+import { asItLies, buildSheet, drawHookup, sheetMarkdown, type Board, type BuildSheet, type Climb } from '@/core';
 import { FaceFigure } from '../hookup/FaceFigure';
 import { Faces } from '../hookup/Faces';
 import { today } from '../room/today';
 import { Cables } from './Cables';
-import { doneKey, ticked } from './done';
+import { doneKey } from './done';
 import { MotorMapFigure } from './MotorMapFigure';
 import { SolderWalk } from './SolderWalk';
 import { useMeasure, useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 import { json, markdown, useTakeOut } from '../frame/take-out';
 import { Repin } from './Repin';
+import { Steps } from './Steps';
 import { WithBoard, type Chosen } from './use-chosen';
 
 /** From the parcel to the first flight, step by step with the reason of each; printed through the browser. */
@@ -123,35 +113,6 @@ function Drawing({ board, climb, sheet }: { board: Board; climb: Climb; sheet: B
       </Faces>
       <Box sx={{ fontSize: 11 }}>A number at a pad is the part that joins there.</Box>
     </Box>
-  );
-}
-
-function Steps({ title, steps, board }: { title: string; steps: Step[]; board: string }) {
-  const words = useWords();
-  const { build, edit } = useRoom('build', 'edit');
-  if (steps.length === 0) return null;
-  const tick = (s: Step) => edit(`tick ${s.key}`, (b) => ticked(b, board, s));
-  return (
-    <section>
-      <Box component="h3" sx={{ fontSize: 14, mt: 1.5, mb: 0.25 }}>
-        {title}
-      </Box>
-      {byReason(steps).map(({ why, steps: same }) => (
-        <Box key={same[0]!.key} sx={{ breakInside: 'avoid', borderBottom: '1px solid var(--hair)', pb: 0.25 }}>
-          <Box sx={{ fontSize: 12, color: 'text.secondary', pt: 0.5 }}>{words(why)}</Box>
-          {same.map((s) => (
-            <Box key={s.key} sx={{ display: 'flex', gap: 0.5, alignItems: 'flex-start' }}>
-              <Checkbox
-                checked={build.done[doneKey(board, s)] === true}
-                onChange={() => tick(s)}
-                slotProps={{ input: { 'aria-label': s.does } }}
-              />
-              <Box sx={{ fontSize: 12.5, pt: 0.25 }}>{words(s.does)}</Box>
-            </Box>
-          ))}
-        </Box>
-      ))}
-    </section>
   );
 }
 

@@ -2,7 +2,8 @@
 
 import Box from '@mui/material/Box';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
-import { benchOf, benchScene, hookupNetlist, spiceNetlist } from '@/core';
+import { Steps } from '../after/Steps';
+import { benchOf, buildSheet, benchScene, hookupNetlist, spiceNetlist } from '@/core';
 import { WithBoard, type Chosen } from '../after/use-chosen';
 import { useRoom } from '../room/store';
 import { useTakeOut } from '../frame/take-out';
@@ -39,7 +40,20 @@ export function BenchScreen() {
             The circuit of this hookup, solved: a prediction from the figures, not a measurement. Propellers off,
             aerials on, limiter first.
           </Box>
-          {scene === 'power-up' && <FirstPower {...chosen} />}
+          {scene === 'power-up' && (
+            <Box
+              sx={{
+                display: 'grid',
+                gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.8fr) minmax(0, 1fr)' },
+                gap: 3,
+              }}
+            >
+              <Box>
+                <FirstPower {...chosen} />
+              </Box>
+              <BeforePower {...chosen} />
+            </Box>
+          )}
           {scene === 'desk' && <Desk {...chosen} />}
           {scene === 'sag' && <Throttle {...chosen} />}
           {scene === 'faults' && <WhatIf {...chosen} />}
@@ -48,6 +62,18 @@ export function BenchScreen() {
         </>
       )}
     </WithBoard>
+  );
+}
+
+/** What is done before the pack is plugged in, and then: the steps of the build sheet, with its ticks. */
+function BeforePower({ board, climb }: Chosen) {
+  const { build } = useRoom('build');
+  const sheet = buildSheet(build, board, climb);
+  return (
+    <aside aria-label="At the bench">
+      <Steps title="Before power" steps={sheet.checks} board={board.id} />
+      <Steps title="Power up" steps={sheet.powerUp} board={board.id} />
+    </aside>
   );
 }
 

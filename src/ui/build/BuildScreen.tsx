@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { parseAsString, useQueryState } from 'nuqs';
-import { buildDoubts, leadWords, outcomeWords, peripheralsToCsv } from '@/core';
+import { assumedIn, buildDoubts, counted, leadWords, outcomeWords, peripheralsToCsv } from '@/core';
 import { csv, useTakeOut } from '../frame/take-out';
 import { useRoom } from '../room/store';
 import { AddPart } from './AddPart';
@@ -15,6 +15,21 @@ import { PartSheet } from './PartSheet';
 import { TallyBox } from './TallyBox';
 import { History } from './History';
 import { Variants } from './Variants';
+
+/** What is only usual: a verdict is no better than that. */
+function Assumed() {
+  const { build } = useRoom('build');
+  const { craft, parts } = assumedIn(build);
+  if (craft + parts === 0) return null;
+  const of = [...(craft > 0 ? [`${craft} of the craft`] : []), ...(parts > 0 ? [`${parts} of the parts`] : [])];
+  return (
+    <Box role="note" sx={{ mt: 1, fontSize: 12.5 }}>
+      <strong>{counted(craft + parts, 'figure')}</strong> ({of.join(', ')}) {craft + parts === 1 ? 'is' : 'are'} only
+      what is usual: put your own in before you buy, those of the craft under Change, those of a part by a click on its
+      name.
+    </Box>
+  );
+}
 
 /** What of the craft cannot all be true at once. */
 function Doubts() {
@@ -45,6 +60,7 @@ export function BuildScreen() {
       <Box sx={{ flex: 1, minWidth: 0, overflow: 'auto', px: 2, py: 1.5 }}>
         <h1 className="sr">Build</h1>
         <Craft />
+        <Assumed />
         <Doubts />
         <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 2, mt: 2, mb: 1 }}>
           <Typography variant="h2" sx={{ flex: 1 }}>

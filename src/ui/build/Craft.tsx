@@ -45,6 +45,7 @@ export function Craft() {
 function sentences(b: Build): [string, string][] {
   const mass = (f: Build['bareMassG']) => ('value' in f ? `${f.value} g` : 'unknown mass');
   return [
+    ...(b.craft === '' ? [] : [['For', b.craft] as [string, string]]),
     [
       'Frame',
       `${b.frame.mounts.map((m) => `${patternWords(m)} ${m.screw}`).join(' or ') || 'a tray without holes'}; bay ${b.frame.bayLengthMm} x ${b.frame.bayWidthMm} x ${b.frame.bayHeightMm} mm; USB reached from ${b.frame.openSides.join(', ') || 'nowhere'}; bare craft ${mass(b.bareMassG)}`,

@@ -13,6 +13,7 @@ import { markdown, useTakeOut } from '../frame/take-out';
 import { CopyButton } from '../frame/CopyButton';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
+import { UndecidedList } from './UndecidedList';
 import { useDecide } from './use-decide';
 import { today } from '../room/today';
 
@@ -36,39 +37,51 @@ export function QuestionsScreen() {
   });
   const asked = questions ? questions.build.length + questions.boards.length : null;
   return (
-    <Box sx={{ p: 2, maxWidth: 980 }}>
-      <Typography variant="h1">Questions</Typography>
-      {!questions && (
-        <Box role="status" sx={{ color: 'text.secondary' }}>
-          Every unknown is being tried at all it could be ...
-        </Box>
+    <Box
+      sx={{
+        p: 2,
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.7fr) minmax(0, 1fr)' },
+        gap: 4,
+      }}
+    >
+      <Box>
+        <Typography variant="h1">Questions</Typography>
+        {!questions && (
+          <Box role="status" sx={{ color: 'text.secondary' }}>
+            Every unknown is being tried at all it could be ...
+          </Box>
+        )}
+        {asked === 0 && (
+          <Box sx={{ mt: 1 }}>
+            {first && carries(first.climb) ? (
+              <>
+                <strong>You know enough.</strong> No figure that is unknown or in doubt, whatever it turns out to be,
+                changes the pick: {first.climb.boardName}, {outcomeWords(first.climb)}.
+              </>
+            ) : (
+              `No figure that is unknown or in doubt makes a board carry the build, whatever it turns out to be.${first ? ` Nearest: ${first.climb.boardName}, ${outcomeWords(first.climb)}.` : ''}`
+            )}
+          </Box>
+        )}
+        {asked !== null && asked > 0 && (
+          <Box sx={{ color: 'text.secondary', mb: 1 }}>
+            {asked === 1
+              ? 'One figure that is unknown or cannot be true'
+              : `${asked} figures that are unknown or cannot be true`}{' '}
+            could still change the pick. All others do not matter for this build.
+          </Box>
+        )}
+        {questions?.build.map((q) => (
+          <OfBuild key={q.path.join()} question={q} />
+        ))}
+        {questions?.boards.map((q) => (
+          <One key={`${q.boardId} ${q.field}`} question={q} />
+        ))}
+      </Box>
+      {ranking.ranked && (
+        <UndecidedList ranked={ranking.ranked} asked={new Set(questions?.boards.map((q) => q.boardId))} />
       )}
-      {asked === 0 && (
-        <Box sx={{ mt: 1 }}>
-          {first && carries(first.climb) ? (
-            <>
-              <strong>You know enough.</strong> No figure that is unknown or in doubt, whatever it turns out to be,
-              changes the pick: {first.climb.boardName}, {outcomeWords(first.climb)}.
-            </>
-          ) : (
-            `No figure that is unknown or in doubt makes a board carry the build, whatever it turns out to be.${first ? ` Nearest: ${first.climb.boardName}, ${outcomeWords(first.climb)}.` : ''}`
-          )}
-        </Box>
-      )}
-      {asked !== null && asked > 0 && (
-        <Box sx={{ color: 'text.secondary', mb: 1 }}>
-          {asked === 1
-            ? 'One figure that is unknown or cannot be true'
-            : `${asked} figures that are unknown or cannot be true`}{' '}
-          could still change the pick. All others do not matter for this build.
-        </Box>
-      )}
-      {questions?.build.map((q) => (
-        <OfBuild key={q.path.join()} question={q} />
-      ))}
-      {questions?.boards.map((q) => (
-        <One key={`${q.boardId} ${q.field}`} question={q} />
-      ))}
     </Box>
   );
 }

@@ -1,4 +1,4 @@
-import { plainMoney, list, money, type Mended, type Ranked, tellingRung } from '@/core';
+import { plainMoney, list, money, type Mended, type Climb, type Ranked, tellingRung } from '@/core';
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import type { MouseEvent } from 'react';
@@ -15,6 +15,8 @@ interface Props {
   rung: number | null;
   grams: string;
   words: (text: string) => string;
+  /** The board above that says the same, word for word: it is not said again. */
+  asAbove: string | null;
   href: string;
   onPick: (rung: number | null) => void;
   /** The rung under the pointer. */
@@ -31,13 +33,16 @@ export function LadderRow({
   rung,
   grams,
   words,
+  asAbove,
   href,
   onPick,
   over,
   onOver,
 }: Props) {
   const { climb, rank } = ranked;
-  const told = tellingRung(climb);
+  const first = tellingRung(climb);
+  // What the board above says too is not said again; the next thing that is not quite right is.
+  const told = (asAbove === null ? null : nextTelling(climb, first)) ?? first;
   const about = told?.findings[0];
   const stopper = climb.members?.find((m) => m.id === about?.member && !about?.sentence.includes(m.name))?.name;
   let moved: string;
@@ -134,7 +139,16 @@ export function LadderRow({
         <Box component="span" sx={{ color: verdictColour[climb.verdict], fontWeight: 620 }}>
           {climb.verdict}
         </Box>
-        {told && (
+        {asAbove !== null && first && (
+          <>
+            {' · '}
+            <Box component="span" sx={{ color: stateColour[first.state], fontWeight: 560 }}>
+              {first.name}
+            </Box>{' '}
+            as {asAbove}
+          </>
+        )}
+        {told && !(asAbove !== null && told === first) && (
           <>
             {' · '}
             <Box component="span" sx={{ color: stateColour[told.state], fontWeight: 560 }}>
@@ -154,6 +168,11 @@ export function LadderRow({
       </Box>
     </Box>
   );
+}
+
+/** The next rung that is not quite right. */
+function nextTelling(climb: Climb, after: Climb['rungs'][number] | null): Climb['rungs'][number] | null {
+  return climb.rungs.find((r) => after !== null && r.rung > after.rung && r.state !== 'holds') ?? null;
 }
 
 function rungUnder(e: MouseEvent<HTMLElement>): number {

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { evaluate, rankClimbs } from '@/core';
 import { makeBoard, makeBuild, makePart, says, serial, unknown } from '@/core/tests/make';
 import { tellingRung } from '@/core';
-import { asCsv, massWords } from './stop';
+import { asCsv, massWords, saidAbove } from './stop';
 
 const build = makeBuild({}, [makePart('gps', { links: [serial('positioning')] })]);
 const climbs = [
@@ -22,6 +22,16 @@ describe('the reason beside the strip', () => {
     expect(massWords(climbs[1]!, (g) => g.toFixed(0))).toMatch(/^> \d+$/);
     expect(massWords(climbs[0]!, (g) => g.toFixed(0))).toMatch(/^\d+$/);
   });
+});
+
+test('a reason that a board above gives, word for word, is named after that board; why one stops is said at each', () => {
+  const turned = (id: string) => makeBoard({ id, name: id, usb: { plug: 'C', side: 'rear' } });
+  const rows = rankClimbs([
+    ...['a', 'b'].map((id) => evaluate(makeBuild(), turned(id))),
+    ...['c', 'd'].map((id) => evaluate(build, makeBoard({ id, name: id }))),
+  ]);
+  expect(rows.map((r) => r.climb.boardName)).toEqual(['a', 'b', 'c', 'd']);
+  expect(saidAbove(rows)).toEqual([null, 'a', null, null]);
 });
 
 describe('the ladder as a file', () => {

@@ -30,6 +30,20 @@ export function massWords({ massG }: Climb, show: (grams: number) => string): st
   return massG.high === null ? `> ${show(massG.low)}` : show(massG.high);
 }
 
+/** For each row: the name of the first row above that gives the same reason, word for word; null where none does. */
+export function saidAbove(rows: readonly Ranked[]): (string | null)[] {
+  const met = new Map<string, string>();
+  return rows.map(({ climb }) => {
+    const told = tellingRung(climb);
+    const sentence = told?.findings[0]?.sentence;
+    // Why a board stops is said at each.
+    if (!told || sentence === undefined || climb.stopsAt !== null) return null;
+    const above = met.get(sentence);
+    if (above === undefined) met.set(sentence, climb.members?.[0]?.name ?? climb.boardName);
+    return above ?? null;
+  });
+}
+
 /** The ladder as lines: CSV (RFC 4180) with a comma, plain text with a tab. */
 export function asCsv(ranked: readonly Ranked[], separator: ',' | '\t', currency: string): string {
   const rows = ranked.map(({ rank, climb }) => [

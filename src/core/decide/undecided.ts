@@ -1,0 +1,23 @@
+import type { Ranked } from './rank-shelf';
+
+/** A board of which it cannot be said whether it carries the build, with what it hangs on. */
+export interface Undecided {
+  boardId: string;
+  name: string;
+  rank: number;
+  hangsOn: { rung: string; sentence: string }[];
+}
+
+/** All boards that cannot be told yet, best first: what the ladder counts as such, and nothing else. */
+export function undecidedBoards(ranked: readonly Ranked[]): Undecided[] {
+  return ranked
+    .filter(({ climb }) => climb.verdict === 'cannot say yet')
+    .map(({ climb, rank }) => ({
+      boardId: climb.boardId,
+      name: climb.boardName,
+      rank,
+      hangsOn: climb.rungs.flatMap((r) =>
+        r.findings.filter((f) => f.state === 'unknown').map((f) => ({ rung: r.name, sentence: f.sentence })),
+      ),
+    }));
+}

@@ -1,0 +1,37 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { buildSheet } from '@/core';
+import { useRoom } from '../room/store';
+import { doneKey } from './done';
+import { Steps } from './Steps';
+import type { Chosen } from './use-chosen';
+
+const mostShown = 4;
+
+/** What the build sheet asks for next, to be ticked off here. */
+export function NextSteps({ board, climb }: Chosen) {
+  const { build } = useRoom('build');
+  const sheet = buildSheet(build, board, climb);
+  const all = [
+    sheet.before,
+    sheet.bridges,
+    sheet.solder,
+    sheet.mounting,
+    sheet.checks,
+    sheet.powerUp,
+    sheet.setUp,
+    sheet.calibrate,
+  ].flat();
+  const open = all.filter((s) => !build.done[doneKey(board.id, s)]);
+  return (
+    <section aria-label="Next on the build sheet">
+      <Typography variant="h2">Next on the build sheet</Typography>
+      <Box sx={{ fontSize: 12.5 }}>
+        {all.length - open.length} of {all.length} steps done.{' '}
+        <Link href={`/b/${build.id}/sheet?board=${board.id}`}>The whole sheet</Link>
+      </Box>
+      <Steps title="" steps={open.slice(0, mostShown)} board={board.id} />
+    </section>
+  );
+}
