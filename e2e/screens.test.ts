@@ -234,7 +234,11 @@ describe('the hookup', () => {
         const kept: Blob[] = [];
         const make = URL.createObjectURL.bind(URL);
         URL.createObjectURL = (blob) => (kept.push(blob as Blob), make(blob));
-        [...document.querySelectorAll('button')].find((b) => b.textContent === 'Save as SVG')!.click();
+        [...document.querySelectorAll('button')].find((b) => b.textContent === 'Take out')!.click();
+        await new Promise((r) => setTimeout(r, 200));
+        [...document.querySelectorAll<HTMLElement>('[role=menuitem]')]
+          .find((m) => m.textContent === 'Save the top as SVG')!
+          .click();
         await new Promise((r) => setTimeout(r, 200));
         return kept[0]!.text();
       });

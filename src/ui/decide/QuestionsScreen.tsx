@@ -80,7 +80,7 @@ export function QuestionsScreen() {
         ))}
       </Box>
       {ranking.ranked && (
-        <UndecidedList ranked={ranking.ranked} asked={new Set(questions?.boards.map((q) => q.boardId))} />
+        <UndecidedList ranked={ranking.ranked} asked={questions && new Set(questions.boards.map((q) => q.boardId))} />
       )}
     </Box>
   );

@@ -8,8 +8,8 @@ import { useRoom } from '../room/store';
 const mostShown = 8;
 const mostReasons = 3;
 
-/** The boards that the ladder cannot tell yet, each with what it hangs on: what is not asked above cannot bring it to the top. */
-export function UndecidedList({ ranked, asked }: { ranked: Ranked[]; asked: ReadonlySet<string> }) {
+/** The boards that the ladder cannot tell yet, each with what it hangs on. `asked`: those that a question is about; null while it is worked out. */
+export function UndecidedList({ ranked, asked }: { ranked: Ranked[]; asked: ReadonlySet<string> | null }) {
   const { build } = useRoom('build');
   const words = useWords();
   const boards = undecidedBoards(ranked);
@@ -24,7 +24,7 @@ export function UndecidedList({ ranked, asked }: { ranked: Ranked[]; asked: Read
       {boards.slice(0, mostShown).map((b) => (
         <Box key={b.boardId} sx={{ borderTop: '1px solid var(--hair)', py: 0.75, fontSize: 12.5 }}>
           <Link href={`/b/${build.id}/board/${b.boardId}`}>{b.name}</Link>, place {b.rank}
-          {!asked.has(b.boardId) && (
+          {asked && !asked.has(b.boardId) && (
             <Box component="span" sx={{ color: 'text.secondary' }}>
               : nothing more to be asked; whatever it turns out to be, the pick stays.
             </Box>

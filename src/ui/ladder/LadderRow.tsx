@@ -1,9 +1,10 @@
-import { plainMoney, list, money, type Mended, type Climb, type Ranked, tellingRung } from '@/core';
+import { plainMoney, list, money, type Mended, type Ranked } from '@/core';
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import type { MouseEvent } from 'react';
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
 import { stateColour, verdictColour } from '../marks/words';
+import type { Told } from './stop';
 
 interface Props {
   ranked: Ranked;
@@ -15,8 +16,7 @@ interface Props {
   rung: number | null;
   grams: string;
   words: (text: string) => string;
-  /** The board above that says the same, word for word: it is not said again. */
-  asAbove: string | null;
+  told: Told;
   href: string;
   onPick: (rung: number | null) => void;
   /** The rung under the pointer. */
@@ -33,16 +33,13 @@ export function LadderRow({
   rung,
   grams,
   words,
-  asAbove,
+  told: { above, tells: told },
   href,
   onPick,
   over,
   onOver,
 }: Props) {
   const { climb, rank } = ranked;
-  const first = tellingRung(climb);
-  // What the board above says too is not said again; the next thing that is not quite right is.
-  const told = (asAbove === null ? null : nextTelling(climb, first)) ?? first;
   const about = told?.findings[0];
   const stopper = climb.members?.find((m) => m.id === about?.member && !about?.sentence.includes(m.name))?.name;
   let moved: string;
@@ -139,16 +136,15 @@ export function LadderRow({
         <Box component="span" sx={{ color: verdictColour[climb.verdict], fontWeight: 620 }}>
           {climb.verdict}
         </Box>
-        {asAbove !== null && first && (
+        {above.length > 0 && (
           <>
             {' · '}
-            <Box component="span" sx={{ color: stateColour[first.state], fontWeight: 560 }}>
-              {first.name}
-            </Box>{' '}
-            as {asAbove}
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {list(above)} as above
+            </Box>
           </>
         )}
-        {told && !(asAbove !== null && told === first) && (
+        {told && (
           <>
             {' · '}
             <Box component="span" sx={{ color: stateColour[told.state], fontWeight: 560 }}>
@@ -168,11 +164,6 @@ export function LadderRow({
       </Box>
     </Box>
   );
-}
-
-/** The next rung that is not quite right. */
-function nextTelling(climb: Climb, after: Climb['rungs'][number] | null): Climb['rungs'][number] | null {
-  return climb.rungs.find((r) => after !== null && r.rung > after.rung && r.state !== 'holds') ?? null;
 }
 
 function rungUnder(e: MouseEvent<HTMLElement>): number {

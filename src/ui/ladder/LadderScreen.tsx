@@ -45,7 +45,7 @@ import { RungReader } from './RungReader';
 import { SetAside } from './SetAside';
 import { Sets } from './Sets';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { asCsv, fixFilters, massWords, isMadeOf, madeOf, saidAbove, sortKeys, verdicts } from './stop';
+import { asCsv, fixFilters, massWords, isMadeOf, madeOf, sortKeys, toldOf, verdicts } from './stop';
 import { useLetterKey } from '../frame/letter-keys';
 import { csv, useTakeOut } from '../frame/take-out';
 
@@ -98,7 +98,7 @@ export function LadderScreen() {
       ),
     [ranked, view, mended, kinds, build.atHome],
   );
-  const above = useMemo(() => saidAbove(rows), [rows]);
+  const told = useMemo(() => toldOf(rows), [rows]);
   const at = Math.max(
     0,
     rows.findIndex((r) => r.climb.boardId === view.board),
@@ -351,7 +351,7 @@ export function LadderScreen() {
                     onOver={(n) => setOver(n === null ? null : { board: r.climb.boardId, rung: n })}
                     grams={massWords(r.climb, mass.show)}
                     words={words}
-                    asAbove={mended ? null : (above[v.index] ?? null)}
+                    told={mended ? { above: [], tells: tellingRung(r.climb) } : told[v.index]!}
                     onPick={(n) => void setView({ board: r.climb.boardId, rung: n })}
                     href={`/b/${build.id}/board/${r.climb.boardId}`}
                   />

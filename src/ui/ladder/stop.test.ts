@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { evaluate, rankClimbs } from '@/core';
 import { makeBoard, makeBuild, makePart, says, serial, unknown } from '@/core/tests/make';
 import { tellingRung } from '@/core';
-import { asCsv, massWords, saidAbove } from './stop';
+import { asCsv, massWords, toldOf } from './stop';
 
 const build = makeBuild({}, [makePart('gps', { links: [serial('positioning')] })]);
 const climbs = [
@@ -24,14 +24,16 @@ describe('the reason beside the strip', () => {
   });
 });
 
-test('a reason that a board above gives, word for word, is named after that board; why one stops is said at each', () => {
+test('no sentence stands there twice: what a row above says is named, the next thing is told; why a board stops is said at each', () => {
   const turned = (id: string) => makeBoard({ id, name: id, usb: { plug: 'C', side: 'rear' } });
   const rows = rankClimbs([
     ...['a', 'b'].map((id) => evaluate(makeBuild(), turned(id))),
     ...['c', 'd'].map((id) => evaluate(build, makeBoard({ id, name: id }))),
   ]);
   expect(rows.map((r) => r.climb.boardName)).toEqual(['a', 'b', 'c', 'd']);
-  expect(saidAbove(rows)).toEqual([null, 'a', null, null]);
+  const told = toldOf(rows);
+  expect(told.map((t) => t.tells?.name ?? null)).toEqual(['Frame', null, 'Ports', 'Ports']);
+  expect(told.map((t) => t.above)).toEqual([[], ['Frame'], [], []]);
 });
 
 describe('the ladder as a file', () => {

@@ -1,4 +1,4 @@
-import { csvLines, plainMoney, tellingRung, type Board, type Climb, type Ranked } from '@/core';
+import { csvLines, plainMoney, tellingRung, type Board, type Climb, type Ranked, type RungName } from '@/core';
 
 export type SortKey = 'rank' | 'price' | 'grams' | 'name';
 export const sortKeys: SortKey[] = ['rank', 'price', 'grams', 'name'];
@@ -30,17 +30,31 @@ export function massWords({ massG }: Climb, show: (grams: number) => string): st
   return massG.high === null ? `> ${show(massG.low)}` : show(massG.high);
 }
 
-/** For each row: the name of the first row above that gives the same reason, word for word; null where none does. */
-export function saidAbove(rows: readonly Ranked[]): (string | null)[] {
-  const met = new Map<string, string>();
+/** What is written beside a strip. */
+export interface Told {
+  /** Rungs whose reason a row above gives, word for word. */
+  above: RungName[];
+  /** The rung that is told; null: all of it stands above, or all holds. */
+  tells: Climb['rungs'][number] | null;
+}
+
+/** For each row what is to be told of it: what the rows above have said is only named, so that no sentence stands there twice. Why a board stops is said at each. */
+export function toldOf(rows: readonly Ranked[]): Told[] {
+  const met = new Set<string>();
   return rows.map(({ climb }) => {
-    const told = tellingRung(climb);
-    const sentence = told?.findings[0]?.sentence;
-    // Why a board stops is said at each.
-    if (!told || sentence === undefined || climb.stopsAt !== null) return null;
-    const above = met.get(sentence);
-    if (above === undefined) met.set(sentence, climb.members?.[0]?.name ?? climb.boardName);
-    return above ?? null;
+    if (climb.stopsAt !== null) return { above: [], tells: tellingRung(climb) };
+    const first = tellingRung(climb);
+    const open = climb.rungs.filter((r) => r.state !== 'holds' && r !== first);
+    const above: RungName[] = [];
+    for (const rung of first ? [first, ...open] : []) {
+      const sentence = rung.findings[0]?.sentence ?? '';
+      if (!met.has(sentence)) {
+        met.add(sentence);
+        return { above, tells: rung };
+      }
+      above.push(rung.name);
+    }
+    return { above, tells: null };
   });
 }
 

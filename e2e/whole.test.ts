@@ -1,0 +1,279 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { openBrowser, waitForText } from './browser';
+import { addressHas, ask, clickOn, expectAccessible, visit } from './visit';
+
+let browser: Browser;
+let close: () => Promise<void>;
+
+beforeAll(async () => {
+  ({ browser, close } = await openBrowser());
+});
+afterAll(() => close());
+
+const at = <T>(path: string, work: (page: Page) => Promise<T>) => visit(browser, path, work);
+const path = (page: Page) => new URL(page.url()).pathname;
+const menu = async (page: Page, words: string) => {
+  await page.waitForFunction(
+    (w) => [...document.querySelectorAll('[role^=menuitem]')].some((m) => m.textContent === w),
+    {},
+    words,
+  );
+  await page.evaluate(
+    (w) => [...document.querySelectorAll<HTMLElement>('[role^=menuitem]')].find((m) => m.textContent === w)!.click(),
+    words,
+  );
+};
+const remove = async (id: string) => {
+  const { version } = (await (await ask(`/api/builds/${id}`)).json()) as { version: number };
+  await ask(`/api/builds/${id}`, { method: 'DELETE', headers: { 'if-match': String(version) } });
+};
+
+describe('the first five minutes', () => {
+  test('three questions make a build with its parts; a board that carries it is picked where it is read', async () => {
+    let acts = 0;
+    const act = async (page: Page, words: string) => {
+      await clickOn(page, words);
+      acts += 1;
+    };
+    await at('/', async (page) => {
+      await waitForText(page, '1. What flies?');
+      await act(page, 'a quad');
+      await act(page, 'five-inch propellers');
+      for (const [thing, want] of [
+        ['a radio receiver', 'to buy'],
+        ['an analogue camera with its video transmitter', 'to buy'],
+        ['a buzzer to find it by', 'at home'],
+      ] as const) {
+        await page.evaluate(
+          (g, w) =>
+            [...document.querySelectorAll(`[role=group][aria-label="${g}"] button`)]
+              .find((b) => b.textContent === w)!
+              .dispatchEvent(new MouseEvent('click', { bubbles: true })),
+          thing,
+          want,
+        );
+        acts += 1;
+      }
+      await act(page, 'Start the build');
+      await page.waitForFunction(() => location.pathname.startsWith('/b/'));
+      await waitForText(page, 'are only what is usual');
+      await waitForText(page, 'Video transmitter');
+      const id = path(page).split('/')[2]!;
+      await page.goto(`${process.env.RUNG_ADDRESS}/b/${id}/ladder`, { waitUntil: 'networkidle0' });
+      acts += 1;
+      await page.waitForSelector('[data-row]');
+      await act(page, 'Pick ');
+      await waitForText(page, 'picked on');
+      await page.waitForSelector('[data-save="saved"]');
+      await new Promise((r) => setTimeout(r, 900));
+      const { build } = (await (await ask(`/api/builds/${id}`)).json()) as {
+        build: { picks: unknown[]; parts: { owned: boolean; peripheral: { kind: string } }[] };
+      };
+      expect(build.picks).toHaveLength(1);
+      expect(build.parts.map((p) => [p.peripheral.kind, p.owned])).toEqual([
+        ['receiver', false],
+        ['camera', false],
+        ['video transmitter', false],
+        ['buzzer', true],
+      ]);
+      expect(acts).toBeLessThan(60);
+      await remove(id);
+    });
+  });
+
+  test('a name that no library has becomes a part of one’s own, of the kind that its words name', async () => {
+    const { id } = (await (
+      await ask('/api/builds', { method: 'POST', body: JSON.stringify({ name: 'Own Name' }) })
+    ).json()) as { id: string };
+    await at(`/b/${id}`, async (page) => {
+      await page.waitForSelector('#add-part');
+      await page.type('#add-part', 'Zephyr 9 receiver');
+      await waitForText(page, 'Make “Zephyr 9 receiver” a part of my own');
+      await page.keyboard.press('Enter');
+      await page.waitForSelector('[data-part]');
+      await waitForText(page, 'Kind: it is wired as most of its kind are');
+      expect(await page.$eval('[data-part]', (e) => (e as HTMLElement).innerText)).toContain('receiver');
+    });
+    await remove(id);
+  });
+
+  test('the way round goes over the real screens and can be left', async () => {
+    await at('/b/belfry-six', async (page) => {
+      await page.keyboard.press('?');
+      await clickOn(page, 'Show me round');
+      await waitForText(page, '1 of 7');
+      await page.waitForSelector('.toured');
+      await clickOn(page, 'Next');
+      await page.waitForFunction(() => location.pathname.endsWith('/ladder'));
+      await waitForText(page, '2 of 7');
+      await expectAccessible(page);
+      await page.keyboard.press('Escape');
+      await page.waitForFunction(() => !document.querySelector('[aria-label="Tour"]'));
+    });
+  });
+});
+
+describe('how every build stands', () => {
+  test('the first page counts who fits, names the next act, and tells what moved', async () => {
+    await at('/', async (page) => {
+      await page.waitForFunction(() => /\d+ of \d+ fit/.test(document.body.innerText), { timeout: 30_000 });
+      await waitForText(page, 'Next: ');
+      await waitForText(page, 'boards new');
+      await expectAccessible(page);
+    });
+  });
+});
+
+describe('in one place on every screen', () => {
+  test('Ctrl+K finds a screen, a board, a word; Enter goes there', async () => {
+    const find = async (page: Page, words: string) => {
+      await page.keyboard.down('Control');
+      await page.keyboard.press('k');
+      await page.keyboard.up('Control');
+      await page.waitForSelector('[role=dialog] input');
+      await page.keyboard.type(words);
+      await page.waitForSelector('[role=option]');
+    };
+    await at('/b/belfry-six/questions', async (page) => {
+      await find(page, 'keel f7 45');
+      await expectAccessible(page);
+      await page.keyboard.press('Enter');
+      await page.waitForFunction(() => location.pathname.includes('/board/tarnfield-keel-f7'));
+      await find(page, 'drop-out');
+      await page.keyboard.press('Enter');
+      await page.waitForFunction(() => location.pathname === '/glossary');
+    });
+  });
+
+  test('what a screen shows is taken out from one menu: as CSV, as text, and the build itself with a checksum', async () => {
+    await at('/b/belfry-six/ladder', async (page) => {
+      await page.waitForSelector('[data-row]');
+      await page.evaluate(() => {
+        const w = window as unknown as { kept: Blob[] };
+        w.kept = [];
+        const make = URL.createObjectURL.bind(URL);
+        URL.createObjectURL = (blob) => (w.kept.push(blob as Blob), make(blob));
+      });
+      const taken = () => page.evaluate(() => (window as unknown as { kept: Blob[] }).kept.at(-1)!.text());
+      await clickOn(page, 'Take out');
+      await page.waitForSelector('[role=menu]');
+      await expectAccessible(page);
+      await menu(page, 'Save the ladder as CSV');
+      await waitForText(page, 'Saved');
+      expect((await taken()).split('\r\n')[0]).toBe('place,board,maker,verdict,rung,reason,to pay EUR,g');
+      await new Promise((r) => setTimeout(r, 2_700));
+      await clickOn(page, 'Take out');
+      await menu(page, 'Save the build as JSON');
+      await new Promise((r) => setTimeout(r, 500));
+      expect(JSON.parse(await taken())).toMatchObject({ format: 'rung-build', id: 'belfry-six' });
+      expect(await taken()).toMatch(/"checksum": ?"[0-9a-f]{64}"/);
+    });
+  });
+
+  test('units and days as they are liked, on the screens and in the boxes; what is typed in others is understood', async () => {
+    await at('/settings', async (page) => {
+      await page.waitForSelector('::-p-aria([name="Masses and lengths"][role="combobox"])');
+      await (await page.waitForSelector('::-p-aria([name="Masses and lengths"][role="combobox"])'))!.click();
+      await (await page.waitForSelector('::-p-aria([name="imperial"][role="option"])'))!.click();
+      await waitForText(page, '1.42 x 1.42 in and 0.3 oz');
+      await expectAccessible(page);
+      await page.goto(`${process.env.RUNG_ADDRESS}/b/gutterling`, { waitUntil: 'networkidle0' });
+      await waitForText(page, 'oz at take-off');
+      await page.goto(`${process.env.RUNG_ADDRESS}/settings`, { waitUntil: 'networkidle0' });
+      await (await page.waitForSelector('::-p-aria([name="Masses and lengths"][role="combobox"])'))!.click();
+      await (await page.waitForSelector('::-p-aria([name="metric"][role="option"])'))!.click();
+      await waitForText(page, '36 x 36 mm and 8.4 g');
+    });
+  });
+});
+
+describe('the ladder', () => {
+  test('the pointer chooses nothing, a click does; its keys leave menus and boxes alone', async () => {
+    await at('/b/belfry-six/ladder', async (page) => {
+      await page.waitForSelector('[data-row]');
+      await page.waitForFunction(() => document.querySelectorAll('[data-row]').length > 3);
+      const strip = (await page.$$('[data-row] svg[role=img]'))[2]!;
+      const before = page.url();
+      await strip.hover();
+      await new Promise((r) => setTimeout(r, 600));
+      expect(page.url()).toBe(before);
+      await strip.click();
+      await page.waitForFunction(() => new URL(location.href).searchParams.has('rung'));
+      const chosen = page.url();
+      await page.focus('[aria-label="Filter boards"]');
+      await page.keyboard.press('ArrowDown');
+      await page.keyboard.press('4');
+      await new Promise((r) => setTimeout(r, 600));
+      expect(new URL(page.url()).searchParams.get('board')).toBe(new URL(chosen).searchParams.get('board'));
+    });
+  });
+});
+
+describe('the shelf', () => {
+  test('columns by choice, order by a heading, several boards at once, and a view that is kept', async () => {
+    await at('/b/gutterling/shelf', async (page) => {
+      await page.waitForSelector('[role=rowheader]');
+      await clickOn(page, 'Columns');
+      await page.waitForSelector('[role=menuitemcheckbox]');
+      await expectAccessible(page);
+      await menu(page, 'Mass');
+      await page.keyboard.press('Escape');
+      await addressHas(page, 'cols', 'kind,verdict,family,ports,mass,known,origins,doubts,price,home');
+      await clickOn(page, 'Mass');
+      await addressHas(page, 'sort', 'mass');
+      const boxes = await page.$$('[role=row] input[aria-label^="Choose "]');
+      await boxes[1]!.click();
+      await boxes[2]!.click();
+      await waitForText(page, '2 boards chosen');
+      await expectAccessible(page);
+      await clickOn(page, 'Views');
+      await page.waitForSelector('[role=menu] input');
+      await page.type('[role=menu] input', 'light ones');
+      await page.keyboard.press('Enter');
+      await page.goto(`${process.env.RUNG_ADDRESS}/b/belfry-six/shelf`, { waitUntil: 'networkidle0' });
+      await clickOn(page, 'Views');
+      await menu(page, 'light ones');
+      await addressHas(page, 'sort', 'mass');
+    });
+  });
+});
+
+describe('open states, checked with axe-core (WCAG 2.2 AA)', () => {
+  test.each([
+    ['the craft as fields', '/b/saltgrass', 'Change'],
+    ['the keys', '/b/saltgrass', '?'],
+    ['a list to paste', '/b/saltgrass', 'Paste a list'],
+    ['the views of the ladder', '/b/saltgrass/ladder', 'Views'],
+    ['what one figure is built on', '/b/saltgrass/board/oxbow-mullion', 'says who?'],
+  ])('%s', async (_, where, button) => {
+    await at(where, async (page) => {
+      await clickOn(page, button);
+      await new Promise((r) => setTimeout(r, 500));
+      await expectAccessible(page);
+    });
+  });
+
+  test('a part with its details', async () => {
+    await at('/b/saltgrass?part=skein-long', async (page) => {
+      await page.waitForSelector('[aria-label^="Details of"]');
+      await expectAccessible(page);
+    });
+  });
+});
+
+describe('small and large', () => {
+  test.each([
+    '/',
+    '/b/belfry-six',
+    '/b/belfry-six/board/copperwren-sill-45',
+    '/b/belfry-six/basket',
+    '/b/belfry-six/log',
+  ])('at 390 px %s is read without sideways scrolling of the page', async (where) => {
+    await at(where, async (page) => {
+      await page.setViewport({ width: 390, height: 844 });
+      await new Promise((r) => setTimeout(r, 800));
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    });
+  });
+});
