@@ -32,6 +32,8 @@ export async function openBrowser(more: string[] = []): Promise<{ browser: Brows
 /** A page that fails loudly: script errors, and whatever its own policy does not let it load or run, are collected in `faults`. */
 export async function openPage(browser: Browser, address: string): Promise<{ page: Page; faults: string[] }> {
   const page = await browser.newPage();
+  // What a test does to requests of the page must reach them: only the test of the worker itself has it in between.
+  await page.setBypassServiceWorker(true);
   const faults: string[] = [];
   page.on('pageerror', (e) => faults.push(String(e)));
   page.on('console', (m) => m.text().includes('Content Security Policy') && faults.push(m.text().slice(0, 300)));

@@ -31,7 +31,7 @@ const firstRow = (page: Page) => page.$eval('[role="grid"] [data-row]', (e) => (
 describe('a new build, by keyboard alone', () => {
   test('name it, add parts, see the ladder change, reload: all still there', async () => {
     await at('/', async (page) => {
-      await page.focus('main input');
+      await page.focus('form[aria-label="A new build"] input');
       await page.keyboard.type('Heath Runner');
       await page.keyboard.press('Enter');
       await waitForText(page, 'Nothing hangs here yet');
@@ -130,7 +130,7 @@ describe('the ladder', () => {
       await waitForText(page, 'over the budget of');
       await addressHas(page, 'rung', '9');
       const name = await page.$eval('[data-current="true"]', (e) => e.getAttribute('data-row'));
-      await page.click('section[aria-label="The rung in words"] button');
+      await page.click('section[aria-label="The rung in words"] li button');
       await waitForText(page, 'shop page');
       await page.evaluate(() => (document.activeElement as HTMLElement).blur());
       await page.keyboard.press('Enter');

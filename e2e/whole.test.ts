@@ -228,12 +228,12 @@ describe('the shelf', () => {
       await waitForText(page, '2 boards chosen');
       await expectAccessible(page);
       await clickOn(page, 'Views');
-      await page.waitForSelector('[role=menu] input');
-      await page.type('[role=menu] input', 'light ones');
+      await page.waitForSelector('[role=dialog] input');
+      await page.type('[role=dialog] input', 'light ones');
       await page.keyboard.press('Enter');
       await page.goto(`${process.env.RUNG_ADDRESS}/b/belfry-six/shelf`, { waitUntil: 'networkidle0' });
       await clickOn(page, 'Views');
-      await menu(page, 'light ones');
+      await clickOn(page, 'light ones');
       await addressHas(page, 'sort', 'mass');
     });
   });
@@ -259,6 +259,41 @@ describe('open states, checked with axe-core (WCAG 2.2 AA)', () => {
       await page.waitForSelector('[aria-label^="Details of"]');
       await expectAccessible(page);
     });
+  });
+});
+
+describe('while the server is away', () => {
+  test('all screens of a build that was open are read as they were, also those not looked at; what is typed is kept', async () => {
+    const page = await browser.newPage();
+    await page.goto(`${process.env.RUNG_ADDRESS}/b/attic-mouse/ladder`, { waitUntil: 'networkidle0' });
+    await page.waitForFunction(async () => (await caches.keys()).length > 0, { timeout: 20_000 });
+    await page.waitForFunction(
+      async () => (await (await caches.open((await caches.keys())[0]!)).match('/b/attic-mouse/log')) !== undefined,
+      { timeout: 30_000 },
+    );
+    // What the screens run is kept as they are looked at.
+    await page.goto(`${process.env.RUNG_ADDRESS}/b/attic-mouse`, { waitUntil: 'networkidle0' });
+    const worker = await browser.waitForTarget((t) => t.type() === 'service_worker');
+    const away = async (offline: boolean) => {
+      for (const target of [worker, page.target()]) {
+        const client = await target.createCDPSession();
+        await client.send('Network.enable');
+        await client.send('Network.emulateNetworkConditions', {
+          offline,
+          latency: 0,
+          downloadThroughput: -1,
+          uploadThroughput: -1,
+        });
+      }
+    };
+    await away(true);
+    await page.goto(`${process.env.RUNG_ADDRESS}/b/attic-mouse/ladder?q=coracle`);
+    await page.waitForSelector('[data-row]');
+    await waitForText(page, 'Coracle 12');
+    await page.goto(`${process.env.RUNG_ADDRESS}/b/no-such-build`);
+    await waitForText(page, 'The server does not answer');
+    await away(false);
+    await page.close();
   });
 });
 

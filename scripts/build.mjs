@@ -7,14 +7,22 @@ import { root, run, stop } from './run.mjs';
 export function buildWhenStale() {
   const stamp = path.join(root, '.next', 'rung-built');
   const now =
-    (process.env.RUNG_PATH ?? '') + fingerprint(['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json']);
+    (process.env.RUNG_PATH ?? '') +
+    fingerprint(['src', 'public', 'package-lock.json', 'next.config.ts', 'tsconfig.json']);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
   console.log('Building ...');
   const code = run(process.execPath, [path.join(root, 'node_modules/next/dist/bin/next'), 'build'], {
     env: { NEXT_TELEMETRY_DISABLED: '1' },
   });
   if (code !== 0) stop('The build failed: see above.');
+  listFiles(path.join(root, '.next', 'static'));
   writeFileSync(stamp, now);
+}
+
+/** What the screens are made of, for the worker that keeps them while the server is away (public/offline.js). */
+function listFiles(folder) {
+  const files = readdirSync(folder, { recursive: true }).filter((f) => statSync(path.join(folder, f)).isFile());
+  writeFileSync(path.join(folder, 'files.json'), JSON.stringify(files.map((f) => f.split(path.sep).join('/'))));
 }
 
 function fingerprint(places) {

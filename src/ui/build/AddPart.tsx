@@ -8,6 +8,7 @@ import { kindMeant, ownPart, type Peripheral } from '@/core';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { withPart } from './change';
+import { optionGroup } from '../frame/OptionGroup';
 import { useLetterKey } from '../frame/letter-keys';
 
 /** Stands last among the options: what was typed, as a part of one's own. */
@@ -34,6 +35,7 @@ export function AddPart({ onAdded }: { onAdded: (id: string) => void }) {
       id="add-part"
       options={shelf?.peripherals ?? []}
       groupBy={(p) => (p.maker === 'your own' && !inLibrary(p) ? 'not in the library' : p.kind)}
+      renderGroup={optionGroup}
       getOptionLabel={(p) => p.name}
       getOptionKey={(p) => p.id}
       filterOptions={(all, { inputValue }) => {

@@ -2,8 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
+import Popover from '@mui/material/Popover';
 import TextField from '@mui/material/TextField';
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
@@ -26,27 +25,40 @@ export function SavedViews({ screen }: { screen: string }) {
   };
   return (
     <>
-      <Button aria-haspopup="menu" aria-expanded={at !== null} onClick={(e) => setAt(e.currentTarget)}>
+      <Button aria-haspopup="dialog" aria-expanded={at !== null} onClick={(e) => setAt(e.currentTarget)}>
         Views
       </Button>
-      <Menu anchorEl={at} open={at !== null} onClose={() => setAt(null)}>
-        <MenuItem onClick={() => go('')}>As it is at first</MenuItem>
-        {mine.map((v) => (
-          <MenuItem key={v.name} onClick={() => go(v.query)}>
-            {v.name}
-          </MenuItem>
-        ))}
+      <Popover
+        anchorEl={at}
+        open={at !== null}
+        onClose={() => setAt(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+        slotProps={{ paper: { role: 'dialog', 'aria-label': 'Views', sx: { p: 1.5, minWidth: 240 } } }}
+      >
+        <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+          <li>
+            <Button onClick={() => go('')}>As it is at first</Button>
+          </li>
+          {mine.map((v) => (
+            <Box component="li" key={v.name} sx={{ display: 'flex' }}>
+              <Box sx={{ flex: 1 }}>
+                <Button onClick={() => go(v.query)}>{v.name}</Button>
+              </Box>
+              <Button aria-label={`Forget the view ${v.name}`} onClick={() => drop(v)} sx={{ color: 'text.secondary' }}>
+                Forget
+              </Button>
+            </Box>
+          ))}
+        </Box>
         <Box
           component="form"
-          // Letters typed here name a view; the menu would jump to its entries by them.
-          onKeyDown={(e) => e.key !== 'Escape' && e.stopPropagation()}
           onSubmit={(e) => {
             e.preventDefault();
             keep({ screen, name: name.trim(), query: window.location.search });
             setName('');
             setAt(null);
           }}
-          sx={{ px: 2, py: 1, display: 'flex', gap: 1, alignItems: 'flex-end' }}
+          sx={{ mt: 1, display: 'flex', gap: 1, alignItems: 'flex-end' }}
         >
           <TextField
             label="Keep this view as"
@@ -59,12 +71,7 @@ export function SavedViews({ screen }: { screen: string }) {
             Keep
           </Button>
         </Box>
-        {mine.map((v) => (
-          <MenuItem key={`drop ${v.name}`} onClick={() => drop(v)} sx={{ color: 'text.secondary' }}>
-            Forget {v.name}
-          </MenuItem>
-        ))}
-      </Menu>
+      </Popover>
     </>
   );
 }

@@ -12,6 +12,7 @@ import { glossary, isCandidate, type Board } from '@/core';
 import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
+import { optionGroup } from './OptionGroup';
 import { useLetterKey } from './letter-keys';
 
 interface Found {
@@ -72,6 +73,7 @@ function EverythingBox({ onDone }: { onDone: () => void }) {
     <Autocomplete<Found>
       options={all}
       groupBy={(f) => f.group}
+      renderGroup={optionGroup}
       getOptionLabel={(f) => f.name}
       getOptionKey={(f) => f.group + f.href + f.name}
       filterOptions={(some, { inputValue }) => {

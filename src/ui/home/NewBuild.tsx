@@ -75,7 +75,7 @@ export function NewBuild() {
             ))}
           </Question>
           <Question says="3. What does it carry, and what of that is at home?">
-            <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', width: '100%' }}>
+            <Box sx={{ width: '100%' }}>
               {[...parts, 'ESCs' as const].map((part) => (
                 <Carried
                   key={part}
@@ -157,7 +157,6 @@ function Carried({
 }) {
   return (
     <Box
-      component="li"
       role="group"
       aria-label={says}
       sx={{ display: 'flex', alignItems: 'center', borderBottom: '1px solid var(--hair)', fontSize: 12.5 }}

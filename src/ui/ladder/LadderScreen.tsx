@@ -32,6 +32,7 @@ import {
 import { SavedViews } from '../frame/SavedViews';
 import { Term } from '../frame/Term';
 import { useMeasure, useWords } from '../frame/ways';
+import { usePrinting } from '../frame/print';
 import { MarkKey } from '../marks/Key';
 import { rungPitch } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
@@ -123,6 +124,8 @@ export function LadderScreen() {
     estimateSize: () => 37,
     overscan: 10,
   });
+  const printing = usePrinting();
+  const all = rows.map((_, index) => ({ index, start: 0 }));
   const step = (by: number) =>
     void setView((c) => {
       const from = Math.max(
@@ -208,7 +211,7 @@ export function LadderScreen() {
   else if (best) said = `First: ${best.climb.boardName}, ${best.climb.verdict}.`;
   else said = '';
   return (
-    <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
+    <Box className="paper paper-wide" sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
       <h1 className="sr">Ladder</h1>
       <Box
         className="no-print"
@@ -276,6 +279,7 @@ export function LadderScreen() {
       </Box>
       <Box
         ref={scroller}
+        className="paper"
         sx={{ flex: 1, minHeight: 0, overflow: 'auto', opacity: ranking.busy && !ranking.sets?.busy ? 0.75 : 1 }}
       >
         <Box
@@ -335,11 +339,14 @@ export function LadderScreen() {
               to pay {currencySign(build.currency)}
             </Box>
           </Box>
-          <Box sx={{ height: virtual.getTotalSize(), position: 'relative' }}>
-            {virtual.getVirtualItems().map((v) => {
+          <Box sx={{ height: printing ? 'auto' : virtual.getTotalSize(), position: 'relative' }}>
+            {(printing ? all : virtual.getVirtualItems()).map((v) => {
               const r = rows[v.index]!;
               return (
-                <Box key={r.climb.boardId} sx={{ position: 'absolute', top: v.start, left: 0, right: 0 }}>
+                <Box
+                  key={r.climb.boardId}
+                  sx={printing ? {} : { position: 'absolute', top: v.start, left: 0, right: 0 }}
+                >
                   <LadderRow
                     currency={build.currency}
                     ranked={r}

@@ -6,6 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import { useQuery } from '@tanstack/react-query';
 import Link from 'next/link';
+import { forgetKept } from '../frame/offline';
 import { askServer, under } from '../room/ask-server';
 
 interface Place {
@@ -23,10 +24,12 @@ export function Here({ me }: { me: string }) {
   // The whole page anew: nothing of another workspace stays in memory.
   const go = async (id: string) => {
     const { ok } = await askServer('/api/workspaces', { method: 'PUT', body: JSON.stringify({ id }) }, '');
+    await forgetKept();
     if (ok) window.location.assign(under('/'));
   };
   const out = async () => {
     await askServer('/api/sign-out', { method: 'POST' }, '');
+    await forgetKept();
     window.location.assign(under('/sign-in'));
   };
   return (

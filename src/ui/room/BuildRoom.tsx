@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useState, type ReactNode } from 'react';
+import { keepForLater } from '../frame/offline';
 import { keepRanked } from './keep-ranked';
 import { keepSaved } from './keep-saved';
 import type { Rights, Stored } from './room';
@@ -19,6 +20,7 @@ export function BuildRoom({ stored, rights, children }: { stored: Stored; rights
   const boards = shelf?.boards;
   useEffect(() => (start.mayKeep ? keepSaved(store, start.stored) : undefined), [store, start]);
   useEffect(() => (boards ? keepRanked(store, boards) : undefined), [store, boards]);
+  useEffect(() => keepForLater(start.stored.build.id), [start]);
   useUndoKeys(store.getState());
   return <RoomContext value={store}>{children}</RoomContext>;
 }

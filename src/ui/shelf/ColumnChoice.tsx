@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
+import Box from '@mui/material/Box';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
@@ -23,7 +23,9 @@ export function ColumnChoice({ shown, onChange }: { shown: string[]; onChange: (
               aria-checked={is}
               onClick={() => onChange(columns.flatMap((c) => ((c.id === id ? !is : shown.includes(c.id)) ? c.id : [])))}
             >
-              <Checkbox checked={is} tabIndex={-1} aria-hidden slotProps={{ input: { 'aria-hidden': true } }} />
+              <Box component="span" aria-hidden sx={{ width: 22 }}>
+                {is ? '✓' : ''}
+              </Box>
               {heading}
             </MenuItem>
           );

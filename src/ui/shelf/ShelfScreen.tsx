@@ -10,6 +10,7 @@ import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { completenessOf, doubtsAbout, leastOffer } from '@/core';
 import { Bin } from '../frame/Bin';
 import { SavedViews } from '../frame/SavedViews';
+import { usePrinting } from '../frame/print';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
@@ -62,6 +63,8 @@ export function ShelfScreen() {
     estimateSize: () => rowHeight,
     overscan: 12,
   });
+  const printing = usePrinting();
+  const all = rows.map((_, index) => ({ index, start: index * rowHeight }));
   const picked = rows.filter((l) => chosen.has(l.board.id)).map((l) => l.board);
   const choose = (id: string) =>
     setChosen((c) => {
@@ -78,7 +81,7 @@ export function ShelfScreen() {
     );
   }
   return (
-    <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
+    <Box className="paper paper-wide" sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
       <h1 className="sr">Shelf</h1>
       <Box
         sx={{
@@ -114,7 +117,7 @@ export function ShelfScreen() {
           {fault}
         </Box>
       )}
-      <Box ref={scroller} sx={{ flex: 1, minHeight: 0, overflow: 'auto' }}>
+      <Box ref={scroller} className="paper" sx={{ flex: 1, minHeight: 0, overflow: 'auto' }}>
         <Box role="grid" aria-label="Boards on the shelf" aria-rowcount={rows.length + 1} sx={{ minWidth: 900 }}>
           <Box
             role="row"
@@ -153,8 +156,11 @@ export function ShelfScreen() {
               <span className="sr">Remove</span>
             </Box>
           </Box>
-          <Box sx={{ position: 'relative', height: virtual.getTotalSize() }} role="rowgroup">
-            {virtual.getVirtualItems().map((v) => {
+          <Box
+            sx={{ position: 'relative', height: printing ? rows.length * rowHeight : virtual.getTotalSize() }}
+            role="rowgroup"
+          >
+            {(printing ? all : virtual.getVirtualItems()).map((v) => {
               const line = rows[v.index]!;
               return (
                 <ShelfRow

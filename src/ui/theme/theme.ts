@@ -101,10 +101,20 @@ export const theme = createTheme({
         th: { fontWeight: 560, color: 'var(--faded)' },
         'td:first-of-type': { whiteSpace: 'nowrap' },
         'td.n, th.n': { textAlign: 'right', paddingRight: 10 },
+        '.print-only': { display: 'none' },
         '@media print': {
+          '.print-only': { display: 'block' },
+          // In either scheme, also where no script turns it.
+          '[data-scheme="dark"]': variables(schemes.light),
+          // Lists scroll on the screen; on paper they go on.
+          '.paper': { overflow: 'visible !important', height: 'auto !important', display: 'block !important' },
+          '.paper-wide': { page: 'wide' },
+          'tr, li, [role="row"]': { breakInside: 'avoid' },
+          'h1, h2, h3': { breakAfter: 'avoid' },
           '.no-print': { display: 'none !important' },
           body: { background: '#fff', fontSize: '10pt' },
           main: { overflow: 'visible !important' },
+          '@page wide': { size: 'landscape' },
           '@page': {
             margin: '14mm',
             '@bottom-right': { content: '"page " counter(page) " of " counter(pages)', fontSize: '8pt' },

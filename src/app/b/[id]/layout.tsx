@@ -9,6 +9,7 @@ import { BuildLine } from '@/ui/frame/BuildLine';
 import { isDatabaseDown, UnreadableRecord } from '@/db/faults';
 import { NoDatabase } from '@/ui/frame/NoDatabase';
 import { Trouble } from '@/ui/frame/Trouble';
+import { PrintHead } from '@/ui/frame/PrintHead';
 import { SaveTrouble } from '@/ui/frame/SaveMark';
 import { Tour } from '@/ui/frame/Tour';
 import { Stile } from '@/ui/frame/Stile';
@@ -49,7 +50,8 @@ export default async function Layout({ children, params }: { children: ReactNode
         </a>
         <Stile />
         <Tour />
-        <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
+        <Box className="paper" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
+          <PrintHead />
           <BuildLine />
           <SaveTrouble />
           <Box component="main" id="page" tabIndex={-1} sx={{ flex: 1, minHeight: 0, overflow: 'auto' }}>
