@@ -26,7 +26,7 @@ self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== self.location.origin) return;
-  if (isFixed(url)) event.respondWith(fixed(request));
+  if (isFixed(url)) event.respondWith(request.destination === 'worker' ? fixed(request).then(unnamed) : fixed(request));
   else if (request.mode === 'navigate' || isData(url)) event.respondWith(newestOr(request));
 });
 
@@ -43,6 +43,11 @@ async function fixed(request) {
   const answer = await fetch(request);
   if (answer.ok) await cache.put(request, answer.clone());
   return answer;
+}
+
+/** A worker takes the address of its answer for its own, where that has one, and would lose what its own says after the file's name. */
+function unnamed({ body, status, headers }) {
+  return new Response(body, { status, headers });
 }
 
 async function newestOr(request) {

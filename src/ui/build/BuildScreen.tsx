@@ -7,6 +7,7 @@ import { parseAsString, useQueryState } from 'nuqs';
 import { assumedIn, buildDoubts, counted, leadWords, outcomeWords, peripheralsToCsv } from '@/core';
 import { csv, useTakeOut } from '../frame/take-out';
 import { useRoom } from '../room/store';
+import { Term } from '../frame/Term';
 import { AddPart } from './AddPart';
 import { Craft } from './Craft';
 import { PartList } from './PartList';
@@ -64,7 +65,7 @@ export function BuildScreen() {
         <Doubts />
         <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 2, mt: 2, mb: 1 }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
-            What must hang off the board, most important first
+            What must hang off the board, most important first: <Term>must, should, nice</Term>
           </Typography>
           <PasteParts />
           <AddPart onAdded={(id) => void setSelected(id)} />

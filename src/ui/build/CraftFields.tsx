@@ -6,6 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import type { ReactNode } from 'react';
 import { centsOf, currencySign, escArrangements, packsOf, sides, type Build } from '@/core';
+import { Term } from '../frame/Term';
 import { useRoom } from '../room/store';
 import { Choice } from './Choice';
 import { FigureBox } from './FigureBox';
@@ -29,7 +30,7 @@ export function CraftFields() {
   const { build, edit } = useRoom('build', 'edit');
   const set = <K extends keyof Build>(key: K, next: Partial<Build[K]>) =>
     edit(String(key), (b) => ({ ...b, [key]: { ...(b[key] as object), ...(next as object) } as Build[K] }));
-  const group = (title: string, fields: ReactNode) => (
+  const group = (title: string, fields: ReactNode, terms: string[] = []) => (
     <Box
       component="fieldset"
       sx={{
@@ -48,6 +49,14 @@ export function CraftFields() {
         {title}
       </Box>
       {fields}
+      {terms.length > 0 && (
+        <Box sx={{ width: '100%', display: 'flex', gap: 1.5, fontSize: 11.5, color: 'text.secondary' }}>
+          In words:
+          {terms.map((t) => (
+            <Term key={t}>{t}</Term>
+          ))}
+        </Box>
+      )}
     </Box>
   );
   return (
@@ -142,6 +151,7 @@ export function CraftFields() {
             onChange={(bareMassG) => edit('bare mass', (b) => ({ ...b, bareMassG }))}
           />
         </>,
+        ['bay', 'isolator'],
       )}
       {group(
         'Pack and motors',
@@ -205,6 +215,7 @@ export function CraftFields() {
           />
           <PlanSaid build={build} onChange={(said) => edit('whose word', (b) => ({ ...b, said }))} />
         </>,
+        ['cells (S)', 'ESC', 'burst', 'capacitor', 'claim'],
       )}
       {build.motors.esc !== 'on the board' && group('Your own ESC', <OwnEsc />)}
       {group(
@@ -291,6 +302,7 @@ export function CraftFields() {
           <Border />
           <Currencies />
         </>,
+        ['take-off mass', 'barometer', 'gyro', 'port (UART)'],
       )}
     </Box>
   );

@@ -120,6 +120,18 @@ export function PartSheet({ part, onClose }: { part: Part; onClose: () => void }
           {part.wireMm === undefined ? 'Routed over the bay until you have measured them.' : 'As measured.'}
         </Box>
       </Box>
+      {peripheral.kind === 'light' && (
+        <NumberBox
+          label="How many lights in the chain"
+          whole
+          min={1}
+          max={300}
+          mayBeUnknown
+          width={170}
+          value={peripheral.lights ?? null}
+          onChange={(v) => change('lights', { lights: v ?? undefined })}
+        />
+      )}
       {mayWantAerial(peripheral.kind) && (
         <Choice
           label="Comes with its aerial"

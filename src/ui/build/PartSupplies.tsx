@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
+import { useState } from 'react';
 import { freeId, unsaidSupply, type Peripheral } from '@/core';
 import { FigureBox } from './FigureBox';
 import { NumberBox } from './NumberBox';
@@ -57,6 +58,9 @@ function OneSupply({
   onChange: (next: Partial<Supply>) => void;
   onRemove: () => void;
 }) {
+  const unsaid = 'unknown' in supply.typicalAmps && 'unknown' in supply.peakAmps;
+  /** Nobody has said amps, so there are no volts that they were said at. */
+  const [volts, setVolts] = useState(unsaid ? null : supply.atVolts);
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, rowGap: 0.75, mt: 0.5, alignItems: 'flex-end' }}>
       {several && (
@@ -82,29 +86,42 @@ function OneSupply({
         figure={supply.maxVolts}
         onChange={(maxVolts) => onChange({ maxVolts })}
       />
-      <FigureBox
-        label={`Steady at ${supply.atVolts} V`}
-        unit="A"
-        max={100}
-        figure={supply.typicalAmps}
-        onChange={(typicalAmps) => onChange({ typicalAmps })}
-      />
-      <FigureBox
-        label={`Peak at ${supply.atVolts} V`}
-        unit="A"
-        max={100}
-        figure={supply.peakAmps}
-        onChange={(peakAmps) => onChange({ peakAmps })}
-      />
       <NumberBox
         label="Amps said at"
         unit="V"
         min={1}
         max={60}
-        width={86}
-        value={supply.atVolts}
-        onChange={(atVolts) => atVolts && onChange({ atVolts })}
+        width={96}
+        mayBeUnknown
+        empty="which volts?"
+        value={volts}
+        onChange={(atVolts) => {
+          setVolts(atVolts);
+          if (atVolts) onChange({ atVolts });
+        }}
       />
+      {volts === null ? (
+        <Box sx={{ fontSize: 12, color: 'text.secondary', width: '100%' }}>
+          Amps mean little without the volts they were said at: those first.
+        </Box>
+      ) : (
+        <>
+          <FigureBox
+            label={`Steady at ${supply.atVolts} V`}
+            unit="A"
+            max={100}
+            figure={supply.typicalAmps}
+            onChange={(typicalAmps) => onChange({ typicalAmps })}
+          />
+          <FigureBox
+            label={`Peak at ${supply.atVolts} V`}
+            unit="A"
+            max={100}
+            figure={supply.peakAmps}
+            onChange={(peakAmps) => onChange({ peakAmps })}
+          />
+        </>
+      )}
       {several && (
         <Button onClick={onRemove} aria-label={`Remove ${supply.label ?? 'this supply'}`} sx={{ px: 0.75 }}>
           Remove

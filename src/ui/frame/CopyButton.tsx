@@ -19,7 +19,7 @@ export function CopyButton({ text, children = 'Copy' }: { text: () => string; ch
   };
   return (
     <>
-      <Button onClick={() => void copy()} sx={{ whiteSpace: 'nowrap' }}>
+      <Button className="no-print" onClick={() => void copy()} sx={{ whiteSpace: 'nowrap' }}>
         {said ?? children}
       </Button>
       <span role="status" className="sr">

@@ -1,7 +1,6 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import { useColorScheme } from '@mui/material/styles';
 import { usePathname } from 'next/navigation';
 import { useEffect } from 'react';
 import { today } from '../room/today';
@@ -25,20 +24,22 @@ const titles: Record<string, string> = {
   log: 'Logbook',
 };
 
-/** On paper alone: what this is, of which build, and of which day. Paper is ink on white whatever the light on the screen. */
+/** Wider than high on paper. */
+const wide = ['ladder', 'shelf', 'compare'];
+
+/** On paper alone: what this is, of which build, and of which day. */
 export function PrintHead() {
   const { build } = useRoom('build');
-  const printing = usePrinting();
-  const { mode, setMode } = useColorScheme();
+  // Listens, so that paper is prepared on every screen.
+  usePrinting();
   const words = useWords();
   const screen = usePathname().split('/')[3] ?? '';
+  const isWide = wide.includes(screen);
+  // The whole page is turned, not a part of it: else its head would stand on a page of its own.
   useEffect(() => {
-    if (!printing || mode === 'light' || mode === undefined) return;
-    setMode('light');
-    return () => setMode(mode);
-    // Only the light before the paper comes back after it.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [printing]);
+    document.body.classList.toggle('paper-wide', isWide);
+    return () => document.body.classList.remove('paper-wide');
+  }, [isWide]);
   return (
     <Box component="header" className="print-only" sx={{ borderBottom: '1px solid #000', mb: 1, pb: 0.5 }}>
       <strong>

@@ -24,8 +24,19 @@ function listen(tell: () => void): () => void {
   };
 }
 
-const before = () => say(true);
-const after = () => say(false);
+/** Paper is ink on white whatever the light on the screen is. */
+let scheme: string | null = null;
+
+function before(): void {
+  scheme = document.documentElement.getAttribute('data-scheme');
+  document.documentElement.setAttribute('data-scheme', 'light');
+  say(true);
+}
+
+function after(): void {
+  if (scheme !== null) document.documentElement.setAttribute('data-scheme', scheme);
+  say(false);
+}
 
 /** Is the page being put on paper? Then a list shows all its rows, and not only those in sight. */
 export function usePrinting(): boolean {

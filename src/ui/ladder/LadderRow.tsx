@@ -58,6 +58,7 @@ export function LadderRow({
         display: 'flex',
         alignItems: 'center',
         height: 37,
+        '@media print': { height: 'auto', minHeight: 37 },
         px: 2,
         borderBottom: '1px solid var(--hair)',
         background: current ? 'var(--copperSoft)' : 'transparent',
@@ -131,6 +132,7 @@ export function LadderRow({
           display: '-webkit-box',
           WebkitLineClamp: 2,
           WebkitBoxOrient: 'vertical',
+          '@media print': { maxHeight: 'none', display: 'block' },
         }}
       >
         <Box component="span" sx={{ color: verdictColour[climb.verdict], fontWeight: 620 }}>

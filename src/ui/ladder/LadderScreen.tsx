@@ -211,7 +211,7 @@ export function LadderScreen() {
   else if (best) said = `First: ${best.climb.boardName}, ${best.climb.verdict}.`;
   else said = '';
   return (
-    <Box className="paper paper-wide" sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
+    <Box className="paper" sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
       <h1 className="sr">Ladder</h1>
       <Box
         className="no-print"

@@ -14,6 +14,7 @@ export function RungReader({ ranked, rung }: { ranked: Ranked; rung: number }) {
   return (
     <Box
       component="section"
+      className="no-print"
       aria-label="The rung in words"
       sx={{
         borderTop: '2px solid var(--ink)',

@@ -81,7 +81,7 @@ export function ShelfScreen() {
     );
   }
   return (
-    <Box className="paper paper-wide" sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
+    <Box className="paper" sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
       <h1 className="sr">Shelf</h1>
       <Box
         sx={{

@@ -105,14 +105,18 @@ export const theme = createTheme({
         '@media print': {
           '.print-only': { display: 'block' },
           // In either scheme, also where no script turns it.
-          '[data-scheme="dark"]': variables(schemes.light),
+          '[data-scheme="dark"]': { ...variables(schemes.light), colorScheme: 'light' },
           // Lists scroll on the screen; on paper they go on.
           '.paper': { overflow: 'visible !important', height: 'auto !important', display: 'block !important' },
           '.paper-wide': { page: 'wide' },
+          // What can only be pressed says nothing on paper.
+          '.MuiButton-contained, .MuiButton-outlined, .MuiButton-root[aria-expanded], .MuiButton-root[aria-haspopup]': {
+            display: 'none !important',
+          },
           'tr, li, [role="row"]': { breakInside: 'avoid' },
           'h1, h2, h3': { breakAfter: 'avoid' },
           '.no-print': { display: 'none !important' },
-          body: { background: '#fff', fontSize: '10pt' },
+          'html, body': { background: '#fff !important', fontSize: '10pt' },
           main: { overflow: 'visible !important' },
           '@page wide': { size: 'landscape' },
           '@page': {
