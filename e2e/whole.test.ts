@@ -297,6 +297,32 @@ describe('while the server is away', () => {
   });
 });
 
+describe('on paper', () => {
+  test('in the dark the ladder is printed in light, with all its rows, a title and a day; then it is as it was', async () => {
+    await at('/b/belfry-six/ladder', async (page) => {
+      await page.waitForSelector('[data-row]');
+      await page.evaluate(() => document.documentElement.setAttribute('data-scheme', 'dark'));
+      const look = (event: string) =>
+        page.evaluate((name) => {
+          window.dispatchEvent(new Event(name));
+          return {
+            scheme: document.documentElement.getAttribute('data-scheme'),
+            rows: document.querySelectorAll('[data-row]').length,
+            of: Number(document.querySelector('[role=grid]')!.getAttribute('aria-rowcount')),
+          };
+        }, event);
+      const paper = await look('beforeprint');
+      expect([paper.scheme, paper.rows]).toEqual(['light', paper.of]);
+      await page.emulateMediaType('print');
+      await waitForText(page, 'Belfry Six: Ladder');
+      await page.emulateMediaType('screen');
+      const screen = await look('afterprint');
+      expect(screen.scheme).toBe('dark');
+      expect(screen.rows).toBeLessThan(screen.of);
+    });
+  });
+});
+
 describe('small and large', () => {
   test.each([
     '/',

@@ -57,13 +57,13 @@ export function BuildScreen() {
     },
   ]);
   return (
-    <Box sx={{ display: 'flex', height: '100%' }}>
-      <Box sx={{ flex: 1, minWidth: 0, overflow: 'auto', px: 2, py: 1.5 }}>
+    <Box sx={{ display: 'flex', flexDirection: { xs: 'column', md: 'row' }, height: { md: '100%' } }}>
+      <Box sx={{ flex: { md: 1 }, minWidth: 0, overflow: { md: 'auto' }, px: 2, py: 1.5 }}>
         <h1 className="sr">Build</h1>
         <Craft />
         <Assumed />
         <Doubts />
-        <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 2, mt: 2, mb: 1 }}>
+        <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 2, mt: 2, mb: 1, flexWrap: 'wrap' }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
             What must hang off the board, most important first: <Term>must, should, nice</Term>
           </Typography>
@@ -76,10 +76,11 @@ export function BuildScreen() {
         component="aside"
         aria-label="Sums and details"
         sx={{
-          width: 312,
+          width: { xs: 'auto', md: 312 },
           flexShrink: 0,
-          overflow: 'auto',
-          borderLeft: '1px solid var(--hair)',
+          overflow: { md: 'auto' },
+          borderLeft: { md: '1px solid var(--hair)' },
+          borderTop: { xs: '1px solid var(--hair)', md: 0 },
           px: 2,
           py: 1.5,
           background: 'var(--sheet)',

@@ -40,13 +40,14 @@ export function BuildLine() {
         alignItems: 'center',
         gap: 1,
         px: 2,
-        height: 40,
+        minHeight: 40,
+        flexWrap: { xs: 'wrap', md: 'nowrap' },
         borderBottom: '1px solid var(--hair)',
         whiteSpace: 'nowrap',
         overflow: 'hidden',
       }}
     >
-      <Box sx={{ flex: 1, overflow: 'hidden', textOverflow: 'ellipsis' }}>
+      <Box sx={{ flex: { xs: '1 1 100%', md: 1 }, overflow: 'hidden', textOverflow: 'ellipsis' }}>
         <Box component="strong" sx={{ fontWeight: 640, fontSize: 15 }}>
           {build.name}
         </Box>

@@ -96,18 +96,19 @@ export function Stile() {
       aria-busy={ranking.busy}
       className="no-print"
       sx={{
-        width: { xs: 'auto', sm: 124 },
+        width: { xs: 'auto', md: 124 },
         flexShrink: 0,
-        borderRight: { sm: '1px solid var(--hair)' },
-        borderBottom: { xs: '1px solid var(--hair)', sm: 0 },
+        borderRight: { md: '1px solid var(--hair)' },
+        borderBottom: { xs: '1px solid var(--hair)', md: 0 },
         display: 'flex',
-        flexDirection: { xs: 'row', sm: 'column' },
-        alignItems: { xs: 'center', sm: 'stretch' },
-        gap: { xs: 2, sm: 0 },
+        flexDirection: { xs: 'row', md: 'column' },
+        alignItems: { xs: 'center', md: 'stretch' },
+        gap: { xs: 2, md: 0 },
         px: 1.5,
-        py: { xs: 0.5, sm: 2 },
-        overflowX: { xs: 'auto', sm: 'visible' },
-        whiteSpace: { xs: 'nowrap', sm: 'normal' },
+        py: { xs: 0.5, md: 2 },
+        overflowX: { xs: 'auto', md: 'visible' },
+        overflowY: { md: 'auto' },
+        whiteSpace: { xs: 'nowrap', md: 'normal' },
       }}
     >
       <Box
@@ -119,7 +120,7 @@ export function Stile() {
           fontStretch: '80%',
           color: 'text.primary',
           textDecoration: 'none',
-          mb: { xs: 0, sm: 2 },
+          mb: { xs: 0, md: 2 },
         }}
       >
         Rung
@@ -131,13 +132,13 @@ export function Stile() {
           p: 0,
           listStyle: 'none',
           display: 'flex',
-          flexDirection: { xs: 'row', sm: 'column-reverse' },
-          gap: { xs: 2, sm: 0 },
-          mt: { sm: 'auto' },
+          flexDirection: { xs: 'row', md: 'column-reverse' },
+          gap: { xs: 2, md: 0 },
+          mt: { md: 'auto' },
           position: 'relative',
-          borderLeft: { sm: '2px solid var(--ink)' },
-          borderRight: { sm: '2px solid var(--ink)' },
-          pt: { sm: 3 },
+          borderLeft: { md: '2px solid var(--ink)' },
+          borderRight: { md: '2px solid var(--ink)' },
+          pt: { md: 3 },
         }}
       >
         {stages
@@ -148,7 +149,7 @@ export function Stile() {
               key={s.name}
               sx={{
                 position: 'relative',
-                height: { sm: 46 },
+                height: { md: 46 },
                 display: 'flex',
                 flexDirection: 'column',
                 justifyContent: 'flex-end',
@@ -173,7 +174,7 @@ export function Stile() {
                 </Box>
                 <Box
                   component="span"
-                  sx={{ display: { xs: 'none', sm: 'block' }, fontSize: 11, color: 'text.secondary' }}
+                  sx={{ display: { xs: 'none', md: 'block' }, fontSize: 11, color: 'text.secondary' }}
                 >
                   {s.says}
                 </Box>
@@ -188,7 +189,7 @@ export function Stile() {
       <Box
         aria-hidden
         sx={{
-          display: { xs: 'none', sm: 'block' },
+          display: { xs: 'none', md: 'block' },
           height: 18,
           borderLeft: '2px solid var(--ink)',
           borderRight: '2px solid var(--ink)',

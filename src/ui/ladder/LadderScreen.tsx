@@ -136,6 +136,7 @@ export function LadderScreen() {
     });
   const toRung = (to: number) =>
     void setView((c) => ({ board: c.board ?? current?.climb.boardId ?? null, rung: Math.max(1, Math.min(10, to)) }));
+  const [filters, setFilters] = useState(false);
   const mass = useMeasure('g');
   const words = useWords();
   const ladder = useRef<HTMLDivElement>(null);
@@ -211,7 +212,8 @@ export function LadderScreen() {
   else if (best) said = `First: ${best.climb.boardName}, ${best.climb.verdict}.`;
   else said = '';
   return (
-    <Box className="paper" sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
+    // Where there is little room the page scrolls, and the rows keep some of it.
+    <Box className="paper" sx={{ display: 'flex', flexDirection: 'column', height: '100%', minHeight: 460 }}>
       <h1 className="sr">Ladder</h1>
       <Box
         className="no-print"
@@ -267,9 +269,18 @@ export function LadderScreen() {
         </Box>
         <Box sx={{ flex: 1 }} />
         <SavedViews screen="ladder" />
-        <MarkKey />
+        <Box sx={{ display: { xs: filters ? 'block' : 'none', md: 'block' } }}>
+          <MarkKey />
+        </Box>
       </Box>
-      <Filters view={view} looking={view.fix !== null && !mended} onChange={(change) => void setView(change)} />
+      <Box className="no-print" sx={{ display: { xs: 'block', md: 'none' }, px: 2 }}>
+        <Button aria-expanded={filters} onClick={() => setFilters(!filters)}>
+          {filters ? 'Fewer filters' : 'More filters'}
+        </Button>
+      </Box>
+      <Box sx={{ display: { xs: filters ? 'block' : 'none', md: 'block' } }}>
+        <Filters view={view} looking={view.fix !== null && !mended} onChange={(change) => void setView(change)} />
+      </Box>
       <InTheWay />
       <SetAside boards={aside} />
       <Sets />

@@ -17,11 +17,21 @@ export function Sets() {
   else
     said = `The best ${counted(shown, 'set')} of ${sets.tried} tried are shown, of ${sets.possible}: a better one may be among the rest.`;
   return (
-    <Box sx={{ px: 2, py: 0.25, fontSize: 12, borderBottom: '1px solid var(--hair)', display: 'flex', gap: 1.5 }}>
+    <Box
+      sx={{
+        px: 2,
+        py: 0.25,
+        fontSize: 12,
+        borderBottom: '1px solid var(--hair)',
+        display: 'flex',
+        gap: 1.5,
+        flexWrap: 'wrap',
+      }}
+    >
       <span role="status">{said}</span>
       {sets.busy && <Button onClick={ranking.stop}>Stop</Button>}
       {sets.out.length > 0 && (
-        <Box component="details" sx={{ flex: 1, minWidth: 0 }}>
+        <Box component="details" sx={{ flex: 1, minWidth: 220 }}>
           <summary style={{ minHeight: 24 }}>
             {sets.out.length === 1 ? '1 board is in no set' : `${sets.out.length} boards are in no set`} that could
             carry it

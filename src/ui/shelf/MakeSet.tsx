@@ -27,6 +27,7 @@ export function MakeSet() {
   return (
     <Box
       component="form"
+      className="no-print"
       aria-label="Make a set"
       onSubmit={(e) => (e.preventDefault(), make())}
       sx={{

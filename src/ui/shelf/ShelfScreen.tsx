@@ -81,9 +81,10 @@ export function ShelfScreen() {
     );
   }
   return (
-    <Box className="paper" sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
+    <Box className="paper" sx={{ display: 'flex', flexDirection: 'column', height: '100%', minHeight: 420 }}>
       <h1 className="sr">Shelf</h1>
       <Box
+        className="no-print"
         sx={{
           display: 'flex',
           alignItems: 'center',

@@ -40,7 +40,7 @@ export default async function Layout({ children, params }: { children: ReactNode
       <Box
         sx={{
           display: 'flex',
-          flexDirection: { xs: 'column', sm: 'row' },
+          flexDirection: { xs: 'column', md: 'row' },
           height: '100vh',
           '@media print': { height: 'auto', display: 'block' },
         }}
