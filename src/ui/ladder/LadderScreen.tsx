@@ -299,6 +299,7 @@ export function LadderScreen() {
           onMouseLeave={() => setOver(null)}
           aria-label="Boards and the rungs they reach"
           aria-rowcount={rows.length}
+          sx={{ minWidth: 940 }}
         >
           <Box
             role="row"
