@@ -16,7 +16,7 @@ const views: Record<
     waitMs?: number;
   }
 > = {
-  home: { path: '/' },
+  home: { path: '/', waitMs: 12_000 },
   build: { path: '/b/belfry-six' },
   ladder: { path: '/b/belfry-six/ladder', waitMs: 12_000 },
   board: { path: '/b/belfry-six/board/copperwren-sill-45' },
@@ -28,7 +28,7 @@ const views: Record<
   },
   brief: { path: '/b/belfry-six/brief' },
   phone: { path: '/b/belfry-six/hookup/tarnfield-keel-f7?part=plumb-gps', width: 390, height: 844 },
-  shelf: { path: '/b/belfry-six/shelf' },
+  shelf: { path: '/b/belfry-six/shelf', waitMs: 6000 },
   editor: {
     path: '/b/belfry-six/shelf/oxbow-mullion',
     file: 'demo/pages/marsh-wren.jpg',
@@ -38,12 +38,12 @@ const views: Record<
     path: '/b/belfry-six/compare?boards=tarnfield-keel-f7,copperwren-sill-45,marlpit-rafter,dunmarrow-fen-f4',
   },
   trade: { path: '/b/belfry-six/trade', waitMs: 9000 },
-  questions: { path: '/b/belfry-six/questions', waitMs: 9000 },
+  questions: { path: '/b/belfry-six/questions', waitMs: 25_000 },
   basket: { path: '/b/belfry-six/basket' },
   sheet: { path: '/b/saltgrass/sheet' },
   iron: { path: '/b/belfry-six/sheet?board=tarnfield-keel-f7&walk=true' },
   bench: { path: '/b/belfry-six/bench?scene=meter' },
-  log: { path: '/b/belfry-six/log' },
+  log: { path: '/b/belfry-six/log', waitMs: 15_000 },
   people: { path: '/people' },
 };
 
