@@ -40,7 +40,7 @@ const views: Record<
   trade: { path: '/b/belfry-six/trade', waitMs: 9000 },
   questions: { path: '/b/belfry-six/questions', waitMs: 25_000 },
   basket: { path: '/b/belfry-six/basket' },
-  sheet: { path: '/b/saltgrass/sheet' },
+  sheet: { path: '/b/saltgrass/sheet', waitMs: 15_000 },
   iron: { path: '/b/belfry-six/sheet?board=tarnfield-keel-f7&walk=true' },
   bench: { path: '/b/belfry-six/bench?scene=meter' },
   log: { path: '/b/belfry-six/log', waitMs: 15_000 },

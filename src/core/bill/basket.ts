@@ -55,7 +55,7 @@ export function basketOf(build: Build, shelved: Board, hookup: Hookup): BasketLi
       cents: Math.round(s.cents * usual),
       offers: [],
     })),
-    ...unlistedParts(mended.build, hookup).map((u) => ({
+    ...unlistedParts(mended.build, mended.board, hookup).map((u) => ({
       ...piece(u.key, u.what, u.cents.low * usual, u.grams.high, u.why),
       quantity: u.count,
       mostCents: Math.round(u.cents.high * usual),

@@ -44,7 +44,7 @@ describe('what a hookup drags in', () => {
     expect(line(sundries({}, { ...board, capacitor: { microfarads: 470, volts: 35 } }), 'capacitor')).toBeUndefined();
   });
 
-  test('isolators are bought unless the board is known to bring them: unknown is not yes', () => {
+  test('isolators are bought where the board is known to come without; where nobody says, they stand among what nobody listed', () => {
     const soft = (softIsolators: object) =>
       line(
         sundries(
@@ -58,7 +58,7 @@ describe('what a hookup drags in', () => {
       )?.quantity ?? 0;
     expect(soft({ value: true, origin: 'manual' })).toBe(0);
     expect(soft({ value: false, origin: 'manual' })).toBe(5);
-    expect(soft(unknown)).toBe(5);
+    expect(soft(unknown)).toBe(0);
   });
 
   test("pack leads count only where their gauge is said and the board's mass does not include them", () => {

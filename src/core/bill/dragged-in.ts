@@ -2,6 +2,7 @@ import { askedMicrofarads } from '../circuit/esc-capacitor';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { capacitorMicrofarads, capacitorVolts } from '../trade/capacitor';
+import { flag } from '../quantity/truth';
 import { motorAmps, packVolts } from '../circuit/packs';
 import { stacked } from '../sets/roles';
 import { massIncludes } from '../trade/mass-words';
@@ -151,27 +152,31 @@ function capacitor(build: Build, board: Board): Sundry[] {
   ];
 }
 
+/** One at each corner of the controller. */
+export const isolators = 4;
+
 function fixings(build: Build, board: Board): Sundry[] {
-  const soft = 'value' in board.mounting.softIsolators && board.mounting.softIsolators.value;
+  const soft = flag(board.mounting.softIsolators);
   const spare = spares[build.policies.spares].fixings;
   return [
     sundry(
       'standoffs',
-      soft ? 'Standoffs under the isolators' : 'Standoffs',
+      soft === 'yes' ? 'Standoffs under the isolators' : 'Standoffs',
       'piece',
       4 * stacked(board).length,
       spare,
       sundries.standoff,
       board.members ? 'one at each corner of every board of the stack' : 'one at each corner',
     ),
-    ...(soft
+    // Where nobody says, they may come with the board: then they stand among what nobody listed (unlisted.ts).
+    ...(soft !== 'no'
       ? []
       : [
           sundry(
             'isolators',
             'Soft isolators',
             'piece',
-            4,
+            isolators,
             spare,
             sundries.isolator,
             'none is delivered with the board',

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
-import { claims, makeBoard, makeBuild, makePart, portsAndPads, serial } from '../tests/make';
+import { claims, holes, makeBoard, makeBuild, makePart, portsAndPads, says, serial, unknown } from '../tests/make';
 import type { Part } from '../records/build';
 import { unlistedParts } from './unlisted';
 
@@ -26,7 +26,7 @@ const whip = (): Part => {
 };
 const lines = (parts: Part[], more: Parameters<typeof makeBuild>[0] = {}) => {
   const build = makeBuild(more, parts);
-  return unlistedParts(build, evaluate(build, board).hookup).map((u) => [u.what, u.grams, u.cents]);
+  return unlistedParts(build, board, evaluate(build, board).hookup).map((u) => [u.what, u.grams, u.cents]);
 };
 
 describe('what a build needs and nobody listed', () => {
@@ -72,7 +72,7 @@ describe('what a build needs and nobody listed', () => {
     });
     const build = makeBuild({}, [part]);
     const { hookup } = evaluate(build, outputs);
-    expect(unlistedParts(build, hookup).map((u) => u.what)).toEqual(['Supply for the servos']);
+    expect(unlistedParts(build, makeBoard(), hookup).map((u) => u.what)).toEqual(['Supply for the servos']);
     expect(hookup.parts[0]!.mode).not.toBeNull();
   });
 
@@ -97,4 +97,15 @@ describe('what a build needs and nobody listed', () => {
       evaluate({ ...home, limits: { ...build.limits, budgetCents: sure.totalCents! } }, board).rungs[8]!.state,
     ).not.toBe('unknown');
   });
+});
+
+test('isolators of which nobody says whether they come with the board: nothing at least, four with one to spare at most (4 x 0.3 g, 5 x 30)', () => {
+  const of = (softIsolators: object) => {
+    const held = makeBoard({ mounting: holes(says(30.5), 'M3', softIsolators as never) });
+    const build = makeBuild();
+    return unlistedParts(build, held, evaluate(build, held).hookup).map((u) => [u.what, u.grams, u.cents]);
+  };
+  expect(of(unknown)).toEqual([['Soft isolators', { low: 0, high: 1.2 }, { low: 0, high: 150 }]]);
+  expect(of({ value: true, origin: 'manual' })).toEqual([]);
+  expect(of({ value: false, origin: 'manual' })).toEqual([]);
 });

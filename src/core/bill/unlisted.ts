@@ -3,6 +3,9 @@ import { flag } from '../quantity/truth';
 import type { Build } from '../records/build';
 import type { PeripheralKind } from '../trade/peripheral-kind';
 import { unlistedUsually, type UnlistedKind } from '../trade/unlisted';
+import type { Board } from '../records/board';
+import { spares, sundries } from '../trade/sundries';
+import { isolators } from './dragged-in';
 import { flownBeside } from './flown';
 import type { Hookup } from '../wiring/hookup';
 
@@ -18,11 +21,19 @@ export interface Unlisted {
 
 /** What ends the doubt about things that nobody listed. */
 export const howToName =
-  'List what is missing among the parts, or say on the page of the part that it comes with it: then its own figures count.';
+  'List what is missing among the parts, or say on the page of the part or the board that it comes with it: then its own figures count.';
 
-/** ESCs of separate motors without a name, the supply of servos that take none from the board, aerials of radios that do not say that they come with one. */
-export function unlistedParts(build: Build, hookup: Hookup): Unlisted[] {
-  return [...unnamedEscs(build), ...servoSupply(build, hookup), ...aerials(build, hookup)];
+/**
+ * ESCs of separate motors without a name, the supply of servos that take none from the board, aerials of radios that do not say that they come with one, isolators of a
+ * board of which nobody says whether they come with it.
+ */
+export function unlistedParts(build: Build, board: Board, hookup: Hookup): Unlisted[] {
+  return [
+    ...unnamedEscs(build),
+    ...servoSupply(build, hookup),
+    ...aerials(build, hookup),
+    ...unsaidIsolators(build, board),
+  ];
 }
 
 function unlisted(
@@ -33,6 +44,21 @@ function unlisted(
   const { grams, cents } = unlistedUsually[kind];
   const ends = ([low, high]: readonly [number, number]) => ({ low: surely ? count * low : 0, high: count * high });
   return { key, what, count, grams: ends(grams), cents: ends(cents), why };
+}
+
+function unsaidIsolators({ policies }: Build, { mounting }: Board): Unlisted[] {
+  if (flag(mounting.softIsolators) !== 'unknown') return [];
+  const { grams, cents } = sundries.isolator;
+  return [
+    {
+      key: 'isolators',
+      what: 'Soft isolators',
+      count: isolators,
+      grams: { low: 0, high: Math.round(isolators * grams * 100) / 100 },
+      cents: { low: 0, high: (isolators + spares[policies.spares].fixings) * cents },
+      why: 'nobody says whether they come with the board',
+    },
+  ];
 }
 
 function unnamedEscs({ motors }: Build): Unlisted[] {

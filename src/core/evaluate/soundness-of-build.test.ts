@@ -9,7 +9,10 @@ import { verdictRank } from '../tests/verdict-rank';
 
 /** As soundness.test.ts, for the figures of the build. */
 const shelf = demoShelf();
-const builds = demoBuilds();
+// The four of the first samples, in their order: which boards each meets hangs on it.
+const builds = ['belfry-six', 'gutterling', 'saltgrass', 'attic-mouse'].map((id) =>
+  demoBuilds().find((b) => b.id === id)!,
+);
 
 type Path = (string | number)[];
 
@@ -71,7 +74,7 @@ describe('an unknown figure of the build is never read as yes, nor as no', () =>
     (_, build, i) => {
       for (const board of shelf.boards.filter((_, n) => n % 20 === i)) checkBuild(build, board);
     },
-    60_000,
+    180_000,
   );
 
   test('random builds, with parts that feed others, on random boards', () => {
@@ -79,5 +82,5 @@ describe('an unknown figure of the build is never read as yes, nor as no', () =>
       const { build, board } = randomPair(seed, { parts: 5, ports: 4, rails: 3, bridges: 1 });
       checkBuild(build, board);
     }
-  }, 60_000);
+  }, 180_000);
 });

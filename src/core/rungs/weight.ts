@@ -42,7 +42,7 @@ export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[
     ...build.parts.filter((p) => flown.has(p.id)).map((p) => line(p.peripheral.name, p.peripheral.massG)),
     ...draggedIn(build, board, hookup).map((s) => line(s.what, { value: s.grams, origin: 'assumed', source: s.why })),
     ...deliveredCapacitor(board).map((figure) => line('Capacitor delivered with the board', figure)),
-    ...unlistedParts(build, hookup).map(({ what, grams, why }) => ({
+    ...unlistedParts(build, board, hookup).map(({ what, grams, why }) => ({
       ...line(what, { ...grams, origin: 'assumed', source: why }),
       unlisted: true as const,
     })),

@@ -2,7 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import {
@@ -18,6 +17,7 @@ import {
   money as moneyIn,
 } from '@/core';
 import { useMeasure, useWords } from '../frame/ways';
+import { NumberBox } from '../build/NumberBox';
 import { useRoom } from '../room/store';
 import { csv, useTakeOut } from '../frame/take-out';
 import { WithBoard, type Chosen } from './use-chosen';
@@ -108,17 +108,13 @@ function Basket({ board, climb }: Chosen) {
                     </td>
                     <td className="n">{amount(l)}</td>
                     <td className="n">
-                      <TextField
+                      <NumberBox
+                        bare
+                        label={`At home: ${l.what}`}
+                        max={100_000}
                         value={home}
-                        onChange={(e) => atHome(l, Number(e.target.value.replace(',', '.')) || 0)}
-                        slotProps={{
-                          htmlInput: {
-                            'aria-label': `At home: ${l.what}`,
-                            inputMode: 'decimal',
-                            style: { textAlign: 'right' },
-                          },
-                        }}
-                        sx={{ width: 46 }}
+                        onChange={(n) => atHome(l, n ?? 0)}
+                        width={46}
                       />
                     </td>
                     <td className="n">{priceOf({ ...l, cents: from.get(l.key)?.cents ?? l.cents })}</td>

@@ -25,6 +25,8 @@ import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { NextSteps } from './NextSteps';
 import { WorthMeasuring } from './WorthMeasuring';
+import { focusBeside } from '../frame/focus-beside';
+import { useWords } from '../frame/ways';
 import { Photos } from '../shelf/Photos';
 import { csv, markdown, useTakeOut } from '../frame/take-out';
 import { ReadingSays } from '../bench/ReadingSays';
@@ -232,6 +234,7 @@ function OneEntry({ entry, board, climb }: { entry: Entry } & Chosen) {
   const [said, setSaid] = useState<string | null>(null);
   const [pictures, setPictures] = useState(false);
   const [asked, setAsked] = useState(false);
+  const words = useWords();
   const measured = withReading(board, entry);
   const look = () => {
     if (!measured || !ranking.ranked) return;
@@ -239,9 +242,9 @@ function OneEntry({ entry, board, climb }: { entry: Entry } & Chosen) {
     setPreview(whatMoved(ranking.ranked, rankClimbs(after)));
   };
   return (
-    <Box sx={{ borderBottom: '1px solid var(--hair)', py: 0.5, fontSize: 12.5 }}>
+    <Box data-entry sx={{ borderBottom: '1px solid var(--hair)', py: 0.5, fontSize: 12.5 }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
-        <Box sx={{ color: 'text.secondary', width: 74 }}>{entry.when}</Box>
+        <Box sx={{ color: 'text.secondary', width: 74 }}>{words(entry.when)}</Box>
         <strong>{entry.about}</strong>
         <Box component="span" sx={{ color: entry.kind === 'failed' ? 'error.main' : 'text.primary' }}>
           {entry.kind}
@@ -259,7 +262,12 @@ function OneEntry({ entry, board, climb }: { entry: Entry } & Chosen) {
         )}
         <Button onClick={() => setPictures(!pictures)}>Pictures</Button>
         <Button
-          onClick={() => edit(`unlog ${entry.id}`, (b) => ({ ...b, log: b.log.filter((e) => e.id !== entry.id) }))}
+          aria-label={`Remove the entry on ${entry.about}`}
+          onClick={(e) => {
+            const focus = focusBeside(e.currentTarget, '[data-entry]', '[aria-label="Search the logbook"]');
+            edit(`unlog ${entry.id}`, (b) => ({ ...b, log: b.log.filter((x) => x.id !== entry.id) }));
+            focus();
+          }}
         >
           Remove
         </Button>

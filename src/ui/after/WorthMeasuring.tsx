@@ -32,7 +32,7 @@ export function WorthMeasuring({ board, onField }: Pick<Chosen, 'board'> & { onF
           sx={{ display: 'flex', gap: 1, borderBottom: '1px solid var(--hair)', py: 0.25 }}
         >
           <Box sx={{ flex: 1, fontSize: 12.5 }}>
-            {words(`${t.says}: ${t.now} now; ${t.direction} ${t.at} ${t.unit}`)} {t.then}.
+            {words(`${t.says}: ${t.now} ${t.unit} now; ${t.direction} ${t.at} ${t.unit}`)} the pick is {t.then}.
           </Box>
           <Button aria-label={`Enter a reading of ${t.says}`} onClick={() => onField(t.field)}>
             Enter

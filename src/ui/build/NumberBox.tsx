@@ -19,6 +19,8 @@ interface Props {
   empty?: string;
   onChange: (value: number | null) => void;
   width?: number;
+  /** In a table or a line of filters, where what stands around says what it is: the label is only read out. */
+  bare?: boolean;
 }
 
 /** A number with its unit. What is typed stays until it is a number in range; the decimal comma and other units are understood. */
@@ -33,6 +35,7 @@ export function NumberBox({
   empty = 'unknown',
   onChange,
   width = 96,
+  bare = false,
 }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const shown = preferredUnit(
@@ -44,7 +47,7 @@ export function NumberBox({
   const fault = faultOf(text, wanted);
   return (
     <TextField
-      label={label}
+      label={bare ? undefined : label}
       value={text}
       placeholder={mayBeUnknown ? empty : ''}
       error={fault !== null}
@@ -57,8 +60,8 @@ export function NumberBox({
       sx={{ width }}
       slotProps={{
         inputLabel: { shrink: true },
-        htmlInput: { inputMode: 'decimal' },
-        input: unit ? { endAdornment: <InputAdornment position="end">{shown.unit}</InputAdornment> } : {},
+        htmlInput: { inputMode: 'decimal', ...(bare ? { 'aria-label': label, style: { textAlign: 'right' } } : {}) },
+        input: unit && !bare ? { endAdornment: <InputAdornment position="end">{shown.unit}</InputAdornment> } : {},
       }}
     />
   );

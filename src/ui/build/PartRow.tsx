@@ -5,6 +5,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useWords } from '../frame/ways';
+import { focusBeside } from '../frame/focus-beside';
 import { useRoom } from '../room/store';
 import { changedPart, movedPart, withoutPart } from './change';
 
@@ -135,7 +136,11 @@ export function PartRow({
       </Box>
       <Button
         aria-label={`Remove ${name}`}
-        onClick={() => edit(`remove ${part.id}`, (b) => withoutPart(b, part.id))}
+        onClick={(e) => {
+          const focus = focusBeside(e.currentTarget, 'li', '#add-part');
+          edit(`remove ${part.id}`, (b) => withoutPart(b, part.id));
+          focus();
+        }}
         sx={{ px: 0.75 }}
       >
         Remove

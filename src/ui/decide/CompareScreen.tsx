@@ -48,6 +48,13 @@ function Compared({ ranked }: { ranked: Ranked[] }) {
   );
   const rows = sideBySide(whole, build).filter((r) => r.group !== 'rungs' && (view.all || r.differs));
   const setIds = (next: string[]) => void setView({ boards: next });
+  const places = chosen.map((r) => ranked.indexOf(r));
+  const [from, to] = [Math.min(...places), Math.max(...places) + 1];
+  /** On along the ladder, as many at a time as stand here. */
+  const turn = (by: number) => {
+    const start = by > 0 ? to : Math.max(0, from + by);
+    setIds(ranked.slice(start, start + chosen.length).map((r) => r.climb.boardId));
+  };
   const climbs = chosen.map((r) => r.climb);
   useTakeOut(() => [
     { says: 'Copy the comparison as text', text: () => asText(rows, climbs) },
@@ -80,6 +87,12 @@ function Compared({ ranked }: { ranked: Ranked[] }) {
               ))}
           </Select>
         )}
+        <Button disabled={from === 0} onClick={() => turn(-chosen.length)}>
+          The {chosen.length} before
+        </Button>
+        <Button disabled={to >= ranked.length} onClick={() => turn(chosen.length)}>
+          The next {chosen.length}
+        </Button>
         <FormControlLabel
           control={
             <Checkbox checked={!view.all} onChange={(e) => void setView({ all: e.target.checked ? null : true })} />

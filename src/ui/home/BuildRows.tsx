@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { counted, type NextAct } from '@/core';
+import { focusBeside } from '../frame/focus-beside';
 import { useWords } from '../frame/ways';
 import type { OnHome } from '@/workers/home.worker';
 import type { BuildCard } from './build-card';
@@ -20,7 +21,8 @@ export function BuildRows({
   stands: OnHome['stands'] | null;
   mayWrite: boolean;
   onCopy: (b: BuildCard) => void;
-  onRemove: (b: BuildCard) => void;
+  /** `focus`: where the focus goes when it is gone. */
+  onRemove: (b: BuildCard, focus: () => void) => void;
 }) {
   const words = useWords();
   return (
@@ -53,7 +55,11 @@ export function BuildRows({
                     <Button aria-label={`Copy ${b.name}`} onClick={() => onCopy(b)} sx={small}>
                       Copy
                     </Button>
-                    <Button aria-label={`Remove ${b.name}`} onClick={() => onRemove(b)} sx={small}>
+                    <Button
+                      aria-label={`Remove ${b.name}`}
+                      onClick={(e) => onRemove(b, focusBeside(e.currentTarget, 'li', 'main h1'))}
+                      sx={small}
+                    >
                       Remove
                     </Button>
                   </>

@@ -51,7 +51,7 @@ export function Home({
     setFault(ok ? null : said.sentence);
     router.refresh();
   };
-  const remove = async (b: BuildCard) => {
+  const remove = async (b: BuildCard, focus: () => void) => {
     const { ok, said } = await askServer(
       `/api/builds/${b.id}`,
       { method: 'DELETE', headers: { 'if-match': String(b.version) } },
@@ -59,6 +59,7 @@ export function Home({
     );
     setFault(ok ? null : said.sentence);
     await client.invalidateQueries({ queryKey: ['bin'] });
+    focus();
     router.refresh();
   };
   return (
@@ -95,7 +96,7 @@ export function Home({
               stands={onHome?.stands ?? null}
               mayWrite={mayWrite}
               onCopy={(b) => void copy(b)}
-              onRemove={(b) => void remove(b)}
+              onRemove={(b, focus) => void remove(b, focus)}
             />
           )}
           {fault && (

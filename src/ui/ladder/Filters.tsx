@@ -4,9 +4,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
-import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { currencySign, manyBoards, roleOf, rungNames } from '@/core';
+import { NumberBox } from '../build/NumberBox';
+import { useMeasure } from '../frame/ways';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { fixFilters, madeOf, type sortKeys } from './stop';
@@ -37,13 +38,17 @@ export function Filters({
   const { build, ranking } = useRoom('build', 'ranking');
   const { shelf } = useShelf();
   const controllers = (shelf?.boards ?? []).filter((b) => roleOf(b) === 'controller');
-  const box = (label: string, key: 'most' | 'light', unit: string) => (
-    <TextField
-      placeholder={label}
-      value={view[key] ?? ''}
-      onChange={(e) => onChange({ [key]: Number(e.target.value) || null })}
-      slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': `${label} ${unit}` } }}
-      sx={{ width: 84 }}
+  const mass = useMeasure('g');
+  const box = (label: string, key: 'most' | 'light', unit?: string) => (
+    <NumberBox
+      bare
+      mayBeUnknown
+      label={label}
+      empty={label}
+      {...(unit === undefined ? {} : { unit })}
+      value={view[key]}
+      onChange={(v) => onChange({ [key]: v ? Math.round(v) : null })}
+      width={84}
     />
   );
   return (
@@ -128,8 +133,8 @@ export function Filters({
         {view.home ? '✓ ' : ''}I own one
       </Button>
       {looking && <span role="status">fixes are looked for ...</span>}
-      {box(`at most ${currencySign(build.currency)}`, 'most', '')}
-      {box('at most g', 'light', '')}
+      {box(`at most ${currencySign(build.currency)}`, 'most')}
+      {box(`at most ${mass.unit}`, 'light', 'g')}
       <Box sx={{ flex: 1 }} />
       {ranking.progress && (
         <>

@@ -208,7 +208,8 @@ export function LadderScreen() {
   const best = ranking.ranked[0];
 
   let said: string;
-  if (ranking.busy) said = '';
+  if (current && (view.board !== null || view.rung !== null)) said = rowSaid(current, rung);
+  else if (ranking.busy) said = '';
   else if (best) said = `First: ${best.climb.boardName}, ${best.climb.verdict}.`;
   else said = '';
   return (
@@ -390,6 +391,12 @@ export function LadderScreen() {
       <Read rows={rows} current={current} rung={rung} over={over} />
     </Box>
   );
+}
+
+/** What the keys chose, for whoever does not see it. */
+function rowSaid({ climb, rank }: Ranked, rung: number): string {
+  const at = climb.rungs[rung - 1]!;
+  return `${climb.boardName}, place ${rank}, ${climb.verdict}. ${at.name}: ${at.state}.`;
 }
 
 /** At the foot: the rung under the pointer, else the one that is chosen. */

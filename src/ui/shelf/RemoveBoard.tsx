@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import { useQueryClient } from '@tanstack/react-query';
+import { focusBeside } from '../frame/focus-beside';
 import { useShelf } from '../room/use-shelf';
 
 /** Takes a board off the shelf, also one that nobody can open: it can be brought back for 30 days from the foot of the shelf. */
@@ -14,8 +15,10 @@ export function RemoveBoard({
 }) {
   const { removeBoard } = useShelf();
   const client = useQueryClient();
-  const remove = async () => {
+  const remove = async (button: HTMLElement) => {
+    const focus = focusBeside(button, '[role=row]', '[aria-label="Filter boards"]');
     onDone(await removeBoard(id));
+    focus();
     void client.invalidateQueries({ queryKey: ['bin'] });
   };
   return (
@@ -23,7 +26,7 @@ export function RemoveBoard({
       color="inherit"
       sx={{ color: 'text.secondary' }}
       aria-label={`Remove ${name} from the shelf`}
-      onClick={() => void remove()}
+      onClick={(e) => void remove(e.currentTarget)}
     >
       Remove
     </Button>
