@@ -41,7 +41,7 @@ export function PrintHead() {
     return () => document.body.classList.remove('paper-wide');
   }, [isWide]);
   return (
-    <Box component="header" className="print-only" sx={{ borderBottom: '1px solid #000', mb: 1, pb: 0.5 }}>
+    <Box className="print-only" sx={{ borderBottom: '1px solid #000', mb: 1, pb: 0.5 }}>
       <strong>
         {build.name}: {titles[screen] ?? screen}
       </strong>
