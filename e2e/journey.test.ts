@@ -1,24 +1,17 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import type { Browser, ElementHandle, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { openBrowser, waitForText } from './browser';
-import { addressHas, ask, choose, clickOn, expectAccessible, visit } from './visit';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { afterAll, describe, expect, test } from 'vitest';
+import { waitForText } from './browser';
+import { addressHas, ask, choose, clickOn, expectAccessible, useBrowser } from './visit';
 
-let browser: Browser;
-let close: () => Promise<void>;
-
-beforeAll(async () => {
-  ({ browser, close } = await openBrowser());
-});
 afterAll(async () => {
-  await close();
   // The shelf as it was, whichever file comes next.
   await ask(`/api/import?over=replace`, { method: 'POST', body: readFileSync('demo/shelf.json') });
 });
 
-const at = <T>(path: string, work: (page: Page) => Promise<T>) => visit(browser, path, work);
+const { at } = useBrowser();
 const shelf = async () =>
   (await (await ask(`/api/shelf`)).json()) as {
     boards: { id: string; massG: unknown; ports: unknown[]; offers: { seen: string }[] }[];

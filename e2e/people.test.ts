@@ -124,6 +124,14 @@ describe('with accounts', () => {
     await editor.goto(`${address}/people`, { waitUntil: 'networkidle0' });
     await see(editor, 'Ada');
     expect(await editor.$('::-p-aria([name="Make a link"])')).toBeNull();
+    // What was kept to be read while the server is away goes with whoever signs out.
+    await editor.goto(address, { waitUntil: 'networkidle0' });
+    const kept = () => editor.evaluate(async () => (await caches.keys()).length);
+    await editor.evaluate(async () => (await caches.open('kept')).put('/b/gutterling', new Response('a build')));
+    expect(await kept()).toBeGreaterThan(0);
+    await press(editor, 'Sign out');
+    await see(editor, 'Sign in');
+    expect(await kept()).toBe(0);
     await context.close();
   });
 

@@ -1,18 +1,11 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { openBrowser, waitForText } from './browser';
-import { addressHas, ask, expectAccessible, visit } from './visit';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, test } from 'vitest';
+import { waitForText } from './browser';
+import { addressHas, ask, expectAccessible, useBrowser } from './visit';
 
 const address = process.env.RUNG_ADDRESS!;
-let browser: Browser;
-let close: () => Promise<void>;
 
-beforeAll(async () => {
-  ({ browser, close } = await openBrowser());
-});
-afterAll(() => close());
-
-const at = <T>(path: string, work: (page: Page) => Promise<T>) => visit(browser, path, work);
+const { at } = useBrowser();
 
 const saved = (page: Page) => page.waitForSelector('[data-save="saved"]');
 const put = (body: object, base: number) =>

@@ -1,15 +1,9 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { openBrowser, waitForText } from './browser';
-import { addressHas, clickOn, expectAccessible, visit } from './visit';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, test } from 'vitest';
+import { waitForText } from './browser';
+import { addressHas, clickOn, expectAccessible, useBrowser } from './visit';
 
-let browser: Browser;
-let close: () => Promise<void>;
-beforeAll(async () => {
-  ({ browser, close } = await openBrowser());
-});
-afterAll(() => close());
-const at = <T>(path: string, work: (page: Page) => Promise<T>) => visit(browser, path, work);
+const { at } = useBrowser();
 
 const searched = (page: Page) =>
   page.waitForFunction(() => document.body.innerText.includes('no other is better'), { timeout: 60_000 });

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Browser, Page } from 'puppeteer-core';
-import { expect } from 'vitest';
-import { openPage } from './browser';
+import { afterAll, beforeAll, expect } from 'vitest';
+import { openBrowser, openPage } from './browser';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -22,6 +22,19 @@ export async function visit<T>(browser: Browser, path: string, work: (page: Page
   } finally {
     await page.close();
   }
+}
+
+/** One browser for all tests of a file, and `at`: some work on a page of the running application. */
+export function useBrowser(): {
+  browser: () => Browser;
+  at: <T>(path: string, work: (page: Page) => Promise<T>) => Promise<T>;
+} {
+  let opened: Awaited<ReturnType<typeof openBrowser>>;
+  beforeAll(async () => {
+    opened = await openBrowser();
+  });
+  afterAll(() => opened.close());
+  return { browser: () => opened.browser, at: (path, work) => visit(opened.browser, path, work) };
 }
 
 /** WCAG 2.2 AA by axe-core, in both schemes. */

@@ -1,17 +1,9 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { openBrowser, waitForText } from './browser';
-import { addressHas, ask, clickOn, expectAccessible, visit } from './visit';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, test } from 'vitest';
+import { waitForText } from './browser';
+import { addressHas, ask, clickOn, expectAccessible, useBrowser } from './visit';
 
-let browser: Browser;
-let close: () => Promise<void>;
-
-beforeAll(async () => {
-  ({ browser, close } = await openBrowser());
-});
-afterAll(() => close());
-
-const at = <T>(path: string, work: (page: Page) => Promise<T>) => visit(browser, path, work);
+const { browser, at } = useBrowser();
 const path = (page: Page) => new URL(page.url()).pathname;
 const menu = async (page: Page, words: string) => {
   await page.waitForFunction(
@@ -117,7 +109,9 @@ describe('the first five minutes', () => {
 describe('how every build stands', () => {
   test('the first page counts who fits, names the next act, and tells what moved', async () => {
     await at('/', async (page) => {
-      await page.waitForFunction(() => /\d+ of \d+ fit/.test(document.body.innerText), { timeout: 30_000 });
+      await page.waitForFunction(() => /\d+ of \d+ boards by themselves fit/.test(document.body.innerText), {
+        timeout: 30_000,
+      });
       await waitForText(page, 'Next: ');
       await waitForText(page, 'boards new');
       await expectAccessible(page);
@@ -264,7 +258,7 @@ describe('open states, checked with axe-core (WCAG 2.2 AA)', () => {
 
 describe('while the server is away', () => {
   test('all screens of a build that was open are read as they were, also those not looked at; what is typed is kept', async () => {
-    const page = await browser.newPage();
+    const page = await browser().newPage();
     await page.goto(`${process.env.RUNG_ADDRESS}/b/attic-mouse/ladder`, { waitUntil: 'networkidle0' });
     await page.waitForFunction(async () => (await caches.keys()).length > 0, { timeout: 20_000 });
     await page.waitForFunction(
@@ -273,7 +267,7 @@ describe('while the server is away', () => {
     );
     // What the screens run is kept as they are looked at.
     await page.goto(`${process.env.RUNG_ADDRESS}/b/attic-mouse`, { waitUntil: 'networkidle0' });
-    const worker = await browser.waitForTarget((t) => t.type() === 'service_worker');
+    const worker = await browser().waitForTarget((t) => t.type() === 'service_worker');
     const away = async (offline: boolean) => {
       for (const target of [worker, page.target()]) {
         const client = await target.createCDPSession();

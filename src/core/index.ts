@@ -146,8 +146,9 @@ export { buildStands, type BuildStands, type NextAct } from './decide/build-stan
 export { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault } from './intake/csv';
 export { readShelfFile, type ShelfFile } from './intake/shelf-file';
 export { basketCsv, basketOf, boardKey, priceOf, unlistedSpan, orderFor, type BasketLine } from './bill/basket';
+export { withAtHome } from './bill/at-home';
 export { csvLines } from './records/csv-lines';
-export { buildSheet, harnessOf, sheetMarkdown, type BuildSheet } from './guide/build-sheet';
+export { buildSheet, harnessOf, sheetMarkdown, sheetSteps, type BuildSheet } from './guide/build-sheet';
 export { arrivesOn, currentScale, logCsv, logMarkdown, measurable, voltageScale, withReading } from './guide/logbook';
 export { briefOf, briefText, failedLines } from './decide/brief';
 export { deskState, onTheDesk } from './bench/desk';

@@ -45,10 +45,10 @@ async function home({ builds, boards, then, today }: ToHome): Promise<OnHome> {
   const found: OnHome = { stands: {}, picks: {} };
   const boardsThen = patched(boards, then.boards);
   for (const build of builds) {
-    const alone = boards.filter(isCandidate);
-    const ofMany = alone.length > manyBoards;
+    const single = boards.filter(isCandidate);
+    const ofMany = single.length > manyBoards;
     const climbs = [];
-    for (const board of ofMany ? likelyFirst(build, alone).slice(0, tried) : alone)
+    for (const board of ofMany ? likelyFirst(build, single).slice(0, tried) : single)
       climbs.push(await climbOf(build, board));
     const known = new Set(
       [...build.sets, ...build.picks.slice(-1).map(pickedId)].filter((id) => boardIdsIn(id).length > 1),
@@ -57,9 +57,11 @@ async function home({ builds, boards, then, today }: ToHome): Promise<OnHome> {
       const set = candidateAt(build, boards, id);
       if (set) climbs.push(await climbOf(build, set));
     }
-    if (!ofMany && !climbs.some(carries))
-      climbs.push(...bestSets(build, boards).climbs.filter((c) => !known.has(c.boardId)));
-    found.stands[build.id] = { ...buildStands(build, rankClimbs(climbs), today), ofMany };
+    // The search for sets takes seconds a build: here only where no board carries it by itself.
+    const withSets = !ofMany && !climbs.some(carries);
+    if (withSets) climbs.push(...bestSets(build, boards).climbs.filter((c) => !known.has(c.boardId)));
+    const alone = !withSets && boards.length > single.length;
+    found.stands[build.id] = { ...buildStands(build, rankClimbs(climbs), today, alone), ofMany };
     const was = then.builds.find((b) => b.id === build.id) ?? build;
     if (was === build && boardsThen === boards) continue;
     const moved = pickMoved({ build: was, boards: boardsThen }, { build, boards });

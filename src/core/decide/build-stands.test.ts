@@ -31,6 +31,11 @@ describe('the next act', () => {
     expect(stands(build, []).act).toMatchObject({ place: 'shelf', blocked: true }));
   test('a board that carries it: choose', () =>
     expect(stands(build).act).toMatchObject({ place: 'board', board: 'plank', blocked: false }));
+  test('boards by themselves, where the shelf makes sets too: the ladder, since a set may come first', () =>
+    expect(buildStands(build, rankShelf(build, [fits, small]), today, true)).toMatchObject({
+      alone: true,
+      act: { place: 'ladder', blocked: false },
+    }));
   test('only one that cannot be told: answer', () =>
     expect(stands(build, [open]).act).toMatchObject({ place: 'questions', blocked: true }));
   test('none at all: the nearest, with where it stops', () => {

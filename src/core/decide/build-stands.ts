@@ -18,6 +18,8 @@ export interface NextAct {
 }
 
 export interface BuildStands {
+  /** Sets of the shelf were not looked at: what is counted, and what comes first, is so among the boards by themselves. */
+  alone: boolean;
   fits: number;
   undecided: number;
   of: number;
@@ -26,11 +28,18 @@ export interface BuildStands {
   act: NextAct;
 }
 
-/** How a build stands before the whole shelf, and the one thing to be done next. `today`: ISO 8601. */
-export function buildStands(build: Build, ranked: readonly Ranked[], today: string): BuildStands {
+/** How a build stands before the shelf, and the one thing to be done next. `today`: ISO 8601. `alone`: the shelf makes sets, and none of them is among what was ranked. */
+export function buildStands(build: Build, ranked: readonly Ranked[], today: string, alone = false): BuildStands {
   const fits = ranked.filter((r) => carries(r.climb)).length;
   const undecided = ranked.filter((r) => r.climb.verdict === 'cannot say yet').length;
-  return { fits, undecided, of: ranked.length, mostStopAt: mostStopAt(ranked), act: nextAct(build, ranked, today) };
+  return {
+    alone,
+    fits,
+    undecided,
+    of: ranked.length,
+    mostStopAt: mostStopAt(ranked),
+    act: nextAct(build, ranked, today, alone),
+  };
 }
 
 function mostStopAt(ranked: readonly Ranked[]): BuildStands['mostStopAt'] {
@@ -41,10 +50,10 @@ function mostStopAt(ranked: readonly Ranked[]): BuildStands['mostStopAt'] {
   return most ? { rung: rungNames[most[0] - 1]!, boards: most[1] } : null;
 }
 
-function nextAct(build: Build, ranked: readonly Ranked[], today: string): NextAct {
+function nextAct(build: Build, ranked: readonly Ranked[], today: string, alone: boolean): NextAct {
   const go = (place: ActPlace, says: string, blocked = false): NextAct => ({ place, says, blocked });
   const pick = build.picks.at(-1);
-  if (build.stage === 'planned' || !pick) return beforeThePick(build, ranked);
+  if (build.stage === 'planned' || !pick) return beforeThePick(build, ranked, alone);
   const due = build.arrivesOn;
   switch (build.stage) {
     case 'picked': {
@@ -68,10 +77,17 @@ function nextAct(build: Build, ranked: readonly Ranked[], today: string): NextAc
   }
 }
 
-function beforeThePick(build: Build, ranked: readonly Ranked[]): NextAct {
+function beforeThePick(build: Build, ranked: readonly Ranked[], alone: boolean): NextAct {
   const first = ranked[0]?.climb;
   if (build.parts.length === 0) return { place: 'build', says: 'List what must hang off the board.', blocked: true };
   if (!first) return { place: 'shelf', says: 'The shelf has no board yet: read one from its page.', blocked: true };
+  // A set may come before it: the ladder knows.
+  if (carries(first) && alone)
+    return {
+      place: 'ladder',
+      says: `Choose on the ladder: of the boards by themselves ${first.boardName} comes first.`,
+      blocked: false,
+    };
   if (carries(first))
     return { place: 'board', board: first.boardId, says: `Choose: ${first.boardName} comes first.`, blocked: false };
   return first.stopsAt === null

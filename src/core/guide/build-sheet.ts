@@ -51,6 +51,12 @@ export interface BuildSheet {
   cautions: string[];
 }
 
+/** Every step that can be ticked off, in the order of the sheet. */
+export function sheetSteps(sheet: BuildSheet): Step[] {
+  const { before, bridges, mind, solder, mounting, checks, powerUp, setUp, calibrate } = sheet;
+  return [before, bridges, mind, solder, mounting, checks, powerUp, setUp, calibrate].flat();
+}
+
 /** The harness to the ESC with the pin orders of both ends; null where one of them is not known. */
 export function harnessOf(asked: Build, board: Board): BuildSheet['repin'] {
   const build = arranged(asked, board);

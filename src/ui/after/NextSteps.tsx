@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { buildSheet } from '@/core';
+import { buildSheet, sheetSteps } from '@/core';
 import { useRoom } from '../room/store';
 import { doneKey } from './done';
 import { Steps } from './Steps';
@@ -12,17 +12,7 @@ const mostShown = 4;
 /** What the build sheet asks for next, to be ticked off here. */
 export function NextSteps({ board, climb }: Chosen) {
   const { build } = useRoom('build');
-  const sheet = buildSheet(build, board, climb);
-  const all = [
-    sheet.before,
-    sheet.bridges,
-    sheet.solder,
-    sheet.mounting,
-    sheet.checks,
-    sheet.powerUp,
-    sheet.setUp,
-    sheet.calibrate,
-  ].flat();
+  const all = sheetSteps(buildSheet(build, board, climb));
   const open = all.filter((s) => !build.done[doneKey(board.id, s)]);
   return (
     <section aria-label="Next on the build sheet">

@@ -4,7 +4,16 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import { parseAsBoolean, useQueryState } from 'nuqs';
-import { asItLies, buildSheet, drawHookup, sheetMarkdown, type Board, type BuildSheet, type Climb } from '@/core';
+import {
+  asItLies,
+  buildSheet,
+  drawHookup,
+  sheetMarkdown,
+  sheetSteps,
+  type Board,
+  type BuildSheet,
+  type Climb,
+} from '@/core';
 import { FaceFigure } from '../hookup/FaceFigure';
 import { Faces } from '../hookup/Faces';
 import { today } from '../room/today';
@@ -28,17 +37,7 @@ function Sheet({ board, climb }: Chosen) {
   const { build } = useRoom('build');
   const [walking, setWalking] = useQueryState('walk', parseAsBoolean.withDefault(false));
   const sheet = buildSheet(build, board, climb);
-  const total = [
-    sheet.before,
-    sheet.bridges,
-    sheet.solder,
-    sheet.mounting,
-    sheet.checks,
-    sheet.powerUp,
-    sheet.calibrate,
-    sheet.mind,
-    sheet.setUp,
-  ].flat();
+  const total = sheetSteps(sheet);
   const done = total.filter((s) => build.done[doneKey(board.id, s)]).length;
   useTakeOut(() => [
     { says: 'Save the sheet as Markdown', file: markdown(`${build.id}-sheet`), text: () => sheetMarkdown(sheet) },

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { buildInCurrency, euro } from '@/core';
 import { useRoom } from '../room/store';
 import { Currency } from './Currency';
-import { NumberBox } from './NumberBox';
+import { Worth } from './Worth';
 
 /** Which currency the build is paid in, and what others are worth in it: as the buyer says, nothing is fetched. */
 export function Currencies() {
@@ -38,14 +38,7 @@ export function Currencies() {
       </Box>
       {Object.entries(rates).map(([of, value]) => (
         <Box key={of} sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}>
-          <NumberBox
-            label={`One ${of} is`}
-            unit={currency}
-            min={0.000001}
-            value={Number(value.toPrecision(6))}
-            onChange={(v) => v && rate(of, v)}
-            width={130}
-          />
+          <Worth known of={of} currency={currency} value={value} onChange={(v) => v && rate(of, v)} />
           {(of !== euro || currency === euro) && (
             <Button aria-label={`Forget what one ${of} is worth`} onClick={() => rate(of, null)} sx={{ px: 0.75 }}>
               Remove
@@ -65,16 +58,7 @@ export function Currencies() {
             sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}
           >
             <Currency label="Offers in" value={other} onChange={setOther} />
-            <NumberBox
-              label={`One ${other || 'of it'} is`}
-              unit={currency}
-              min={0.000001}
-              mayBeUnknown
-              empty=""
-              value={otherWorth}
-              onChange={setOtherWorth}
-              width={130}
-            />
+            <Worth of={other || 'of it'} currency={currency} value={otherWorth} onChange={setOtherWorth} />
             <Button type="submit" disabled={!known} sx={{ px: 0.75 }}>
               Say it
             </Button>
@@ -86,16 +70,7 @@ export function Currencies() {
             sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}
           >
             <Currency label="Pay in" value={next} onChange={setNext} />
-            <NumberBox
-              label={`One ${currency} is`}
-              unit={next}
-              min={0.000001}
-              mayBeUnknown
-              empty=""
-              value={worth}
-              onChange={setWorth}
-              width={130}
-            />
+            <Worth of={currency} currency={next} value={worth} onChange={setWorth} />
             <Button type="submit" disabled={!worth || next === currency} sx={{ px: 0.75 }}>
               Turn all amounts into {next}
             </Button>

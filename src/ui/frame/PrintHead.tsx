@@ -6,23 +6,10 @@ import { useEffect } from 'react';
 import { today } from '../room/today';
 import { useRoom } from '../room/store';
 import { usePrinting } from './print';
+import { boardScreens, screens } from './screens';
 import { useWords } from './ways';
 
-const titles: Record<string, string> = {
-  '': 'Build',
-  board: 'Findings',
-  hookup: 'Hookup',
-  ladder: 'Ladder',
-  shelf: 'Shelf',
-  compare: 'Side by side',
-  trade: 'Trade-off',
-  questions: 'Questions',
-  brief: "The buyer's brief",
-  basket: 'Basket',
-  sheet: 'Build sheet',
-  bench: 'Bench',
-  log: 'Logbook',
-};
+const titles: Record<string, string> = { ...screens, ...boardScreens };
 
 /** Wider than high on paper. */
 const wide = ['ladder', 'shelf', 'compare'];

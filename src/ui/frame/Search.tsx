@@ -14,6 +14,7 @@ import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { optionGroup } from './OptionGroup';
 import { useLetterKey } from './letter-keys';
+import { screenAddress, screens } from './screens';
 
 interface Found {
   group: string;
@@ -26,20 +27,6 @@ interface Found {
 const mostShown = 40;
 /** Where "/" goes into a box of the screen itself. */
 const ownFilter = /^\/b\/[^/]+(\/ladder)?$/;
-
-const stages: [string, string][] = [
-  ['Build', ''],
-  ['Shelf', '/shelf'],
-  ['Ladder', '/ladder'],
-  ['Side by side', '/compare'],
-  ['Trade-off', '/trade'],
-  ['Questions', '/questions'],
-  ["The buyer's brief", '/brief'],
-  ['Basket', '/basket'],
-  ['Build sheet', '/sheet'],
-  ['Bench', '/bench'],
-  ['Logbook', '/log'],
-];
 
 /** Finds everything there is by name: screens, boards, parts of the build and of the library, builds, words. Ctrl+K anywhere. */
 export function Search() {
@@ -115,7 +102,12 @@ function useEverything(): Found[] {
     const base = `/b/${build.id}`;
     if (rights.shared !== null) return boardsOf((shelf?.boards ?? []).filter(isCandidate), base);
     return [
-      ...stages.map(([name, at]) => ({ group: 'Screens', name, more: '', href: base + at })),
+      ...Object.entries(screens).map(([at, name]) => ({
+        group: 'Screens',
+        name,
+        more: '',
+        href: screenAddress(build.id, at),
+      })),
       { group: 'Screens', name: 'All builds', more: 'the first page', href: '/' },
       { group: 'Screens', name: 'Settings', more: 'units, days, currency, keys', href: '/settings' },
       ...build.parts.map((p) => ({

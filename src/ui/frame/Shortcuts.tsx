@@ -2,15 +2,14 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Link from 'next/link';
 import { useState } from 'react';
 import { useTour } from './tour-at';
-import { letterKeysOn, switchLetterKeys, useLetterKey } from './letter-keys';
+import { LetterKeys } from './LetterKeys';
+import { useLetterKey } from './letter-keys';
 
 const keys: [string, string][] = [
   ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
@@ -32,12 +31,8 @@ const keys: [string, string][] = [
 
 export function Shortcuts() {
   const [open, setOpen] = useState(false);
-  const [letters, setLetters] = useState(true);
   const go = useTour((t) => t.go);
-  const toggle = () => {
-    setLetters(letterKeysOn());
-    setOpen((o) => !o);
-  };
+  const toggle = () => setOpen((o) => !o);
   useLetterKey('?, shift+?', toggle, { useKey: true });
   return (
     <>
@@ -64,15 +59,7 @@ export function Shortcuts() {
             <Link href="/glossary">What the words mean</Link>
             <Link href="/settings">Settings</Link>
           </Box>
-          <FormControlLabel
-            control={
-              <Checkbox
-                checked={letters}
-                onChange={(e) => (switchLetterKeys(e.target.checked), setLetters(e.target.checked))}
-              />
-            }
-            label="Keys of a single letter, figure or sign do something"
-          />
+          <LetterKeys />
         </DialogContent>
       </Dialog>
     </>

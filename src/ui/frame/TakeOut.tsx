@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import { sealed } from '@/core';
 import { useRoom } from '../room/store';
-import { saveAs } from '../shelf/save-as';
+import { saveAs } from './save-as';
 import { json, outsOfScreen, type Out } from './take-out';
 
 const saidMs = 2500;

@@ -1,18 +1,6 @@
 import { under } from '../room/ask-server';
+import { screenAddress, screens } from './screens';
 
-const screens = [
-  '',
-  '/shelf',
-  '/ladder',
-  '/compare',
-  '/trade',
-  '/questions',
-  '/brief',
-  '/basket',
-  '/sheet',
-  '/bench',
-  '/log',
-];
 /** Kept once everything that the page at hand needs has come. */
 const quietMs = 4000;
 
@@ -24,7 +12,9 @@ export function keepForLater(build: string): () => void {
       .register(under('/offline.js'), { scope: under('/') })
       .then(() => navigator.serviceWorker.ready)
       .then(({ active }) =>
-        active?.postMessage({ keep: ['/', '/glossary', ...screens.map((s) => `/b/${build}${s}`)].map(under) }),
+        active?.postMessage({
+          keep: ['/', '/glossary', ...Object.keys(screens).map((s) => screenAddress(build, s))].map(under),
+        }),
       )
       .catch(() => undefined);
   }, quietMs);

@@ -83,10 +83,10 @@ function Small({ href, children }: { href: string; children: string }) {
   );
 }
 
-function standsWords({ fits, undecided, of, mostStopAt, ofMany }: OnHome['stands'][string]): string {
+function standsWords({ alone, fits, undecided, of, mostStopAt, ofMany }: OnHome['stands'][string]): string {
   const open = undecided > 0 ? `, ${undecided} cannot be told yet` : '';
   const stop = mostStopAt ? `; ${mostStopAt.boards} stop at ${mostStopAt.rung}` : '';
-  return `${fits} of ${ofMany ? `the ${of} likeliest` : of} fit${open}${stop}.`;
+  return `${fits} of ${ofMany ? `the ${of} likeliest` : of}${alone ? ' boards by themselves' : ''} fit${open}${stop}.`;
 }
 
 function Next({ act, build }: { act: NextAct; build: string }) {

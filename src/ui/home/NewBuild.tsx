@@ -17,11 +17,11 @@ type Thing = StartingPart | 'ESCs';
 /** A new build in three questions: what flies, how large, what it carries. Whoever knows better says all figures. */
 export function NewBuild() {
   const router = useRouter();
-  const [flyer, setFlyer] = useState<(typeof flyers)[number]>(flyers[0]);
   const [kind, setKind] = useState<StartingKind | null>('five-inch quad');
   const [wanted, setWanted] = useState<Partial<Record<Thing, Want>>>({});
   const [name, setName] = useState('');
   const [fault, setFault] = useState<string | null>(null);
+  const flyer = flyers.find((f) => f.sizes.some((s) => s.kind === kind)) ?? null;
   const parts = kind === null ? [] : startingPartsFor(kind);
   const usualName = kind === null ? '' : kind.charAt(0).toUpperCase() + kind.slice(1);
   const create = async (event: FormEvent) => {
@@ -53,11 +53,7 @@ export function NewBuild() {
       <Typography variant="h2">A new build</Typography>
       <Question says="1. What flies?">
         {flyers.map((f) => (
-          <Pick
-            key={f.what}
-            chosen={kind !== null && f.what === flyer.what}
-            onPick={() => (setFlyer(f), setKind(f.sizes.length > 1 ? f.sizes[1]!.kind : f.sizes[0].kind))}
-          >
+          <Pick key={f.what} chosen={f === flyer} onPick={() => setKind((f.sizes[1] ?? f.sizes[0]).kind)}>
             {f.what}
           </Pick>
         ))}
@@ -65,7 +61,7 @@ export function NewBuild() {
           I say every figure myself
         </Pick>
       </Question>
-      {kind !== null && (
+      {flyer && (
         <>
           <Question says="2. How large?">
             {flyer.sizes.map((s) => (

@@ -16,19 +16,7 @@ import {
 } from 'nuqs';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import {
-  boardIdsIn,
-  boardKey,
-  climbMarkdown,
-  currencySign,
-  rankClimbs,
-  rungNames,
-  type Board,
-  type Build,
-  type Mended,
-  type Ranked,
-  tellingRung,
-} from '@/core';
+import { climbMarkdown, currencySign, rankClimbs, rungNames, type Ranked, tellingRung } from '@/core';
 import { SavedViews } from '../frame/SavedViews';
 import { Term } from '../frame/Term';
 import { useMeasure, useWords } from '../frame/ways';
@@ -39,14 +27,16 @@ import { verdictColour } from '../marks/words';
 import { useDecide } from '../decide/use-decide';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
-import { Filters, type View } from './Filters';
+import { Filters } from './Filters';
+import { arrange } from './arrange';
 import { InTheWay } from './InTheWay';
 import { LadderRow } from './LadderRow';
+import { Moves } from './Moves';
 import { RungReader } from './RungReader';
 import { SetAside } from './SetAside';
 import { Sets } from './Sets';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { asCsv, fixFilters, massWords, isMadeOf, madeOf, sortKeys, toldOf, verdicts } from './stop';
+import { asCsv, fixFilters, massWords, madeOf, sortKeys, toldOf, verdicts } from './stop';
 import { useLetterKey } from '../frame/letter-keys';
 import { csv, useTakeOut } from '../frame/take-out';
 
@@ -414,69 +404,4 @@ function Read({
   const under = over && rows.find((r) => r.climb.boardId === over.board);
   if (under) return <RungReader ranked={under} rung={over.rung} />;
   return current && <RungReader ranked={current} rung={rung} />;
-}
-
-/** What the last change of the build moved, in one line. */
-function Moves() {
-  const { ranking } = useRoom('ranking');
-  const told = ranking.moved.filter((m) => m.before !== m.after || m.because !== null);
-  if (told.length === 0) return null;
-  const m = told[0]!;
-  return (
-    <Box
-      role="status"
-      sx={{
-        px: 2,
-        py: 0.25,
-        fontSize: 12,
-        borderBottom: '1px solid var(--hair)',
-        overflow: 'hidden',
-        whiteSpace: 'nowrap',
-        textOverflow: 'ellipsis',
-        color: 'primary.main',
-      }}
-    >
-      {m.name} {m.from === m.to ? `stays at ${m.to}` : `moved from ${m.from} to ${m.to}`} because{' '}
-      {m.because ?? `it is now judged ${m.after}`}
-      {told.length > 1 ? ` (and ${told.length - 1} more changed)` : ''}
-    </Box>
-  );
-}
-
-function mendedBy(filter: NonNullable<View['fix']>, set: Mended[string] | undefined): boolean {
-  if (set === undefined) return false;
-  if (set === null) return filter === 'nothing found';
-  if (filter === 'another member') return set.becomes !== null;
-  return filter === 'anything' || set.fixes.some((f) => f.kind === filter);
-}
-
-function arrange(
-  ranked: Ranked[],
-  { q, sort, hide, stops, most, light, fix, of, with: controller, home }: View,
-  mended: Mended | null,
-  kinds: ReadonlyMap<string, Board['kind']>,
-  atHome: Build['atHome'],
-): Ranked[] {
-  const word = q.trim().toLowerCase();
-  const shown = ranked.filter(({ climb }) => {
-    if (hide.includes(climb.verdict)) return false;
-    const ids = boardIdsIn(climb.boardId);
-    if (of !== null && isMadeOf(climb, kinds.get(climb.boardId)) !== of) return false;
-    if (controller !== null && !ids.includes(controller)) return false;
-    if (home && !ids.some((id) => (atHome[boardKey({ id })] ?? 0) > 0)) return false;
-    if (stops !== null && climb.stopsAt !== stops) return false;
-    if (fix && mended && !mendedBy(fix, mended[climb.boardId])) return false;
-    if (most !== null && (climb.totalCents ?? Infinity) > most * 100) return false;
-    if (light !== null && (climb.massG.high ?? Infinity) > light) return false;
-    if (!word) return true;
-    const text = `${climb.boardName} ${climb.maker} ${climb.verdict} ${tellingRung(climb)?.name ?? ''} ${tellingRung(climb)?.findings[0]?.sentence ?? ''}`;
-    return text.toLowerCase().includes(word);
-  });
-  const by = {
-    rank: (a: Ranked, b: Ranked) => a.rank - b.rank,
-    price: (a: Ranked, b: Ranked) => (a.climb.totalCents ?? Infinity) - (b.climb.totalCents ?? Infinity),
-    grams: (a: Ranked, b: Ranked) => (a.climb.massG.high ?? Infinity) - (b.climb.massG.high ?? Infinity),
-    name: (a: Ranked, b: Ranked) => a.climb.boardName.localeCompare(b.climb.boardName),
-  }[sort];
-  return [...shown].sort(by);
 }

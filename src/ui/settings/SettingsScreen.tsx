@@ -1,15 +1,13 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import { useColorScheme } from '@mui/material/styles';
 import Link from 'next/link';
-import { useEffect, useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { dayWays, preferred, unitWays } from '@/core';
 import { Choice } from '../build/Choice';
-import { letterKeysOn, switchLetterKeys } from '../frame/letter-keys';
+import { LetterKeys } from '../frame/LetterKeys';
 import { useWays } from '../frame/ways';
 import { WorkspaceMoney } from './WorkspaceMoney';
 
@@ -21,8 +19,6 @@ const sample = 'A board of 36 x 36 mm and 8.4 g, seen on 2026-11-28.';
 export function SettingsScreen({ mayWrite }: { mayWrite: boolean }) {
   const { units, days, say } = useWays();
   const { mode, setMode } = useColorScheme();
-  const [letters, setLetters] = useState(true);
-  useEffect(() => setLetters(letterKeysOn()), []);
   return (
     <Box component="main" sx={{ maxWidth: 720, mx: 'auto', px: 3, py: 4 }}>
       <Typography variant="h1">
@@ -49,15 +45,7 @@ export function SettingsScreen({ mayWrite }: { mayWrite: boolean }) {
         </Box>
       </Group>
       <Group title="Keys, in this browser">
-        <FormControlLabel
-          control={
-            <Checkbox
-              checked={letters}
-              onChange={(e) => (switchLetterKeys(e.target.checked), setLetters(e.target.checked))}
-            />
-          }
-          label="Keys of a single letter, figure or sign do something"
-        />
+        <LetterKeys />
       </Group>
       <Group title="Money, for new builds of everybody here">
         <WorkspaceMoney mayWrite={mayWrite} />

@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { euro } from '@/core';
 import { Currency } from '../build/Currency';
-import { NumberBox } from '../build/NumberBox';
+import { Worth } from '../build/Worth';
 import { askServer } from '../room/ask-server';
 
 interface Money {
@@ -52,18 +52,7 @@ function Form({ money }: { money: Money }) {
       sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end', flexWrap: 'wrap' }}
     >
       <Currency label="Currency" value={currency} onChange={setCurrency} />
-      {currency !== euro && (
-        <NumberBox
-          label={`One ${euro} is`}
-          unit={currency}
-          min={0.000001}
-          mayBeUnknown
-          empty=""
-          value={worth}
-          onChange={setWorth}
-          width={130}
-        />
-      )}
+      {currency !== euro && <Worth of={euro} currency={currency} value={worth} onChange={setWorth} />}
       <Button type="submit" variant="outlined" disabled={!known}>
         Say it
       </Button>

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
-import { boardKey, type Board } from '@/core';
+import { boardKey, withAtHome, type Board } from '@/core';
 import { useRoom } from '../room/store';
 
 /** A board that the buyer has costs nothing, alone and in any set. How many of it are there is said in the basket. */
@@ -8,14 +8,12 @@ export function AtHome({ board }: { board: Board }) {
   const { build, edit } = useRoom('build', 'edit');
   const key = boardKey(board);
   const there = (build.atHome[key] ?? 0) > 0;
-  // A single ESC is worth having only one a motor.
-  const all = board.kind === 'esc' ? Math.max(1, build.motors.count) : 1;
   return (
     <Box>
       <Checkbox
         size="small"
         checked={there}
-        onChange={() => edit(`home ${key}`, (b) => ({ ...b, atHome: { ...b.atHome, [key]: there ? 0 : all } }))}
+        onChange={() => edit(`home ${key}`, (b) => withAtHome(b, [board], !there))}
         slotProps={{ input: { 'aria-label': `${board.name} is at home` } }}
         sx={{ p: 0.25 }}
       />

@@ -3,10 +3,10 @@ import Button from '@mui/material/Button';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { boardKey, counted, isCandidate, newestVersion, sealed, type Board } from '@/core';
+import { counted, isCandidate, newestVersion, sealed, withAtHome, type Board } from '@/core';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
-import { saveAs } from './save-as';
+import { saveAs } from '../frame/save-as';
 
 const mostBeside = 5;
 
@@ -45,11 +45,7 @@ export function ManyAtOnce({
       'application/json',
       await sealed({ format: 'rung-shelf', version: newestVersion, name: 'Boards', boards, peripherals: [] }),
     );
-  const atHome = (there: boolean) =>
-    edit('home of several', (b) => ({
-      ...b,
-      atHome: { ...b.atHome, ...Object.fromEntries(boards.map((x) => [boardKey(x), there ? 1 : 0])) },
-    }));
+  const atHome = (there: boolean) => edit('home of several', (b) => withAtHome(b, boards, there));
   return (
     <Box
       role="group"

@@ -1,7 +1,15 @@
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import { money, outcomeWords, type Board, type Completeness, type NumberFigure, type Ranked } from '@/core';
+import {
+  figureWords,
+  money,
+  outcomeWords,
+  type Board,
+  type Completeness,
+  type NumberFigure,
+  type Ranked,
+} from '@/core';
 import { verdictColour } from '../marks/words';
 import { AtHome } from './AtHome';
 
@@ -27,10 +35,6 @@ export interface Column {
   by?: (line: Line) => number | string;
 }
 
-const figure = (f: NumberFigure, unit: string) => {
-  if ('value' in f) return `${f.value} ${unit}`;
-  return 'low' in f ? `${f.low} to ${f.high} ${unit}` : '?';
-};
 const least = (f: NumberFigure) => {
   if ('value' in f) return f.value;
   return 'low' in f ? f.low : Infinity;
@@ -77,7 +81,7 @@ export const columns: readonly Column[] = [
     heading: 'Mass',
     width: 84,
     number: true,
-    cell: ({ board }, words) => words(figure(board.massG, 'g')),
+    cell: ({ board }, words) => words(figureWords(board.massG, 'g')),
     by: ({ board }) => least(board.massG),
   },
   {
@@ -175,7 +179,7 @@ export function BoardName({ board, href }: { board: Board; href: string }) {
 }
 
 function sizeWords({ lengthMm, widthMm }: Board): string {
-  return 'value' in lengthMm && 'value' in widthMm ? `${lengthMm.value} x ${widthMm.value} mm` : '?';
+  return `${figureWords(lengthMm)} x ${figureWords(widthMm, 'mm')}`;
 }
 
 function lastSeen({ offers }: Board): string {
