@@ -48,7 +48,10 @@ module.exports = {
     rule(
       'core-is-pure',
       { path: '^src/core', pathNot: test },
-      { path: 'node_modules', pathNot: 'node_modules/(zod|papaparse|@types/papaparse|parse5|entities)' },
+      {
+        path: 'node_modules',
+        pathNot: 'node_modules/(zod|papaparse|@types/papaparse|parse5|entities|fast-deep-equal)',
+      },
     ),
     rule('core-no-node', { path: '^src/core', pathNot: test }, { dependencyTypes: ['core'] }),
     rule(

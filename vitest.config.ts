@@ -30,7 +30,7 @@ export default defineConfig({
         test: {
           name: 'screens',
           include: ['e2e/**/*.test.ts'],
-          testTimeout: 60_000,
+          testTimeout: 120_000,
           hookTimeout: 60_000,
           fileParallelism: false,
         },

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
 
 /** Debian's Chromium with an empty profile, as the set-up scripts install it. */
 export async function openBrowser(more: string[] = []): Promise<{ browser: Browser; close: () => Promise<void> }> {
@@ -29,9 +29,16 @@ export async function openBrowser(more: string[] = []): Promise<{ browser: Brows
   };
 }
 
+/** A page on which a wait may take long: a machine that is at work on more than this must not make it fail. */
+export async function patientPage(browser: Browser | BrowserContext): Promise<Page> {
+  const page = await browser.newPage();
+  page.setDefaultTimeout(60_000);
+  return page;
+}
+
 /** A page that fails loudly: script errors, and whatever its own policy does not let it load or run, are collected in `faults`. */
 export async function openPage(browser: Browser, address: string): Promise<{ page: Page; faults: string[] }> {
-  const page = await browser.newPage();
+  const page = await patientPage(browser);
   // What a test does to requests of the page must reach them: only the test of the worker itself has it in between.
   await page.setBypassServiceWorker(true);
   const faults: string[] = [];
@@ -42,6 +49,6 @@ export async function openPage(browser: Browser, address: string): Promise<{ pag
 }
 
 /** Waits until the page's text holds the words. */
-export async function waitForText(page: Page, words: string, timeout = 15_000): Promise<void> {
-  await page.waitForFunction((w) => document.body.innerText.includes(w), { timeout }, words);
+export async function waitForText(page: Page, words: string): Promise<void> {
+  await page.waitForFunction((w) => document.body.innerText.includes(w), {}, words);
 }

@@ -5,7 +5,7 @@ import { Client } from 'pg';
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { readFile } from '../src/core';
-import { openBrowser } from './browser';
+import { openBrowser, patientPage } from './browser';
 import { ask } from './visit';
 
 const address = process.env.RUNG_ADDRESS!;
@@ -55,7 +55,7 @@ const attempts: [string, string, string][] = [
 describe('only this machine, only its own pages', () => {
   test('a page of another origin changes nothing, by fetch or by a form', async () => {
     const before = await state();
-    const page = await browser.newPage();
+    const page = await patientPage(browser);
     await page.goto(`http://127.0.0.1:${(elsewhere.address() as AddressInfo).port}/`);
     const said = await page.evaluate(
       (to, tries) =>
@@ -87,7 +87,7 @@ describe('only this machine, only its own pages', () => {
 
   test('a foreign name that resolves to loopback reads nothing and changes nothing', async () => {
     const before = await state();
-    const page = await browser.newPage();
+    const page = await patientPage(browser);
     for (const path of [
       '/',
       '/b/gutterling',
@@ -118,7 +118,7 @@ describe('only this machine, only its own pages', () => {
   });
 
   test('from its own page the same request is taken', async () => {
-    const page = await browser.newPage();
+    const page = await patientPage(browser);
     await page.goto(address);
     const { status, id } = await page.evaluate(async () => {
       const reply = await fetch('/api/builds', { method: 'POST', body: '{"name":"Through the door"}' });
@@ -168,7 +168,7 @@ async function storeFan(): Promise<void> {
 }
 
 test('a script that got into a page does not run, a foreign address is not loaded, and no page shows Rung in a frame', async () => {
-  const page = await browser.newPage();
+  const page = await patientPage(browser);
   // The page as the server sends it, with a script that somebody got into it.
   await page.setRequestInterception(true);
   page.on('request', (request) => {
@@ -206,7 +206,7 @@ test('a script that got into a page does not run, a foreign address is not loade
 
 test('a board that a climb gives up on holds nothing up: it is set aside, said so, and removed from the ladder without being opened', async () => {
   await storeFan();
-  const page = await browser.newPage();
+  const page = await patientPage(browser);
   await page.goto(`${address}/b/belfry-six/ladder`, { waitUntil: 'networkidle0' });
   await page.waitForSelector('[aria-label="Boards set aside"]');
   expect(await page.$eval('[aria-label="Boards set aside"]', (e) => (e as HTMLElement).innerText)).toContain(

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { openBrowser, waitForText } from './browser';
+import { openBrowser, patientPage, waitForText } from './browser';
 import { clickOn, expectAccessible, visit } from './visit';
 
 let browser: Browser;
@@ -49,7 +49,7 @@ beforeAll(async () => {
     scan: 'scan.pdf',
   }))
     files[name as keyof typeof files] = path.join(folder, file);
-  const page = await browser.newPage();
+  const page = await patientPage(browser);
   writeFileSync(files.page, html(''));
   await page.setContent(html('margin:30px'));
   await page.pdf({ path: files.manual });
@@ -137,7 +137,7 @@ describe('a page from anywhere', () => {
         // The picture of the page comes a moment later.
         await page.waitForNetworkIdle();
         await page.$eval('button[aria-label^="show the line"]', (b) => (b as HTMLElement).click());
-        await page.waitForSelector('[role=dialog] [data-testid=marked-place]', { timeout: 20_000 });
+        await page.waitForSelector('[role=dialog] [data-testid=marked-place]');
         await waitForText(page, 'manual.pdf, page 1');
         await expectAccessible(page);
       });
@@ -169,7 +169,7 @@ describe('a page from anywhere', () => {
           await open(page, file);
           await page.waitForFunction(
             (s) => document.querySelector('section [role=alert]')?.textContent?.includes(s),
-            { timeout: 60_000 },
+            {},
             sentences[name as keyof typeof sentences],
           );
         }

@@ -7,7 +7,7 @@ import { prepared } from '../scripts/prepared.mjs';
 import { freePort } from '../scripts/run.mjs';
 import { serve } from '../scripts/serve.mjs';
 import { freshDatabase } from '../src/db/tests/fresh-database';
-import { openBrowser } from './browser';
+import { openBrowser, patientPage } from './browser';
 import { expectAccessible } from './visit';
 
 /** A Rung of its own with accounts, a worker, and three browsers: an owner's, an editor's and a guest's. */
@@ -40,7 +40,7 @@ beforeAll(async () => {
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   ({ browser, close } = await openBrowser());
-  owner = await (await browser.createBrowserContext()).newPage();
+  owner = await patientPage(await browser.createBrowserContext());
   guests = await browser.createBrowserContext();
 }, 120_000);
 afterAll(async () => {
@@ -59,7 +59,7 @@ async function press(page: Page, name: string): Promise<void> {
   await (await page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`))!.click();
 }
 async function see(page: Page, text: string): Promise<void> {
-  await page.waitForFunction((t) => document.body.innerText.includes(t), { timeout: 20_000 }, text);
+  await page.waitForFunction((t) => document.body.innerText.includes(t), {}, text);
 }
 async function signIn(page: Page, email: string): Promise<void> {
   await page.goto(`${address}/sign-in`, { waitUntil: 'networkidle0' });
@@ -70,7 +70,7 @@ async function signIn(page: Page, email: string): Promise<void> {
 
 describe('with accounts', () => {
   test('nobody sees a page or a row; the way in is shown, and leads nowhere else', async () => {
-    const page = await guests.newPage();
+    const page = await patientPage(guests);
     for (const path of ['/', '/b/gutterling/ladder', '/people', '/ranked/gutterling']) {
       await page.goto(address + path, { waitUntil: 'networkidle0' });
       expect(page.url()).toContain(`/sign-in?to=${encodeURIComponent(path)}`);
@@ -112,7 +112,7 @@ describe('with accounts', () => {
     await expectAccessible(owner);
     const link = await owner.$eval('code', (c) => c.textContent!);
     const context = await browser.createBrowserContext();
-    const editor = await context.newPage();
+    const editor = await patientPage(context);
     await editor.goto(link, { waitUntil: 'networkidle0' });
     await fill(editor, 'Your name, as the others see it', 'Ben');
     await fill(editor, 'E-mail address', 'ben@club.example');
@@ -129,6 +129,7 @@ describe('with accounts', () => {
     const kept = () => editor.evaluate(async () => (await caches.keys()).length);
     await editor.evaluate(async () => (await caches.open('kept')).put('/b/gutterling', new Response('a build')));
     expect(await kept()).toBeGreaterThan(0);
+    await see(editor, 'Home (editor)');
     await press(editor, 'Sign out');
     await see(editor, 'Sign in');
     expect(await kept()).toBe(0);
@@ -142,11 +143,11 @@ describe('with accounts', () => {
     await see(owner, '/s/');
     await expectAccessible(owner);
     const link = await owner.$eval('code', (c) => c.textContent!);
-    const page = await guests.newPage();
+    const page = await patientPage(guests);
     await page.goto(link, { waitUntil: 'networkidle0' });
     expect(page.url()).toBe(`${address}/b/gutterling/ladder`);
     await see(page, 'Shared with you to look at');
-    await page.waitForFunction(() => document.querySelectorAll('[role=row]').length > 5, { timeout: 30_000 });
+    await page.waitForFunction(() => document.querySelectorAll('[role=row]').length > 5);
     await expectAccessible(page);
     const stages = await page.$$eval('nav[aria-label=Stages] li', (all) => all.map((l) => l.innerText.split('\n')[0]));
     expect(stages).toEqual(['Ladder', 'Findings', 'Hookup', 'Side by side']);
@@ -165,7 +166,7 @@ describe('with accounts', () => {
   });
 
   test('the shelf is ranked on the server, with progress, for a phone', async () => {
-    const page = await owner.browserContext().newPage();
+    const page = await patientPage(owner.browserContext());
     await page.setViewport({ width: 390, height: 844 });
     await page.goto(`${address}/ranked/gutterling`, { waitUntil: 'domcontentloaded' });
     await see(page, 'have climbed.');

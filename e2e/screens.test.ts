@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { waitForText } from './browser';
-import { addressHas, ask, expectAccessible, useBrowser } from './visit';
+import { addressHas, ask, clickOn, expectAccessible, useBrowser } from './visit';
 
 const address = process.env.RUNG_ADDRESS!;
 
@@ -79,7 +79,7 @@ test('two tabs keep a draft each: the newest goes on here, the other is offered 
       const draft = (tab: string, at: number) =>
         localStorage.setItem(
           `rung:draft:heath-runner:${tab}`,
-          JSON.stringify({ build: { ...build, craft: `typed in tab ${tab}` }, baseVersion: version, at }),
+          JSON.stringify({ build: { ...build, craft: `typed in tab ${tab}` }, base: build, baseVersion: version, at }),
         );
       draft('a', 1_700_000_000_000);
       draft('b', 1_700_000_100_000);
@@ -260,18 +260,54 @@ describe('the hookup', () => {
 });
 
 describe('nothing typed is lost', () => {
-  test('two tabs: the later one is told, and either version can be kept', async () => {
+  test('two tabs change different things: both stand, it is said, and undo takes back only what was done here', async () => {
     await at('/b/heath-runner', async (page) => {
       const { build, version } = await stored('heath-runner');
       expect((await put({ ...build, name: 'Heath Walker' }, version)).status).toBe(200);
       await page.click('[data-part="plumb-can"] [role="radio"]:nth-child(2)');
-      await waitForText(page, 'Another tab or person saved this build');
-      await page.evaluate(() =>
-        [...document.querySelectorAll('button')].find((b) => b.textContent === 'Keep mine')!.click(),
-      );
+      await waitForText(page, 'Taken in from another tab or person: the name.');
       await saved(page);
-      const now = await stored('heath-runner');
-      expect([now.build.name, now.build.parts[1]!.priority]).toEqual(['Heath Runner', 'should']);
+      const both = await stored('heath-runner');
+      expect([both.build.name, both.build.parts[1]!.priority]).toEqual(['Heath Walker', 'should']);
+      await clickOn(page, 'Undo');
+      await page.waitForFunction(
+        async (seen) =>
+          ((await (await fetch('/api/builds/heath-runner')).json()) as { version: number }).version > seen,
+        {},
+        both.version,
+      );
+      const undone = await stored('heath-runner');
+      expect([undone.build.name, undone.build.parts[1]!.priority]).toEqual(['Heath Walker', build.parts[1]!.priority]);
+    });
+  });
+
+  test('two tabs change the same thing: it is named, and either can be kept, with all else of both', async () => {
+    for (const [keep, expected] of [
+      ['Keep mine', 'should'],
+      ['Take theirs', 'nice'],
+    ] as const)
+      await at('/b/heath-runner', async (page) => {
+        const { build, version } = await stored('heath-runner');
+        const parts = build.parts.map((p) => (p.id === 'plumb-can' ? { ...p, priority: 'nice' } : p));
+        expect((await put({ ...build, craft: keep, parts }, version)).status).toBe(200);
+        await page.click('[data-part="plumb-can"] [role="radio"]:nth-child(2)');
+        await waitForText(page, 'and both changed Plumb');
+        await clickOn(page, keep);
+        await saved(page);
+        const now = await stored('heath-runner');
+        expect([now.build.craft, now.build.parts[1]!.priority]).toEqual([keep, expected]);
+        expect((await put(build, now.version)).status).toBe(200);
+      });
+  });
+
+  test('what was done elsewhere comes in when the tab is looked at again', async () => {
+    await at('/b/heath-runner', async (page) => {
+      const { build, version } = await stored('heath-runner');
+      expect((await put({ ...build, craft: 'for the heath' }, version)).status).toBe(200);
+      await page.evaluate(() => window.dispatchEvent(new Event('focus')));
+      await waitForText(page, 'Taken in from another tab or person: what it is for.');
+      await saved(page);
+      expect((await stored('heath-runner')).version).toBe(version + 1);
     });
   });
 

@@ -5,8 +5,7 @@ import { addressHas, clickOn, expectAccessible, useBrowser } from './visit';
 
 const { at } = useBrowser();
 
-const searched = (page: Page) =>
-  page.waitForFunction(() => document.body.innerText.includes('no other is better'), { timeout: 60_000 });
+const searched = (page: Page) => page.waitForFunction(() => document.body.innerText.includes('no other is better'));
 const set = 'quillon-turnpike~quillon-girt-50';
 /** Each page searches anew, which takes seconds on a small machine. */
 const long = 180_000;
@@ -37,23 +36,23 @@ describe('boards bought together', () => {
     'a set opens at its address: findings, hookup with both members and the harness, basket by member, sheet, bench',
     async () => {
       await at(`/b/belfry-six/board/${set}`, async (page) => {
-        await page.waitForSelector('[aria-label="Boards of the set"]', { timeout: 60_000 });
+        await page.waitForSelector('[aria-label="Boards of the set"]');
         await waitForText(page, 'Girt 50 by Quillon');
         await expectAccessible(page);
       });
       await at(`/b/belfry-six/hookup/${set}`, async (page) => {
-        await waitForText(page, 'Girt 50: Top, nose up', 60_000);
+        await waitForText(page, 'Girt 50: Top, nose up');
         await waitForText(page, 'both ends have one order');
       });
       await at(`/b/belfry-six/basket?board=${set}`, async (page) => {
-        await waitForText(page, 'Quillon Girt 50, revision 1', 60_000);
+        await waitForText(page, 'Quillon Girt 50, revision 1');
         await waitForText(page, 'of the set Turnpike F7 + Girt 50');
       });
       await at(`/b/belfry-six/sheet?board=${set}`, async (page) => {
-        await waitForText(page, 'Check that the print on Girt 50 says revision 1.', 60_000);
+        await waitForText(page, 'Check that the print on Girt 50 says revision 1.');
       });
       await at(`/b/belfry-six/bench?board=${set}`, async (page) => {
-        await waitForText(page, '5 V of Girt 50', 60_000);
+        await waitForText(page, '5 V of Girt 50');
       });
     },
     long,
@@ -80,7 +79,7 @@ describe('boards bought together', () => {
           await page.waitForFunction(() => document.querySelector('[role="option"]') === null);
         }
         await clickOn(page, 'Make it');
-        await waitForText(page, 'Let it take part only while it ranks', 60_000);
+        await waitForText(page, 'Let it take part only while it ranks');
         await waitForText(page, 'does not fit');
       });
       await at('/b/thimble/shelf?q=stile', async (page) => {
@@ -90,7 +89,7 @@ describe('boards bought together', () => {
         await new Promise((r) => setTimeout(r, 800));
       });
       await at('/b/thimble/ladder?home=true', async (page) => {
-        await page.waitForSelector('[data-row="marlpit-stile~marlpit-cotter-30"]', { timeout: 60_000 });
+        await page.waitForSelector('[data-row="marlpit-stile~marlpit-cotter-30"]');
         await addressHas(page, 'home', 'true');
       });
     },
@@ -120,12 +119,12 @@ describe('boards bought together', () => {
     'an address of a set that nobody asked for says so, and of one that cannot be made that there is none',
     async () => {
       await at('/b/attic-mouse/board/marlpit-stile~oxbow-strut-65', async (page) => {
-        await waitForText(page, 'it is not among the best for this build', 60_000);
+        await waitForText(page, 'it is not among the best for this build');
         await clickOn(page, 'Let it climb all the same');
-        await page.waitForSelector('[aria-label="Boards of the set"]', { timeout: 60_000 });
+        await page.waitForSelector('[aria-label="Boards of the set"]');
       });
       await at('/b/attic-mouse/board/oxbow-strut-65~marlpit-weir-12', async (page) => {
-        await page.waitForFunction(() => !document.body.innerText.includes('is climbing'), { timeout: 60_000 });
+        await page.waitForFunction(() => !document.body.innerText.includes('is climbing'));
         expect(await page.$('[aria-label="Boards of the set"]')).toBeNull();
       });
     },

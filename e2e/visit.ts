@@ -64,14 +64,14 @@ export async function expectAccessible(page: Page): Promise<void> {
 
 /** Waits until the address carries the word: it follows the screen by a moment. */
 export async function addressHas(page: Page, key: string, word: string): Promise<void> {
-  await page.waitForFunction((k, w) => new URL(location.href).searchParams.get(k) === w, { timeout: 5_000 }, key, word);
+  await page.waitForFunction((k, w) => new URL(location.href).searchParams.get(k) === w, {}, key, word);
 }
 
 /** Clicks the first button whose words begin so. */
 export async function clickOn(page: Page, words: string): Promise<void> {
   await page.waitForFunction(
     (w) => [...document.querySelectorAll('button')].some((b) => b.innerText.trim().startsWith(w) && !b.disabled),
-    { timeout: 15_000 },
+    {},
     words,
   );
   await page.evaluate(

@@ -141,6 +141,7 @@ export {
 } from './intake/edit-circuit';
 export { differencesOf } from './intake/differences';
 export { buildChanges, buildDifferences } from './intake/build-differences';
+export { mergeBuilds } from './intake/merge-builds';
 export { boardChanges } from './intake/board-changes';
 export { buildStands, type BuildStands, type NextAct } from './decide/build-stands';
 export { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault } from './intake/csv';

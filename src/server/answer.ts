@@ -2,12 +2,13 @@ import { randomUUID } from 'node:crypto';
 import { STATUS_CODES } from 'node:http';
 import { NextResponse } from 'next/server';
 import pino from 'pino';
-import { storableJson } from '../core';
 import { isDatabaseDown, isUnstorable, UnreadableRecord } from '../db/faults';
 import { refusalOf } from './own-pages';
 import { mayDo, whoAsks, type Need, type Who } from './people/who';
 import { counted } from './metrics';
-import { letIn } from './traffic';
+import { SlowBody } from './body';
+import { publicAddress } from './settings';
+import { everybody, fromAddress, letIn, ofPerson, type Account } from './traffic';
 
 const log = pino({ name: 'rung' });
 
@@ -38,7 +39,7 @@ export function answer(request: Request, asks: Asks, work: (who: Who) => Promise
     if (!who) return say(401, 'Sign in first. What you typed is kept in this browser.');
     const shown = who.share !== null && need === 'read' && who.share.build === guest;
     if (!shown && !mayDo(who, need)) return say(403, refusedWords[need]);
-    return work(who);
+    return who.person === null ? work(who) : within(request, [ofPerson(who.person)], () => work(who));
   });
 }
 
@@ -60,18 +61,35 @@ async function answered(request: Request, work: () => Promise<NextResponse>): Pr
   const refusal = refusalOf(request);
   if (refusal !== null) return say(403, refusal);
   try {
-    const made = await letIn(request.method, work);
-    if (made instanceof NextResponse) return made;
-    const refused = say(429, made.sentence);
-    refused.headers.set('retry-after', String(made.wait));
-    return refused;
+    return await within(request, publicAddress() ? [everybody, fromAddress(addressOf(request))] : [everybody], work);
   } catch (error) {
     return faultOf(error);
   }
 }
 
+/** The nearest address that a proxy, or else the server itself, has seen; what stands before it anybody can write. */
+function addressOf({ headers }: Request): string {
+  return headers.get('x-forwarded-for')?.split(',').at(-1)?.trim() ?? '';
+}
+
+/** The work of a request on the accounts of those who ask for it; told so, and when to come again, where one of them has asked for too much. */
+async function within(
+  request: Request,
+  [account, ...more]: readonly Account[],
+  work: () => Promise<NextResponse>,
+): Promise<NextResponse> {
+  if (!account) return work();
+  const made = await letIn(request.method, account, () => within(request, more, work));
+  if (made instanceof NextResponse) return made;
+  const refused = say(429, made.sentence);
+  refused.headers.set('retry-after', String(made.wait));
+  return refused;
+}
+
 /** What went wrong, in its own words: the database, a record, or a fault of ours, which is logged under a number. */
 function faultOf(error: unknown): NextResponse {
+  if (error instanceof SlowBody)
+    return say(408, 'What was sent came too slowly, or stopped on the way. Nothing was changed; send it again.');
   if (isUnstorable(error)) return say(422, 'That holds a character that cannot be kept. Nothing was changed.');
   if (isDatabaseDown(error)) {
     log.warn(named(error));
@@ -104,50 +122,4 @@ function named(error: unknown): object {
     causes.push({ name: e.name, message, at: at.map((l) => l.trim()), ...('code' in e ? { code: e.code } : {}) });
   }
   return causes.length > 0 ? { causes } : { thrown: typeof error };
-}
-
-/** Reads a request body as text, at most `limitMb`; null when it is larger. */
-export async function bodyText(request: Request, limitMb: number): Promise<string | null> {
-  const bytes = await bodyBytes(request, limitMb);
-  return bytes && new TextDecoder().decode(bytes);
-}
-
-/** A small request body as JSON; null where it is none. */
-export async function bodyJson(request: Request): Promise<unknown> {
-  try {
-    return JSON.parse(storableJson((await bodyText(request, 1)) ?? '')) as unknown;
-  } catch {
-    return null;
-  }
-}
-
-/** The same as bytes, in a buffer of their own. Stops reading as soon as the limit is passed. */
-export async function bodyBytes(request: Request, limitMb: number): Promise<Buffer<ArrayBuffer> | null> {
-  const limit = limitMb * 1024 * 1024;
-  if (Number(request.headers.get('content-length') ?? 0) > limit) return null;
-  const reader = request.body?.getReader();
-  if (!reader) return Buffer.alloc(0);
-  const pieces: Uint8Array[] = [];
-  let size = 0;
-  for (;;) {
-    const { done, value } = await reader.read();
-    if (done) return joined(pieces, size);
-    size += value.byteLength;
-    if (size > limit) {
-      await reader.cancel();
-      return null;
-    }
-    pieces.push(value);
-  }
-}
-
-/** Not from the shared pool, so that the bytes can be handed to another thread. */
-function joined(pieces: readonly Uint8Array[], size: number): Buffer<ArrayBuffer> {
-  const all = Buffer.from(new ArrayBuffer(size));
-  let at = 0;
-  for (const piece of pieces) {
-    all.set(piece, at);
-    at += piece.byteLength;
-  }
-  return all;
 }

@@ -11,7 +11,17 @@ const limits = {
   changes: new RateLimiterMemory({ points: most.changes * scale, duration }),
   reads: new RateLimiterMemory({ points: most.reads * scale, duration }),
 };
-let atOnce = 0;
+const atOnce = new Map<string, number>();
+
+/** On whose account a request goes, and what it weighs there: at 5, one visitor gets a fifth of what all get together, and never takes the whole of it. */
+export interface Account {
+  of: string;
+  weight: number;
+}
+export const everybody: Account = { of: 'everybody', weight: 1 };
+/** Many may share an address: a school, a club. */
+export const fromAddress = (address: string): Account => ({ of: `address ${address}`, weight: 2 });
+export const ofPerson = (id: string): Account => ({ of: `person ${id}`, weight: 5 });
 
 export interface TooMuch {
   sentence: string;
@@ -20,17 +30,17 @@ export interface TooMuch {
 }
 
 /** Runs the work of a request where it may come in; what is too much is told so, and when to come again. */
-export async function letIn<T>(method: string, work: () => Promise<T>): Promise<T | TooMuch> {
-  if (atOnce >= mostAtOnce * scale)
+export async function letIn<T>(method: string, { of, weight }: Account, work: () => Promise<T>): Promise<T | TooMuch> {
+  const before = atOnce.get(of) ?? 0;
+  if (before + weight > mostAtOnce * scale)
     return {
       sentence: 'Rung is at work on too many requests at once. Nothing was changed; ask again in a moment.',
       wait: 1,
     };
-  atOnce += 1;
+  atOnce.set(of, before + weight);
   try {
     const limit = method === 'GET' || method === 'HEAD' ? limits.reads : limits.changes;
-    // One machine, one visitor: what is counted is the process.
-    await limit.consume('this machine');
+    await limit.consume(of, weight);
     return await work();
   } catch (error) {
     if (!(error instanceof RateLimiterRes)) throw error;
@@ -40,6 +50,8 @@ export async function letIn<T>(method: string, work: () => Promise<T>): Promise<
       wait,
     };
   } finally {
-    atOnce -= 1;
+    const left = (atOnce.get(of) ?? weight) - weight;
+    if (left > 0) atOnce.set(of, left);
+    else atOnce.delete(of);
   }
 }

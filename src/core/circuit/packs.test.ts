@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
-import { claims, makeBoard, makeBuild, says, unknown } from '../tests/make';
-import { heaviestPack, motorAmps, packCells, packVolts, saggedVolts } from './packs';
+import { claims, makeBoard, makeBuild, makePart, says, supply, unknown } from '../tests/make';
+import { heaviestPack, leadOhm, motorAmps, packCells, packVolts, saggedVolts } from './packs';
 
 const pack = (cells: number, more: object = {}) => ({
   cells,
@@ -34,6 +34,20 @@ describe('several packs: each must pass', () => {
       4 * (3.5 - 0.02 * 120),
       6,
     );
+  });
+  test('by hand: leads, plug and what the parts draw sag it too', () => {
+    // 100 mm of 14 AWG out and back: 2 x 0.1 x 8.282 mohm; two contacts of 0.5 mohm: 2.656 mohm in all. ASTM B258, IEC 60028.
+    const led = { connector: 'XT60', leadGauge: 14, leadMm: 100, cellMilliohm: says(5) };
+    expect(leadOhm(pack(4, led))).toBeCloseTo(2.656e-3, 5);
+    const motors = saggedVolts(flying(pack(4, led)));
+    expect(motors.low).toBeCloseTo(4 * (3.5 - 0.005 * 120) - 2.656e-3 * 120, 2);
+    // 1 A at 12 V: all of the amps behind a linear regulator, 12 W / (0.85 x 11.28 V) = 1.25 A behind one that switches.
+    const parts = [makePart('tx', { supply: supply(7, 26, 1, 12, 'constant power') })];
+    const both = saggedVolts({ ...flying(pack(4, led)), parts });
+    expect(motors.low - both.low).toBeCloseTo(1.25 * (4 * 0.005 + 2.656e-3), 2);
+    // What may be left out need not sag anything.
+    const nice = saggedVolts({ ...flying(pack(4, led)), parts: [{ ...parts[0]!, priority: 'nice' }] });
+    expect([nice.low, nice.high]).toEqual([both.low, motors.high]);
   });
   test('plug and leads of each are held against the motors', () => {
     const weak = flying(pack(4), pack(6, { connector: 'JST PH' }));

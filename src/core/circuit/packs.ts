@@ -1,6 +1,10 @@
 import type { Build } from '../records/build';
-import { interval, type Interval, type NumberFigure } from '../quantity/figure';
+import { interval, isKnown, type Interval, type NumberFigure } from '../quantity/figure';
+import type { Supply } from '../records/peripheral';
 import { lowestVolts, packSwing } from '../trade/cell';
+import { plugFamily } from '../trade/plug';
+import { assumedEfficiency } from '../trade/rating';
+import { dropVolts } from '../trade/wire';
 
 type Pack = Build['pack'];
 
@@ -8,9 +12,12 @@ type Pack = Build['pack'];
 export interface Powered {
   pack: Volts;
   morePacks?: Volts[];
+  parts?: readonly Fed[];
   motors: Pick<Build['motors'], 'count' | 'peakAmps' | 'atVolts'> & Partial<Pick<Build['motors'], 'esc' | 'ownEsc'>>;
 }
-type Volts = Pick<Pack, 'cells' | 'chemistry' | 'cellMilliohm' | 'massG'>;
+type Volts = Pick<Pack, 'cells' | 'chemistry' | 'cellMilliohm' | 'massG'> &
+  Partial<Pick<Pack, 'connector' | 'leadGauge' | 'leadMm'>>;
+type Fed = Pick<Build['parts'][number], 'priority' | 'peripheral'>;
 
 /** Every pack that the craft is to fly with, the usual one first: all that is said of volts must hold for each of them. */
 export function packsOf<P>({ pack, morePacks = [] }: { pack: P; morePacks?: P[] }): [P, ...P[]] {
@@ -23,11 +30,44 @@ export function packVolts(build: Powered): Interval {
   return { low: Math.min(...swings.map((s) => s.low)), high: Math.max(...swings.map((s) => s.high)) };
 }
 
-/** The lowest volts of any pack at full throttle; between the ends lies what is not known. */
+/** The lowest volts of any pack at full throttle with all parts at their peak; between the ends lies what is not known. */
 export function saggedVolts(build: Powered): Interval {
-  const amps = build.motors.count * peakAmps(build);
-  const lowest = packsOf(build).map((pack) => lowestVolts(pack, amps));
+  const motors = build.motors.count * peakAmps(build);
+  const lowest = packsOf(build).map((pack) => {
+    const behind = leadOhm(pack);
+    const { low: volts } = lowestVolts(pack, { low: motors, high: motors }, behind);
+    const parts = partsAmps(build.parts ?? [], Math.max(0.5, volts));
+    return lowestVolts(pack, { low: motors + parts.low, high: motors + parts.high }, behind);
+  });
   return { low: Math.min(...lowest.map((v) => v.low)), high: Math.min(...lowest.map((v) => v.high)) };
+}
+
+/** One pair of contacts of a pack plug, in ohm: data sheets, from memory. */
+export const packPlugOhm = 0.0005;
+
+/** Leads and plug of a pack, out and back, as far as they are said. */
+export function leadOhm({ connector, leadGauge, leadMm = 0 }: Volts): number {
+  const lead = leadGauge === undefined ? 0 : dropVolts(leadGauge, leadMm, 1);
+  const plug = connector !== undefined && plugFamily(connector) ? 2 * packPlugOhm : 0;
+  return lead + plug;
+}
+
+/**
+ * Amps that the parts take of the pack at so many volts. At most: all of them at their peak, behind a linear regulator ampere for ampere, behind a switching one the watts
+ * and what it loses. At least: the watts alone of those that must be on board.
+ */
+function partsAmps(parts: readonly Fed[], volts: number): Interval {
+  const of = (part: Fed, amps: (supply: Supply) => number) =>
+    Math.max(0, ...part.peripheral.modes.map((m) => m.supplies.reduce((sum, s) => sum + amps(s), 0)));
+  const peak = ({ peakAmps, typicalAmps }: Supply) => (isKnown(peakAmps) ? peakAmps : typicalAmps);
+  const most = (s: Supply) =>
+    isKnown(peak(s)) ? interval(peak(s)).high * Math.max(1, s.atVolts / (assumedEfficiency * volts)) : 0;
+  const least = (s: Supply) =>
+    isKnown(peak(s)) ? interval(peak(s)).low * Math.min(1, s.atVolts / Math.max(volts, s.atVolts)) : 0;
+  return {
+    low: parts.reduce((sum, p) => (p.priority === 'must' ? sum + of(p, least) : sum), 0),
+    high: parts.reduce((sum, p) => sum + of(p, most), 0),
+  };
 }
 
 /** Fewest and most cells of all packs. */

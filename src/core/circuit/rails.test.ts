@@ -144,15 +144,15 @@ describe('amps: what a regulator carries', () => {
   });
 
   test('a part with a switching regulator of its own draws its power: more amps at fewer volts', () => {
-    // Stated at 5 V; on a 10 V rail half as many amps.
-    const board = boardOn({ id: 'ten', label: '10 V', pads: ['a'], source: regulator(10, 0.5) });
+    // Stated at 5 V; on a 10 V rail half as many amps, and a hair more for what the wire takes.
+    const board = boardOn({ id: 'ten', label: '10 V', pads: ['a'], source: regulator(10, 0.502) });
     for (const peak of loads)
       expect
         .soft(
           railState(7, 4, 'lipo', supply(4.5, 17, peak, 5, 'constant power'), board) === 'breaks',
           `${peak} A at 5 V`,
         )
-        .toBe(!carries(peak / 2, 0.5, 0.4));
+        .toBe(!carries(peak / 2, 0.502, 0.4016));
   });
 
   test('of two regulators a part goes where it can be carried, and two parts share one only as far as it goes', () => {

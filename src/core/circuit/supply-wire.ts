@@ -9,7 +9,8 @@ export interface SupplyWire {
   gauge: number;
   /** The longest way from one of the pads to the part. */
   mm: number;
-  /** Volts lost out and back at so many amps. */
+  /** Its resistance out and back, and the volts lost on it at the part's peak. */
+  ohm: number;
   lostVolts: number;
 }
 
@@ -17,14 +18,14 @@ export interface SupplyWire {
 const thickestToParts = 16;
 
 /**
- * The wire from a supply pad to a part and back: the thinnest that the usual table allows at these amps, or as much thicker as it takes for what arrives to be no less than
+ * The wire from a supply pad to a part and back: the thinnest that the usual table allows at the amps that the part draws through it, or as much thicker as it takes for what arrives to be no less than
  * `leastVolts` of the rail's `railVolts`, as far as pins and hands allow.
  */
 export function supplyWire(
   build: Build,
   board: Board,
   part: Part,
-  { pads, family, amps }: { pads: readonly string[]; family: PlugFamily | null; amps: number },
+  { pads, family, drawn }: { pads: readonly string[]; family: PlugFamily | null; drawn: (ohm: number) => number },
   railVolts: number,
   leastVolts: number,
 ): SupplyWire {
@@ -32,8 +33,11 @@ export function supplyWire(
     pads.length > 0 ? pads.map((p) => routeMm(build, board, part, p)) : [routeMm(build, board, part, null)];
   const mm = Math.max(...lengths);
   const thickest = Math.max(thickestToParts, family?.gauges.thickest ?? 0);
-  let gauge = gaugeFor(amps) ?? 10;
-  const short = () => railVolts - dropVolts(gauge, mm, amps) < leastVolts;
-  if (railVolts >= leastVolts) while (short() && gauge - 2 >= thickest) gauge -= 2;
-  return { gauge, mm, lostVolts: dropVolts(gauge, mm, amps) };
+  let gauge = gaugeFor(drawn(0)) ?? 10;
+  const ohm = () => dropVolts(gauge, mm, 1);
+  const lost = () => ohm() * drawn(ohm());
+  const tooThin = () => (gaugeFor(drawn(ohm())) ?? 10) < gauge;
+  const short = () => railVolts >= leastVolts && railVolts - lost() < leastVolts;
+  while (tooThin() || (short() && gauge - 2 >= thickest)) gauge -= 2;
+  return { gauge, mm, ohm: ohm(), lostVolts: lost() };
 }

@@ -1,9 +1,10 @@
+import same from 'fast-deep-equal';
 import type { Build } from '../records/build';
 
-type Field = Exclude<keyof Build, 'format' | 'version' | 'id' | 'parts'>;
+export type BuildField = Exclude<keyof Build, 'format' | 'version' | 'id' | 'parts'>;
 
 /** What each field of a build is called; one that is missing here does not compile. */
-const called: Record<Field, string> = {
+export const called: Record<BuildField, string> = {
   name: 'the name',
   craft: 'what it is for',
   frame: 'the frame',
@@ -33,7 +34,7 @@ const called: Record<Field, string> = {
   atHome: 'what is at home',
   forkOf: 'what it was forked from',
 };
-const fields = Object.keys(called) as Field[];
+const fields = Object.keys(called) as BuildField[];
 
 interface Differing {
   gone: string[];
@@ -79,8 +80,4 @@ export function buildChanges(was: Build, now: Build): string[] {
     ...(changed.length > 0 ? [`changed: ${changed.join(', ')}`] : []),
     ...other,
   ];
-}
-
-function same(a: unknown, b: unknown): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
 }

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
+import { exactly } from '../quantity/figure';
 import { suppliesOf } from '../circuit/rail-tree';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
@@ -18,14 +19,14 @@ const pads = (...ids: string[]) => ids.map((id) => ({ id, label: id }));
 describe('the pack under load', () => {
   test('Ohm: four cells of 10 milliohm at 60 A land at 4 x (3.5 - 0.6) = 11.6 V', () => {
     const pack = { cells: 4, chemistry: 'lipo' as const, massG: unknown, cellMilliohm: says(10) };
-    expect(lowestVolts(pack, 60)).toEqual({ low: 11.6, high: 11.6 });
+    expect(lowestVolts(pack, exactly(60))).toEqual({ low: 11.6, high: 11.6 });
     // Below 20 A the usual floor of 3.3 V a cell is the lower one (common practice, no source).
-    expect(lowestVolts(pack, 10)).toEqual({ low: 13.2, high: 13.2 });
+    expect(lowestVolts(pack, exactly(10))).toEqual({ low: 13.2, high: 13.2 });
   });
   test("nobody says the resistance: anything up to a tired cell of the pack's mass; by hand, 148 g of four cells are 1.4 Ah", () => {
     const pack = { cells: 4, chemistry: 'lipo' as const, massG: says(148) };
     expect(cellOhm(pack).high).toBeCloseTo(0.015 / 1.4, 9); // 148 g x 0.14 Wh/g / 14.8 V
-    expect(lowestVolts(pack, 100)).toEqual({ low: expect.closeTo(4 * (3.5 - 1.5 / 1.4), 2), high: 13.2 });
+    expect(lowestVolts(pack, exactly(100))).toEqual({ low: expect.closeTo(4 * (3.5 - 1.5 / 1.4), 2), high: 13.2 });
   });
   test('what only a fresh pack holds up cannot be said of one that nobody has measured; of a measured one it can', () => {
     const sheet = { pads: pads('vbat') };

@@ -1,5 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
+import { startingCraft, startingKinds } from '../intake/starting-craft';
+import { startingParts, startingPartsOf } from '../intake/starting-parts';
+import { isCandidate } from '../sets/roles';
+import { demoShelf } from '../tests/demo';
 import { makeBoard, makeBuild, makePart, regulator, says, supply } from '../tests/make';
 import { damaged, lawfulPair } from '../tests/lawful-pair';
 import { randomPair } from '../tests/random-build';
@@ -72,3 +76,26 @@ test('fifty random boards and builds: the solved circuit never contradicts the r
     }
   }
 });
+
+test.each(startingKinds)(
+  '%s as a newcomer begins it: on no board of the demo does the circuit contradict the rungs',
+  (kind) => {
+    for (const asked of [
+      ['analogue video', 'digital video'],
+      ['receiver', 'analogue video', 'lights'],
+      startingParts,
+    ] as const) {
+      const parts = startingPartsOf(
+        kind,
+        asked.map((part) => ({ part, owned: true })),
+      );
+      const begun = makeBuild({ ...startingCraft(kind) }, parts);
+      for (const board of demoShelf().boards.filter(isCandidate)) {
+        const said = evaluate(begun, board).rungs.flatMap((r) =>
+          r.findings.filter((f) => f.code === 'circuit disagrees'),
+        );
+        expect(said, `${asked.join(', ')} on ${board.name}`).toEqual([]);
+      }
+    }
+  },
+);

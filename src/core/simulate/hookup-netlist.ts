@@ -1,4 +1,4 @@
-import { motorAmps } from '../circuit/packs';
+import { leadOhm, motorAmps } from '../circuit/packs';
 import { railsFedByEsc } from '../circuit/esc-supply';
 import { plausible } from '../figures/plausible-ends';
 import { interval, isKnown, type Interval, type NumberFigure } from '../quantity/figure';
@@ -7,10 +7,9 @@ import { planGrounds } from '../figures/plan-figures';
 import type { Board, Rail, Regulator } from '../records/board';
 import type { Build } from '../records/build';
 import { cellOhm, cellVolts, type Pack } from '../trade/cell';
-import { plugFamily } from '../trade/plug';
 import { assumedEfficiency } from '../trade/rating';
 import { usbVolts } from '../trade/usb';
-import { awgMilliohmPerM, dropVolts } from '../trade/wire';
+import { dropVolts } from '../trade/wire';
 import { suppliedName, type Hookup, type WiredPart, type WiredSupply } from '../wiring/hookup';
 import { capacitor, diode, load, regulator, resistor, source } from './models';
 import { elementOf, nodeOf } from './names';
@@ -23,10 +22,9 @@ export interface HookupNetlist extends Netlist {
   assumed: string[];
 }
 
-/** Data sheets from memory: one pair of contacts of a small plug, of a pack plug; a low-resistance electrolytic. Our own choice: copper of a board. */
+/** Data sheets from memory: one pair of contacts of a small plug; a low-resistance electrolytic. Our own choice: copper of a board. */
 const ohms = {
   pin: 0.01,
-  packPlug: 0.0005,
   capacitor: 0.03,
   copper: 0.0005,
   bleeds: 5_000,
@@ -83,9 +81,7 @@ function packElements(build: Build, board: Board, scene: Scene, assumed: string[
   const { pack } = build;
   const volts = pack.cells * cellVolts[pack.chemistry][scene.pack.charge];
   const cells = pack.cells * at(scene.end, cellOhm(pack as Pack), 'high');
-  const family = pack.connector === undefined ? null : plugFamily(pack.connector);
-  const lead = pack.leadGauge === undefined ? 0 : (awgMilliohmPerM(pack.leadGauge) * pack.leadMm) / 1e6;
-  const oneWay = lead + (family ? ohms.packPlug : 0);
+  const oneWay = leadOhm(pack) / 2;
   const grounds: Ground[] = [
     ...planGrounds(build, 'pack cells'),
     ground("One cell's resistance", pack.cellMilliohm ?? { unknown: true }, 'mΩ'),
@@ -103,8 +99,8 @@ function packElements(build: Build, board: Board, scene: Scene, assumed: string[
         ...(limiter === undefined ? {} : { mostAmps: limiter }),
       },
     ),
-    resistor({ id: 'lead', what: 'pack lead and plug' }, 'cells', nodeOf.pack, oneWay + ohms.copper),
-    resistor({ id: 'lead back', what: 'pack lead and plug, back' }, gnd, reference, oneWay + ohms.copper),
+    resistor({ id: 'lead', what: 'pack lead and plug' }, 'cells', nodeOf.pack, oneWay),
+    resistor({ id: 'lead back', what: 'pack lead and plug, back' }, gnd, reference, oneWay),
     ...board_,
     ...(scene.throttle > 0 && peak > 0
       ? [
@@ -274,8 +270,8 @@ function partElements(build: Build, hookup: Hookup, wired: WiredPart, scene: Sce
               minus,
               {
                 amps,
-                // A part with a switching regulator of its own was counted at the lowest volts of its rail.
-                atVolts: power ? Math.max(0.5, s.volts.low) : s.volts.high,
+                // A part with a switching regulator of its own was counted at what its wire leaves of the lowest volts of its rail.
+                atVolts: power ? Math.max(0.5, s.volts.low - amps * wireOhm(s)) : s.volts.high,
                 fullVolts: Number.isFinite(least)
                   ? Math.max(1, Math.min(least, power ? Math.max(0.5, s.volts.low) : least))
                   : 2,

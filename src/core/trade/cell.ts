@@ -40,14 +40,17 @@ export function packSwing(pack: Pick<Pack, 'cells' | 'chemistry'>): Interval {
 }
 
 /**
- * The lowest volts of a pack that so many amps are drawn of: the floor, or less where it sags further from landing charge (land volts less cell resistance x current;
- * Ohm). Between its ends lies what is not known: a cell that nobody has measured may be a tired one.
+ * The lowest volts of a pack that so many amps are drawn of, behind leads and a plug of so many ohm out and back: the floor, or less where it sags further from landing
+ * charge (land volts less resistance x current; Ohm). Between its ends lies what is not known: a cell that nobody has measured may be a tired one, and amps have two ends.
  */
-export function lowestVolts(pack: Pack, amps: number): Interval {
+export function lowestVolts(pack: Pack, amps: Interval, leadOhm = 0): Interval {
   const cell = cellVolts[pack.chemistry];
   const ohm = cellOhm(pack);
-  const at = (ohms: number) => round(pack.cells * Math.max(0, Math.min(cell.floor, cell.land - ohms * amps)));
-  return { low: at(ohm.high), high: at(ohm.low) };
+  const at = (cellOhms: number, drawn: number) =>
+    round(
+      Math.max(0, Math.min(pack.cells * cell.floor, pack.cells * (cell.land - cellOhms * drawn) - leadOhm * drawn)),
+    );
+  return { low: at(ohm.high, amps.high), high: at(ohm.low, amps.low) };
 }
 
 /**

@@ -30,14 +30,11 @@ export function supplyWays(shop: Workshop, part: Part, supply: Supply): Way[] {
 
 function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied, spot: Spot): Way {
   const rail = from.rail.label;
-  const asked: Asked = {
-    typicalAmps: ampsAt(supply, 'typicalAmps', from, shop.world),
-    peakAmps: ampsAt(supply, 'peakAmps', from, shop.world),
-  };
   const unsaid = unsaidDraw(part, supply);
-  const load = loadOn(shop, from, asked, part.onUsb);
   const desk = onDesk(from, part, supply);
-  const wire = alongWire(shop, part, supply, from, spot, asked.peakAmps);
+  const wire = alongWire(shop, part, supply, from, spot);
+  const { asked } = wire;
+  const load = loadOn(shop, from, asked, part.onUsb);
   const dead: Condition = { rung: 6, truth: 'no', reason: { code: 'dead in flight', rail } };
   const hidden: Condition = { rung: 6, truth: 'unknown', reason: { code: 'no pad of the rail drawn', rail } };
   const conditions: Condition[] = [
@@ -126,14 +123,18 @@ function alongWire(
   supply: Supply,
   from: Supplied,
   spot: Spot,
-  peakAmps: number,
-): Pick<Way, 'conditions' | 'lost'> & { gauge: number; lostVolts: number } {
+): Pick<Way, 'conditions' | 'lost'> & { asked: Asked; gauge: number; lostVolts: number } {
   const least = interval(supply.minVolts);
   const { low } = from.swing.low;
   const family = spot.plug?.family ?? null;
-  const wire = supplyWire(shop.build, shop.board, part, { pads: spot.pads, family, amps: peakAmps }, low, least.high);
+  const drawn = (ohm: number) => ampsAt(supply, 'peakAmps', from, shop.world, ohm);
+  const wire = supplyWire(shop.build, shop.board, part, { pads: spot.pads, family, drawn }, low, least.high);
   const arrives: Interval = { low: low - wire.lostVolts, high: from.swing.low.high - wire.lostVolts };
-  const none = { gauge: wire.gauge, lostVolts: wire.lostVolts, conditions: [], lost: [] };
+  const asked: Asked = {
+    typicalAmps: ampsAt(supply, 'typicalAmps', from, shop.world, wire.ohm),
+    peakAmps: drawn(wire.ohm),
+  };
+  const none = { asked, gauge: wire.gauge, lostVolts: wire.lostVolts, conditions: [], lost: [] };
   const share = (of: number): Interval => ({ low: least.low * of, high: least.high * of });
   if (atLeast(from.swing.low, least) !== 'yes' || atLeast(arrives, share(arrivesShare.enough)) === 'yes') return none;
   const reason: Reason = {
@@ -274,17 +275,24 @@ function draws(supply: Supply, which: 'peakAmps' | 'typicalAmps', world: Worksho
   return world === 'sure' ? supply.peakAmps : supply.typicalAmps;
 }
 
-/** Amps at the pad. A part with a switching regulator of its own draws more at fewer volts; the lowest volts count. What it draws at peak bounds what it draws else. */
+/**
+ * Amps at the pad. A part with a switching regulator of its own draws more at fewer volts: those that are left of the lowest at the end of a wire of so many ohm, out and
+ * back. What it draws at peak bounds what it draws else.
+ */
 export function ampsAt(
   supply: Supply,
   which: 'peakAmps' | 'typicalAmps',
   from: Pick<Supplied, 'swing'>,
   world: Workshop['world'],
+  ohm = 0,
 ): number {
   const figure = draws(supply, which, world);
   if (!isKnown(figure)) return 0;
   const stated = world === 'sure' ? interval(figure).high : interval(figure).low;
   if (supply.draw === 'constant current') return stated;
   const lowest = Math.max(world === 'sure' ? from.swing.low.low : from.swing.low.high, 0.5);
-  return Number.isFinite(lowest) ? (stated * supply.atVolts) / lowest : stated;
+  if (!Number.isFinite(lowest)) return stated;
+  // I (V - I R) = P. Where the wire cannot bring so many watts at all, half the volts are lost on it, and too few arrive.
+  const watts = stated * supply.atVolts;
+  return (2 * watts) / (lowest + Math.sqrt(Math.max(0, lowest ** 2 - 4 * watts * ohm)));
 }

@@ -2,7 +2,9 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useRoom } from '../room/store';
+import { useContext } from 'react';
+import type { SaveState } from '../room/room';
+import { RoomContext, useRoom } from '../room/store';
 
 /** Where the last change is: on the server, on its way, or kept in this browser. */
 export function SaveMark() {
@@ -28,35 +30,26 @@ export function SaveMark() {
   );
 }
 
+const strip = {
+  display: 'flex',
+  alignItems: 'center',
+  gap: 1.5,
+  px: 2,
+  py: 0.75,
+  borderBottom: '1px solid var(--breaks)',
+  background: 'var(--copperSoft)',
+  fontSize: 13,
+} as const;
+
 /** Shown below the build line when a change could not be saved as it is. */
 export function SaveTrouble() {
   const { save, keepMine, takeTheirs, putBack } = useRoom('save', 'keepMine', 'takeTheirs', 'putBack');
-  if (save.kind === 'saved' || save.kind === 'saving') return null;
-  const time =
-    save.kind === 'conflict'
-      ? new Date(save.theirs.savedAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
-      : '';
+  if (save.kind === 'saved' || save.kind === 'saving') return <TakenIn />;
   return (
-    <Box
-      role="alert"
-      className="no-print"
-      sx={{
-        display: 'flex',
-        alignItems: 'center',
-        gap: 1.5,
-        px: 2,
-        py: 0.75,
-        borderBottom: '1px solid var(--breaks)',
-        background: 'var(--copperSoft)',
-        fontSize: 13,
-      }}
-    >
+    <Box role="alert" className="no-print" sx={strip}>
       {save.kind === 'conflict' ? (
         <>
-          <span>
-            Another tab or person saved this build at {time}. Your version is still here; nothing is lost until you
-            choose.
-          </span>
+          <span>{conflictWords(save)}</span>
           <Button variant="outlined" onClick={keepMine}>
             Keep mine
           </Button>
@@ -74,6 +67,27 @@ export function SaveTrouble() {
           )}
         </>
       )}
+    </Box>
+  );
+}
+
+function conflictWords({ theirs, clashes, together }: SaveState & { kind: 'conflict' }): string {
+  const time = new Date(theirs.savedAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+  const what = new Intl.ListFormat('en').format(clashes);
+  return together
+    ? `Another tab or person saved this build at ${time}, and both changed ${what}. All else of both is put together; whose stands there?`
+    : `Another tab or person saved this build at ${time}, and the two cannot be put together: ${what}. Your version is still here; nothing is lost until you choose.`;
+}
+
+/** What came from elsewhere is said: nothing on a screen changes by itself without a word. */
+function TakenIn() {
+  const { takenIn } = useRoom('takenIn');
+  const store = useContext(RoomContext);
+  if (takenIn.length === 0) return null;
+  return (
+    <Box role="status" className="no-print" sx={{ ...strip, borderColor: 'var(--line)', background: 'var(--panel)' }}>
+      <span>Taken in from another tab or person: {takenIn.join('; ')}.</span>
+      <Button onClick={() => store?.setState({ takenIn: [] })}>Good</Button>
     </Box>
   );
 }

@@ -3,6 +3,8 @@ import { readData, type Build } from '@/core';
 /** What was typed but not yet saved, kept in the browser by the tab in which it was typed: it outlives a reload and a dead server. */
 export interface Draft {
   build: Build;
+  /** What it was made from: the build as it was last saved, and the number of that save. */
+  base: Build;
   baseVersion: number;
   /** When it was last typed at, in milliseconds. */
   at: number;
@@ -26,7 +28,7 @@ function nameOfTab(): string {
 let named: string | null = null;
 const ownKey = (id: string) => prefix(id) + (named ??= nameOfTab());
 
-export function keepDraft(draft: Pick<Draft, 'build' | 'baseVersion'>): void {
+export function keepDraft(draft: Pick<Draft, 'build' | 'base' | 'baseVersion'>): void {
   try {
     localStorage.setItem(ownKey(draft.build.id), JSON.stringify({ ...draft, at: Date.now() }));
   } catch {
@@ -48,9 +50,10 @@ function read(key: string): Draft[] {
   try {
     const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as Partial<Record<keyof Draft, unknown>> | null;
     if (typeof kept?.baseVersion !== 'number') return [];
-    const { ok, ...said } = readData(kept.build, 'rung-build');
-    if (!ok || !('value' in said)) return [];
-    return [{ build: said.value, baseVersion: kept.baseVersion, at: typeof kept.at === 'number' ? kept.at : 0, key }];
+    const [build, base] = [readData(kept.build, 'rung-build'), readData(kept.base, 'rung-build')];
+    if (!build.ok || !base.ok) return [];
+    const at = typeof kept.at === 'number' ? kept.at : 0;
+    return [{ build: build.value, base: base.value, baseVersion: kept.baseVersion, at, key }];
   } catch {
     return [];
   }

@@ -9,6 +9,8 @@ export interface History<T> {
 
 const most = 200;
 const togetherMs = 900;
+/** Each step is put together anew, which takes a moment. */
+const mostRebased = 30;
 
 export function begin<T>(now: T): History<T> {
   return { past: [], now, future: [], label: '', at: 0 };
@@ -30,4 +32,9 @@ export function undone<T>(h: History<T>): History<T> {
 export function redone<T>(h: History<T>): History<T> {
   const [after, ...rest] = h.future;
   return after === undefined ? h : { past: [...h.past, h.now], now: after, future: rest, label: '', at: 0 };
+}
+
+/** What came from elsewhere, put into every step: going back then takes back one's own edits and leaves the other's. */
+export function rebased<T>(h: History<T>, onto: (value: T) => T): History<T> {
+  return { past: h.past.slice(-mostRebased).map(onto), now: onto(h.now), future: h.future.map(onto), label: '', at: 0 };
 }

@@ -1,4 +1,5 @@
-import type { Build } from '@/core';
+import same from 'fast-deep-equal';
+import { buildChanges, mergeBuilds, type Build } from '@/core';
 import { askServer } from './ask-server';
 import { draftsOf, dropDraft, isOwnDraft, keepDraft } from './draft';
 import type { RoomStore, SaveState, Stored } from './room';
@@ -8,7 +9,7 @@ const retryMs = 4000;
 
 /**
  * Saves the build a moment after the last change, one save at a time; what cannot be saved stays in the browser and is tried again. A newer version on the
- * server stops the saving until the buyer has chosen. Until the returned function ends it.
+ * server is taken in; where both changed the same thing the saving waits until the buyer has chosen. Until the returned function ends it.
  */
 export function keepSaved(store: RoomStore, stored: Stored): () => void {
   let { version, build: clean } = stored;
@@ -48,8 +49,7 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
       dropDraft(wanted.id);
       say({ kind: 'saved', at: said.savedAt ?? '' });
     } else if (status === 409 && said.current) {
-      held = 'conflict';
-      say({ kind: 'conflict', theirs: said.current });
+      takeIn(said.current);
     } else if (status === 404) {
       held = 'removed';
       say({ kind: 'removed', why: said.sentence });
@@ -89,7 +89,7 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
       if (touched) dropDraft(build.id);
     } else {
       touched = true;
-      keepDraft({ build, baseVersion: version });
+      keepDraft({ build, base: clean, baseVersion: version });
       again(pauseMs);
     }
   };
@@ -97,40 +97,67 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
     if (build !== before) changed(build);
   });
 
-  /** Two versions stand, and the buyer has chosen. */
-  const chosen = (choose: (theirs: Stored) => void) => () => {
-    const { save: now } = store.getState();
-    if (now.kind !== 'conflict') return;
-    version = now.theirs.version;
+  /** What another tab or person saved, put together with what stands here. */
+  function takeIn(theirs: Stored): void {
+    const { clashes, together } = mergeBuilds(clean, store.getState().build, theirs.build);
+    if (clashes.length === 0) return goOnFrom(theirs, (base, mine) => mergeBuilds(base, mine, theirs.build).build);
+    held = 'conflict';
+    say({ kind: 'conflict', theirs, clashes, together });
+  }
+
+  /** Goes on from the newer version, with what `put` makes of each state here and of what that was made from. */
+  function goOnFrom(theirs: Stored, put: (base: Build, mine: Build) => Build): void {
+    const base = clean;
+    ({ version, build: clean } = theirs);
     held = 'no';
-    choose(now.theirs);
+    touched = true;
+    store.setState({ takenIn: buildChanges(base, clean) });
+    store.getState().rebase((mine) => {
+      const both = put(base, mine);
+      return same(both, clean) ? clean : both;
+    });
+    if (store.getState().build === clean) say({ kind: 'saved', at: theirs.savedAt });
+    else again(0);
+  }
+
+  /** Both changed the same thing, and the buyer has chosen whose stands. */
+  const chosen = (put: (base: Build, mine: Build, theirs: Build) => Build) => () => {
+    const { save: now } = store.getState();
+    if (now.kind === 'conflict') goOnFrom(now.theirs, (base, mine) => put(base, mine, now.theirs.build));
   };
   store.setState({
     putBack: () => void putBack(),
-    keepMine: chosen(() => void save()),
-    takeTheirs: chosen((theirs) => {
-      clean = theirs.build;
-      touched = true;
-      store.getState().replace(theirs.build);
-      say({ kind: 'saved', at: theirs.savedAt });
-    }),
+    keepMine: chosen((base, mine, theirs) => mergeBuilds(base, mine, theirs).build),
+    takeTheirs: chosen((base, mine, theirs) => mergeBuilds(base, theirs, mine).build),
   });
 
+  /** Whoever comes back to this tab sees what was done elsewhere meanwhile. */
+  async function lookAgain() {
+    if (document.visibilityState !== 'visible' || held !== 'no' || store.getState().build !== clean) return;
+    const { said: there } = await askServer<Stored>(`/api/builds/${clean.id}`, {}, '');
+    if (held === 'no' && there.version && there.version > version && there.build) takeIn(there as Stored);
+  }
+  const comeBack = () => void lookAgain();
+  document.addEventListener('visibilitychange', comeBack);
+  window.addEventListener('focus', comeBack);
+
   const unsaved = draftsOf(stored.build.id).filter((d) => {
-    const same = JSON.stringify(d.build) === JSON.stringify(stored.build);
-    if (same) dropDraft(stored.build.id, d.key);
-    return !same;
+    const saved = same(d.build, stored.build);
+    if (saved) dropDraft(stored.build.id, d.key);
+    return !saved;
   });
   // This tab's own goes on, or else the newest that nobody has saved over, under this tab's name; the others are offered in the history.
   const draft = unsaved.find(isOwnDraft) ?? unsaved.find((d) => d.baseVersion === stored.version);
   if (draft) {
-    // It builds on an older version: if somebody saved since, that shows as a conflict.
-    version = draft.baseVersion;
+    // It builds on an older version: what somebody saved since is taken in.
+    ({ baseVersion: version, base: clean } = draft);
     dropDraft(stored.build.id, draft.key);
     store.getState().edit('draft', () => draft.build);
   }
   return () => {
     clearTimeout(timer);
     unsubscribe();
+    document.removeEventListener('visibilitychange', comeBack);
+    window.removeEventListener('focus', comeBack);
   };
 }

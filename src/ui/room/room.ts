@@ -11,10 +11,12 @@ export interface Room {
   edit: (label: string, change: (b: Build) => Build) => void;
   undo: () => void;
   redo: () => void;
-  /** Another build in its place, from which nothing leads back. */
-  replace: (by: Build) => void;
+  /** What came from elsewhere, put into the build and into every step that undo goes back to. */
+  rebase: (onto: (b: Build) => Build) => void;
   save: SaveState;
-  /** Where two versions stand: the one here, or the one on the server. */
+  /** What another tab or person changed and was taken in, in plain words; empty once it has been read. */
+  takenIn: string[];
+  /** Where both changed the same thing: as it is here, or as it is on the server. */
   keepMine: () => void;
   takeTheirs: () => void;
   /** Where it was removed elsewhere: puts it back as it is here. */
@@ -45,7 +47,7 @@ export type SaveState =
   | { kind: 'kept here'; why: string }
   | { kind: 'refused'; why: string }
   | { kind: 'removed'; why: string }
-  | { kind: 'conflict'; theirs: Stored };
+  | { kind: 'conflict'; theirs: Stored; clashes: string[]; together: boolean };
 
 export interface Ranking {
   ranked: Ranked[] | null;

@@ -2,7 +2,7 @@ import { createContext, useContext } from 'react';
 import { createStore, useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import type { Build } from '@/core';
-import { begin, edited, redone, undone, type History } from './history';
+import { begin, edited, rebased, redone, undone, type History } from './history';
 import type { Ranking, Rights, Room, RoomStore, Stored } from './room';
 
 const noRanking: Ranking = {
@@ -32,8 +32,9 @@ export function roomStore(stored: Stored, rights: Rights): RoomStore {
       edit: (label, change) => rights.mayWrite && now((h) => edited(h, change(h.now), label, Date.now())),
       undo: () => now(undone),
       redo: () => now(redone),
-      replace: (by) => now(() => begin(by)),
+      rebase: (onto) => now((h) => rebased(h, onto)),
       save: { kind: 'saved', at: stored.savedAt },
+      takenIn: [],
       keepMine: () => undefined,
       takeTheirs: () => undefined,
       putBack: () => undefined,

@@ -3,7 +3,8 @@ import { allBuilds, findBuild } from '@/db/builds';
 import { note } from '@/server/people/audit';
 import { theirs } from '@/server/people/who';
 import { newBuildAsked } from '@/server/asked';
-import { answer, bodyJson, say } from '@/server/answer';
+import { answer, say } from '@/server/answer';
+import { bodyJson } from '@/server/body';
 import { newBuild } from '@/server/new-build';
 
 export const dynamic = 'force-dynamic';

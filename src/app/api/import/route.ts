@@ -1,5 +1,6 @@
 import { NextResponse } from 'next/server';
-import { answer, bodyBytes, say } from '@/server/answer';
+import { answer, say } from '@/server/answer';
+import { bodyBytes } from '@/server/body';
 import { admitted, importAside } from '@/server/file-aside';
 import type { Who } from '@/server/people/who';
 import { overs } from '@/server/import-file';

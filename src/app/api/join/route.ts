@@ -1,6 +1,7 @@
 import { database } from '@/db/connection';
 import { joinAsked } from '@/server/asked';
-import { answerAnyone, bodyJson, say } from '@/server/answer';
+import { answerAnyone, say } from '@/server/answer';
+import { bodyJson } from '@/server/body';
 import { join } from '@/server/people/join';
 import { publicAddress } from '@/server/settings';
 

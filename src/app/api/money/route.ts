@@ -3,7 +3,8 @@ import { moneyOf, sayMoney } from '@/db/money';
 import { note } from '@/server/people/audit';
 import { theirs } from '@/server/people/who';
 import { moneyAsked } from '@/server/asked';
-import { answer, bodyJson, say } from '@/server/answer';
+import { answer, say } from '@/server/answer';
+import { bodyJson } from '@/server/body';
 
 export const dynamic = 'force-dynamic';
 

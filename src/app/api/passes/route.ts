@@ -1,7 +1,8 @@
 import { NextResponse } from 'next/server';
 import { findBuild } from '@/db/builds';
 import { passAsked } from '@/server/asked';
-import { answer, bodyJson, say } from '@/server/answer';
+import { answer, say } from '@/server/answer';
+import { bodyJson } from '@/server/body';
 import { note } from '@/server/people/audit';
 import { linkTo } from '@/server/people/link';
 import { makePass, openPasses } from '@/server/people/passes';

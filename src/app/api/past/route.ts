@@ -3,7 +3,8 @@ import { note } from '@/server/people/audit';
 import { theirs } from '@/server/people/who';
 import { asOf, binOf, bringBack, historyOf } from '@/db/past';
 import { pastAbout, pastWhich } from '@/server/asked';
-import { answer, bodyJson, say } from '@/server/answer';
+import { answer, say } from '@/server/answer';
+import { bodyJson } from '@/server/body';
 
 export const dynamic = 'force-dynamic';
 

@@ -1,6 +1,7 @@
 import { NextResponse } from 'next/server';
 import { invitationAsked } from '@/server/asked';
-import { answer, bodyJson, say } from '@/server/answer';
+import { answer, say } from '@/server/answer';
+import { bodyJson } from '@/server/body';
 import { note } from '@/server/people/audit';
 import { membersOf } from '@/server/people/members';
 import { makePass } from '@/server/people/passes';

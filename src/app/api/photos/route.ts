@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { NextResponse } from 'next/server';
 import { theirs } from '@/server/people/who';
 import { addPhoto, photosAbout } from '@/db/photos';
-import { answer, bodyBytes, say } from '@/server/answer';
+import { answer, say } from '@/server/answer';
+import { bodyBytes } from '@/server/body';
 import { photoFrom } from '@/server/photo';
 
 export const dynamic = 'force-dynamic';

@@ -1,6 +1,7 @@
 import { NextResponse } from 'next/server';
 import { signInAsked } from '@/server/asked';
-import { answerAnyone, bodyJson, say } from '@/server/answer';
+import { answerAnyone, say } from '@/server/answer';
+import { bodyJson } from '@/server/body';
 import { signIn } from '@/server/people/sign-in';
 
 export function POST(request: Request) {

@@ -1,7 +1,8 @@
 import { NextResponse } from 'next/server';
 import { database } from '@/db/connection';
 import { workspaceAsked, workspaceChosen } from '@/server/asked';
-import { answer, bodyJson, say } from '@/server/answer';
+import { answer, say } from '@/server/answer';
+import { bodyJson } from '@/server/body';
 import { newWorkspace } from '@/server/people/members';
 import { placesOf, workspaceCookie } from '@/server/people/who';
 import { publicAddress } from '@/server/settings';

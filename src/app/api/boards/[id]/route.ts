@@ -2,7 +2,8 @@ import { NextResponse } from 'next/server';
 import { note } from '@/server/people/audit';
 import { theirs } from '@/server/people/who';
 import { removeBoard, saveBoard } from '@/db/library';
-import { answer, bodyBytes, say, seenVersion } from '@/server/answer';
+import { answer, say, seenVersion } from '@/server/answer';
+import { bodyBytes } from '@/server/body';
 import { readAside } from '@/server/file-aside';
 
 export const dynamic = 'force-dynamic';

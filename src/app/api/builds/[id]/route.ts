@@ -3,7 +3,8 @@ import { findBuild, removeBuild, saveBuild } from '@/db/builds';
 import { asShown } from '@/server/people/as-shown';
 import { note } from '@/server/people/audit';
 import { theirs } from '@/server/people/who';
-import { answer, bodyBytes, say, seenVersion } from '@/server/answer';
+import { answer, say, seenVersion } from '@/server/answer';
+import { bodyBytes } from '@/server/body';
 import { readAside } from '@/server/file-aside';
 
 export const dynamic = 'force-dynamic';

@@ -1,5 +1,6 @@
 import { roleAsked } from '@/server/asked';
-import { answer, bodyJson, say } from '@/server/answer';
+import { answer, say } from '@/server/answer';
+import { bodyJson } from '@/server/body';
 import { note } from '@/server/people/audit';
 import { changeRole, removeMember } from '@/server/people/members';
 import { theirs } from '@/server/people/who';
