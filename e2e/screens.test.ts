@@ -291,7 +291,7 @@ describe('nothing typed is lost', () => {
         const parts = build.parts.map((p) => (p.id === 'plumb-can' ? { ...p, priority: 'nice' } : p));
         expect((await put({ ...build, craft: keep, parts }, version)).status).toBe(200);
         await page.click('[data-part="plumb-can"] [role="radio"]:nth-child(2)');
-        await waitForText(page, 'and both changed Plumb');
+        await waitForText(page, 'Oxbow Plumb Bus. All else of both is put together');
         await clickOn(page, keep);
         await saved(page);
         const now = await stored('heath-runner');

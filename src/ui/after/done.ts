@@ -11,3 +11,8 @@ export function ticked(build: Build, board: string, s: Step): Build {
   const { [key]: was, ...rest } = build.done;
   return { ...build, done: was ? rest : { ...build.done, [key]: true } };
 }
+
+/** How many steps of the sheet of a board are ticked off. */
+export function doneOn({ done }: Build, board: string): number {
+  return Object.keys(done).filter((key) => key.startsWith(`${board} `)).length;
+}

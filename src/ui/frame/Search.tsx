@@ -12,15 +12,12 @@ import { glossary, isCandidate, type Board } from '@/core';
 import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
+import { findByName, type Named } from './find-by-name';
 import { optionGroup } from './OptionGroup';
 import { useLetterKey } from './letter-keys';
 import { screenAddress, screens } from './screens';
 
-interface Found {
-  group: string;
-  name: string;
-  /** What else it is found by, and shown with. */
-  more: string;
+interface Found extends Named {
   href: string;
 }
 
@@ -63,12 +60,7 @@ function EverythingBox({ onDone }: { onDone: () => void }) {
       renderGroup={optionGroup}
       getOptionLabel={(f) => f.name}
       getOptionKey={(f) => f.group + f.href + f.name}
-      filterOptions={(some, { inputValue }) => {
-        const words = inputValue.toLowerCase().split(/\s+/).filter(Boolean);
-        return some
-          .filter((f) => words.every((w) => `${f.name} ${f.more} ${f.group}`.toLowerCase().includes(w)))
-          .slice(0, mostShown);
-      }}
+      filterOptions={(some, { inputValue }) => findByName(some, inputValue).slice(0, mostShown)}
       onChange={(_, f) => {
         if (!f) return;
         onDone();

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { carries, counted, pickedName } from '@/core';
+import { doneOn } from '../after/done';
 import { useBoardAtHand } from '../room/board-at-hand';
 import type { Rights } from '../room/room';
 import { useRoom } from '../room/store';
@@ -78,7 +79,7 @@ export function Stile() {
     {
       name: 'Build sheet',
       href: `${base}/sheet${kept}`,
-      says: `${Object.keys(build.done).length} steps done`,
+      says: board ? `${counted(doneOn(build, board.climb.boardId), 'step')} done` : '',
       here: path === `${base}/sheet`,
     },
     { name: 'Bench', href: `${base}/bench${kept}`, says: '', here: path === `${base}/bench` },
@@ -174,7 +175,17 @@ export function Stile() {
                 </Box>
                 <Box
                   component="span"
-                  sx={{ display: { xs: 'none', md: 'block' }, fontSize: 11, color: 'text.secondary' }}
+                  title={s.says}
+                  sx={{
+                    display: { xs: 'none', md: 'block' },
+                    fontSize: 11,
+                    color: 'text.secondary',
+                    px: 0.5,
+                    // One line: a long name of a set would run into the rung above.
+                    overflow: 'hidden',
+                    textOverflow: 'ellipsis',
+                    whiteSpace: 'nowrap',
+                  }}
                 >
                   {s.says}
                 </Box>

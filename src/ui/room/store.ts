@@ -17,6 +17,9 @@ const noRanking: Ranking = {
   ask: () => new Promise(() => undefined),
 };
 
+const lookOnly =
+  'You may look at this build, not change it. Nothing was changed; an owner of the workspace can let you.';
+
 export function roomStore(stored: Stored, rights: Rights): RoomStore {
   return createStore<Room>((set) => {
     const now = (next: (h: History<Build>) => History<Build>) =>
@@ -28,8 +31,11 @@ export function roomStore(stored: Stored, rights: Rights): RoomStore {
       build: stored.build,
       rights,
       history: begin(stored.build),
-      // Whoever may only look changes nothing, not even for themselves: what is shown is what is there.
-      edit: (label, change) => rights.mayWrite && now((h) => edited(h, change(h.now), label, Date.now())),
+      // Whoever may only look changes nothing, not even for themselves: what is shown is what is there, and a button that would change it says so.
+      edit: (label, change) =>
+        rights.mayWrite
+          ? now((h) => edited(h, change(h.now), label, Date.now()))
+          : set({ save: { kind: 'refused', why: lookOnly } }),
       undo: () => now(undone),
       redo: () => now(redone),
       rebase: (onto) => now((h) => rebased(h, onto)),
