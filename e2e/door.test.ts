@@ -208,13 +208,13 @@ test('a board that a climb gives up on holds nothing up: it is set aside, said s
   await storeFan();
   const page = await patientPage(browser);
   await page.goto(`${address}/b/belfry-six/ladder`, { waitUntil: 'networkidle0' });
-  await page.waitForSelector('[aria-label="Boards set aside"]');
-  expect(await page.$eval('[aria-label="Boards set aside"]', (e) => (e as HTMLElement).innerText)).toContain(
+  await page.waitForSelector('[aria-label="Set aside"]');
+  expect(await page.$eval('[aria-label="Set aside"]', (e) => (e as HTMLElement).innerText)).toContain(
     'Fan of Rails',
   );
   expect(await page.$$eval('[data-row]', (rows) => rows.length)).toBeGreaterThan(10);
   await page.click('[aria-label="Remove Fan of Rails from the shelf"]');
-  await page.waitForFunction(() => !document.querySelector('[aria-label="Boards set aside"]'));
+  await page.waitForFunction(() => !document.querySelector('[aria-label="Set aside"]'));
   expect(
     ((await (await ask('/api/shelf')).json()) as { boards: { id: string }[] }).boards.some((b) => b.id === 'fan'),
   ).toBe(false);

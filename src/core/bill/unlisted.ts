@@ -1,5 +1,6 @@
 import type { Interval } from '../quantity/figure';
 import { flag } from '../quantity/truth';
+import { numbered } from '../records/part-names';
 import type { Build } from '../records/build';
 import type { PeripheralKind } from '../trade/peripheral-kind';
 import { unlistedUsually, type UnlistedKind } from '../trade/unlisted';
@@ -70,7 +71,8 @@ function unnamedEscs({ motors }: Build): Unlisted[] {
 }
 
 /** Servos wired for their signal alone are fed by something: an ESC that is known to give a supply, or a regulator of their own. */
-function servoSupply({ parts, motors }: Build, hookup: Hookup): Unlisted[] {
+function servoSupply(build: Build, hookup: Hookup): Unlisted[] {
+  const { parts, motors } = numbered(build);
   const gives = motors.esc === 'on the board' ? undefined : motors.ownEsc?.gives;
   const hungry = parts.filter((part) => {
     const wired = hookup.parts.find((p) => p.id === part.id)?.mode?.id;

@@ -180,8 +180,8 @@ export function* searchSets(
       if (progress.tried >= most) return ended(false);
     }
   }
-  // A circuit that contradicts a hookup makes its set worse: then another may come before it.
-  return ended(best.every((c) => keyOf(wholeOf(c)) >= keyOf(c) - rounding));
+  // A circuit that contradicts a hookup makes its set worse: then another may come before it. Of one whose wiring was not worked out nothing is known.
+  return ended(best.every((c) => !wholeOf(c).setAside && keyOf(wholeOf(c)) >= keyOf(c) - rounding));
 
   function ended(proved: boolean): BestSets {
     const { tried, possible } = progress;

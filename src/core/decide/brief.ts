@@ -5,6 +5,7 @@ import { arranged } from '../sets/arranged';
 import { boardKey } from '../bill/basket';
 import { inMoneyOf, offersIn } from '../bill/exchange';
 import { draggedIn } from '../bill/dragged-in';
+import { numbered } from '../records/part-names';
 import { interval, isKnown } from '../quantity/figure';
 import { money } from '../quantity/money';
 import type { Board } from '../records/board';
@@ -24,7 +25,8 @@ import { supplyLines, togetherLines } from './brief-supplies';
  * The least that any board must have for a build: worked out before any board is looked at, as bounds that every hookup of the musts keeps. A line says no more than it must: where a part can be wired in
  * several ways, the most modest counts.
  */
-export function briefOf(build: Build): BriefLine[] {
+export function briefOf(asked: Build): BriefLine[] {
+  const build = numbered(asked);
   const musts = build.parts.filter((p) => p.priority === 'must' && !servedWithout(p));
   return [
     ...frameLines(build),

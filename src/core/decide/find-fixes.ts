@@ -3,6 +3,7 @@ import type { GeneralSolver } from '../solver/budget';
 import { evaluate, type Climb } from '../evaluate/climb';
 import { interval } from '../quantity/figure';
 import type { Board } from '../records/board';
+import { numbered } from '../records/part-names';
 import type { Build } from '../records/build';
 import type { Fix } from '../records/fix';
 import { packVolts } from '../circuit/packs';
@@ -182,7 +183,8 @@ function pairsOf(fixes: Fix[]): Fix[][] {
 function setOf(build: Build, fixes: Fix[], climb: Climb): FixSet {
   const sum = (key: 'cents' | 'grams' | 'effort') =>
     fixes.reduce((n, f) => n + fixPrice(f, build.motors.count)[key], 0);
-  const name = (id: string) => build.parts.find((p) => p.id === id)?.peripheral.name ?? id;
+  const { parts } = numbered(build);
+  const name = (id: string) => parts.find((p) => p.id === id)?.peripheral.name ?? id;
   return {
     fixes,
     words: fixes.map((f) => fixWords(f, name, build.motors.count)),

@@ -1,5 +1,7 @@
 import { expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
+import { briefOf } from '../decide/brief';
+import { findFixes } from '../decide/find-fixes';
 import { wireList } from '../bill/wire-list';
 import { makeBoard, makeBuild, makePart, supply } from '../tests/make';
 import { numbered } from './part-names';
@@ -35,4 +37,12 @@ test('the hookup and its wires say which of the two is meant', () => {
   const wires = wireList(build, board, hookup).map((w) => w.partName);
   expect(wires).toContain('Nano #1');
   expect(wires).toContain('Nano #2');
+});
+
+test('fixes and the brief say so too', () => {
+  const build = makeBuild({}, [servo('a'), servo('b')]);
+  expect(briefOf(build).flatMap((l) => l.because)).toEqual(expect.arrayContaining(['Nano #1', 'Nano #2']));
+  const bare = makeBoard({ pads: [{ id: 'vbat', label: 'VBAT' }], outputs: [] });
+  const words = findFixes(build, bare).flatMap((f) => f.words);
+  expect(words).toEqual(expect.arrayContaining(['Leave out Nano #1', 'Leave out Nano #2']));
 });

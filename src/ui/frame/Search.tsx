@@ -8,7 +8,7 @@ import { useQuery } from '@tanstack/react-query';
 import { usePathname, useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { glossary, isCandidate, type Board } from '@/core';
+import { glossary, isCandidate, numbered, type Board } from '@/core';
 import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
@@ -102,7 +102,7 @@ function useEverything(): Found[] {
       })),
       { group: 'Screens', name: 'All builds', more: 'the first page', href: '/' },
       { group: 'Screens', name: 'Settings', more: 'units, days, currency, keys', href: '/settings' },
-      ...build.parts.map((p) => ({
+      ...numbered(build).parts.map((p) => ({
         group: `Parts of ${build.name}`,
         name: p.peripheral.name,
         more: p.peripheral.kind,
@@ -123,7 +123,7 @@ function useEverything(): Found[] {
         href: `/glossary#${encodeURIComponent(g.term)}`,
       })),
     ];
-  }, [build.id, build.name, build.parts, rights.shared, shelf, builds]);
+  }, [build, rights.shared, shelf, builds]);
 }
 
 function boardsOf(boards: Board[], base: string): Found[] {

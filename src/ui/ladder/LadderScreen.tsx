@@ -273,7 +273,7 @@ export function LadderScreen() {
         <Filters view={view} looking={view.fix !== null && !mended} onChange={(change) => void setView(change)} />
       </Box>
       <InTheWay />
-      <SetAside boards={aside} />
+      <SetAside aside={aside} />
       <Sets />
       <Moves />
       <Box role="status" aria-live="polite" className="sr">

@@ -6,17 +6,21 @@ import { tellingRung } from '@/core';
 
 const mostShown = 4;
 
-/** Boards that could not be judged: each with its reason. They hold nothing up, and can be removed without being opened. */
-export function SetAside({ boards }: { boards: readonly Ranked[] }) {
+/** Boards that could not be judged: each with its reason. They hold nothing up, and can be removed without being opened. Sets are made of boards, and counted. */
+export function SetAside({ aside }: { aside: readonly Ranked[] }) {
   const [fault, setFault] = useState<string | null>(null);
-  if (boards.length === 0) return null;
+  const sets = aside.filter((r) => r.climb.members).length;
+  const boards = aside.filter((r) => !r.climb.members);
+  if (aside.length === 0) return null;
   return (
     <Box
       role="note"
-      aria-label="Boards set aside"
+      aria-label="Set aside"
       sx={{ px: 2, py: 0.5, fontSize: 12, borderBottom: '1px solid var(--hair)' }}
     >
-      <div>{boards.length === 1 ? 'One board is set aside' : `${boards.length} boards are set aside`}:</div>
+      {boards.length > 0 && (
+        <div>{boards.length === 1 ? 'One board is set aside' : `${boards.length} boards are set aside`}:</div>
+      )}
       {boards.slice(0, mostShown).map(({ climb }) => (
         <div key={climb.boardId}>
           <strong>{climb.boardName}</strong> {climb.maker}: {tellingRung(climb)?.findings[0]?.sentence}{' '}
@@ -24,6 +28,12 @@ export function SetAside({ boards }: { boards: readonly Ranked[] }) {
         </div>
       ))}
       {boards.length > mostShown && <div>and {boards.length - mostShown} more: remove these first.</div>}
+      {sets > 0 && (
+        <div>
+          {sets === 1 ? 'One set is set aside' : `${sets} sets are set aside`}: what wires them was not worked out
+          within the steps of one climb. Fewer optional parts make the search shorter.
+        </div>
+      )}
       {fault && <div role="alert">{fault}</div>}
     </Box>
   );
