@@ -93,6 +93,24 @@ describe('what both changed differently is named, and the first one stands', () 
   });
 });
 
+describe('the order of a list', () => {
+  const [x, y] = [makePart('x', {}), makePart('y', {})];
+  const three = { ...base, parts: [a, b, c] };
+  const order = (...parts: Build['parts']) => ({ ...base, parts });
+  const merged = (mine: Build, theirs: Build) => {
+    const { build, clashes } = mergeBuilds(three, mine, theirs);
+    return [build.parts.map((p) => p.id).join(''), ...clashes];
+  };
+  test.each([
+    ['both put something in', order(a, x, b, c), order(a, b, y, c), 'axbyc'],
+    ['both put something first', order(x, a, b, c), order(y, a, b, c), 'xyabc'],
+    ['one turned it, the other put something in and took something out', order(c, b, a), order(a, x, c), 'cax'],
+    ['one put in and took out, the other turned it', order(a, x, c), order(c, b, a), 'cax'],
+    ['both turned it the same way, and one put something in', order(b, a, x, c), order(b, a, c), 'baxc'],
+    ['both turned it, each in another way', order(b, a, c), order(a, c, b), 'bac', 'the order of the list'],
+  ])('%s', (_, mine, theirs, ...expected) => expect(merged(mine, theirs)).toEqual(expected));
+});
+
 describe('what cannot be put together stays apart', () => {
   test('amounts in one currency and a change to another', () => {
     const pounds: Build = { ...base, currency: 'GBP', rates: { EUR: 0.85 } };
@@ -108,6 +126,10 @@ describe('what cannot be put together stays apart', () => {
       ...base,
       parts: [...base.parts, ...Array.from({ length: 25 }, (_, i) => makePart(`${key}${i}`, {}))],
     });
-    expect(mergeBuilds(base, many('x'), many('y'))).toMatchObject({ build: many('x'), together: false });
+    expect(mergeBuilds(base, many('x'), many('y'))).toEqual({
+      build: many('x'),
+      clashes: ['what goes with what'],
+      together: false,
+    });
   });
 });

@@ -106,7 +106,8 @@ function mergeOrder(base: string[], mine: string[], theirs: string[], clash: () 
   second.forEach((id, i) => {
     if (order.includes(id)) return;
     const before = second.slice(0, i).findLast((x) => order.includes(x));
-    order.splice(before === undefined ? 0 : order.indexOf(before) + 1, 0, id);
+    // Where nothing stands before it, it comes first.
+    order.splice(order.findIndex((x) => x === before) + 1, 0, id);
   });
   return order;
 }
@@ -125,6 +126,6 @@ function idsOf(items: Item[]): string[] {
 }
 
 /** A thing of a list as it is called to people. */
-function nameOf({ peripheral, about }: Item = { id: '' }): string {
-  return peripheral?.name ?? about ?? called.picks;
+function nameOf(item: Item | undefined): string {
+  return item?.peripheral?.name ?? item?.about ?? called.picks;
 }

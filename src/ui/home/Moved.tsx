@@ -60,6 +60,17 @@ function Lines({
   nameOf: (build: string) => string;
 }) {
   const words = useWords();
+  const came = Object.entries(moved).flatMap(([kind, steps]) =>
+    steps.length > 0 ? [counted(steps.length, kind)] : [],
+  );
+  // On a first visit there is nothing that could have moved.
+  const allNew = Object.values(moved).every((steps) => steps.every((s: { before: unknown }) => s.before === null));
+  if (allNew && moved.board.length + moved.build.length + moved.part.length > mostTold)
+    return (
+      <Box sx={{ fontSize: 12.5 }}>
+        All of it has come since then: {came.join(', ')}. What changes from now on is told here.
+      </Box>
+    );
   const lines: { key: string; head: ReactNode; says: string }[] = [
     ...Object.entries(picks).map(([id, says]) => ({
       key: `pick ${id}`,
