@@ -209,9 +209,7 @@ test('a board that a climb gives up on holds nothing up: it is set aside, said s
   const page = await patientPage(browser);
   await page.goto(`${address}/b/belfry-six/ladder`, { waitUntil: 'networkidle0' });
   await page.waitForSelector('[aria-label="Set aside"]');
-  expect(await page.$eval('[aria-label="Set aside"]', (e) => (e as HTMLElement).innerText)).toContain(
-    'Fan of Rails',
-  );
+  expect(await page.$eval('[aria-label="Set aside"]', (e) => (e as HTMLElement).innerText)).toContain('Fan of Rails');
   expect(await page.$$eval('[data-row]', (rows) => rows.length)).toBeGreaterThan(10);
   await page.click('[aria-label="Remove Fan of Rails from the shelf"]');
   await page.waitForFunction(() => !document.querySelector('[aria-label="Set aside"]'));
