@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { jsonSchemaOf } from '../core';
+import { jsonSchemaOf, type FileFormat } from '../core';
 import {
   invitationAsked,
   joinAsked,
@@ -234,13 +234,19 @@ export function apiDescription(address: string): object {
     components: {
       securitySchemes: { token: { type: 'http', scheme: 'bearer' } },
       schemas: {
-        'rung-board': jsonSchemaOf('rung-board'),
-        'rung-build': jsonSchemaOf('rung-build'),
-        'rung-shelf': jsonSchemaOf('rung-shelf'),
+        'rung-board': component('rung-board'),
+        'rung-build': component('rung-build'),
+        'rung-shelf': component('rung-shelf'),
         problem: object({ type: text, title: text, status: whole, detail: text, sentence: text }),
       },
     },
   };
+}
+
+/** The schema of a file where it stands in the description: what it refers to inside itself is named from the root. */
+function component(format: FileFormat): object {
+  const text = JSON.stringify(jsonSchemaOf(format));
+  return JSON.parse(text.replaceAll('"#/$defs/', `"#/components/schemas/${format}/$defs/`)) as object;
 }
 
 function described(

@@ -24,8 +24,8 @@ export interface BasketLine extends Omit<Sundry, 'grams'> {
   offers: Offer[];
 }
 
-/** All that is still to be bought for this build on this board, with what the hookup drags in. A must that is left out is still owed. */
-export function basketOf(build: Build, shelved: Board, hookup: Hookup): BasketLine[] {
+/** All that is still to be bought for this build on this board, with what the hookup drags in (`dragged`, where it has been worked out). A must that is left out is still owed. */
+export function basketOf(build: Build, shelved: Board, hookup: Hookup, dragged?: readonly Sundry[]): BasketLine[] {
   const board = inMoneyOf(build, shelved);
   const usual = euroIn(build);
   const flown = flownBeside(hookup);
@@ -50,7 +50,7 @@ export function basketOf(build: Build, shelved: Board, hookup: Hookup): BasketLi
       ...(p.cents === null && offersIn(build, p.offers).offers.length === 0 ? { unpriced: true as const } : {}),
     })),
     ...extras(build, board, hookup).map((l) => ({ ...l, cents: Math.round(l.cents * usual) })),
-    ...draggedIn(mended.build, mended.board, hookup).map((s) => ({
+    ...(dragged ?? draggedIn(mended.build, mended.board, hookup)).map((s) => ({
       ...s,
       cents: Math.round(s.cents * usual),
       offers: [],

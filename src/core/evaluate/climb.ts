@@ -1,3 +1,4 @@
+import { draggedIn } from '../bill/dragged-in';
 import { inMoneyOf } from '../bill/exchange';
 import { checkComforts } from '../rungs/comforts';
 import { cheapestBill, checkCost } from '../rungs/cost';
@@ -98,12 +99,13 @@ export function evaluate(
   );
   const { hookup, findings: solved, states, setAside } = wiring;
   const checkedAfter = new Set(after);
+  const dragged = known('dragged in', [], () => draggedIn(build, board, hookup));
   // Of the masses and the bill a limit changes nothing.
   const masses = known('masses', [asked.bareMassG], () =>
-    massLines({ ...build, bareMassG: asked.bareMassG }, board, hookup),
+    massLines({ ...build, bareMassG: asked.bareMassG }, board, hookup, dragged),
   );
   const bill = known('bill', [asked.atHome, asked.imports, asked.currency, asked.rates], () =>
-    cheapestBill(asked, bought, hookup),
+    cheapestBill(asked, bought, hookup, dragged),
   );
   const now: Build = { ...build, limits: asked.limits, comforts: asked.comforts };
   const findings: Finding[] = [

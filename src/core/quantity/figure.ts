@@ -41,15 +41,17 @@ const unknownFigure = z.strictObject({
 });
 
 /** A number with its origin: one value, a range whose ends are both possible, or unknown. */
-export const numberFigureSchema = z.union([
-  z.strictObject({ ...oneNumber, also: also(numberWord) }),
-  z.strictObject({ ...twoEnds, also: also(numberWord) }).refine((f) => f.low <= f.high, inOrder),
-  unknownFigure,
-]);
+export const numberFigureSchema = z
+  .union([
+    z.strictObject({ ...oneNumber, also: also(numberWord) }),
+    z.strictObject({ ...twoEnds, also: also(numberWord) }).refine((f) => f.low <= f.high, inOrder),
+    unknownFigure,
+  ])
+  .meta({ id: 'numberFigure' });
 export type NumberFigure = z.infer<typeof numberFigureSchema>;
 
 /** A yes/no with its origin, or unknown. */
-export const flagFigureSchema = saying(z.boolean());
+export const flagFigureSchema = saying(z.boolean()).meta({ id: 'flagFigure' });
 export type FlagFigure = z.infer<typeof flagFigureSchema>;
 
 /** Free words with their origin, or unknown. */

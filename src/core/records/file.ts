@@ -24,7 +24,10 @@ export type Read<T> = { ok: true; value: T } | { ok: false; faults: Fault[] };
 
 /** The JSON Schema (2020-12) of a format, made from the same definition that reads the file. */
 export function jsonSchemaOf(format: FileFormat): object {
-  return { ...z.toJSONSchema(fileSchemas[format], { io: 'input', target: 'draft-2020-12' }), title: format };
+  return {
+    ...z.toJSONSchema(fileSchemas[format], { io: 'input', target: 'draft-2020-12', reused: 'ref' }),
+    title: format,
+  };
 }
 
 /**

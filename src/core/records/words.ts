@@ -4,9 +4,12 @@ import { z } from 'zod';
 export const newestVersion = 2;
 
 /** Short names that files use to point at things inside themselves. The one word that every object of the language knows already cannot be one. */
-export const idSchema = z.string().regex(/^(?!constructor$)[a-z0-9][a-z0-9.+-]{0,63}$/, {
-  error: 'expected small letters, digits, dots, plus or hyphens, at most 64, and not the word "constructor"',
-});
+export const idSchema = z
+  .string()
+  .regex(/^(?!constructor$)[a-z0-9][a-z0-9.+-]{0,63}$/, {
+    error: 'expected small letters, digits, dots, plus or hyphens, at most 64, and not the word "constructor"',
+  })
+  .meta({ id: 'id' });
 
 /** The address of a candidate: the id of a board, or of the two or three boards of a set with a tilde between them. */
 export const candidateIdSchema = z
@@ -35,9 +38,9 @@ export function recordOf<K extends z.core.$ZodRecordKey, V extends z.ZodType>(ke
     .meta({ maxProperties: most });
 }
 
-export const labelSchema = z.string().min(1).max(40);
-export const nameSchema = z.string().trim().min(1).max(80);
-export const textSchema = z.string().max(600);
+export const labelSchema = z.string().min(1).max(40).meta({ id: 'label' });
+export const nameSchema = z.string().trim().min(1).max(80).meta({ id: 'name' });
+export const textSchema = z.string().max(600).meta({ id: 'text' });
 /** Clockwise, seen from the top. */
 export const sides = ['front', 'right', 'rear', 'left'] as const;
 export const sideSchema = z.enum(sides);

@@ -3,6 +3,7 @@ import type { Build } from '../records/build';
 import type { Hookup } from '../wiring/hookup';
 import { euroIn } from '../bill/exchange';
 import { borderOf } from '../bill/border';
+import type { Sundry } from '../bill/dragged-in';
 import { bought } from '../sets/roles';
 import { basketOf, boardKey, orderFor, unlistedSpan, type BasketLine, type Order } from '../bill/basket';
 import { money as moneyIn } from '../quantity/money';
@@ -20,11 +21,11 @@ export interface Bill {
 
 /**
  * The cheapest order of all that is still to be bought with this board: the basket over all shops, shipping paid once a parcel, less what is at home.
- * `build` and `board` as they are bought, before their fixes. null: nobody offers the board, so there is no price.
+ * `build` and `board` as they are bought, before their fixes; `dragged`: what the hookup drags in, where it has been worked out. null: nobody offers the board, so there is no price.
  */
-export function cheapestBill(build: Build, board: Board, hookup: Hookup): Bill | null {
+export function cheapestBill(build: Build, board: Board, hookup: Hookup, dragged?: readonly Sundry[]): Bill | null {
   if (unsold(build, board).length > 0) return null;
-  const lines = basketOf(build, board, hookup);
+  const lines = basketOf(build, board, hookup, dragged);
   return { lines, order: orderFor(lines, 'cheapest', build) };
 }
 

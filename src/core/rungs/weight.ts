@@ -24,7 +24,12 @@ export interface MassLine {
 }
 
 /** Everything that leaves the ground, line by line. A part that the hookup leaves out weighs nothing, unless it is a must: then it is still owed. */
-export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[] {
+export function massLines(
+  build: Build,
+  board: Board,
+  hookup: Hookup,
+  dragged = draggedIn(build, board, hookup),
+): MassLine[] {
   const line = (what: string, figure: NumberFigure): MassLine => ({
     what,
     figure,
@@ -40,7 +45,7 @@ export function massLines(build: Build, board: Board, hookup: Hookup): MassLine[
         : line(`${m.count} x ${m.board.name}`, manyOf(m.board.massG, m.count)),
     ),
     ...build.parts.filter((p) => flown.has(p.id)).map((p) => line(p.peripheral.name, p.peripheral.massG)),
-    ...draggedIn(build, board, hookup).map((s) => line(s.what, { value: s.grams, origin: 'assumed', source: s.why })),
+    ...dragged.map((s) => line(s.what, { value: s.grams, origin: 'assumed', source: s.why })),
     ...deliveredCapacitor(board).map((figure) => line('Capacitor delivered with the board', figure)),
     ...unlistedParts(build, board, hookup).map(({ what, grams, why }) => ({
       ...line(what, { ...grams, origin: 'assumed', source: why }),

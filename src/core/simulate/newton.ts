@@ -117,8 +117,10 @@ export function newton(system: System, start: Float64Array, companion: Companion
   let x = Float64Array.from(start);
   let residual = residualAt(system, x, companion, turned);
   let size = norm(residual);
+  // Used again at each step: of a hundred unknowns it is eighty kilobytes.
+  const rows = Array.from({ length: n }, () => new Float64Array(n));
   for (let step = 0; step < mostSteps; step++) {
-    const move = eliminate(slopesAt(system, x, companion, turned), residual);
+    const move = eliminate(slopesAt(system, x, companion, turned, rows), residual);
     if (!move) return null;
     // Halved until the equations are nearer to being met; after that the smallest is taken, since a corner may have to be passed.
     let next = x;
@@ -182,14 +184,15 @@ function residualAt(
   return residual;
 }
 
-/** How each equation moves with each unknown. */
+/** How each equation moves with each unknown, written over `rows`. */
 function slopesAt(
-  { nodes, size, placed }: System,
+  { nodes, placed }: System,
   x: Float64Array,
   companion: Companion,
   turned: Turned,
+  rows: Float64Array[],
 ): Float64Array[] {
-  const rows = Array.from({ length: size }, () => new Float64Array(size));
+  for (const row of rows) row.fill(0);
   const add = (row: number, by: number, amount: number) => {
     if (row >= 0 && by >= 0) rows[row]![by] = rows[row]![by]! + amount;
   };

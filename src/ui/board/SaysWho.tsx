@@ -75,6 +75,7 @@ function Row({ ground, besides }: { ground: Ground; besides?: Besides }) {
 
 /** What the verdict would be if a word that does not count were true after all. */
 function IfTrue({ of, at, board, figure }: { of: Ground; at: number; board: Board; figure: string }) {
+  const words = useWords();
   const { build } = useRoom('build');
   const [asked, setAsked] = useState(false);
   const changed = asked ? ifWordCounts(board, of, at, today()) : null;
@@ -96,7 +97,7 @@ function IfTrue({ of, at, board, figure }: { of: Ground; at: number; board: Boar
       {climb && (
         <span role="status">
           then the board <b style={{ color: verdictColour[climb.verdict] }}>{climb.verdict}</b>
-          {stop ? `: ${stop.findings[0]?.sentence}` : ''}
+          {stop ? words(`: ${stop.findings[0]?.sentence}`) : ''}
         </span>
       )}
     </>

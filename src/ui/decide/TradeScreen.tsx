@@ -21,6 +21,7 @@ import {
   type Standing,
 } from '@/core';
 import { csv, useTakeOut } from '../frame/take-out';
+import { useMeasure, useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 import { PickButton } from './PickButton';
 import { useDecide } from './use-decide';
@@ -151,9 +152,12 @@ export function TradeScreen() {
 
 function Frontier({ standings, currency }: { standings: Standing[]; currency: string }) {
   const sign = currencySign(currency);
+  const said = useWords();
+  const mass = useMeasure('g');
   const point = (s: Standing) => ({
     ...s,
     pay: s.cents / 100,
+    mass: Number(mass.show(s.grams)),
     price: money(s.cents, currency),
     percent: Math.round(s.margin * 100),
   });
@@ -182,9 +186,9 @@ function Frontier({ standings, currency }: { standings: Standing[]; currency: st
             />
             <YAxis
               type="number"
-              dataKey="grams"
-              name="grams"
-              unit=" g"
+              dataKey="mass"
+              name={mass.unit}
+              unit={` ${mass.unit}`}
               domain={['auto', 'auto']}
               tick={{ fontSize: 11, fill: 'var(--faded)' }}
             />
@@ -193,7 +197,7 @@ function Frontier({ standings, currency }: { standings: Standing[]; currency: st
               content={({ payload }) =>
                 payload?.[0] ? (
                   <Box sx={{ background: 'var(--ink)', color: 'var(--paper)', p: 0.75, fontSize: 12 }}>
-                    {words(payload[0].payload as ReturnType<typeof point>)}
+                    {said(words(payload[0].payload as ReturnType<typeof point>))}
                   </Box>
                 ) : null
               }
@@ -221,7 +225,7 @@ function Frontier({ standings, currency }: { standings: Standing[]; currency: st
           <tr>
             <th>Board</th>
             <th className="n">to pay {sign}</th>
-            <th className="n">g</th>
+            <th className="n">{mass.unit}</th>
             <th className="n">smallest margin</th>
             <th>Frontier</th>
           </tr>
@@ -231,7 +235,7 @@ function Frontier({ standings, currency }: { standings: Standing[]; currency: st
             <tr key={s.boardId}>
               <td>{s.name}</td>
               <td className="n">{plainMoney(s.cents)}</td>
-              <td className="n">{Math.round(s.grams)}</td>
+              <td className="n">{mass.show(s.grams)}</td>
               <td className="n">{s.percent} %</td>
               <td>{s.beatenBy === null ? 'beaten on nothing' : `beaten by ${s.beatenBy}`}</td>
             </tr>
@@ -295,6 +299,7 @@ function Weighing() {
 /** What was picked, why, and whether it would be picked again. */
 function Picks() {
   const { build, edit, ranking } = useRoom('build', 'edit', 'ranking');
+  const said = useWords();
   if (build.picks.length === 0) return null;
   return (
     <section aria-label="Picks">
@@ -305,10 +310,10 @@ function Picks() {
         const now = stillStands(p, ranking.ranked ?? []);
         return (
           <Box key={p.id} sx={{ borderBottom: '1px solid var(--hair)', py: 0.5, fontSize: 12.5 }}>
-            <strong>{pickedName(p)}</strong>, picked on {p.when} at place {p.rank}, {p.verdict}
+            <strong>{pickedName(p)}</strong>, picked on {said(p.when)} at place {p.rank}, {p.verdict}
             {p.firstShare === null ? '' : `, first for ${Math.round(p.firstShare * 100)} % of weightings`}.{' '}
             <Box component="span" sx={{ color: now.stands ? 'success.main' : 'error.main' }}>
-              {now.sentence}
+              {said(now.sentence)}
             </Box>
             <details>
               <summary>
@@ -316,7 +321,7 @@ function Picks() {
               </summary>
               <ul>
                 {[...p.reasons, ...p.open].map((r, i) => (
-                  <li key={i}>{r}</li>
+                  <li key={i}>{said(r)}</li>
                 ))}
               </ul>
             </details>

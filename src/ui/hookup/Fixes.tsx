@@ -15,6 +15,7 @@ import {
   type FixSet,
   money,
 } from '@/core';
+import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 import { useExplain } from './use-explain';
 
@@ -22,6 +23,7 @@ import { useExplain } from './use-explain';
 export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
   const { build, edit } = useRoom('build', 'edit');
   const router = useRouter();
+  const words = useWords();
   const stopped = climb.stopsAt !== null;
   const sets = useExplain(build, board, stopped ? { about: 'fixes' } : null);
   const accepted = build.fixes[board.id] ?? [];
@@ -42,7 +44,7 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
           <Typography variant="h2" sx={{ color: 'error.main' }}>
             Stops at {reason.name}
           </Typography>
-          <Box sx={{ fontSize: 12.5 }}>{reason.findings[0]?.sentence}</Box>
+          <Box sx={{ fontSize: 12.5 }}>{words(reason.findings[0]?.sentence ?? '')}</Box>
           <Typography variant="h3" sx={{ mt: 1 }}>
             What would carry it on
           </Typography>
@@ -70,7 +72,7 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
               }}
             >
               <Box sx={{ flex: 1 }}>
-                {s.words.join(', and ')}: {priceOf(s, build.currency)}; then it {outcomeWords(s)}.
+                {words(`${s.words.join(', and ')}: ${priceOf(s, build.currency)}; then it ${outcomeWords(s)}.`)}
               </Box>
               {s.becomes === null ? (
                 <Button variant="outlined" data-fix={i} onClick={() => setFixes([...accepted, ...s.fixes])}>

@@ -2,12 +2,14 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { counted, rungNames } from '@/core';
+import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 
 /** What the search for boards bought together came to: how many were looked at, which members no set can have, and how sure the order is. */
 export function Sets() {
   const { build, ranking } = useRoom('build', 'ranking');
   const { sets } = ranking;
+  const words = useWords();
   if (!sets || sets.possible === 0) return null;
   const shown = ranking.ranked?.filter((r) => r.climb.members).length ?? 0;
   let said: string;
@@ -39,7 +41,8 @@ export function Sets() {
           <Box component="ul" sx={{ m: 0, maxHeight: 160, overflow: 'auto' }}>
             {sets.out.map((o) => (
               <li key={o.id}>
-                <Link href={`/b/${build.id}/shelf/${o.id}`}>{o.name}</Link>, {rungNames[o.rung - 1]}: {o.sentence}
+                <Link href={`/b/${build.id}/shelf/${o.id}`}>{o.name}</Link>, {rungNames[o.rung - 1]}:{' '}
+                {words(o.sentence)}
               </li>
             ))}
           </Box>

@@ -21,6 +21,7 @@ import {
 import { LadderStrip } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
 import { NoBoard } from '../frame/NoBoard';
+import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { useHistory } from '../room/use-history';
@@ -58,6 +59,7 @@ export function EditorScreen({ boardId }: { boardId: string }) {
 
 function Editor({ stored }: { stored: Board }) {
   const { build } = useRoom('build');
+  const words = useWords();
   const { shelf, putBoard, versionOf } = useShelf();
   const router = useRouter();
   // A draft builds on the version that was seen when it was begun, whoever has saved since.
@@ -155,7 +157,7 @@ function Editor({ stored }: { stored: Board }) {
                 </Box>{' '}
                 for {build.name}
                 {before && before.verdict !== climb.verdict ? ` (${before.verdict} as saved)` : ''}
-                {stop ? `: ${stop.findings[0]?.sentence}` : '.'}
+                {stop ? words(`: ${stop.findings[0]?.sentence}`) : '.'}
               </>
             ) : (
               `It takes part in sets only, and the shelf has nothing yet to put it with.`
