@@ -80,10 +80,11 @@ describe('rung fit', () => {
     const keel = boards.find((b) => b.name === 'Keel F7 45')!;
     expect(keel.hookup.links.map((l) => l.part)).toContain('skein-2w');
     expect(keel.hookup.supplies.find((s) => s.part === 'prism-air')!.rail).toBe('9v');
+    // 1.1 A at 9 V, and 3 mA more for what its wire takes: it draws its watts.
     expect(keel.hookup.loads.find((l) => l.on === '9v')).toMatchObject({
-      peakMa: 1100,
+      peakMa: 1103,
       atLeast: false,
-      parts: [{ part: 'prism-air', peakMa: 1100 }],
+      parts: [{ part: 'prism-air', peakMa: 1103 }],
     });
     expect(keel.hookup.held.map((h) => h.by)).toEqual(
       expect.arrayContaining(['the ESC telemetry line of the harness', 'the ESC on the board']),

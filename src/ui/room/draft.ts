@@ -3,8 +3,8 @@ import { readData, type Build } from '@/core';
 /** What was typed but not yet saved, kept in the browser by the tab in which it was typed: it outlives a reload and a dead server. */
 export interface Draft {
   build: Build;
-  /** What it was made from: the build as it was last saved, and the number of that save. */
-  base: Build;
+  /** What it was made from: the build as it was last saved, and the number of that save. null: an older Rung did not keep it. */
+  base: Build | null;
   baseVersion: number;
   /** When it was last typed at, in milliseconds. */
   at: number;
@@ -28,7 +28,7 @@ function nameOfTab(): string {
 let named: string | null = null;
 const ownKey = (id: string) => prefix(id) + (named ??= nameOfTab());
 
-export function keepDraft(draft: Pick<Draft, 'build' | 'base' | 'baseVersion'>): void {
+export function keepDraft(draft: { build: Build; base: Build; baseVersion: number }): void {
   try {
     localStorage.setItem(ownKey(draft.build.id), JSON.stringify({ ...draft, at: Date.now() }));
   } catch {
@@ -51,9 +51,9 @@ function read(key: string): Draft[] {
     const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as Partial<Record<keyof Draft, unknown>> | null;
     if (typeof kept?.baseVersion !== 'number') return [];
     const [build, base] = [readData(kept.build, 'rung-build'), readData(kept.base, 'rung-build')];
-    if (!build.ok || !base.ok) return [];
+    if (!build.ok) return [];
     const at = typeof kept.at === 'number' ? kept.at : 0;
-    return [{ build: build.value, base: base.value, baseVersion: kept.baseVersion, at, key }];
+    return [{ build: build.value, base: base.ok ? base.value : null, baseVersion: kept.baseVersion, at, key }];
   } catch {
     return [];
   }

@@ -148,9 +148,10 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
   });
   // This tab's own goes on, or else the newest that nobody has saved over, under this tab's name; the others are offered in the history.
   const draft = unsaved.find(isOwnDraft) ?? unsaved.find((d) => d.baseVersion === stored.version);
-  if (draft) {
+  const base = draft?.base ?? (draft?.baseVersion === stored.version ? stored.build : null);
+  if (draft && base) {
     // It builds on an older version: what somebody saved since is taken in.
-    ({ baseVersion: version, base: clean } = draft);
+    [version, clean] = [draft.baseVersion, base];
     dropDraft(stored.build.id, draft.key);
     store.getState().edit('draft', () => draft.build);
   }
