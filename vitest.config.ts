@@ -30,8 +30,8 @@ export default defineConfig({
         test: {
           name: 'screens',
           include: ['e2e/**/*.test.ts'],
-          testTimeout: 120_000,
-          hookTimeout: 60_000,
+          testTimeout: 240_000,
+          hookTimeout: 120_000,
           fileParallelism: false,
         },
       },

@@ -173,7 +173,7 @@ describe('with accounts', () => {
     await see(page, 'fits');
     await expectAccessible(page);
     await page.close();
-  }, 120_000);
+  });
 
   test('a program with a token does what the example of the docs does', async () => {
     const [, example] = /```js\n([\s\S]*?)```/.exec(readFileSync('docs/api.md', 'utf8'))!;
@@ -189,7 +189,7 @@ describe('with accounts', () => {
     expect(out).toMatch(/^1\. .+: (fits|fits with work|cannot say yet|does not fit)\n$/);
     const description = await (await fetch(`${address}/api/openapi.json`)).json();
     expect((await new Validator().validate(description as never)).valid).toBe(true);
-  }, 120_000);
+  });
 
   test('the shelf that has not changed is not sent again; it comes packed to whoever takes it so', async () => {
     const { again, share } = await owner.evaluate(async () => {
