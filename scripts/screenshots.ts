@@ -67,6 +67,9 @@ for (const name of names.length > 0
   const { page, faults } = await openPage(browser, `${address}${view.path}`);
   await page.setViewport({ width: view.width ?? 1280, height: view.height ?? 800 });
   if (view.file) await (await page.waitForSelector('input[type=file][accept*=pdf]'))!.uploadFile(view.file);
+  // No picture of a shelf that is still climbing.
+  if (await page.$('[aria-label="Stages"]'))
+    await page.waitForSelector('[aria-label="Stages"][aria-busy="false"]', { timeout: 120_000 });
   await new Promise((r) => setTimeout(r, view.waitMs ?? 1500));
   if (view.type) {
     await page.type(view.type[0], view.type[1]);

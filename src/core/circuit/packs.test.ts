@@ -49,6 +49,18 @@ describe('several packs: each must pass', () => {
     const nice = saggedVolts({ ...flying(pack(4, led)), parts: [{ ...parts[0]!, priority: 'nice' }] });
     expect([nice.low, nice.high]).toEqual([both.low, motors.high]);
   });
+  test('at the good end a must takes its least: the fewest watts at the fewest volts, in the way that draws least', () => {
+    const amps = (part: ReturnType<typeof makePart>) => {
+      const { high } = saggedVolts({ ...flying(pack(4, { cellMilliohm: says(5) })), parts: [part] });
+      return (4 * (3.5 - 0.005 * 120) - high) / (4 * 0.005);
+    };
+    // 1 A at 4.5 V of the 11.6 V that the motors leave.
+    const steady = makePart('rx', { supply: supply(4.5, 26, 1, 12) });
+    expect(amps(steady)).toBeCloseTo(4.5 / 11.6, 1);
+    const [mode] = steady.peripheral.modes;
+    const unfed = { ...mode!, id: 'unfed', supplies: [] };
+    expect(amps({ ...steady, peripheral: { ...steady.peripheral, modes: [mode!, unfed] } })).toBeCloseTo(0, 1);
+  });
   test('plug and leads of each are held against the motors', () => {
     const weak = flying(pack(4), pack(6, { connector: 'JST PH' }));
     expect(

@@ -1,5 +1,5 @@
 import type { Build } from '../records/build';
-import { interval, isKnown, type Interval, type NumberFigure } from '../quantity/figure';
+import { exactly, interval, isKnown, type Interval, type NumberFigure } from '../quantity/figure';
 import type { Supply } from '../records/peripheral';
 import { lowestVolts, packSwing } from '../trade/cell';
 import { plugFamily } from '../trade/plug';
@@ -35,15 +35,14 @@ export function saggedVolts(build: Powered): Interval {
   const motors = build.motors.count * peakAmps(build);
   const lowest = packsOf(build).map((pack) => {
     const behind = leadOhm(pack);
-    const { low: volts } = lowestVolts(pack, { low: motors, high: motors }, behind);
-    const parts = partsAmps(build.parts ?? [], Math.max(0.5, volts));
+    const parts = partsAmps(build.parts ?? [], lowestVolts(pack, exactly(motors), behind));
     return lowestVolts(pack, { low: motors + parts.low, high: motors + parts.high }, behind);
   });
   return { low: Math.min(...lowest.map((v) => v.low)), high: Math.min(...lowest.map((v) => v.high)) };
 }
 
 /** One pair of contacts of a pack plug, in ohm: data sheets, from memory. */
-export const packPlugOhm = 0.0005;
+const packPlugOhm = 0.0005;
 
 /** Leads and plug of a pack, out and back, as far as they are said. */
 export function leadOhm({ connector, leadGauge, leadMm = 0 }: Volts): number {
@@ -54,19 +53,25 @@ export function leadOhm({ connector, leadGauge, leadMm = 0 }: Volts): number {
 
 /**
  * Amps that the parts take of the pack at so many volts. At most: all of them at their peak, behind a linear regulator ampere for ampere, behind a switching one the watts
- * and what it loses. At least: the watts alone of those that must be on board.
+ * and what it loses. At least: the watts alone of those that must be on board, wired in the way that draws least.
  */
-function partsAmps(parts: readonly Fed[], volts: number): Interval {
-  const of = (part: Fed, amps: (supply: Supply) => number) =>
-    Math.max(0, ...part.peripheral.modes.map((m) => m.supplies.reduce((sum, s) => sum + amps(s), 0)));
+function partsAmps(parts: readonly Fed[], volts: Interval): Interval {
+  const ofModes = (part: Fed, amps: (supply: Supply) => number) =>
+    part.peripheral.modes.map((m) => m.supplies.reduce((sum, s) => sum + amps(s), 0));
+  const [low, high] = [Math.max(0.5, volts.low), Math.max(0.5, volts.high)];
   const peak = ({ peakAmps, typicalAmps }: Supply) => (isKnown(peakAmps) ? peakAmps : typicalAmps);
   const most = (s: Supply) =>
-    isKnown(peak(s)) ? interval(peak(s)).high * Math.max(1, s.atVolts / (assumedEfficiency * volts)) : 0;
-  const least = (s: Supply) =>
-    isKnown(peak(s)) ? interval(peak(s)).low * Math.min(1, s.atVolts / Math.max(volts, s.atVolts)) : 0;
+    isKnown(peak(s)) ? interval(peak(s)).high * Math.max(1, s.atVolts / (assumedEfficiency * low)) : 0;
+  const least = (s: Supply) => {
+    if (!isKnown(peak(s))) return 0;
+    // One that draws the same amps at any volts takes the fewest watts at the fewest volts.
+    const at = s.draw === 'constant power' ? s.atVolts : Math.max(0, interval(s.minVolts).low);
+    return interval(peak(s)).low * Math.min(1, at / high);
+  };
+  const musts = parts.filter((p) => p.priority === 'must');
   return {
-    low: parts.reduce((sum, p) => (p.priority === 'must' ? sum + of(p, least) : sum), 0),
-    high: parts.reduce((sum, p) => sum + of(p, most), 0),
+    low: musts.reduce((sum, p) => sum + Math.min(...ofModes(p, least)), 0),
+    high: parts.reduce((sum, p) => sum + Math.max(...ofModes(p, most)), 0),
   };
 }
 

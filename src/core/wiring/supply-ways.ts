@@ -292,7 +292,7 @@ export function ampsAt(
   if (supply.draw === 'constant current') return stated;
   const lowest = Math.max(world === 'sure' ? from.swing.low.low : from.swing.low.high, 0.5);
   if (!Number.isFinite(lowest)) return stated;
-  // I (V - I R) = P. Where the wire cannot bring so many watts at all, half the volts are lost on it, and too few arrive.
+  // I (V - I R) = P. Where the wire cannot bring so many watts at all, half the volts and more are lost on it: too few arrive.
   const watts = stated * supply.atVolts;
   return (2 * watts) / (lowest + Math.sqrt(Math.max(0, lowest ** 2 - 4 * watts * ohm)));
 }
