@@ -8,7 +8,7 @@ export default defineConfig({
     include: ['src/core/**/*.test.ts'],
     exclude: [
       'src/core/tests/hostile.test.ts',
-      'src/core/evaluate/soundness.test.ts',
+      'src/core/evaluate/{soundness,soundness-of-build}.test.ts',
       'src/core/solver/{oracle,general,improve,search,solve}.test.ts',
       'src/core/wiring/verify.test.ts',
     ],

@@ -6,7 +6,7 @@ import { plain } from './reader/plain';
 import { extrasRules, portRules, processorRule } from './reader/rules/board-rules';
 import { holeRules, massRules, sizeRules } from './reader/rules/mechanics-rules';
 import { currentRules, packRules, regulatorRules, sensorRules } from './reader/rules/power-rules';
-import type { Around, Rule } from './reader/rules/rule';
+import { ofAnotherBoard, type Around, type Rule } from './reader/rules/rule';
 import { scriptOf, sourceOf, type Script } from './reader/script';
 import { asMeant } from './reader/spelling';
 import { inLines, type Version } from './reader/tables';
@@ -103,6 +103,7 @@ function readPiece(text: string, { script, versions }: Page, from: number, to: n
           ...(f.why ? { why: f.why } : {}),
           ...(version === undefined ? {} : { version }),
           line: words.line,
+          ofAnother: ofAnotherBoard(words),
         });
     }
   }

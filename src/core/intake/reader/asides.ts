@@ -33,10 +33,13 @@ const pieces: RegExp[] = [
   /\bpcb thickness[ :]{0,3}\d(?:[.,]\d{1,2})? ?mm|\b(?:thickness|thick)[ :]{0,3}1[.,][0-9] ?mm\b/g,
   /\bcopper\b[^\n,;.]{0,40}|\b\d{1,2} ?oz copper\b|\b\d layers? of \d ?oz\b/g,
   /\b\d{1,4} ?(?:kb|mb) (?:of )?(?:program(?:me)?|code|firmware|ram|sram|rom)\b(?: memory)?|\b(?:program|code) memory[ :]{0,3}\d{1,4} ?(?:kb|mb)|\b(?:up to )?\d{1,3} ?gb\b(?: cards?)?/g,
-  /\b(?:current )?scale[ :,]{0,3}(?:of )?\d{1,4}\b(?! ?a)|\b\d{1,3}(?:[.,]\d{1,2})? ?mv ?\/ ?a\b/g,
+  /(?<!\b(?:the|my|a|our|kitchen|on) )\b(?:current )?scale[ :,]{0,3}(?:of )?\d{1,4}\b(?![.,]\d| ?(?:a|g|grams)\b)|\b\d{1,3}(?:[.,]\d{1,2})? ?mv ?\/ ?a\b/g,
   /(?:^|(?<=\n))[ \t]{0,4}(?:video transmitter|vtx|camera|gps|air unit|antenna|motors?|props?)[ \t]{0,3}:[^\n]{0,200}/g,
+  /(?:^|(?<=\n))[ \t*-]{0,4}(?:works (?:well )?with|suits|pairs with|(?:fully )?compatible with|tested with|used with|goes with)[ \t]{0,3}:?(?![ \t]{0,3}\d)[^\n]{0,300}/g,
   /\b(?:video transmitter|vtx|camera|gps|receiver|air unit|led|buzzer|video)s?\b[ :]{0,3}\d(?:[.,]\d{1,3})? ?(?:a|ma)\b(?: (?:at|@) \d{1,2} ?v)?/g,
   /\b(?:total|all|sum)(?: of (?:four|all|4))?(?: peak| burst| continuous| current){0,2}[ :]{0,3}\d{2,4} ?a\b|\(?\b\d{2,4} ?a (?:in )?total\)?/g,
+  /\bgross[ :]{1,3}\d{1,4}(?:[.,]\d)? ?(?:g|kg)\b/g,
+  /(?<=\b(?:gps|buzzer|receiver|antenna|camera|transmitter|(?:lead|cable|wire|plug)(?: of \d{1,3} ?mm)?) )\((?![^)\n]{0,60}\buart)[^)\n]{0,60}\)/g,
   /\b(?:for|with|using) (?:the |an? )?adapter\b[^\n.;]{0,80}|\badapter\b ?\((?:not included|sold)[^\n.;]{0,80}/g,
   /\b(?:price|postage|delivery|courier|voucher|coupon|discount|quantity(?: available)?|in stock|stock|sold|moq|sku|ean|gtin|hs code|model(?: no\.?| number)?|article(?: no\.?)?|item no\.?|order no\.?|part no\.?|rating|warranty|returns?|age|batch|lot)[ \t]{0,3}[:#][^\n|;,]{0,40}/g,
   /(?:[$€£]|\b(?:usd|eur|gbp|us \$)) ?\d{1,5}(?:[.,]\d{1,2})?\b|\b\d{1,5}(?:[.,]\d{1,2})? ?(?:[$€£]|usd\b|eur\b|gbp\b|euros?\b|dollars?\b)/g,
@@ -72,7 +75,9 @@ export function withoutAsides(text: string): { text: string; talk: [number, numb
     else if (ownBegin.test(head)) mode = 'own';
     else if (boxBegins.test(head)) {
       const inline = head.slice(head.search(/:|$/) + 1).trim() !== '';
-      if (inline) return blank(line);
+      // "In the bag: board, rubber. Board: F722, ...": what follows is about the board again.
+      const own = head.search(/[.;] (?:the )?(?:board|controller|flight controller|esc|specs?|data): /);
+      if (inline) return own < 0 ? blank(line) : blank(line.slice(0, own)) + line.slice(own);
       mode = listLine.test(all[i + 1] ?? '') ? 'box' : mode;
       return blank(line);
     } else if (mode === 'box' && !listLine.test(line)) mode = 'own';

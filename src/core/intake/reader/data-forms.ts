@@ -69,7 +69,7 @@ export function labelsJoined(script: Script): Script {
 export function leadersShort(script: Script): Script {
   const units = replaced(
     script,
-    /(?<=^|\n)([a-z][a-z /]{1,24}?) ?[[(](s|mm|g|a|v|mb|-)[\])] ?: ?([^\n]{1,40})/g,
+    /(?<=^|\n|[;,] ?)([a-z][a-z /]{1,24}?) ?[[(](s|mm|g|a|v|mb|-)[\])] ?: ?([^\n;]{1,40}?)(?=[;\n]|$)/g,
     ([name, unit, value]) => `${name}: ${value}${unit === '-' ? '' : ` ${unit}`}`,
   );
   const short = replaced(units, /(?<=[a-z]{3})\.{3}(?=[a-z\d])/g, () => ': ');

@@ -13,9 +13,9 @@ const clear: Record<string, string> = {
     'spitzenstrom spitze špičkový_proud picco pico maximalstrom corriente_máxima corriente_pico corriente_de_pico courant_de_pointe courant_max corrente_di_picco corrente_de_pico prąd_szczytowy piekstroom пиковый_ток 瞬间电流 瞬时电流 峰值电流 最大電流',
   input:
     'betriebsspannung eingangsspannung versorgungsspannung versorgung eingang stromversorgung batería bateria batteria alimentación alimentation alimentazione alimentação zasilanie voeding питание напряжение_питания 输入电压 输入 工作电压 入力 電源 entrada ingresso ingång napájení 입력_전압',
-  bec: 'spannungswandler spannungsregler schaltregler régulateurs régulateur reguladores regulador regolatori regolatore',
+  bec: 'spannungswandler spannungsregler 5v-regelaar regelaar regelaars regulator_napięcia schaltregler régulateurs régulateur reguladores regulador regolatori regolatore',
   uarts:
-    'serielle_anschlüsse serielle_schnittstellen uart-schnittstellen uart-anschlüsse портов_uart uartów serielle_ports puertos_serie ports_série porte_seriali portas_seriais porty_szeregowe seriële_poorten seriellen_schnittstellen seriellen_anschlüsse porty_uart puertos_uart последовательные_порты 串口 シリアルポート',
+    'serielle_anschlüsse anschlüsse_seriell serielle_schnittstellen uart-schnittstellen uart-anschlüsse портов_uart uartów serielle_ports puertos_serie ports_série porte_seriali portas_seriais porty_szeregowe seriële_poorten seriellen_schnittstellen seriellen_anschlüsse porty_uart portów_uart puertos_uart uarty последовательные_порты 串口 シリアルポート',
   taken: 'belegt vergeben ocupado ocupada occupé occupato occupata zajęty bezet',
   flash: 'flugspeicher speicher memoria mémoire_de_vol mémoire memória pamięć geheugen память minne',
   blackbox:
@@ -32,12 +32,13 @@ const clear: Record<string, string> = {
   cells: 'zellen cellules článků celdas células celle cellen celler ogniw éléments',
   'current sensor':
     'stromsensor sensor_de_corriente sensore_di_corrente capteur_de_courant czujnik_prądu stroomsensor sensor_de_corrente датчик_тока 电流计 电流传感器 電流センサー',
-  barometer: 'барометра barómetro baromètre barometro barômetro barometr барометр 气压计 気圧計 기압계',
+  barometer:
+    'höhenmesser luftdrucksensor барометра barómetro baromètre barometro barômetro barometr барометр 气压计 気圧計 기압계',
   'package contents':
     'lieferumfang incluye contenuto_della_confezione fourni contenu contenido conteúdo inhoud zestaw_zawiera комплект комплектация 包装清单 付属品 leveransinnehåll',
   shipping:
     'lieferzeit versand envío livraison spedizione levertijd verzending wysyłka envio доставка 运费 送料 leverans frakt',
-  missing: 'fehlt fehlend manca absent',
+  missing: 'fehlt fehlend manca absent assente ausente saknas ontbreekt eksik chybí mangler',
   at: 'bei',
   'burst time': 'durée_de_pointe spitzendauer',
   'built-in': '内蔵 内置 内建',
@@ -47,7 +48,7 @@ const clear: Record<string, string> = {
   'up to': "hasta jusqu'à fino_a até",
   output: 'ausgang salidas salida sorties sortie uscite uscita saídas saída wyjścia выходы выход 输出 出力',
   yes: 'vorhanden verbaut integriert integrado integrato intégré geïntegreerd wbudowany есть имеется 有 あり 是 있음',
-  no: 'nicht_vorhanden nicht_verbaut nein kein keine pas_de nessun keinen brak não нет отсутствует 无 無 なし 没有 없음 nessuno aucun ninguno geen ingen inget niente',
+  no: 'nicht_vorhanden nicht_verbaut nein kein keine pas_de nessun keinen brak não нет отсутствует 无 無 なし 没有 없음 nessuno aucun ninguno nei geen ingen inget niente',
   screws: 'schrauben viti tornillos parafusos śruby винты',
   and: 'sowie und',
   seconds: '秒 sekunden segundos secondes secondi seconden sekund сек секунд',
@@ -60,11 +61,11 @@ const clear: Record<string, string> = {
 };
 
 const short: Record<string, string> = {
-  weight: 'masse masa масса vikt',
+  weight: 'masse masa масса vikt vekt vægt tömeg',
   size: 'dimensions',
-  holes: 'gaten hål befestigung',
-  input: 'akku batterie spänning питание entrée',
-  no: 'nie nee nej no ne',
+  holes: 'gaten hål hull huller furatok befestigung',
+  input: 'akku batterie spänning питание entrée inngang indgang táplálás',
+  no: 'nie nee nej nei no ne',
   yes: 'ja sí sì si oui sim tak',
   without: 'sin sem bez без w/o',
   with: 'mit avec met con com med с',
@@ -72,6 +73,7 @@ const short: Record<string, string> = {
   to: 't/m do tot до',
   for: 'für para pour dla',
   type: 'typ tipo тип',
+  at: 'sous',
   mb: 'mo мб',
   'continuous current': 'ток stroom',
   dc: '直流',

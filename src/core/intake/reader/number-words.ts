@@ -32,6 +32,8 @@ const labelled = new RegExp(
 );
 const cellsAsked = new RegExp(`\\b(cells[ ?:]{1,3})(${word}) to (${word})\\b`, 'g');
 const decimals = new RegExp(`\\b(${word}) point (${small.slice(0, 10).join('|')})\\b`, 'g');
+/** "twenty by twenty holes" */
+const sides = new RegExp(`\\b(${word}) by \\1(?= (?:holes|pattern|mount|on m[23]|millimet))`, 'g');
 const foreignPorts = new RegExp(`(?<!\\p{L})(${[...elsewhere.keys()].join('|')})(?= uarts?\\b)`, 'gu');
 
 /** "five volts at one and a half amps" in digits, where a unit of the trade follows: "one of them" stays as it is. */
@@ -40,6 +42,7 @@ export function inDigits(script: Script): Script {
   s = replaced(s, foreignPorts, ([n]) => String(elsewhere.get(n!)));
   s = replaced(s, cellsAsked, ([label, a, b]) => `${label}${value.get(a!)} to ${value.get(b!)}`);
   s = replaced(s, labelled, ([label, n]) => `${label}${value.get(n!)}`);
+  s = replaced(s, sides, ([n]) => `${value.get(n!)} x ${value.get(n!)}`);
   return replaced(s, written, ([first, second, hundred, half]) => {
     const n = (value.get(first!)! + (second ? value.get(second)! : 0)) * (hundred ? 100 : 1) + (half ? 0.5 : 0);
     return String(n);

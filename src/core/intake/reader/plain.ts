@@ -60,7 +60,10 @@ const swaps: Record<string, string> = {
  * full-width characters become narrow, the many crosses, dashes and bullets become one of each.
  */
 export function plain(text: string): string {
-  const swapped = text.replace(/[^\x00-\x7f]|[*~]/g, (c) => swaps[c] ?? narrow(c));
+  // Two or three stars are bold type, one may stand for "times".
+  const swapped = text
+    .replace(/\*{2,3}/g, (stars) => ' '.repeat(stars.length))
+    .replace(/[^\x00-\x7f]|[*~]/g, (c) => swaps[c] ?? narrow(c));
   const small = swapped.toLowerCase();
   // Some capitals become two letters when made small; then each is done on its own.
   return latinUnits(

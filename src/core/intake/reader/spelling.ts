@@ -52,12 +52,34 @@ export function asMeant(script: Script): Script {
   s = replaced(s, /\b0sd\b/g, () => 'osd');
   s = replaced(s, /\btyp-?c\b/g, () => 'type c');
   s = replaced(s, /\buart's/g, () => 'uarts');
+  s = replaced(s, /\bserial (?:lines|links|channels)\b/g, () => 'serial ports');
   // "<uarts>5</uarts>": a data file's own marks are its labels.
   s = replaced(s, /<([a-z][a-z0-9_]{1,20})(?: [^>\n]{0,60})?>(?=[^<\n]{1,60}<\/)/g, ([name]) => `\n${name}: `);
   s = replaced(s, /<\/?[a-z][a-z0-9_]{0,20}(?: [^>\n]{0,60})?\/?>/g, () => ' ');
-  // "8 .2 g"
+  // "8 .2 g", "6 . 4 g", "m 2"
+  s = replaced(s, /(?<=\b\d{1,3}) \. (?=\d{1,2} ?(?:g|mm|v|a)\b)/g, () => '.');
+  s = replaced(s, /(?<=\b(?:mm|holes?|screws?)[ ,:]{1,2}m) (?=[23]\b)/g, () => '');
   s = replaced(s, /(?<=\b\d{1,3}) (?=[.,]\d{1,2} ?(?:g|mm|v|a)\b)/g, () => '');
   s = replaced(s, misspelt, ([], { text }) => typos[text]);
+  // "4 rather than 8 uarts", "16 not 128 mb": the other figure is of another board.
+  s = replaced(
+    s,
+    /(?<=\b\d{1,3}) ?,? (?:rather than|instead of|and not|not) \d{1,3}(?= ?(?:uarts?|serial|mb|g|mm|a|v|s|cells?)\b)/g,
+    () => '',
+  );
+  // "37.2 (l) x 36.8 (w) x 8.0 (h) mm", "l53 w36 h15.4 mm"
+  s = replaced(s, /(?<=\d) ?(?:mm ?)?\((?:l|w|h|length|width|height)\)(?= ?(?:x|by|mm|,|$|\n))/g, () => '');
+  s = replaced(
+    s,
+    /\bl ?(\d{2}(?:\.\d)?) ?(?:mm)?[, x]{1,3}w ?(\d{2}(?:\.\d)?) ?(?:mm)?(?:[, x]{1,3}h ?(\d{1,2}(?:\.\d)?))? ?mm\b/g,
+    ([l, w, h]) => `size: ${l} x ${w}${h ? ` x ${h}` : ''} mm`,
+  );
+  // "length 36.4, width 36.2, height 8.3 (all mm)"
+  s = replaced(
+    s,
+    /\b(length|width|height|thickness|thickest point)[ :]{1,2}(\d{1,2}(?:\.\d{1,2})?)(?=[, ][^\n]{0,80}\b(?:all|in) mm\b)/g,
+    ([name, n]) => `${name!.startsWith('thick') ? 'height' : name} ${n} mm`,
+  );
   // "3O.5" as a scanner reads it.
   s = replaced(s, /(?<=\d)o(?=[.,]?\d)/g, () => '0');
   s = replaced(
@@ -71,6 +93,7 @@ export function asMeant(script: Script): Script {
     ([figure]) => `${figure} `,
   );
   s = replaced(s, /(\d v?\d? ?[av])(?=(?:\d{1,2}(?:\.\d)? ?a)\b)/g, ([figure]) => `${figure} `);
+  s = replaced(s, /[≤<] ?(?=\d{1,3} ?s\b)/g, () => '');
   // Tolerances: the figure stands before them.
   s = replaced(s, /(?<=\d ?(?:v|g|mm|a)) ?(?:±|\+\/-) ?\d{1,3}(?:[.,]\d{1,3})? ?(?:v|g|mm|a|%)(?![a-z])/g, () => '');
   return replaced(s, /(?<=\d) ?(?:±|\+\/-) ?\d{1,3}(?:[.,]\d{1,3})?(?: ?%)?/g, () => '');

@@ -114,11 +114,13 @@ function laidOut(rows: Row[], text: string): LaidOut | null {
       pieces: rows.flatMap((r) => r.flatMap((c, i) => (i % 2 === 0 ? statement(c, r[i + 1]!) : []))),
       versions: [],
     };
+  const units = head.findIndex((c) => /^units?$/.test(c.text));
+  if (units === head.length - 1 && head.length === 3) return { pieces: rows.slice(1).flatMap(withUnit), versions: [] };
   const limits = head.map((c) => /^(min|typ|max|unit)\.?(?:imum|ical)?s?$/.exec(c.text)?.[1]);
   if (limits.filter(Boolean).length >= 2)
     return { pieces: rows.slice(1).flatMap((r) => limited(r, limits)), versions: [] };
   if (
-    head.filter((c) => isLabel(bareLabel(c.text))).length >= Math.max(2, head.length / 3) &&
+    head.filter((c) => /^[va]$/.test(c.text) || isLabel(bareLabel(c.text))).length >= Math.max(2, head.length / 3) &&
     !head.some((c, i) => i > 0 && value(c) && !isLabel(bareLabel(c.text)))
   )
     return records(head, rows.slice(1), text);
@@ -151,6 +153,24 @@ function limited(cells: Row, limits: (string | undefined)[]): Piece[] {
   if (min && max) return [label, ': ', piece(min), ' - ', piece(max), ` ${unit}`, '\n'];
   const only = min ?? max;
   return only ? [label, ': ', piece(only), ` ${unit}`, '\n'] : [];
+}
+
+/** "Mass | 7.7 | g", "Regulator 1 | 5.0 / 3.0 | V / A": each figure gets its own unit. */
+function withUnit([label, value, unit]: Row): Piece[] {
+  if (!label || !value) return [];
+  const piece = (c: Cell): Piece => ({ start: c.start, end: c.end });
+  const [figures, units] = [value.text.split('/'), (unit?.text ?? '').split('/').map((u) => u.trim())];
+  if (figures.length !== 2 || units.length !== 2) return [piece(label), ': ', piece(value), ` ${units[0]}`, '\n'];
+  const middle = value.start + figures[0]!.length;
+  return [
+    piece(label),
+    ': ',
+    { start: value.start, end: middle },
+    ` ${units[0]}`,
+    { start: middle, end: value.end },
+    ` ${units[1]}`,
+    '\n',
+  ];
 }
 
 /** The unit that a head puts on its column: "Size (mm)", "weight_g". */

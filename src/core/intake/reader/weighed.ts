@@ -4,19 +4,23 @@ import type { Reading } from '../reading';
 export interface Read extends Reading {
   /** What was around it, in the words of the rules. */
   line: string;
+  /** The sentence is about another board. */
+  ofAnother: boolean;
 }
 
 /** What the readings are worth when held against each other and against where they stand. */
 export function weighed(found: Read[], text: string, talk: readonly [number, number][]): Reading[] {
-  const beside = (r: Read) => talk.some(([from, to]) => r.start >= from && r.end <= to);
+  const beside = (r: Read) => r.ofAnother || talk.some(([from, to]) => r.start >= from && r.end <= to);
   const own = new Set(found.filter((r) => !beside(r)).map(key));
   // What others say beside the page counts only where the page itself says nothing.
   const placed = found
     .filter((r) => !beside(r) || !own.has(key(r)))
-    .map((r) => (beside(r) ? doubted(r, 'the words of somebody else beside the page') : r));
+    .map((r) =>
+      beside(r) ? doubted(r, r.ofAnother ? 'said of another board' : 'the words of somebody else beside the page') : r,
+    );
   const older = placed.map((r) => olderRevision(r, text));
   const parts = sectioned(older, text);
-  return contradicted(parts.map(versioned)).map(({ line: _, ...r }) => r);
+  return contradicted(parts.map(versioned)).map(({ line: _, ofAnother: __, ...r }) => r);
 }
 
 const doubted = (r: Read, why: string): Read => (r.doubt === 'sure' ? { ...r, doubt: 'likely', why } : r);

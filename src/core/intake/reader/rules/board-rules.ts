@@ -19,7 +19,8 @@ import type { SpecField } from '../../../figures/spec-field';
 /** Whether something is there; in doubt where the text leaves it open. */
 function present(field: SpecField, words: Around): Found[] {
   const why = openness(words);
-  if (!denied(words)) return one(field, true, why ?? (settled(words) ? undefined : unsettled(words)));
+  if (!denied(words))
+    return one(field, true, why ?? (settled(words) ? undefined : (unsettled(words) ?? unaffirmed(words))));
   // What may be chosen is not simply absent.
   const choice = /option |with or without/.test(`${words.after} ${why ?? ''}`) ? why : undefined;
   return one(field, false, hedge(words) ?? choice);
@@ -32,6 +33,15 @@ const settled = ({ before, after }: Around) =>
   ) ||
   (/(?:^|[,;|/+(]|\. )[ \t]{0,3}(?:\d[ \t]?[.)])?[ \t]{0,3}$/.test(before) &&
     /^[ \t]{0,3}(?:$|[,;|/+).]|\n)/.test(after));
+
+/** A sentence that names it without a word that says that it is there: "we left the barometer for the next one". */
+const unaffirmed = (words: Around) => {
+  const sentence = sentenceOf(words);
+  const plain = sentence.split(/\s+/).length <= 6 || /[:=|]/.test(words.before.slice(-3) + words.after.slice(0, 3));
+  const has =
+    /\b(?:has|have|had|with|w\/|includ\w+|fitted|fits|carr(?:y|ies|ied)|sports?|there (?:is|are)|comes?|got|gets?|brings?|features?|featuring|holds?|keeps?|provides?|equipped|supports?|adds?|added|offers?|plus|and|both|on ?board|integrated|built|yes|new|now|its|own|real|full)\b|[+&✓,;/]/;
+  return plain || has.test(sentence) ? undefined : 'no word of its sentence says that the board has it';
+};
 
 const inside =
   '(?:built[ -]?in|internal(?:ly)?|on[ -]?board|integrated|inside|bluetooth|wireless|wi-?fi|module|taken|occupied|reserved|hard-?wired|wired to|used by|used for|soldered|cannot be used|not usable)';
@@ -102,6 +112,7 @@ export const portRules: Rule[] = [
       return denied(around) || /^ ?\? ?no\b/.test(around.after) ? [] : sane('claimedPorts', num(n), 1, 16, why);
     },
   ),
+  rule(`\\bports?${W}:${W}(\\d{1,2}) (?:hardware )?serial\\b`, ([n]) => sane('claimedPorts', num(n), 1, 16)),
   rule(`(?:^|(?<=\\n))[ \\t]{0,3}(\\d) ports\\b|\\bports?:${W}(\\d{1,2})\\b`, ([a, b]) =>
     sane('claimedPorts', num(a ?? b), 1, 16, 'ports, without a word of what kind'),
   ),
@@ -117,7 +128,10 @@ export const processorRule: Rule = rule(
 
 /** What a board carries beside its circuit. */
 export const extrasRules: Rule[] = [
-  rule('\\bbaro(?:met(?:er|ric))?s?\\b(?: (?:pressure )?sensor)?', (_, words) => present('barometer', words)),
+  rule(
+    '\\b(?:baro(?:met(?:er|ric))?s?\\b(?: (?:pressure )?sensor)?|(?:air )?pressure sensor\\b|altimeter\\b)',
+    (_, words) => present('barometer', words),
+  ),
   rule('\\bosds?\\b', (_, words) =>
     /digital only/.test(words.after) ? one('overlayChip', false) : present('overlayChip', words),
   ),

@@ -21,7 +21,7 @@ export const holeRules: Rule[] = [
     if (/\b(?:not compatible|will not fit|does ?n[o']t fit)/.test(before)) return [];
     const mounted =
       mountWords.test(before) ||
-      /^[ \t]{0,3}[/,(]{0,2}[ \t]{0,3}(?:for )?(?:m[23]\b|mounting|pattern|(?:the usual |[øφ]?[ \t]?\d(?:[.,]\d)?[ \t]?(?:mm)?[ \t])?holes(?! ?\d))/.test(
+      /^[ \t]{0,3}[/,(]{0,2}[ \t]{0,3}(?:for )?(?:m[23]\b|mount(?:ing|s)?\b(?! ?:? ?\d)|pattern|(?:the usual |[øφ]?[ \t]?\d(?:[.,]\d)?[ \t]?(?:mm)?[ \t])?holes(?! ?\d))/.test(
         after,
       );
     if (p !== num(b)) return [];
@@ -51,8 +51,8 @@ export const holeRules: Rule[] = [
     },
   ),
   rule(
-    `\\b${N} ?(?:${MM})?${W}(?:mounting|holes?\\b|hole pattern|pattern|square holes|(?=\\(m[23]\\)|[/,]? ?m[23]\\b))`,
-    ([v]) => (patterns.includes(num(v)) ? one('patternMm', num(v)) : []),
+    `\\b${N} ?(?:${MM})?${W}(?:mounting|holes?\\b|hole pattern|pattern|square (?:hole )?pattern|square holes|(?=\\(m[23]\\)|[/,]? ?m[23]\\b))`,
+    ([v], around) => (patterns.includes(num(v)) ? one('patternMm', num(v), openness(around)) : []),
   ),
   rule(`\\b(30[.,]5|25[.,]5) ?(?:${MM})?\\b(?! ?(?:x|by) )`, ([v]) =>
     one('patternMm', num(v), 'the distance of a usual hole pattern, without a word that says so'),
@@ -70,6 +70,10 @@ export const sizeRules: Rule[] = [
     ...sane('lengthMm', num(side), 10, 120),
     ...sane('widthMm', num(side), 10, 120),
   ]),
+  rule(`\\b${N} ?${MM} square\\b(?! ?(?:holes?|pattern|spacing|mount))`, ([side], around) => {
+    const why = openness(around) ?? 'a square, without a word that says of what';
+    return [...sane('lengthMm', num(side), 10, 120, why), ...sane('widthMm', num(side), 10, 120, why)];
+  }),
   rule(
     `\\b${N} ?${UNIT}?${W}(?:x|by)${W}${N} ?${UNIT}?(?:${W}(?:x|by)${W}${N})?${W}${UNIT}?`,
     ([a, u1, b, u2, c, u3], around) => {
@@ -107,7 +111,9 @@ export const sizeRules: Rule[] = [
     ([h]) => sane('heightMm', num(h), 2, 60),
   ),
   rule(`\\btotal(?: height)?(?: with [a-z]{3,12})? ${N} ?mm\\b(?! ?x)`, ([h]) => sane('heightMm', num(h), 2, 60)),
-  rule(`\\b${N} ?mm (?:high|tall|thick)\\b`, ([h]) => sane('heightMm', num(h), 2, 60)),
+  rule(`\\b${N} (?:mm )?(?:tall|high)(?= (?:with|over|to)\\b)|\\b${N} ?mm (?:high|tall|thick)\\b`, ([a, b]) =>
+    sane('heightMm', num(a ?? b), 2, 60),
+  ),
 ];
 
 const massWord = '(?:net weight|weight|weighs?|mass|wt|n\\.w\\.?)';
@@ -159,8 +165,8 @@ export const massRules: Rule[] = [
     ([of, v, unit], around) => mass(v, unit, of, around),
   ),
   rule(
-    `\\b${massWord}${W}[:=|]?${W}(?:(?:is|of|approx\\.?|approximately|about|ca\\.?|just|only|around|to)${W}){0,2}${N} ?${GRAMS}\\b${MASS_OF}`,
-    ([v, unit, a, b], around) =>
+    `\\b${massWord}${W}[:=|]?${W}(?:${N} ?oz[ ,]{0,2}\\((?=\\d[^)\\n]{0,8} ?g\\b))?(?:(?:is|of|approx\\.?|approximately|about|ca\\.?|just|only|around|to)${W}){0,2}${N} ?${GRAMS}\\b${MASS_OF}`,
+    ([, v, unit, a, b], around) =>
       mass(
         v,
         unit,

@@ -9,6 +9,11 @@ const cells = (a: number, b: number, around: Around): Found[] =>
 
 /** What the pack may be: cells in series and volts. */
 export const packRules: Rule[] = [
+  // "4S, 5S and 6S"
+  rule(
+    `\\b(\\d{1,2}) ?s(?:, ?\\d{1,2} ?s){0,6},? ?(?:and|or|&|,) ?(\\d{1,2}) ?s\\b(?! (?:packs? )?(?:not|is not))`,
+    ([a, b], around) => (denied(around) ? [] : cells(num(a), num(b), around)),
+  ),
   rule(`\\b(\\d{1,2})${W}s?${W}${RANGE}${W}(\\d{1,2}) ?s\\b(?!ec)(?:${W}(?:lipo|lihv|li-ion))?`, ([a, b], around) =>
     cells(num(a), num(b), around),
   ),
@@ -17,7 +22,7 @@ export const packRules: Rule[] = [
     ([a, b], around) => cells(num(a), num(b), around),
   ),
   rule(
-    `\\bcells?(?: (?:count|in series|supported))?(?: number)?${W}[:=]?${W}(\\d{1,2})${W}s?${W}${RANGE}${W}(\\d{1,2})${W}s?\\b`,
+    `\\bcells?(?: (?:count|in series|supported))?(?: number)?${W}[:=?]?${W}(\\d{1,2})${W}s?${W}${RANGE}${W}(\\d{1,2})${W}s?\\b`,
     ([a, b], around) => cells(num(a), num(b), around),
   ),
   rule(
@@ -26,6 +31,10 @@ export const packRules: Rule[] = [
       num(b) <= 14
         ? cells(num(a), num(b), around).map((f) => ({ ...f, why: f.why ?? 'two counts without a unit' }))
         : [],
+  ),
+  rule(
+    `\\b(?:between )(\\d{1,2}|two|three|four|five|six) and (\\d{1,2}|two|three|four|five|six|eight) (?:lithium |lipo |li-?ion )?cells\\b`,
+    ([a, b], around) => cells(count(a), count(b), around),
   ),
   rule(`\\bcells? min(?:imum)?${W}[:=]${W}(\\d{1,2})\\b|\\b(\\d{1,2}) ?s${W}min(?:imum)?\\b`, ([a, b]) =>
     sane('cellsMin', num(a ?? b), 1, 14),
@@ -58,25 +67,28 @@ export const packRules: Rule[] = [
   rule(`\\bfrom (\\d{1,2}) ?s (?:on|up|upwards)\\b(?! to)`, ([n], { before }) =>
     /\d ?v\b/.test(before) ? [] : sane('cellsMin', num(n), 1, 14),
   ),
+  rule(`\\b${N} ?v(?:olts?)? (?:never to|must (?:not|never)|not to) be exceeded`, ([v]) =>
+    sane('packMaxVolts', num(v), 3.5, 70),
+  ),
   rule(`(?<=\\d ?s(?: lipo| lihv)? )\\(${N} ?v\\)`, ([v]) => sane('packMaxVolts', num(v), 3.9, 70)),
   rule(`\\b(\\d{1,2}) ?s${W}${N} ?v${W}max\\b`, ([n, v]) => [
     ...one('cellsMax', num(n)),
     ...one('packMaxVolts', num(v)),
   ]),
   rule(
-    `\\b(?:abs(?:olute)?(?:\\.|ly)? max(?:imum|\\.)?(?: ratings?)?(?: (?:at|on) (?:the )?(?:pads?|input|board))?(?: is| of)?|never exceed|(?:do )?not exceed|no more than|not above|damaged? above|dies above)${W}:?${W}${N} ?v(?:olts?)?\\b`,
+    `\\b(?:abs(?:olute)?(?:\\.|ly)? max(?:imum|\\.)?(?: ratings?)?(?: (?:at|on) (?:the )?(?:pads?|input|board))?(?: is| of)?|never exceed|(?:do )?not exceed|(?:do )?not feed more than|(?:no|not|never) more than|under no circumstances more than|not above|damaged? above|dies above)${W}:?${W}${N} ?v(?:olts?)?\\b`,
+    ([v], { after }) => (/^,? ?\d{1,2}(?:\.\d)? ?m?a\b/.test(after) ? [] : sane('packMaxVolts', num(v), 3.5, 70)),
+  ),
+  rule(
+    `\\b(?:max(?:imum)?\\.? (?:input|supply|pack)(?: voltage)?(?: is)?|(?:input|supply|vbat|battery)(?: voltage)?:? up to|(?:input|supply|voltage)(?: voltage)?,? max(?:imum)?\\.?)${W}:?${W}${N} ?v\\b`,
     ([v]) => sane('packMaxVolts', num(v), 3.5, 70),
   ),
   rule(
-    `\\b(?:max(?:imum)?\\.? (?:input|supply|pack)(?: voltage)?(?: is)?|(?:input|supply)(?: voltage)? up to|(?:input|supply|voltage)(?: voltage)? max(?:imum)?\\.?)${W}:?${W}${N} ?v\\b`,
-    ([v]) => sane('packMaxVolts', num(v), 3.5, 70),
-  ),
-  rule(
-    `\\b${N}${W}(?:v(?:olts?)?${W})?(?:-{1,3}|\\.{2,3}|to)${W}${N} ?v(?:olts?)?\\b(?:${W}dc)?`,
+    `\\b${N}${W}(?:v(?:olts?)?${W})?(?:-{1,3}|\\.{2,3}|to)${W}${N} ?v(?:olts?|dc)?\\b(?:${W}dc)?`,
     ([a, v], { before, after }) =>
       num(a) < num(v) &&
       num(v) >= 3.9 &&
-      (/\b(?:input|supply|voltage|pack|battery|dc|vin|power(?: in)?|cells?|works|working|operating|lipo|lihv)\b|\d ?s\b/.test(
+      (/\b(?:input|supply|voltage|pack|battery|dc|vin|power(?: in)?|cells?|works|working|operating|lipo|lihv|vcc|vbat)\b|\d ?s\b|(?:^|[ ,;|])in[ :]{0,3}$/.test(
         before,
       ) ||
         /^ ?[,(/]? ?(?:\d{1,2} ?s?[ -]|lipo|dc|input)/.test(after))
@@ -92,16 +104,16 @@ export const packRules: Rule[] = [
   ),
 ];
 
-const counts: Record<string, number> = { two: 2, three: 3, four: 4, six: 6, eight: 8 };
+const counts: Record<string, number> = { two: 2, three: 3, four: 4, five: 5, six: 6, eight: 8 };
 const count = (s: string | undefined) => counts[s ?? ''] ?? num(s);
 
 const SECONDS = '(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\b(?! ?-)';
-const CONT = '(?:cont(?:inuous)?\\b\\.?|constant|sustained)';
-const PEAK = '(?:bursts?|peak|max\\.? burst|surge)';
+const CONT = '(?:cont(?:inuous)?\\b\\.?|constant|sustained|steady)';
+const PEAK = '(?:bursts?|peak|max\\.? burst|surge|short[ -](?:time|term))';
 /** Amps of a regulator or a rail are no motor's. */
 const ofARail = (amps: number, around: Around) =>
   amps <= 12 &&
-  (/\b(?:bec|regulators?|rail|servo|ldo|buck|sensor)\b[^.;\n]*$/.test(around.before) ||
+  (/\b(?:bec|regulators?|rail|servos?|ldo|buck|sensor)\b(?:[^.;\n]|\.\d)*$/.test(around.before) ||
     /\d ?v[^.;|\n]{0,24}$/.test(around.before) ||
     /^ ?(?:@|at|bec)/.test(around.after));
 const burst = (a: string | undefined, s: string | undefined, around: Around): Found[] =>
@@ -109,10 +121,22 @@ const burst = (a: string | undefined, s: string | undefined, around: Around): Fo
     ? []
     : [...sane('burstAmps', num(a), 2, 400, openness(around)), ...(s ? sane('burstSeconds', num(s), 1, 120) : [])];
 const continuous = (a: string | undefined, around: Around): Found[] =>
-  ofARail(num(a), around) ? [] : sane('continuousAmps', num(a), 2, 300, openness(around));
+  ofARail(num(a), around) ||
+  /^ ?(?:per|a|each) (?:motor )?pad\b/.test(around.after) ||
+  (/per motor$/.test(around.text) && /^ pads?\b/.test(around.after))
+    ? []
+    : sane('continuousAmps', num(a), 2, 300, openness(around));
 
 /** Amps that the current sensor reads to. Before regulators and motors: its figure stands among theirs. */
 export const sensorRules: Rule[] = [
+  // What it reads without end, and at its peak: it reads to the peak.
+  rule(
+    `\\bcurrent (?:sens(?:ing|or|e)|meter)${W}:?${W}${N} ?${AMP} (?:${CONT})[,; ]{1,3}(?:and )?${N} ?${AMP} (?:peak|max|burst)`,
+    ([, a]) => sane('sensorAmps', num(a), 5, 1000),
+  ),
+  rule(`\\b(?:meter|sensor|current)\\b[^\\n\\d]{0,10}0${W}(?:-|to|\\.{2,3})${W}${N} ?${AMP}`, ([a]) =>
+    sane('sensorAmps', num(a), 5, 1000),
+  ),
   rule(`\\b${N} ?a (?:current|hall) (?:sensor|meter)\\b(?:${W}\\(${W}${N} ?a peak\\))?`, ([a]) =>
     sane('sensorAmps', num(a), 5, 1000),
   ),
@@ -128,6 +152,8 @@ export const sensorRules: Rule[] = [
 
 /** Amps of the motors. */
 export const currentRules: Rule[] = [
+  // "220 A total burst (4 x 55 A)": the one of each channel stands in brackets.
+  rule(`\\b(?:${PEAK})[ ,]{0,2}\\(4${W}x${W}${N} ?${AMP}\\)`, ([a], around) => burst(a, undefined, around)),
   rule(`\\b${PEAK}(?: current)?${W}[,(]${W}${SECONDS}\\)?${W}[:=|]?${W}(?:4${W}x${W})?${N} ?${AMP}`, ([s, a], around) =>
     burst(a, s, around),
   ),
@@ -146,6 +172,7 @@ export const currentRules: Rule[] = [
     `\\b(?:4${W}x${W})?${N}(?: ?${AMP})? (?:in bursts of (?:up to )?|up to (?=\\d{1,3} ?s)|for (?:up to )?)${SECONDS}`,
     ([a, s], around) => burst(a, s, around),
   ),
+  rule(`\\b${N} ?a ${SECONDS}(?=[ ,;.)]|$|\\n)`, ([a, s], around) => burst(a, s, around)),
   rule(`\\(${N} ?a,? ${SECONDS}\\)`, ([a, s], around) => burst(a, s, around)),
   rule(`\\bfor (?:up to )?${SECONDS}[ ,:]{1,3}${N} ?${AMP}`, ([t, a], around) => burst(a, t, around)),
   rule(`\\bchannels? (?:carries|carry|gives?|delivers?|takes?|is good for|are good for) ${N} ?${AMP}`, ([a], around) =>
@@ -165,7 +192,7 @@ export const currentRules: Rule[] = [
   rule(`\\b${N} ?${AMP}${W}x${W}4\\b`, ([a], around) =>
     /\b(?:peak|burst|max)[^,;|\n]{0,16}$/.test(around.before) ? [] : continuous(a, around),
   ),
-  rule(`\\b${N} ?${AMP}${W}\\(?(?:${CONT}|per (?:channel|motor|arm|esc)|each\\b|4 ?in ?1)`, ([a], around) =>
+  rule(`\\b${N} ?${AMP}${W}\\(?(?:${CONT}|(?:per|a) (?:channel|motor|arm|esc)|each\\b|4 ?in ?1)`, ([a], around) =>
     /\b(?:peak|burst)[^,;|\n]{0,10}$/.test(around.before) ? [] : continuous(a, around),
   ),
   rule(`\\b(?:4|four) ${N} ?${AMP} (?:speed controllers?|escs?|channels?)`, ([a], around) => continuous(a, around)),
@@ -175,11 +202,17 @@ export const currentRules: Rule[] = [
     /burst|peak/.test(around.line) ? continuous(a, around) : [],
   ),
   rule(
-    `\\b(?:${CONT}(?: (?:current|rating|amps))?(?: ?/ ?channel| per (?:motor|channel))?|rated(?: current| at)?|nominal current|esc rat(?:ing|ed)|esc (?:cont\\.?|constant|current)|4in1(?: esc)?,?|esc(?: is)?|per (?:motor|channel))${W}[:=]?${W}(?:4${W}x${W})?${N} ?${AMP}`,
+    `\\b(?:${CONT}(?: (?:current|rating|amps))?(?: ?/ ?channel| per (?:motor|channel))?|rated(?: current| at)?|nominal current|esc rat(?:ing|ed)|esc (?:cont\\.?|constant|current)|4in1(?: esc)?(?: is)?,?|esc(?: is)?|per (?:motor|channel))${W}[:=]?${W}(?:4${W}x${W})?${N} ?${AMP}`,
     ([a], around) => continuous(a, around),
   ),
   rule(`\\b${N} ?${AMP} (?:4in1|aio|escs?|stack)\\b`, ([a], around) =>
     /with our|use our/.test(around.before) ? [] : continuous(a, around),
+  ),
+  rule(`\\b(?:aio|stack)\\b[^\\n,;:|]{0,36}? ${N} ?a(?=[ \\t]*(?:$|\\n|[,;|]))`, ([a], around) =>
+    continuous(a, around).map((f) => ({
+      ...f,
+      why: f.why ?? 'amps in the name, without a word that says for how long',
+    })),
   ),
   rule(`\\b(?:aio|stack|esc)(?: \\d{1,2})?${W}[/,-]${W}${N} ?${AMP}`, ([a], around) => continuous(a, around)),
   rule(`(?<=[,;:/] )${N} ?${AMP}(?= ?[,;/])`, ([a], around) =>
@@ -194,25 +227,39 @@ const regulator = (v: number, a: number, why?: string): Found[] =>
 const milli = (a: string | undefined, unit: string | undefined) => num(a) / (unit === 'ma' ? 1000 : 1);
 const V = 'v(?:olts?)?';
 const A = '(ma|amp(?:ere)?s?|a)\\b';
-const NAMED = '(?:bec|ldo|rail|output|out|regulator|supply|boost|buck|one)';
+const NAMED =
+  '(?:(?:bec|ldo|rail|output|out|regulator|supply|boost|buck|pads?|reg|one)(?:[ \\t]{0,2}\\([a-z0-9 ]{1,20}\\)[ \\t]{0,2}[:=]?)?)';
+/** Behind the amps of a regulator: what it gives for moments, which is no motor's. */
+const MOMENTS = `(?:${W}(?:${CONT}))?(?:${W}[,;/(]${W}${N} ?a(?:mps?)? (?:peak|max|burst|for moments)\\)?(?:${W}\\(?(?:for )?${SECONDS}\\)?)?)?`;
 
 /** What the board's own regulators give. */
 export const regulatorRules: Rule[] = [
   rule(
-    `\\bvolts?: ?${N}(?: v)?[ \\t]{0,3}\\n(?:[a-z0-9 ]{1,16}: ?[^\\n]{0,20}\\n)?[ \\t]{0,6}amps?: ?${N}(?: a)?(?=[ \\t]*(?:\\n|$))`,
+    `\\bv(?:olts?)?: ?${N}(?: v)?[ \\t]{0,3}\\n(?:[a-z0-9 ]{1,16}: ?[^\\n]{0,20}\\n)?[ \\t]{0,6}a(?:mps?)?: ?${N}(?: a)?(?=[ \\t]*(?:\\n|$))`,
     ([v, a]) => regulator(num(v), num(a)),
   ),
   rule(
     `\\b${N} ?${V}${W}(?:and|&|/|,|\\+)${W}${N} ?${V}${W}(?:${NAMED}s?${W})?[,@:]?${W}(?:at )?${N} ?${A} each\\b`,
     ([v, w, a, unit]) => [...regulator(num(v), milli(a, unit)), ...regulator(num(w), milli(a, unit))],
   ),
+  rule(
+    `\\bregulators? ?\\(?${N}(?: ?${V})? and ${N} ?${V}\\)? (?:give|carry|deliver|make) (?:up to )?${N} ?${A}`,
+    ([v, w, a, unit]) => [...regulator(num(v), milli(a, unit)), ...regulator(num(w), milli(a, unit))],
+  ),
+  rule(`\\b(?:bec|regulators?) (?:of|de|di|da|von|with) ${N} ?${V} and ${N} ?${A}`, ([v, a, unit]) =>
+    regulator(num(v), milli(a, unit)),
+  ),
+  // "5V2A5"
+  rule(`\\b${N} ?v ?(\\d)a(\\d)\\b`, ([v, a, tenth]) => regulator(num(v), Number(`${a}.${tenth}`))),
   rule(`\\b(?:2|two|dual) ?x?${W}${N} ?${V}${W}[/@,]?${W}${N} ?${A}`, ([v, a, unit], around) =>
     regulator(num(v), milli(a, unit), openness(around)),
   ),
   rule(
-    `\\b${N} ?${V}(?:${W}${N} ?v)?${W}${NAMED}?(?: of the [^\\n,.;]{1,24}? (?=gives))?${W}[@/:,=-]?${W}(?:(?:now |only )?(?:\\d{1,3} ?w|gives|delivers|makes|at|with|up to|max\\.?|(?:is )?(?:good|rated) for|raised to|can do|does|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)`,
+    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)${NAMED}?(?: of the [^\\n,.;]{1,24}? (?=gives))?${W}[@/:,=-]?${W}(?:(?:now |only )?(?:\\d{1,3} ?w|gives?|delivers?|makes|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
     ([v, , a, unit], around) => {
       if (denied({ before: around.before, after: '' }) || /^ ?✗/.test(around.after)) return [];
+      // "3 A on 5 V, 2 A on 9 V": the amps are those of the next one.
+      if (/^ ?(?:on|of|from) (?:the )?\d{1,2}(?:\.\d)? ?v\b/.test(around.after)) return [];
       if (/\b(?:example|load|draws?|needs?|consum\w+|takes)\b/.test(around.before)) return [];
       const measured = /\b(?:pulled|pulls|measured|held|was fine with)\b/.test(around.before.slice(-24))
         ? 'a measurement under load, not a rating'
@@ -228,8 +275,9 @@ export const regulatorRules: Rule[] = [
       );
     },
   ),
-  rule(`\\b${N} ?${A}${W}(?:@|at|/)?${W}${N} ?${V}(?:${W}(?:${NAMED}))?(?![\\d.,])`, ([a, unit, v], around) =>
-    denied(around) ? [] : regulator(num(v), milli(a, unit), openness(around)),
+  rule(
+    `\\b${N} ?${A}${W}(?:@|at|/|on|from)?${W}${N} ?${V}(?:${W}(?:${NAMED}))?(?![\\d.]|,\\d)`,
+    ([a, unit, v], around) => (denied(around) ? [] : regulator(num(v), milli(a, unit), openness(around))),
   ),
   rule(`\\b${N} ?${V}(?: one| regulator)? (?:for|at|gives) ${N}(?=[ \\t]*(?:$|\\n|[.,;]))`, ([v, a], around) =>
     /regulator|bec|good for/.test(around.before) ? regulator(num(v), num(a), 'amps without their unit') : [],

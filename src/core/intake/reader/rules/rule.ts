@@ -45,19 +45,23 @@ export function denied({ before, after }: Pick<Around, 'before' | 'after'>): boo
 }
 
 const deniedBefore = (before: string) =>
-  /(?:\b(?:no|not|not for|without|w\/o|lacks?|lacking|missing|minus|less|neither|nor|never|zero|except|excluding)|n't(?: (?:have|take|support|accept|expect|include|look for|fit|need|like|come with)){0,2}|\b(?:do|does|is|can) ?not(?: (?:have|take|support|accept|expect|include|look for|fit|need|come with)){1,2}|\bcannot(?: (?:take|use))?|\bnot (?:compatible with|suitable for|meant for)|\bneither (?:an? |the )?[a-z -]{2,20} (?:n?or)|\bnone (?:of them )?(?:with|has|have)|\bno [a-z]{2,12} (?:or|and no|nor)|\b(?:not included|without|missing|lacks?|not fitted)[ \t]{0,3}:(?:[^.\n:]{0,50},)?)[ \t]{1,3}(?:an? |the |any |analog(?:ue)? |onboard |on-board |built-in |integrated |separate )*$/.test(
+  /(?:\b(?:no|not|not for|without|w\/o|lacks?|lacking|missing|left out|leaves? out|omit(?:s|ted)?|drop(?:s|ped)|remov(?:es|ed)|skip(?:s|ped)|did away with|does away with|minus|less|neither|nor|never|zero|except|excluding)|n't(?: (?:have|take|support|accept|expect|include|look for|fit|need|like|come with)){0,2}|\b(?:do|does|is|can) ?not(?: (?:have|take|support|accept|expect|include|look for|fit|need|come with)){1,2}|\bcannot(?: (?:take|use))?|\bnot (?:compatible with|suitable for|meant for)|\bneither (?:an? |the )?[a-z -]{2,20} (?:n?or)|\bnone (?:of them )?(?:with|has|have)|\bno [a-z]{2,12} (?:or|and no|nor)|\b(?:not included|without|missing|lacks?|not fitted)[ \t]{0,3}:(?:[^.\n:]{0,50},)?)[ \t]{1,3}(?:an? |the |any |analog(?:ue)? |onboard |on-board |built-in |integrated |separate )*$/.test(
     before,
   );
 
 const deniedAfter = (after: string) =>
   /^[ \t]{0,6}(?:chip|sensor|module|flash|memory|socket|plug|input|output|function)?(?:[ \t]{0,6}(?:\((?:bmp|dps|spl)?[a-z0-9]{0,8}\))?)(?:[ \t]{0,6}[:=|?-]){0,3}[ \t]{0,6}(?:option )?(?:(?:is |are |was )?(?:no(?!\. ?\d| \d)|none|nope|n\/a|without|absent|missing|unpopulated|empty|not (?:there|fitted|included|supported|available|present|populated|installed|on ?board|equipped|mounted)|isn't|not)\b(?! sure| only)|isn't (?:included|fitted|there|present)|✗|x(?=[ \t]*(?:$|\n|[,;|]))|-(?=[ \t]*(?:$|\n|\|)))/.test(
     after,
+  ) ||
+  /^ ?\?[ \t]{0,3}(?:a\d{0,2}: ?)?(?:sorry|unfortunately|no\b|nope|it (?:has|does) not|there is (?:not|none))/.test(
+    after,
   );
 
 /** Words by which a text leaves open whether this very board has what it names. */
 const leavesOpen =
   /\b(?:optional(?:ly)?|options?|some (?:versions?|boards|batches)|depend(?:s|ing) on|external|separate(?:ly)?|upgrade|add-on|(?:pro|plus|max) (?:version|only|model)|on the (?:pro|plus|max)(?: version| model)?|with or without|please choose|choose|sold (?:apart|separately)|on request)\b/;
-const hedged = /\b(?:i think|maybe|perhaps|probably|i guess|not sure|supposedly|might be|i believe|allegedly)\b/;
+const hedged =
+  /\b(?:i think|should be|should weigh|said to|maybe|perhaps|probably|i guess|not sure|supposedly|might be|i believe|allegedly)\b/;
 const ofBefore = /\b(?:was|were|formerly|previously|used to (?:be|have)|the old|last one had|older)\b/;
 
 /** Why what is said here is in doubt, if it is. */
@@ -67,6 +71,8 @@ export function openness(around: Around): string | undefined {
   if (open) return `the text says "${open}": ask whether this very board has it`;
   const unsure = hedge(around);
   if (unsure) return unsure;
+  if (/^ ?or (?:even |maybe |perhaps )?\d/.test(around.after) || /\d ?or $/.test(around.before))
+    return 'the text says "or"';
   if (/^ ?\(?\?\)?(?= ?(?:[,;.)]|$))/.test(around.after)) return 'the text puts a question mark behind it';
   const past = ofBefore.exec(clauseOf({ ...around, after: '' }))?.[0];
   return past && `the text says "${past}": of an earlier one`;
@@ -97,4 +103,12 @@ export function sentenceOf({ before, text, after }: Around): string {
   const a = Math.max(before.lastIndexOf('. '), before.lastIndexOf('; '), before.lastIndexOf('|'));
   const b = /[;|]|\. |$/.exec(after)!.index;
   return `${before.slice(a + 1)}${text}${after.slice(0, b)}`;
+}
+
+const another =
+  /\b(?:(?:my|the|our|its|your) (?:old|previous|last|former) [^.;:\n]{0,24}|(?:(?:the|an) (?:earlier|first|last|previous)|\d{4}) (?:lot|batch|run|version) [^.;:\n]{0,24}|(?:others|other boards|competitors?|most boards|predecessor)\b(?:(?!\b(?:ours?|this|we|new)\b)[^.;:\n]){0,30})$/;
+
+/** Is the subject of the sentence so far another board? */
+export function ofAnotherBoard({ before }: Pick<Around, 'before'>): boolean {
+  return another.test(before);
 }
