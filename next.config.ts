@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { NextConfig } from 'next';
 import { barePolicy } from './src/server/security-policy';
 
@@ -9,7 +10,11 @@ const config: NextConfig = {
   typescript: { ignoreBuildErrors: true },
   // Behind a proxy under a path: RUNG_PATH=/rung when it is built and when it is started.
   ...(process.env.RUNG_PATH ? { basePath: process.env.RUNG_PATH } : {}),
-  env: { NEXT_PUBLIC_RUNG_PATH: process.env.RUNG_PATH ?? '' },
+  env: {
+    NEXT_PUBLIC_RUNG_PATH: process.env.RUNG_PATH ?? '',
+    // What one build of Rung worked out is no answer of another one.
+    NEXT_PUBLIC_RUNG_CODE: process.env.NODE_ENV === 'production' ? randomUUID() : '',
+  },
   serverExternalPackages: ['pg-boss', 'pino'],
   devIndicators: false,
   async headers() {

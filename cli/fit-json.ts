@@ -68,7 +68,7 @@ export function fitJson(
             peakAmps: s.unsaid ? null : s.peakAmps,
           })),
         ),
-        loads: [...climb.hookup.rails, ...climb.hookup.outputs].map((r) => ({
+        loads: [...climb.hookup.rails, ...climb.hookup.together, ...climb.hookup.outputs].map((r) => ({
           on: r.rail,
           usableMa: r.usableMa,
           typicalMa: r.typicalMa,

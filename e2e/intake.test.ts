@@ -10,7 +10,7 @@ let browser: Browser;
 let close: () => Promise<void>;
 let folder: string;
 /** The files that people have: a saved page, a manual, a screenshot of it, a photo of it on a desk, a scan. */
-const files = { page: '', manual: '', screenshot: '', photo: '', scan: '' };
+const files = { page: '', saved: '', manual: '', screenshot: '', photo: '', scan: '' };
 
 const pads = [
   'T1,UART1 TX,left',
@@ -32,17 +32,23 @@ const figures = [
   'Size,36 x 36 x 7 mm',
   'USB,Type-C',
 ];
+const words = [
+  'JP1 selects the VTX supply: pack / 9 V (default)',
+  '3.3 V LDO fed from 5 V',
+  'In the box: board, capacitor 35 V 470 uF, soft mounts',
+];
 const html = (
   style: string,
 ) => `<!doctype html><html><head><style>html{background:#443}body{font:16px sans-serif;background:#fff;${style}}td{padding:4px 10px}</style></head><body>
   <h1>Marsh Wren F7</h1><table>${figures.map((f) => row(f.split(','))).join('')}${row(['5 V regulator', '2.5 A'])}</table>
-  <h2>Pads</h2><table>${pads.map((p) => row(p.split(','))).join('')}</table></body></html>`;
+  <h2>Pads</h2><table>${pads.map((p) => row(p.split(','))).join('')}</table>${words.map((w) => `<p>${w}</p>`).join('')}</body></html>`;
 
 beforeAll(async () => {
   ({ browser, close } = await openBrowser());
   folder = mkdtempSync(path.join(tmpdir(), 'rung-intake-'));
   for (const [name, file] of Object.entries({
     page: 'page.html',
+    saved: 'page.mhtml',
     manual: 'manual.pdf',
     screenshot: 'shot.png',
     photo: 'photo.jpg',
@@ -53,6 +59,8 @@ beforeAll(async () => {
   writeFileSync(files.page, html(''));
   await page.setContent(html('margin:30px'));
   await page.pdf({ path: files.manual });
+  const { data } = await (await page.createCDPSession()).send('Page.captureSnapshot', { format: 'mhtml' });
+  writeFileSync(files.saved, data);
   await page.setViewport({ width: 760, height: 800 });
   const shot = await page.screenshot({ encoding: 'base64' });
   writeFileSync(files.screenshot, Buffer.from(shot, 'base64'));
@@ -83,7 +91,7 @@ const understood = (page: Page) =>
 const long = 240_000;
 
 describe('a page from anywhere', () => {
-  test.each(['page', 'manual'] as const)(
+  test.each(['page', 'saved', 'manual'] as const)(
     '%s: its figures are sure, its pads are listed',
     async (name) => {
       await at(async (page) => {
@@ -93,6 +101,10 @@ describe('a page from anywhere', () => {
         expect(found).toContain('regulator, V@A 5@2.5 sure');
         expect(found).toContain('length 36 sure');
         await waitForText(page, '8 pads listed, 2 ports among them');
+        await waitForText(page, 'In the parcel: a capacitor of 470 uF, 35 V and soft mounts');
+        await waitForText(page, 'Regulators: 3.3 V, linear, out of 5 V');
+        await clickOn(page, 'Add the bridge');
+        await page.waitForSelector('[role=group][aria-label="JP1"]');
         await expectAccessible(page);
       });
     },
@@ -154,6 +166,9 @@ describe('a page from anywhere', () => {
         'empty.txt': Buffer.alloc(0),
         'broken.png': Buffer.from([0x89, 0x50, 0x4e, 0x47, 1, 2, 3]),
         'broken.xlsx': Buffer.from('PK\u0003\u0004nothing'),
+        'empty.mhtml': Buffer.from(
+          'From: x\r\nMIME-Version: 1.0\r\nContent-Type: multipart/related; boundary="b"\r\n\r\n--b--',
+        ),
       };
       const sentences = {
         'locked.bin': 'is neither text, a web page',
@@ -161,6 +176,7 @@ describe('a page from anywhere', () => {
         'empty.txt': 'is empty',
         'broken.png': 'The picture cannot be read',
         'broken.xlsx': 'cannot be opened as a table',
+        'empty.mhtml': 'holds no page that can be read',
       };
       await at(async (page) => {
         for (const [name, bytes] of Object.entries(bad)) {

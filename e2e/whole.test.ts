@@ -203,6 +203,62 @@ describe('the ladder', () => {
   });
 });
 
+describe('the order of an earlier visit', () => {
+  /** All boards of every order that this browser keeps, called by another name: so that it is seen which order is shown. */
+  const marked = (page: Page, name: string) =>
+    page.evaluate(async (said) => {
+      const open = indexedDB.open('rung-rankings');
+      await new Promise((done) => (open.onsuccess = done));
+      const store = open.result.transaction('rankings', 'readwrite').objectStore('rankings');
+      const all = await new Promise<IDBValidKey[]>((done) => {
+        const asked = store.getAllKeys();
+        asked.onsuccess = () => done(asked.result);
+      });
+      for (const key of all) {
+        const asked = store.get(key);
+        await new Promise((done) => (asked.onsuccess = done));
+        const kept = asked.result as { alone: { boardName: string }[] };
+        for (const climb of kept.alone) climb.boardName = said;
+        store.put(kept, key);
+      }
+      await new Promise((done) => (store.transaction.oncomplete = done));
+      open.result.close();
+      return all.length;
+    }, name);
+  const ranked = (page: Page) => page.waitForSelector('[aria-label="Stages"][aria-busy="false"]');
+
+  test('is shown at once, and never for another build', async () => {
+    await at('/b/gutterling/ladder', async (page) => {
+      await ranked(page);
+      await page.waitForFunction(async () => (await indexedDB.databases()).some((d) => d.name === 'rung-rankings'), {
+        polling: 300,
+      });
+      await new Promise((r) => setTimeout(r, 2500));
+      expect(await marked(page, 'Board of yesterday')).toBeGreaterThan(0);
+    });
+    await at('/b/gutterling/ladder', async (page) => {
+      await waitForText(page, 'Board of yesterday');
+      await ranked(page);
+    });
+    const kept = (await (await ask('/api/builds/gutterling')).json()) as { build: { name: string }; version: number };
+    await ask('/api/builds/gutterling', {
+      method: 'PUT',
+      headers: { 'if-match': String(kept.version) },
+      body: JSON.stringify({ ...kept.build, name: 'Gutterling again' }),
+    });
+    await at('/b/gutterling/ladder', async (page) => {
+      await ranked(page);
+      expect(await page.evaluate(() => document.body.innerText)).not.toContain('Board of yesterday');
+    });
+    const now = (await (await ask('/api/builds/gutterling')).json()) as { version: number };
+    await ask('/api/builds/gutterling', {
+      method: 'PUT',
+      headers: { 'if-match': String(now.version) },
+      body: JSON.stringify(kept.build),
+    });
+  });
+});
+
 describe('the shelf', () => {
   test('columns by choice, order by a heading, several boards at once, and a view that is kept', async () => {
     await at('/b/gutterling/shelf', async (page) => {

@@ -7,11 +7,11 @@ import { ask, freePort, isRoot, root, stop } from './run.mjs';
 /**
  * A private PostgreSQL cluster on loopback, under the git-ignored .rung folder. As root it runs as the user
  * `postgres`, and where that user cannot reach the checkout, under /var/tmp instead.
- * Returns the address and a function that stops what this call started.
+ * Returns the address, and functions that stop what this call started, in order or at once. `wanted`: the port that it is to have again.
  */
-export async function startCluster(name) {
+export async function startCluster(name, wanted) {
   const bin = postgresBin();
-  const home = folderFor(name);
+  const home = clusterFolder(name);
   const data = path.join(home, 'data');
   const secret = path.join(home, 'password');
   if (!existsSync(path.join(data, 'PG_VERSION'))) {
@@ -36,9 +36,9 @@ export async function startCluster(name) {
   const pidFile = path.join(data, 'postmaster.pid');
   if (existsSync(pidFile) && as(path.join(bin, 'pg_ctl'), ['-D', data, 'status']).code === 0) {
     const port = readFileSync(pidFile, 'utf8').split('\n')[3]?.trim();
-    return { url: address(port), stop: () => undefined };
+    return { url: address(port), stop: () => undefined, kill: () => undefined };
   }
-  const port = await freePort();
+  const port = wanted ?? (await freePort());
   const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60`;
   const started = as(path.join(bin, 'pg_ctl'), [
     '-D',
@@ -54,10 +54,12 @@ export async function startCluster(name) {
   return {
     url: address(port),
     stop: () => void as(path.join(bin, 'pg_ctl'), ['-D', data, '-m', 'fast', '-w', 'stop']),
+    kill: () => void as(path.join(bin, 'pg_ctl'), ['-D', data, '-m', 'immediate', 'stop']),
   };
 }
 
-function folderFor(name) {
+/** Where a cluster of this name lies. */
+export function clusterFolder(name) {
   const here = path.join(root, '.rung', name);
   mkdirSync(here, { recursive: true });
   own(here);

@@ -1,7 +1,13 @@
 import path from 'node:path';
 import { root, start } from './run.mjs';
 
-/** Starts the built application and resolves once it answers: on loopback, or on RUNG_LISTEN, which the server refuses without accounts. */
+/**
+ * Starts the built application and resolves once it answers: on loopback, or on RUNG_LISTEN, which the server refuses without accounts.
+ * @param {number} port
+ * @param {string} url of the database
+ * @param {import('node:child_process').StdioOptions} stdio
+ * @returns {Promise<{ child: import('node:child_process').ChildProcess; address: string }>}
+ */
 export async function serve(port, url, stdio = 'inherit') {
   if (
     await fetch(`http://127.0.0.1:${port}`).then(

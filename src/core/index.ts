@@ -98,6 +98,10 @@ export { sealed, sealOf, type Seal } from './intake/exchange/seal';
 export { unitedBoard } from './intake/exchange/united';
 export { listedReadings, versionsIn } from './intake/listed-readings';
 export { readHoles, withHoles, type HolesRead } from './intake/read-holes';
+export { readBridges, type BridgeRead } from './intake/circuit-words/read-bridges';
+export { readParcel, type ParcelRead } from './intake/circuit-words/read-parcel';
+export { readSupplies, type SuppliesRead } from './intake/circuit-words/read-supplies';
+export { withBridge, withParcel, withSupplies } from './intake/circuit-words/with-circuit-words';
 export { readOffer, type OfferRead } from './intake/read-offer';
 export { partPageWords, readPartPage, saysSomething, withPartPage } from './intake/part-page';
 export { specUnit, type Reading } from './intake/reading';
@@ -138,6 +142,7 @@ export {
   removeBridge,
   removeRail,
   takePort,
+  shareRails,
 } from './intake/edit-circuit';
 export { differencesOf } from './intake/differences';
 export { buildChanges, buildDifferences } from './intake/build-differences';

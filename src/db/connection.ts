@@ -18,7 +18,9 @@ export function openDatabase(url: string, answersWithinMs = 25_000): { db: Poole
     statement_timeout: 20_000,
     query_timeout: answersWithinMs,
   });
+  // A connection that ends while it is lent out says so to whoever asks next; without a listener it would end the process.
   pool.on('error', () => undefined);
+  pool.on('connect', (client) => client.on('error', () => undefined));
   return { db: drizzle(pool, { schema }), close: () => pool.end() };
 }
 

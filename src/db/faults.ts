@@ -18,7 +18,7 @@ export class UnreadableRecord extends Error {
 const down =
   /^(08...|53...|57P0\d|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH|28P01|28000|3D000)$/;
 const downWords =
-  /Connection terminated|timeout exceeded when trying to connect|Query read timeout|DATABASE_URL is not set/;
+  /Connection terminated|connection error and is not queryable|timeout exceeded when trying to connect|Query read timeout|DATABASE_URL is not set/;
 
 /** Does an error mean that the database does not answer? Looks through the errors that others wrap it in. */
 export function isDatabaseDown(error: unknown): boolean {
@@ -27,6 +27,12 @@ export function isDatabaseDown(error: unknown): boolean {
     if ((typeof code === 'string' && down.test(code)) || downWords.test(e.message)) return true;
     if (e instanceof AggregateError && e.errors.some(isDatabaseDown)) return true;
   }
+  return false;
+}
+
+/** Has the disk of the database no room left (53100)? Reading goes on. */
+export function isDiskFull(error: unknown): boolean {
+  for (let e = error; e instanceof Error; e = e.cause) if ('code' in e && e.code === '53100') return true;
   return false;
 }
 

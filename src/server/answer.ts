@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { STATUS_CODES } from 'node:http';
 import { NextResponse } from 'next/server';
 import pino from 'pino';
-import { isDatabaseDown, isUnstorable, UnreadableRecord } from '../db/faults';
+import { isDatabaseDown, isDiskFull, isUnstorable, UnreadableRecord } from '../db/faults';
 import { refusalOf } from './own-pages';
 import { mayDo, whoAsks, type Need, type Who } from './people/who';
 import { counted } from './metrics';
@@ -91,6 +91,13 @@ function faultOf(error: unknown): NextResponse {
   if (error instanceof SlowBody)
     return say(408, 'What was sent came too slowly, or stopped on the way. Nothing was changed; send it again.');
   if (isUnstorable(error)) return say(422, 'That holds a character that cannot be kept. Nothing was changed.');
+  if (isDiskFull(error)) {
+    log.error(named(error));
+    return say(
+      503,
+      'The disk of the database is full. What you typed is kept in this browser, and is saved once there is room.',
+    );
+  }
   if (isDatabaseDown(error)) {
     log.warn(named(error));
     return say(

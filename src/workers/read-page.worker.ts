@@ -1,29 +1,52 @@
+import PostalMime from 'postal-mime';
 import readXlsx from 'read-excel-file/web-worker';
 import {
   fromHtml,
   heldAgainst,
   joined,
+  readBridges,
   readHoles,
   readOffer,
+  readParcel,
   readPinOrders,
   readPinout,
   readSpec,
+  readSupplies,
+  type BridgeRead,
   type HolesRead,
   type OfferRead,
   type PadRead,
+  type ParcelRead,
   type Page,
   type PinOrder,
   type Reading,
+  type SuppliesRead,
 } from '../core';
 import { answerWith } from './answered';
 
 export type ReadQuestion =
-  { about: 'readings'; pages: Page[] } | { about: 'web page'; html: string } | { about: 'table'; file: ArrayBuffer };
+  | { about: 'readings'; pages: Page[] }
+  | { about: 'web page'; html: string }
+  | { about: 'saved page'; file: ArrayBuffer }
+  | { about: 'table'; file: ArrayBuffer };
+
+/** What of a page is more than single figures. */
+export interface Proposed {
+  pads: PadRead[];
+  orders: PinOrder[];
+  offer: OfferRead | null;
+  holes: HolesRead[];
+  supplies: SuppliesRead;
+  bridges: BridgeRead[];
+  parcel: ParcelRead | null;
+}
 
 export interface ReadAnswers {
-  readings: { readings: Reading[]; pads: PadRead[]; orders: PinOrder[]; offer: OfferRead | null; holes: HolesRead[] };
+  readings: Proposed & { readings: Reading[] };
   /** Text of the page. */
   'web page': string;
+  /** The same, of a page that was saved with its pictures into one file (MHTML, RFC 2557). */
+  'saved page': string;
   /** Text of each sheet. */
   table: string[];
 }
@@ -36,6 +59,10 @@ onmessage = ({ data }: MessageEvent<ReadQuestion>) =>
         return readPages(data.pages);
       case 'web page':
         return fromHtml(data.html);
+      case 'saved page': {
+        const { html, text } = await PostalMime.parse(data.file);
+        return html === undefined ? (text ?? '') : fromHtml(html);
+      }
       case 'table': {
         const sheets = await readXlsx(new Blob([data.file]));
         return sheets.map(({ data: rows }) => rows.map((r) => r.map((c) => String(c ?? '')).join('\t')).join('\n'));
@@ -51,6 +78,9 @@ function readPages(pages: Page[]): ReadAnswers['readings'] {
     orders: readPinOrders(text),
     offer: readOffer(text),
     holes: readHoles(text),
+    supplies: readSupplies(text),
+    bridges: readBridges(text),
+    parcel: readParcel(text),
   };
 }
 

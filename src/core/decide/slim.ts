@@ -33,6 +33,7 @@ export function slimmed(climb: Climb): Climb {
       releases: [],
       ports: [],
       rails: [],
+      together: [],
       outputs: [],
       held: [],
       cost,

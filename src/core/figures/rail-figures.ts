@@ -2,6 +2,7 @@ import { isUnknown } from '../quantity/figure';
 import type { Board } from '../records/board';
 import type { BoardFigure } from './board-figures';
 import { plausibleEnds } from './plausible-ends';
+import { sharedLabel } from '../records/shared-limit';
 
 const onTheBench = { how: 'Load the rail with a resistor and read the volts at the pad.', ease: 3 as const };
 
@@ -16,8 +17,31 @@ function withInput(source: Source, next: Partial<InputVolts>): Source {
   return isUnknown(inputVolts.min) && isUnknown(inputVolts.max) ? without : { ...source, inputVolts };
 }
 
-/** The figures of a board's regulators, rail by rail. */
+/** The figures of a board's regulators, rail by rail, and of what several carry together. */
 export function railFigures(board: Board): BoardFigure[] {
+  return [...ofEachRail(board), ...sharedFigures(board)];
+}
+
+function sharedFigures(board: Board): BoardFigure[] {
+  return (board.sharedLimits ?? []).map((limit, i) => {
+    const label = sharedLabel(board, limit);
+    return {
+      field: `sharedLimits[${i}].amps`,
+      says: `${label}, amps`,
+      unit: 'A',
+      ask: `How many amps do ${label} give without end?`,
+      plausible: [0.1, 20],
+      measure: onTheBench,
+      get: (b) => b.sharedLimits?.[i]?.amps,
+      set: (b, f) => ({
+        ...b,
+        sharedLimits: b.sharedLimits?.map((l, n) => (n === i ? { ...l, amps: f as typeof l.amps } : l)),
+      }),
+    };
+  });
+}
+
+function ofEachRail(board: Board): BoardFigure[] {
   return board.rails.flatMap(({ source, label }, i): BoardFigure[] => {
     if (source.kind !== 'regulator') return [];
     const of = (

@@ -57,6 +57,7 @@ describe('the reader on the corpora', () => {
     ['OSD (on the pro version only)', 'overlayChip', 'pro version'],
     ['microSD slot (no onboard flash)', 'storageMb', 'card'],
     ['Weight 9.8 g FC only', 'massG', 'fc only'],
+    ['5V BEC: 3A, input 7-30V', 'packMaxVolts', 'regulator'],
     ['UARTs: 5 or 6', 'claimedPorts', 'or'],
     ['I put the barometer where it sees no wind', 'barometer', 'no'],
   ])('what the text leaves open is in doubt, and says by which words: %s', (text, field, word) => {

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
 import { boardSchema, type Board } from '../records/board';
 import { readData } from '../records/file';
-import { makeBoard, makeBuild, makePart, regulator, serial, supply } from '../tests/make';
+import { makeBoard, makeBuild, makePart, regulator, says, serial, supply } from '../tests/make';
 import {
   addBridge,
   changeBridge,
@@ -14,6 +14,7 @@ import {
   railSources,
   removeBridge,
   removeRail,
+  shareRails,
   takePort,
 } from './edit-circuit';
 import { addGroup, addSupplyPad, newBoard, ofKind, padGroups, removePad } from '../records/new-board';
@@ -49,6 +50,8 @@ describe('rails', () => {
   });
   test('a rail that another leans on stays', () => {
     expect(removeRail(board, 'pack')).toBeNull();
+    const shared = { ...board, sharedLimits: [{ rails: ['five', 'pack'], amps: says(3) }] };
+    expect(removeRail(shared, 'five')!.sharedLimits).toBeUndefined();
     expect(removeRail(board, 'five')!.rails.map((r) => r.id)).toEqual(['pack', 'usb']);
   });
 });
@@ -214,6 +217,12 @@ describe('any order of edits', () => {
     'remove a bridge': (b, n) => (b.bridges.length > 0 ? removeBridge(b, some(b.bridges, n)!.id) : b),
     'feed a rail': (b, n) => feedRail(b, some(b.rails, n)!.id, some(railSources, n >> 2)!),
     'remove a rail': (b, n) => (b.rails.length > 1 ? (removeRail(b, some(b.rails, n)!.id) ?? b) : b),
+    'share a limit': (b, n) =>
+      shareRails(
+        b,
+        n % 3 && b.sharedLimits ? n % b.sharedLimits.length : null,
+        b.rails.slice(0, n % 4).map((r) => r.id),
+      ),
     'put a plug': (b, n) =>
       putPlug(
         b,

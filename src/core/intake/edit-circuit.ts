@@ -1,4 +1,4 @@
-import type { Board, Bridge, Rail } from '../records/board';
+import type { Board, Bridge, Rail, SharedLimit } from '../records/board';
 import { feedersOf } from '../records/board-links';
 import { freeId } from '../records/new-board';
 
@@ -163,7 +163,7 @@ export function removeBridge(board: Board, id: string): Board {
       source: movedInputs(r.source, at),
     }));
   const { digitalCurrent, ...rest } = board;
-  return {
+  return withoutLostShares({
     ...rest,
     rails,
     bridges: board.bridges.filter((b) => b.id !== id),
@@ -174,7 +174,7 @@ export function removeBridge(board: Board, id: string): Board {
     ...(digitalCurrent && (digitalCurrent.at?.bridge !== id || digitalCurrent.at.position === factory)
       ? { digitalCurrent: digitalCurrent.at?.bridge === id ? { there: digitalCurrent.there } : digitalCurrent }
       : {}),
-  };
+  });
 }
 
 function movedInputs(source: Rail['source'], at: (rail: string) => string): Rail['source'] {
@@ -191,7 +191,33 @@ function movedInputs(source: Rail['source'], at: (rail: string) => string): Rail
 /** Takes a rail away with its pads' supply, where no other rail leans on it; null where one does. */
 export function removeRail(board: Board, id: string): Board | null {
   const leans = board.rails.some((r) => r.id !== id && feedersOf(r.source).includes(id));
-  return leans ? null : { ...board, rails: board.rails.filter((r) => r.id !== id) };
+  return leans ? null : withoutLostShares({ ...board, rails: board.rails.filter((r) => r.id !== id) });
+}
+
+/** Of rails that are gone nothing is shared any more. */
+function withoutLostShares(board: Board): Board {
+  const isThere = (id: string) => board.rails.some((r) => r.id === id);
+  return withShared(board, (limits) =>
+    limits.map((l) => ({ ...l, rails: l.rails.filter(isThere) })).filter((l) => l.rails.length > 1),
+  );
+}
+
+function withShared(board: Board, change: (limits: SharedLimit[]) => SharedLimit[]): Board {
+  const { sharedLimits, ...rest } = board;
+  const next = change(sharedLimits ?? []);
+  return next.length > 0 ? { ...rest, sharedLimits: next } : rest;
+}
+
+/** Which regulators carry no more together than a figure that is still to be said; an empty list takes the limit out. Fewer than two share nothing. */
+export function shareRails(board: Board, at: number | null, rails: readonly string[]): Board {
+  return withShared(board, (limits) => {
+    if (at === null)
+      return rails.length > 1 && limits.length < 8 ? [...limits, { rails: [...rails], amps: unknown }] : limits;
+    return limits.flatMap((l, i) => {
+      if (i !== at) return [l];
+      return rails.length > 1 ? [{ ...l, rails: [...rails] }] : [];
+    });
+  });
 }
 
 /** A plug from its pins as they are printed, in order; a pin that is named like a pad is joined to it. */

@@ -64,6 +64,9 @@ export function checkBoard(board: Board, at: string): Fault[] {
       }
     }
   });
+  board.sharedLimits?.forEach((l, i) =>
+    l.rails.forEach((r, j) => want(rails, r, `sharedLimits[${i}].rails[${j}]`, 'rail')),
+  );
   board.grounds.forEach((p, i) => want(pads, p, `grounds[${i}]`, 'pad'));
   board.bridges.forEach((b, i) => wantPosition(b.id, b.factory, `bridges[${i}].factory`));
   board.outputs.forEach((o, i) => want(pads, o.pad, `outputs[${i}].pad`, 'pad'));

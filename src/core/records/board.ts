@@ -136,6 +136,12 @@ export const railSchema = z.strictObject({
 export type Rail = z.infer<typeof railSchema>;
 export type Regulator = z.infer<typeof regulatorSchema>;
 
+/** "5 V and 9 V: 3 A together". */
+export const sharedLimitSchema = z
+  .strictObject({ rails: z.array(idSchema).min(2).max(8), amps: numberFigureSchema })
+  .describe('Regulators that together carry no more than this, whatever each carries alone');
+export type SharedLimit = z.infer<typeof sharedLimitSchema>;
+
 export const bridgeSchema = z.strictObject({
   id: idSchema,
   label: labelSchema,
@@ -263,6 +269,7 @@ export const boardSchema = z.strictObject({
       'Every pad of the board is among the pads here. Unknown or no: what is not here may be there all the same',
     ),
   rails: z.array(railSchema).max(40).default([]),
+  sharedLimits: z.array(sharedLimitSchema).max(8).optional(),
   bridges: z.array(bridgeSchema).max(24).default([]),
   plugs: z.array(plugSchema).max(40).default([]),
   harness: z

@@ -1,16 +1,27 @@
 import { compile } from '../wiring/compile';
 import { smallestConflict, type Jury } from '../wiring/conflict';
 import type { LaidPart } from '../wiring/laid';
-import { railLimits, usbLimitMa } from '../wiring/rail-limits';
+import { railLimits, sharedLimits, usbLimitMa } from '../wiring/rail-limits';
+import { sharedLabel } from '../records/shared-limit';
 import { interval, isKnown } from '../quantity/figure';
 import { usbAmps } from '../trade/usb';
 import { reasonWords } from '../wiring/reason';
 import { isMet, type SolvedRung, type Way, type Workshop, type World } from '../wiring/way';
-import type { Rail } from '../records/board';
+import type { Rail, SharedLimit } from '../records/board';
 import { protocols } from '../trade/protocol';
 import { capital, list, num, rungNames, type Finding, type RungState } from './finding';
 import { linkNeeds } from '../wiring/signal-words';
-import { bridgeKey, groundRow, peakRow, pinRow, portRow, steadyRow, type RowKey, type TagKey } from '../wiring/keys';
+import {
+  bridgeKey,
+  groundRow,
+  peakRow,
+  pinRow,
+  portRow,
+  steadyRow,
+  togetherKey,
+  type RowKey,
+  type TagKey,
+} from '../wiring/keys';
 
 const rungs = [4, 5, 6, 7] as const;
 
@@ -246,7 +257,8 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
   // Where no single sum is too much, but all choices together: every regulator they could stand on is named.
   const usbMa = usbLimitMa(shop);
   const pins = weakPins(shop, core);
-  const enough = weak.length > 0 || onUsb * 1000 > usbMa || pins.length > 0;
+  const together = weakTogether(shop, core);
+  const enough = weak.length > 0 || together.length > 0 || onUsb * 1000 > usbMa || pins.length > 0;
   for (const r of enough ? weak : railsFor(shop, core)) {
     const { printedMa, share, ownMa, ...limit } = railLimits(shop, r.id);
     const heatMa = Math.min(...heatRows(core, r.id).map((id) => shop.rows.get(id)!.limit));
@@ -260,6 +272,11 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
       printedMa,
       ` (${byHeat ? 'a linear regulator: more turns into too much heat on the full pack' : `${num(share * 100, 0)} % of its rating`}${own})`,
     );
+  }
+  for (const limit of together) {
+    const { deratedMa, printedMa, share } = sharedLimits(shop, limit);
+    const why = share < 1 ? ` (${num(share * 100, 0)} % of its rating)` : '';
+    say(sharedLabel(shop.board, limit), togetherKey(limit.rails), deratedMa, printedMa, why);
   }
   for (const label of new Set(fed.map((w) => w.feed!.label))) {
     const row = fed.find((w) => w.feed!.label === label)!.feed!.output;
@@ -338,11 +355,27 @@ function weakRails(shop: Workshop, core: LaidPart[]): Rail[] {
   return railsFor(shop, core).filter((r) => !carries(r.id));
 }
 
+/** Regulators that do not carry them all together, whatever each does alone. */
+function weakTogether(shop: Workshop, core: LaidPart[]): SharedLimit[] {
+  return (shop.board.sharedLimits ?? []).filter(({ rails }) =>
+    [peakRow(togetherKey(rails)), steadyRow(togetherKey(rails))].some(
+      (key) => leastOn(core, key) > (shop.rows.get(key)?.limit ?? Infinity),
+    ),
+  );
+}
+
+/** Loads aside, nothing speaks against this way. */
+function couldStand({ conditions }: Way): boolean {
+  return conditions.every((c) => c.rung > 6 || c.truth !== 'no');
+}
+
 /** The least that these parts together put on a row, in mA, wherever they put anything on it. */
 function leastOn(core: LaidPart[], id: RowKey): number {
   const amounts = (l: LaidPart) =>
     l.modes.flatMap((m) =>
-      m.needs.flatMap((n) => n.ways.flatMap((w) => w.rows.filter((r) => r.id === id).map((r) => r.amount))),
+      m.needs.flatMap((n) =>
+        n.ways.filter(couldStand).flatMap((w) => w.rows.filter((r) => r.id === id).map((r) => r.amount)),
+      ),
     );
   return core.reduce((sum, l) => sum + (amounts(l).length > 0 ? Math.min(...amounts(l)) : 0), 0);
 }

@@ -14,7 +14,7 @@ export function checkWired(hookup: Hookup): Finding[] {
     ...wired.flatMap(linkFindings),
     ...wired.flatMap((p) => p.supplies.flatMap((s) => supplyFindings(suppliedName(p, s), s))),
     ...bridgeFindings(hookup),
-    ...[...hookup.rails, ...hookup.outputs].flatMap(loadFinding),
+    ...[...hookup.rails, ...hookup.together, ...hookup.outputs].flatMap(loadFinding),
   ];
 }
 

@@ -63,6 +63,9 @@ export interface Fed {
   bridges: Bridge[];
 }
 
+/** The controller's own regulator of 5 V, behind the rail that may be fed from elsewhere. */
+export const ownRail = (rail: string) => `${rail}.own`;
+
 const wireEffort = 2;
 
 /**
@@ -75,7 +78,7 @@ export function fed(pieces: Pieces): Fed {
   const feeds = feedsOf(pieces);
   if (!entry || feeds.length === 0 || (feeds.length === 1 && feeds[0] === 'own'))
     return { rails: controller.rails, bridges: [] };
-  const own = `${entry.id}.own`;
+  const own = ownRail(entry.id);
   const from: Record<Feed, string> = {
     own,
     esc: pieces.esc ? inWhole('esc', giverOf(pieces.esc)?.id ?? '') : '',

@@ -1,10 +1,10 @@
-import { motorLines, type Board, type Member } from '../records/board';
+import { motorLines, type Board, type Member, type Rail } from '../records/board';
 import type { Build } from '../records/build';
 import { packCells } from '../circuit/packs';
 import { fullVolts } from '../trade/cell';
 import { interval, isKnown, type NumberFigure } from '../quantity/figure';
 import { flag } from '../quantity/truth';
-import { fed, feedsOf } from './feed';
+import { fed, feedsOf, ownRail } from './feed';
 import { inWhole, partsOf } from './member-parts';
 import type { Pieces } from './pieces';
 import { isSingleEsc } from './roles';
@@ -45,6 +45,7 @@ export function joined(asked: Pieces, build: Pick<Build, 'pack' | 'morePacks' | 
     plugs: all('plugs'),
     bridges: [...fedBy.bridges, ...all('bridges')],
     rails: [...fedBy.rails, ...others.flatMap((o) => o.rails.map((r) => (ownPack ? unoffered(r) : r)))],
+    ...sharedOf(controller, fedBy.rails, others),
     allPads: members.map((m) => m.board.allPads).find((f) => flag(f) !== 'yes') ?? controller.allPads,
     analogueInputs:
       sensing && sensing.by !== 'its own' ? withoutFirstCurrent(controller.analogueInputs) : controller.analogueInputs,
@@ -59,6 +60,18 @@ export function joined(asked: Pieces, build: Pick<Build, 'pack' | 'morePacks' | 
     offers: [],
     history: [],
   };
+}
+
+/** What regulators carry together, under the names that they have in the whole: that of the controller's 5 V may stand inside its rail. */
+function sharedOf(
+  controller: Board,
+  rails: readonly Rail[],
+  others: readonly Pick<Board, 'sharedLimits'>[],
+): Pick<Board, 'sharedLimits'> {
+  const inside = (id: string) => (rails.some((r) => r.id === ownRail(id)) ? ownRail(id) : id);
+  const own = (controller.sharedLimits ?? []).map((l) => ({ ...l, rails: l.rails.map(inside) }));
+  const all = [...own, ...others.flatMap((o) => o.sharedLimits ?? [])];
+  return all.length > 0 ? { sharedLimits: all } : {};
 }
 
 /** The pack is one net over all members: what wants it is joined at the controller, where that has pads for it. */

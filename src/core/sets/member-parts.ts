@@ -8,11 +8,11 @@ export function inWhole(role: Member['role'], id: string): string {
   return `${mark[role]}${id}`;
 }
 
-/** The pads, rails, bridges, plugs and grounds of a member under their names in the whole. */
+/** The pads, rails with what they share, bridges, plugs and grounds of a member under their names in the whole. */
 export function partsOf(
   role: Member['role'],
   board: Board,
-): Pick<Board, 'pads' | 'rails' | 'bridges' | 'plugs' | 'grounds'> {
+): Pick<Board, 'pads' | 'rails' | 'bridges' | 'plugs' | 'grounds' | 'sharedLimits'> {
   if (role === 'controller') return board;
   const as = (id: string) => inWhole(role, id);
   const said = (label: string) => `${label} of ${board.name}`;
@@ -25,6 +25,7 @@ export function partsOf(
       id: as(p.id),
       pins: p.pins.map((pin) => ({ ...pin, ...(pin.pad === undefined ? {} : { pad: as(pin.pad) }) })),
     })),
+    sharedLimits: board.sharedLimits?.map((l) => ({ ...l, rails: l.rails.map(as) })),
     rails: board.rails.map((r) => ({
       ...r,
       id: as(r.id),

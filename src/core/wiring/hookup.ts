@@ -15,9 +15,11 @@ import type { Solution } from '../solver/problem';
 import { portGroups } from './serial-ways';
 import type { Reason } from './reason';
 import { sameOnPort } from './same-on-port';
-import { heatLimitMa, railLimits } from './rail-limits';
+import { sharedLabel } from '../records/shared-limit';
+import type { Supplied } from '../circuit/rail-tree';
+import { heatLimitMa, railLimits, sharedLimits } from './rail-limits';
 import type { Condition, Feed, Place, Workshop } from './way';
-import { bridgeKey, releaseKey } from './keys';
+import { bridgeKey, releaseKey, togetherKey } from './keys';
 
 /** A link as it is wired: which port, bus, input or output, and which pads. */
 export interface WiredLink {
@@ -93,6 +95,8 @@ export interface Hookup {
   releases: { port: string; what: string; lost: string }[];
   ports: PortLine[];
   rails: RailLine[];
+  /** What several regulators carry together, where the board says a limit of that. */
+  together: RailLine[];
   /** The supplies that parts hand on, as far as something hangs on them. */
   outputs: RailLine[];
   cost: Cost;
@@ -120,6 +124,7 @@ export function nothingWired(build: Build): Hookup {
     releases: [],
     ports: [],
     rails: [],
+    together: [],
     outputs: [],
     cost: unmet,
     marginPercent: 0,
@@ -264,6 +269,12 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
     }
   }
 
+  // What no part asks of a bridge leaves it as it is delivered.
+  const positionOf = (id: string) => tags.get(bridgeKey(id)) ?? shop.board.bridges.find((b) => b.id === id)?.factory;
+  // Fed as its bridges stand in this hookup.
+  const standing = shop.supplies.filter((s) =>
+    s.bridges.every((b) => (positionOf(b.bridge) ?? b.position) === b.position),
+  );
   const lines = shop.board.ports.map((p) => portLine(p, usedBy.get(p.id) ?? [], tags.get(releaseKey(p.id)) === 'free'));
   return {
     parts,
@@ -283,12 +294,8 @@ export function hookupOf(shop: Workshop, compiled: Compiled, solution: Solution)
         : [],
     ),
     ports: lines,
-    rails: railLines(
-      shop,
-      loads,
-      // What no part asks of a bridge leaves it as it is delivered.
-      (id) => tags.get(bridgeKey(id)) ?? shop.board.bridges.find((b) => b.id === id)?.factory,
-    ),
+    rails: railLines(shop, loads, standing),
+    together: togetherLines(shop, loads, standing),
     outputs: outputLines(shop, loads),
     cost: solution.cost,
     marginPercent: solution.margin,
@@ -316,15 +323,7 @@ function portLine(port: Port, usedBy: string[], released: boolean): PortLine {
   };
 }
 
-function railLines(
-  shop: Workshop,
-  loads: Map<string, RailLine['parts']>,
-  positionOf: (bridge: string) => string | undefined,
-): RailLine[] {
-  // Fed as its bridges stand in this hookup.
-  const standing = shop.supplies.filter((s) =>
-    s.bridges.every((b) => (positionOf(b.bridge) ?? b.position) === b.position),
-  );
+function railLines(shop: Workshop, loads: Map<string, RailLine['parts']>, standing: Supplied[]): RailLine[] {
   return shop.board.rails.flatMap((rail) => {
     const { source } = rail;
     if (source.kind !== 'regulator') return [];
@@ -345,6 +344,24 @@ function railLines(
         ...loadOf(loads.get(rail.id), usableMa),
       },
     ];
+  });
+}
+
+function togetherLines(shop: Workshop, loads: Map<string, RailLine['parts']>, standing: Supplied[]): RailLine[] {
+  return (shop.board.sharedLimits ?? []).map((limit) => {
+    const rail = togetherKey(limit.rails);
+    const { printedMa, deratedMa, ownMa, share } = sharedLimits(shop, limit, standing);
+    const known = (ma: number) => (isKnown(limit.amps) ? ma : null);
+    return {
+      rail,
+      label: sharedLabel(shop.board, limit),
+      printedMa: known(printedMa),
+      usableMa: known(deratedMa),
+      ownMa,
+      share,
+      byHeat: false,
+      ...loadOf(loads.get(rail), known(deratedMa)),
+    };
   });
 }
 

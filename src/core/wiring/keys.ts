@@ -26,6 +26,8 @@ export type TagKey =
 export const peakRow = (rail: string): RowKey => `peak:${rail}`;
 /** The same, steady. */
 export const steadyRow = (rail: string): RowKey => `steady:${rail}`;
+/** Under which name what several regulators carry together is summed up: no rail's id has a plus in it. */
+export const togetherKey = (rails: readonly string[]): string => rails.join('+');
 /** Steady milliamps of a linear regulator that is fed on one way. */
 export const heatRow = (rail: string, way: string): RowKey => `heat:${rail}${way}`;
 /** Milliamps over the pins by which a rail leaves the board in a plug, and back over the ground pins of that plug. */

@@ -1,6 +1,7 @@
 import type { Supplied } from '../circuit/rail-tree';
 import { plausible } from '../figures/plausible-ends';
 import { interval, isKnown } from '../quantity/figure';
+import type { SharedLimit } from '../records/board';
 import { assumedLinearWatts, ratingShare } from '../trade/rating';
 import { usbAmps } from '../trade/usb';
 import type { Workshop } from './way';
@@ -28,6 +29,16 @@ export function railLimits(shop: Workshop, railId: string, supplies = shop.suppl
   const ownMa = ownDraw(shop, railId, supplies);
   const left = (limit: number) => Math.max(0, Math.floor(limit * 1000 + 1e-6) - ownMa);
   return { printedMa: left(amps), deratedMa: left(amps * share), ownMa, share };
+}
+
+/** What several regulators may carry together for the parts, after what the board itself draws of each. */
+export function sharedLimits(shop: Workshop, { rails, amps }: SharedLimit, supplies = shop.supplies): RailLimits {
+  const rated = interval(amps);
+  const share = ratingShare(amps, shop.build.policies.ratedAmps);
+  const most = Math.max(0, shop.world === 'sure' ? rated.low : rated.high);
+  const ownMa = rails.reduce((sum, rail) => sum + ownDraw(shop, rail, supplies), 0);
+  const left = (limit: number) => Math.max(0, Math.floor(limit * 1000 + 1e-6) - ownMa);
+  return { printedMa: left(most), deratedMa: left(most * share), ownMa, share };
 }
 
 /**

@@ -2,8 +2,9 @@ import type { RailPlug } from '../circuit/plug-pins';
 import type { Supplied } from '../circuit/rail-tree';
 import { ground } from '../quantity/ground';
 import { isKnown } from '../quantity/figure';
-import { groundRow, heatRow, peakRow, pinRow, steadyRow } from './keys';
-import { heatLimitMa, milliamps, railLimits, usbLimitMa } from './rail-limits';
+import { sharedLabel } from '../records/shared-limit';
+import { groundRow, heatRow, peakRow, pinRow, steadyRow, togetherKey } from './keys';
+import { heatLimitMa, milliamps, railLimits, sharedLimits, usbLimitMa } from './rail-limits';
 import { row, type Condition, type Taken, type Way, type Workshop } from './way';
 
 /** Amps that a part asks of a pad, typical and at peak. */
@@ -53,6 +54,32 @@ export function loadOn(
       {
         id: row(shop, { id: steadyRow(rail.id), limit: rated.deratedMa }),
         load: { kind: 'steady', rail: rail.id },
+        amount: milliamps(typicalAmps * perAmp),
+        rung: 7,
+      },
+    );
+  }
+  for (const limit of shop.board.sharedLimits ?? []) {
+    const perAmp = from.regulators.reduce((sum, r) => sum + (limit.rails.includes(r.rail.id) ? r.perAmp : 0), 0);
+    if (perAmp === 0) continue;
+    const label = sharedLabel(shop.board, limit);
+    if (!isKnown(limit.amps)) {
+      const grounds = [ground(`${label} rating`, limit.amps, 'A')];
+      conditions.push({ rung: 7, truth: 'unknown', reason: { code: 'rating unsaid', rail: label }, grounds });
+      continue;
+    }
+    const key = togetherKey(limit.rails);
+    const { printedMa, deratedMa } = sharedLimits(shop, limit);
+    rows.push(
+      {
+        id: row(shop, { id: peakRow(key), limit: printedMa, comfort: deratedMa }),
+        load: { kind: 'peak', rail: key },
+        amount: milliamps(peakAmps * perAmp),
+        rung: 7,
+      },
+      {
+        id: row(shop, { id: steadyRow(key), limit: deratedMa }),
+        load: { kind: 'steady', rail: key },
         amount: milliamps(typicalAmps * perAmp),
         rung: 7,
       },

@@ -13,7 +13,7 @@ export function RailLedger({ hookup }: { hookup: Hookup }) {
         <Term of="rail">Rails</Term>
       </Typography>
       {hookup.rails.length === 0 && <Box sx={{ fontSize: 12.5 }}>No regulator of the board is known.</Box>}
-      {[...hookup.rails, ...hookup.outputs].map((r) => {
+      {[...hookup.rails, ...hookup.together, ...hookup.outputs].map((r) => {
         const full = r.printedMa ?? Math.max(r.peakMa, 1);
         let tone: 'unknown' | 'holds' | 'strained';
         if (r.over) tone = 'strained';

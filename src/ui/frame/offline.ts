@@ -1,4 +1,5 @@
 import { under } from '../room/ask-server';
+import { forgetRankings } from '../room/known-rankings';
 import { screenAddress, screens } from './screens';
 
 /** Kept once everything that the page at hand needs has come. */
@@ -23,6 +24,7 @@ export function keepForLater(build: string): () => void {
 
 /** Whoever leaves takes what was kept along: the next one at this browser must not read it. */
 export async function forgetKept(): Promise<void> {
+  await forgetRankings();
   if (!('caches' in window)) return;
   await Promise.all((await caches.keys()).map((name) => caches.delete(name)));
 }

@@ -6,28 +6,34 @@ import { useState, type ReactNode } from 'react';
 import {
   counted,
   money,
+  withBridge,
   withHoles,
   withOffer,
+  withParcel,
   withPinOrder,
   withPinout,
+  withSupplies,
   type Board,
-  type HolesRead,
+  type BridgeRead,
   type OfferRead,
   type PadRead,
-  type PinOrder,
+  type ParcelRead,
+  type SuppliesRead,
 } from '@/core';
+import type { Proposed } from '@/workers/read-page.worker';
 import { Said } from '../shelf/Said';
+import { Choice } from '../build/Choice';
 import { NumberBox } from '../build/NumberBox';
 
 /** What of a page is more than single figures: its pads, the pins of its plugs, its price. Each lands as a whole, once it was looked at. */
 export function Proposals({
   board,
-  read: { pads, orders, offer, holes },
+  read: { pads, orders, offer, holes, supplies, bridges, parcel },
   said,
   onTake,
 }: {
   board: Board;
-  read: { pads: PadRead[]; orders: PinOrder[]; offer: OfferRead | null; holes: HolesRead[] };
+  read: Proposed;
   said: { origin: 'claim' | 'manual' | 'print' | 'report' | 'tested'; seen: string };
   onTake: (next: (board: Board) => Board) => void;
 }) {
@@ -49,19 +55,101 @@ export function Proposals({
           onTake={() => onTake((b) => withHoles(b, holes, said))}
         />
       )}
+      {supplies.supplies.length + supplies.shared.length > 0 && (
+        <Proposal
+          words={`Regulators: ${suppliesWords(supplies)}.`}
+          act="Take what is said of them"
+          onTake={() => onTake((b) => withSupplies(b, supplies, said))}
+        />
+      )}
+      {bridges.map((b) => (
+        <BridgeChoice key={b.quote} bridge={b} said={said} onTake={onTake} />
+      ))}
+      {parcel && (
+        <Proposal
+          words={`In the parcel: ${parcelWords(parcel)}.`}
+          act="Take what counts"
+          onTake={() => onTake((b) => withParcel(b, parcel, said))}
+        />
+      )}
       {offer && <Price offer={offer} seen={said.seen} onTake={onTake} />}
     </>
   );
 }
 
+function suppliesWords({ supplies, shared }: SuppliesRead): string {
+  const each = supplies.map((s) =>
+    [
+      `${s.volts} V`,
+      s.type ?? '',
+      s.inputVolts ? `in ${s.inputVolts.min} to ${s.inputVolts.max} V` : '',
+      s.fedFrom === undefined ? '' : `out of ${s.fedFrom} V`,
+      s.servos ? 'for servos' : '',
+    ]
+      .filter((w) => w !== '')
+      .join(', '),
+  );
+  const all = shared.map((s) =>
+    s.volts.length === 0
+      ? `all together no more than ${s.amps} A`
+      : `${s.volts.map((v) => `${v} V`).join(' and ')} together no more than ${s.amps} A`,
+  );
+  return [...each, ...all].join('; ');
+}
+
+function parcelWords({ capacitor, isolators, also }: ParcelRead): string {
+  const counts = [
+    capacitor ? `a capacitor of ${capacitor.microfarads} uF, ${capacitor.volts} V` : '',
+    isolators ? 'soft mounts' : '',
+  ].filter((w) => w !== '');
+  return `${counts.join(' and ')}${also.length > 0 ? ` (also ${also.join(', ')}, which no figure of the board is about)` : ''}`;
+}
+
+const positionWords = (p: number | 'pack') => (p === 'pack' ? 'pack' : `${p} V`);
+
+/** A bridge is of no use without the position that it is delivered in: where the page is silent, it is asked. */
+function BridgeChoice({
+  bridge,
+  said,
+  onTake,
+}: {
+  bridge: BridgeRead;
+  said: Parameters<typeof Proposals>[0]['said'];
+  onTake: (next: (board: Board) => Board) => void;
+}) {
+  const [factory, setFactory] = useState(bridge.factory);
+  const positions = bridge.positions.map(positionWords);
+  return (
+    <Proposal
+      words={`A ${bridge.form} chooses the ${bridge.what ?? 'volts'}${bridge.what ? ' supply' : ''}: ${positions.join(' or ')}.`}
+      act="Add the bridge"
+      ready={factory !== null}
+      onTake={() => factory !== null && onTake((b) => withBridge(b, bridge, factory, said))}
+    >
+      <Box sx={{ mt: 0.5 }}>
+        <Choice
+          label="As delivered"
+          value={factory === null ? notSaid : positionWords(factory)}
+          words={factory === null ? [notSaid, ...positions] : positions}
+          onChange={(word) => setFactory(bridge.positions.find((p) => positionWords(p) === word) ?? null)}
+        />
+      </Box>
+    </Proposal>
+  );
+}
+const notSaid = 'the page does not say';
+
 function Proposal({
   words,
   act,
   onTake,
+  ready = true,
   children,
 }: {
   words: string;
   act: string;
+  /** Something is still to be said before it can be taken. */
+  ready?: boolean;
   onTake: () => void;
   children?: ReactNode;
 }) {
@@ -80,6 +168,7 @@ function Proposal({
         ) : (
           <Button
             variant="outlined"
+            disabled={!ready}
             onClick={() => {
               onTake();
               setDone(true);

@@ -15,8 +15,14 @@ export function fileKind(head: Uint8Array): FileKind | null {
   if (ascii(0, 4) === 'RIFF' && ascii(8, 12) === 'WEBP') return 'picture';
   // A PDF may stand behind a few bytes of something else.
   if (ascii(0, 1024).includes('%PDF-')) return 'PDF';
+  if (isMime(ascii(0, 2048))) return 'web page';
   const wide = (head[0] === 0xff && head[1] === 0xfe) || (head[0] === 0xfe && head[1] === 0xff);
   return wide || !head.slice(0, 4096).includes(0) ? 'text' : null;
+}
+
+/** A page that a browser saved into one file: a head of MIME that says so. */
+function isMime(start: string): boolean {
+  return /^[\w-]{2,30}: /.test(start) && /^mime-version:/im.test(start) && /^content-type: *multipart\//im.test(start);
 }
 
 /** The text of a file in UTF-8 or UTF-16, else in the usual eight bits of the West. */

@@ -53,8 +53,14 @@ export async function openSource(
         ? { ...named, kind: 'web page', pages: [plainPage(1, await asked({ about: 'web page', html: text }, signal))] }
         : { ...named, kind, pages: [plainPage(1, text)] };
     }
-    case 'web page':
-      return { ...named, kind, pages: [plainPage(1, decoded(new Uint8Array(bytes)))] };
+    case 'web page': {
+      const text = await asked({ about: 'saved page', file: bytes }, signal).catch(() => '');
+      if (text.trim() === '')
+        throw new Error(
+          `"${file.name}" holds no page that can be read. Save it again as a web page, or copy its words and paste them.`,
+        );
+      return { ...named, kind, pages: [plainPage(1, text)] };
+    }
     case 'table': {
       const sheets = await asked({ about: 'table', file: bytes }, signal).catch(() => {
         throw new Error(`"${file.name}" cannot be opened as a table of a spreadsheet. Save it as .xlsx or .csv.`);

@@ -13,6 +13,7 @@ import {
 import type { FromSetFinder } from '@/workers/sets.worker';
 import { climbersOf } from './climbers';
 import type { Ranking, RoomStore, SetsFound } from './room';
+import { keepRanking, knownRanking, rankingKey, type KnownRanking } from './known-rankings';
 import { setFinderOf } from './set-finder';
 
 /** Progress is shown when a climb takes longer than this, and so often. */
@@ -20,6 +21,8 @@ const longMs = 400;
 const tickMs = 200;
 /** While the first order grows, which is sorted each time. */
 const firstTickMs = 1000;
+/** An order is kept for the next visit once nothing has changed for so long. */
+const quietMs = 1500;
 
 /**
  * Ranks the boards of the shelf, and the sets that can be made of them, for the build in workers, again at each change of it, until the returned function ends that. Boards are
@@ -64,6 +67,7 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
         sets: finder && foundOf(sets, !done),
         progress: null,
       });
+      if (done && !ended) keepFor(build, { alone, sets: sets && foundSets(sets) });
     };
     // The search for sets would take the processors that very many boards climb on.
     const later = boards.length > manyBoards;
@@ -97,6 +101,37 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
   };
   let endSearch = () => undefined as unknown;
 
+  let closed = false;
+  let keeping: ReturnType<typeof setTimeout> | undefined;
+  /** Once nothing has changed for a while, for the next visit. */
+  const keepFor = (build: Build, ranking: KnownRanking) => {
+    clearTimeout(keeping);
+    keeping = setTimeout(
+      () =>
+        void rankingKey(build, shelf).then((key) => {
+          if (key && !closed && store.getState().build === build) return keepRanking(key, ranking);
+        }),
+      quietMs,
+    );
+  };
+  /** What was worked out at an earlier visit, if it was; the boards climb again unseen, so that the next edit finds what it needs. */
+  const begin = async (build: Build) => {
+    const key = await rankingKey(build, shelf);
+    const known = key ? await knownRanking(key) : null;
+    if (closed || store.getState().build !== build) return;
+    if (!known) return rank(build);
+    const sets: FromSetFinder | null = known.sets && { ...known.sets, run: 0, done: true };
+    say({
+      ranked: rankClimbs([...known.alone, ...(known.sets?.climbs ?? [])]),
+      before: new Map(),
+      moved: [],
+      busy: false,
+      sets: finder && foundOf(sets, false),
+      progress: null,
+    });
+    giveUp = climbers.climb(build, () => undefined);
+  };
+
   say({
     busy: true,
     fault: null,
@@ -114,17 +149,23 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
       return rankClimbs([...alone, ...sets]);
     },
   });
-  rank(store.getState().build);
+  void begin(store.getState().build);
   const unsubscribe = store.subscribe(({ build }, { build: before }) => {
     if (build === before) return;
     say({ busy: true, progress: null });
     rank(build);
   });
   return () => {
+    closed = true;
+    clearTimeout(keeping);
     unsubscribe();
     climbers.end();
     finder?.end();
   };
+}
+
+function foundSets({ climbs, tried, possible, out, proved }: FromSetFinder): NonNullable<KnownRanking['sets']> {
+  return { climbs, tried, possible, out, proved };
 }
 
 /** What the search for sets has come to; nothing yet before its first word. */

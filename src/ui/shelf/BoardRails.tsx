@@ -11,6 +11,7 @@ import {
   railSourceOf,
   railSources,
   removeRail,
+  shareRails,
   type Board,
 } from '@/core';
 import { Choice } from '../build/Choice';
@@ -56,6 +57,7 @@ export function BoardRails({ board, onChange }: { board: Board; onChange: (b: Bo
           {board.rails.length > 1 && <Button onClick={() => takeOut(r)}>Remove</Button>}
         </CircuitRow>
       ))}
+      <Together board={board} onChange={onChange} />
       {fault && (
         <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
           {fault}
@@ -67,6 +69,55 @@ export function BoardRails({ board, onChange }: { board: Board; onChange: (b: Bo
         ))}
       </Box>
     </CircuitPart>
+  );
+}
+
+/** Regulators that carry less together than each alone. */
+function Together({ board, onChange }: { board: Board; onChange: (b: Board) => void }) {
+  const regulators = board.rails.filter((r) => r.source.kind === 'regulator');
+  if (regulators.length < 2) return null;
+  return (
+    <>
+      {board.sharedLimits?.map((limit, i) => (
+        <CircuitRow key={i} name={`Carried together (${i + 1})`}>
+          <Box sx={{ pb: 0.5 }}>Together no more than a limit of their own:</Box>
+          {regulators.map((r) => (
+            <FormControlLabel
+              key={r.id}
+              control={
+                <Checkbox
+                  checked={limit.rails.includes(r.id)}
+                  onChange={(e) =>
+                    onChange(
+                      shareRails(
+                        board,
+                        i,
+                        e.target.checked ? [...limit.rails, r.id] : limit.rails.filter((id) => id !== r.id),
+                      ),
+                    )
+                  }
+                />
+              }
+              label={r.label}
+            />
+          ))}
+          <Button onClick={() => onChange(shareRails(board, i, []))}>Remove</Button>
+        </CircuitRow>
+      ))}
+      <Button
+        onClick={() =>
+          onChange(
+            shareRails(
+              board,
+              null,
+              regulators.slice(0, 2).map((r) => r.id),
+            ),
+          )
+        }
+      >
+        Some share a limit
+      </Button>
+    </>
   );
 }
 

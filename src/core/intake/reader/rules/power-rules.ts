@@ -7,6 +7,12 @@ const cells = (a: number, b: number, around: Around): Found[] =>
     ? [...one('cellsMin', a, openness(around)), ...one('cellsMax', b, openness(around))]
     : [];
 
+/** "5 V BEC: 3 A, input 7-30 V": what a regulator takes in need not be what the board stands. */
+const ofARegulator = (before: string) =>
+  /\b(?:bec|regulators?|ldo|buck|boost)\b(?:[^.;|\n]|\.\d)*$/.test(before)
+    ? 'it may be the input of the regulator that is named before'
+    : undefined;
+
 /** What the pack may be: cells in series and volts. */
 export const packRules: Rule[] = [
   // "4S, 5S and 6S"
@@ -92,7 +98,7 @@ export const packRules: Rule[] = [
         before,
       ) ||
         /^ ?[,(/]? ?(?:\d{1,2} ?s?[ -]|lipo|dc|input)/.test(after))
-        ? sane('packMaxVolts', num(v), 3.9, 70)
+        ? sane('packMaxVolts', num(v), 3.9, 70, ofARegulator(before))
         : [],
   ),
   rule(

@@ -1,0 +1,74 @@
+const wait = (ms: number) => new Promise((done) => setTimeout(done, ms));
+
+export interface Saved {
+  id: string;
+  version: number;
+  build: Record<string, unknown>;
+}
+
+export const ask = (address: string, where: string, init: RequestInit & { version?: number } = {}) =>
+  fetch(address + where, {
+    ...init,
+    headers: { origin: address, ...(init.version === undefined ? {} : { 'if-match': String(init.version) }) },
+  });
+
+export interface Told {
+  acknowledged: number;
+  lost: number;
+  /** How often something else than 200 came back, by what it was. */
+  others: Record<string, number>;
+  ms: number[];
+}
+
+/**
+ * Clients that each save a build of their own again and again until `over`; what does not go is sent again as it was. Lost: a save that was said to be kept and is older in the end.
+ */
+export async function editing(addresses: string[], clients: number, over: () => boolean): Promise<Told> {
+  const told: Told = { acknowledged: 0, lost: 0, others: {}, ms: [] };
+  const other = (what: string) => {
+    told.others[what] = (told.others[what] ?? 0) + 1;
+    return wait(60);
+  };
+  const one = async (n: number) => {
+    const address = addresses[n % addresses.length]!;
+    let mine: Saved | null = null;
+    while (!mine) {
+      const made = await ask(address, '/api/builds', {
+        method: 'POST',
+        body: JSON.stringify({ name: `Fault ${n}` }),
+      }).catch(() => null);
+      if (!made?.ok) {
+        await other(made ? String(made.status) : 'no answer');
+        continue;
+      }
+      const { id } = (await made.json()) as { id: string };
+      const there = await ask(address, `/api/builds/${id}`).catch(() => null);
+      if (there?.ok) mine = { id, ...((await there.json()) as Omit<Saved, 'id'>) };
+    }
+    let kept = -1;
+    for (let i = 0; !over(); i++) {
+      const build: Saved['build'] = { ...mine.build, craft: `Edit ${i}` };
+      for (;;) {
+        const begun = performance.now();
+        const reply: Response | null = await ask(address, `/api/builds/${mine.id}`, {
+          method: 'PUT',
+          version: mine.version,
+          body: JSON.stringify(build),
+        }).catch(() => null);
+        told.ms.push(performance.now() - begun);
+        if (reply?.ok) {
+          mine = { ...mine, build, version: ((await reply.json()) as { version: number }).version };
+          kept = i;
+          told.acknowledged += 1;
+          break;
+        }
+        await other(reply ? String(reply.status) : 'no answer');
+      }
+    }
+    const last = await ask(address, `/api/builds/${mine.id}`);
+    const { build } = (await last.json()) as Saved;
+    if (kept >= 0 && Number(String(build.craft).slice(5)) < kept) told.lost += 1;
+  };
+  await Promise.all(Array.from({ length: clients }, (_, n) => one(n)));
+  return told;
+}
