@@ -24,8 +24,8 @@ export interface OnTheWay {
 
 const mostMegabytes = 60;
 const mostPages = 300;
-/** Fewer words than these on a page of a PDF: it is a scan. */
-const scanned = 3;
+/** Fewer letters than these on a page of a PDF: it is a scan, with a page number at most. */
+const scanned = 24;
 const pictureWidth = 1100;
 
 /** Opens a file for reading; throws the sentence that says why not, and what to do. */
@@ -92,7 +92,7 @@ async function pdfPages(bytes: ArrayBuffer, onWay: (at: OnTheWay) => void, signa
     onWay({ words: `Page ${number} of ${last}`, share: number / last });
     pages.push(await pdf.page(number));
   }
-  const scans = pages.filter((p) => p.spots.length < scanned).map((p) => p.number);
+  const scans = pages.filter((p) => p.text.replace(/\s/g, '').length < scanned).map((p) => p.number);
   const read = await readPrint(
     scans.map((number) => ({ number, picture: () => pdf.picture(number, 2200) })),
     onWay,
