@@ -71,6 +71,14 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
   }));
   const others = useMemo(() => (shelf?.boards ?? []).filter((b) => b.id !== board.id), [shelf, board.id]);
   const habits = useMemo(() => habitsOf(board.maker, others), [board.maker, others]);
+  const [fault, setFault] = useState<string | null>(null);
+  const trustAgain = async (field: string) => {
+    setFault(null);
+    for (const other of withoutHabit(board.maker, field, others)) {
+      const refused = await putBoard(other);
+      if (refused) return setFault(`${other.name}: ${refused}`);
+    }
+  };
   const [version, setVersion] = useState<string | null>(null);
   const versions = versionsIn(read?.readings ?? []);
   // A version of a page that was put away is none of this one.
@@ -213,6 +221,11 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
           </Select>
         </Box>
       )}
+      {fault && (
+        <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
+          {fault}
+        </Box>
+      )}
       {habits.map((h) => (
         <Box key={h.field} sx={{ fontSize: 12, color: 'text.secondary' }}>
           {board.maker}: {fieldWords(h.field)} was put right on{' '}
@@ -224,9 +237,7 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
           <Button
             size="small"
             aria-label={`Trust it again: ${board.maker}, ${fieldWords(h.field)}`}
-            onClick={() => {
-              for (const other of withoutHabit(board.maker, h.field, others)) void putBoard(other);
-            }}
+            onClick={() => void trustAgain(h.field)}
           >
             Trust it again
           </Button>
