@@ -62,7 +62,7 @@ const swaps: Record<string, string> = {
 export function plain(text: string): string {
   // Two or three stars are bold type, one may stand for "times".
   const swapped = text
-    .replace(/\*{2,3}/g, (stars) => ' '.repeat(stars.length))
+    .replace(/\*{2,3}|(?<=\p{L})\*(?=[ :])/gu, (stars) => ' '.repeat(stars.length))
     .replace(/[^\x00-\x7f]|[*~]/g, (c) => swaps[c] ?? narrow(c));
   const small = swapped.toLowerCase();
   // Some capitals become two letters when made small; then each is done on its own.

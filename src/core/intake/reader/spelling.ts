@@ -47,6 +47,8 @@ export function asMeant(script: Script): Script {
     ([], { text }) => (/^\[\/?(?:b|i|u|color|size)/.test(text) ? ' ' : '\n'),
   );
   s = replaced(s, /\b4 ?-?(?:in|en|w|em|i)-? ?1\b/g, () => '4in1');
+  // "5V0" is 5.0 V.
+  s = replaced(s, /\b(\d{1,2})v(\d)(?=[ :,;|)/]|$|\n)(?! ?a\b)/g, ([v, tenth]) => `${v}.${tenth} v`);
   // As a reader of print takes them.
   s = replaced(s, /(?<=\d ?)v(?=regulator|bec|out)/g, () => 'v ');
   s = replaced(s, /\b0sd\b/g, () => 'osd');

@@ -81,10 +81,17 @@ function tableAt(text: string, lines: { start: number; end: number }[], from: nu
     let next = from + 1;
     for (; next < lines.length && rows.length < 200; next++) {
       const cells = row(text, lines[next]!.start, lines[next]!.end, by);
-      if (!cells || (cells.length !== head.length && !(cells.length + 1 === head.length && head.length > 2))) break;
+      // A head without a cell over the labels is one short.
+      const longer =
+        rows.length === 1
+          ? cells?.length === head.length + 1 && head.length > 1 && !isLabel(head[0]!.text)
+          : cells?.length === rows[1]!.length;
+      if (!cells || (cells.length !== head.length && !longer && !(cells.length + 1 === head.length && head.length > 2)))
+        break;
       rows.push(cells);
     }
-    if (rows.length >= 2 && head.length >= 3) return { rows: rows.filter((r) => !rule(r)), next };
+    if (rows.length >= 2 && Math.max(head.length, rows[1]!.length) >= 3)
+      return { rows: rows.filter((r) => !rule(r)), next };
     if ((rows.length >= 2 || by === separators[0]) && head.length === 2 && rows.some((r) => isLabel(r[0]!.text)))
       return { rows: rows.filter((r) => !rule(r)), next };
   }

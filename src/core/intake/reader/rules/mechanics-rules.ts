@@ -120,7 +120,7 @@ const massWord = '(?:net weight|weight|weighs?|mass|wt|n\\.w\\.?)';
 const GRAMS = '(grams?|gr?|kg|oz|ounces?)';
 /** What is said to be included stands behind the figure, or in brackets before it; what is weighed alone is not the whole board. */
 const OF_WORDS = '(?:with(?:out)?|incl(?:\\.|udes|uding|usive)?|excl(?:\\.|udes?|uding)?|w/o?|not including|bare)';
-const MASS_OF = `(?:${W}[,-]?${W}\\(([^)\\n]{3,40})\\)|${W}[,-]?${W}(${OF_WORDS} [^\\n,.;()|]{3,40}|(?:wires?|cables?|leads?|harness) (?:not included|excluded)|(?:(?:flight )?controller|fc|esc|board) only))?`;
+const MASS_OF = `(?:${W}[,-]?${W}\\(([^)\\n]{3,40})\\)|${W}[,-]?${W}(${OF_WORDS} (?:(?!\\d{1,3}(?:[.,]\\d)? ?g\\b)[^\\n,.;()|]){3,40}|(?:wires?|cables?|leads?|harness) (?:not included|excluded)|(?:(?:flight )?controller|fc|esc|board) only))?`;
 const another =
   /\b(?:(?:fc|esc|flight controller|controller)(?: board)? (?:weight|weighs|mass)|(?:fc|esc|controller) only)\b/;
 

@@ -102,7 +102,7 @@ export const packRules: Rule[] = [
         : [],
   ),
   rule(
-    `\\(${W}(?:max\\.?|up to)${W}${N} ?v${W}\\)|\\b${N} ?v(?:olts?)?${W}(?:(?:abs(?:olute)? )?max(?:imum)?\\b\\.?|at most)`,
+    `\\(${W}(?:max\\.?|up to)${W}${N} ?v${W}\\)|\\b${N} ?v(?:olts?)?${W}(?:(?:abs(?:olute)? )?max(?:imum)?\\b\\.?|at (?:the )?most)`,
     ([a, b], { before, line }) =>
       /input|supply|lipo|pack|battery|power|\ds\b|cells/.test(before) || !/bec|regulator|output|out\b/.test(line)
         ? sane('packMaxVolts', num(a ?? b), 3.9, 70)
@@ -201,6 +201,7 @@ export const currentRules: Rule[] = [
   rule(`\\b${N} ?${AMP}${W}\\(?(?:${CONT}|(?:per|a) (?:channel|motor|arm|esc)|each\\b|4 ?in ?1)`, ([a], around) =>
     /\b(?:peak|burst)[^,;|\n]{0,10}$/.test(around.before) ? [] : continuous(a, around),
   ),
+  rule(`\\b(?:4|four) escs? (?:of|with|at) ${N} ?${AMP}`, ([a], around) => continuous(a, around)),
   rule(`\\b(?:4|four) ${N} ?${AMP} (?:speed controllers?|escs?|channels?)`, ([a], around) => continuous(a, around)),
   rule(`\\b(?:(?:\\d|four) channels? of) ${N} ?${AMP}`, ([a], around) => continuous(a, around)),
   rule(`\\bamps${W}:${W}${N} ?a(?=${W}/${W}\\d{1,3} ?a${W}(?:burst|peak))`, ([a], around) => continuous(a, around)),
@@ -236,7 +237,7 @@ const A = '(ma|amp(?:ere)?s?|a)\\b';
 const NAMED =
   '(?:(?:bec|ldo|rail|output|out|regulator|supply|boost|buck|pads?|reg|one)(?:[ \\t]{0,2}\\([a-z0-9 ]{1,20}\\)[ \\t]{0,2}[:=]?)?)';
 /** Behind the amps of a regulator: what it gives for moments, which is no motor's. */
-const MOMENTS = `(?:${W}(?:${CONT}))?(?:${W}[,;/(]${W}${N} ?a(?:mps?)? (?:peak|max|burst|for moments)\\)?(?:${W}\\(?(?:for )?${SECONDS}\\)?)?)?`;
+const MOMENTS = `(?:${W}(?:max\\.? )?(?:${CONT}))?(?: at \\d{1,3} ?°? ?c)?(?:${W}[,;/(]${W}${N} ?a(?:mps?)? (?:(?:peak|max|burst|for moments)\\)?(?:${W}\\(?(?:for )?${SECONDS}\\)?)?|for ${SECONDS}))?`;
 
 /** What the board's own regulators give. */
 export const regulatorRules: Rule[] = [
@@ -261,7 +262,7 @@ export const regulatorRules: Rule[] = [
     regulator(num(v), milli(a, unit), openness(around)),
   ),
   rule(
-    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)${NAMED}?(?: of the [^\\n,.;]{1,24}? (?=gives))?${W}[@/:,=-]?${W}(?:(?:now |only )?(?:\\d{1,3} ?w|gives?|delivers?|makes|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
+    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)${NAMED}?(?: of the [^\\n,.;]{1,24}? (?=gives))?${W}[@/:,=-]?${W}(?:(?:now |only )?(?:\\d{1,3} ?w,?|gives?|delivers?|makes|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|that is|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
     ([v, , a, unit], around) => {
       if (denied({ before: around.before, after: '' }) || /^ ?✗/.test(around.after)) return [];
       // "3 A on 5 V, 2 A on 9 V": the amps are those of the next one.

@@ -41,8 +41,14 @@ export const sane = (field: SpecField, n: number, low: number, high: number, why
 
 /** Does the text say that what it names is not there? */
 export function denied({ before, after }: Pick<Around, 'before' | 'after'>): boolean {
-  return deniedBefore(before) || deniedAfter(after);
+  // "baro no  osd yes": the no is the value of what stands before it. "w/ osd no baro": it is about what follows.
+  const valued = VALUE.test(after) && new RegExp(`\\b${FEATURE}[ :]{1,3}no[ \\t]{1,3}$`).test(before);
+  const next = new RegExp(`^ no ${FEATURE}\\b(?![ :]{1,3}(?:yes|no|y|n)\\b)`).test(after);
+  return (deniedBefore(before) && !valued) || (deniedAfter(after) && !next);
 }
+
+const FEATURE = '(?:baro(?:meter)?|osd|flash|blackbox|compass|overlay|led|9v)';
+const VALUE = /^[ \t]{0,3}[:=]?[ \t]{0,3}(?:yes|no|none|y|n|✓|✗)\b/;
 
 const deniedBefore = (before: string) =>
   /(?:\b(?:no|not|not for|without|w\/o|lacks?|lacking|missing|left out|leaves? out|omit(?:s|ted)?|drop(?:s|ped)|remov(?:es|ed)|skip(?:s|ped)|did away with|does away with|minus|less|neither|nor|never|zero|except|excluding)|n't(?: (?:have|take|support|accept|expect|include|look for|fit|need|like|come with)){0,2}|\b(?:do|does|is|can) ?not(?: (?:have|take|support|accept|expect|include|look for|fit|need|come with)){1,2}|\bcannot(?: (?:take|use))?|\bnot (?:compatible with|suitable for|meant for)|\bneither (?:an? |the )?[a-z -]{2,20} (?:n?or)|\bnone (?:of them )?(?:with|has|have)|\bno [a-z]{2,12} (?:or|and no|nor)|\b(?:not included|without|missing|lacks?|not fitted)[ \t]{0,3}:(?:[^.\n:]{0,50},)?)[ \t]{1,3}(?:an? |the |any |analog(?:ue)? |onboard |on-board |built-in |integrated |separate )*$/.test(
@@ -53,7 +59,7 @@ const deniedAfter = (after: string) =>
   /^[ \t]{0,6}(?:chip|sensor|module|flash|memory|socket|plug|input|output|function)?(?:[ \t]{0,6}(?:\((?:bmp|dps|spl)?[a-z0-9]{0,8}\))?)(?:[ \t]{0,6}[:=|?-]){0,3}[ \t]{0,6}(?:option )?(?:(?:is |are |was )?(?:no(?!\. ?\d| \d)|none|nope|n\/a|without|absent|missing|unpopulated|empty|not (?:there|fitted|included|supported|available|present|populated|installed|on ?board|equipped|mounted)|isn't|not)\b(?! sure| only)|isn't (?:included|fitted|there|present)|✗|x(?=[ \t]*(?:$|\n|[,;|]))|-(?=[ \t]*(?:$|\n|\|)))/.test(
     after,
   ) ||
-  /^ ?\?[ \t]{0,3}(?:a\d{0,2}: ?)?(?:sorry|unfortunately|no\b|nope|it (?:has|does) not|there is (?:not|none))/.test(
+  /^ ?\?[ \t]{0,3}(?:a\d{0,2}: ?)?(?:sorry|unfortunately|leider|no\b|nope|it (?:has|does) not|there is (?:not|none))/.test(
     after,
   );
 
@@ -106,7 +112,7 @@ export function sentenceOf({ before, text, after }: Around): string {
 }
 
 const another =
-  /\b(?:(?:my|the|our|its|your) (?:old|previous|last|former) [^.;:\n]{0,24}|(?:(?:the|an) (?:earlier|first|last|previous)|\d{4}) (?:lot|batch|run|version) [^.;:\n]{0,24}|(?:others|other boards|competitors?|most boards|predecessor)\b(?:(?!\b(?:ours?|this|we|new)\b)[^.;:\n]){0,30})$/;
+  /\b(?:(?:my|the|our|its|your) (?:old|previous|last|former) [^.;:\n]{0,24}|(?<=^|[.;\n] ?)old [a-z][^.\n]{0,24}:(?:[^.\n]|\.\d){0,80}|(?:(?:the|an) (?:earlier|first|last|previous)|\d{4}) (?:lot|batch|run|version) [^.;:\n]{0,24}|(?:others|other boards|competitors?|most boards|predecessor)\b(?:(?!\b(?:ours?|this|we|new)\b)[^.;:\n]){0,30})$/;
 
 /** Is the subject of the sentence so far another board? */
 export function ofAnotherBoard({ before }: Pick<Around, 'before'>): boolean {
