@@ -94,10 +94,22 @@ export async function allPeripherals(db: Database): Promise<Peripheral[]> {
 }
 
 export type BoardSaved =
-  { kind: 'saved'; version: number } | { kind: 'conflict'; board: Board; version: number } | { kind: 'gone' };
+  | { kind: 'saved'; version: number }
+  | { kind: 'conflict'; board: Board; version: number }
+  | { kind: 'gone' }
+  /** Another board has this maker, name and revision. */
+  | { kind: 'named'; id: string };
 
-/** Saves one board on top of the version the change was made from; 0 adds a new one. */
+/**
+ * Saves one board on top of the version the change was made from; 0 adds a new one. Nobody adds or renames a board to the maker, name and revision of another one. That is asked here and not of an index: files and
+ * backups that have such twins come in whole.
+ */
 export async function saveBoard(db: Database, board: Board, baseVersion: number): Promise<BoardSaved> {
+  const twin = await twinOf(db, board);
+  if (twin !== null) {
+    const own = await db.select({ id: boards.id }).from(boards).where(eq(boards.id, board.id));
+    return baseVersion > 0 && own.length === 0 ? { kind: 'gone' } : { kind: 'named', id: twin };
+  }
   const values = { id: board.id, body: board };
   if (baseVersion === 0) {
     const added = await db.insert(boards).values(values).onConflictDoNothing().returning({ version: boards.version });
@@ -116,6 +128,15 @@ export async function saveBoard(db: Database, board: Board, baseVersion: number)
   return isDeepStrictEqual(current(there.body), board)
     ? { kind: 'saved', version: there.version }
     : { kind: 'conflict', board: current(there.body), version: there.version };
+}
+
+/** The board that is called the same, whatever the capitals; null where there is none, or where this one was called so before. Two at once wait for each other where `db` is a transaction. */
+async function twinOf(db: Database, { id, maker, name, revision }: Board): Promise<string | null> {
+  const called = [maker, name, revision].map((w) => w.toLowerCase());
+  const same = sql`(lower(${boards.maker}), lower(${boards.name}), lower(${boards.revision})) = (${called[0]}, ${called[1]}, ${called[2]})`;
+  await db.execute(sql`select pg_advisory_xact_lock(hashtext(${called.join('/')}))`);
+  const rows = await db.select({ id: boards.id }).from(boards).where(same).orderBy(asc(boards.id));
+  return rows.some((r) => r.id === id) ? null : (rows[0]?.id ?? null);
 }
 
 export async function findBoard(db: Database, id: string): Promise<{ board: Board; version: number } | null> {

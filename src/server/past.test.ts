@@ -41,6 +41,17 @@ describe('what was overwritten comes back', () => {
     await saveBuild(db, build, version);
     expect(await historyOf(db, 'build', 'gutterling')).toEqual(before);
   });
+  test('a clock that was a day ahead and was put right keeps nothing from being kept', async () => {
+    const [board] = await allBoards(db);
+    await putBoards(db, [{ ...board!, summary: 'while it was ahead' }]);
+    await db.execute(sql`update past set at = now() + interval '1 day' where id = ${board!.id}`);
+    const before = (await historyOf(db, 'board', board!.id)).length;
+    await putBoards(db, [{ ...board!, summary: 'put right' }]);
+    expect((await historyOf(db, 'board', board!.id)).length).toBe(before + 1);
+    await db.execute(sql`delete from past where id = ${board!.id}`);
+    await putBoards(db, [board!]);
+    await db.execute(sql`delete from past where id = ${board!.id}`);
+  });
   test('boards that an import replaces', async () => {
     const [board] = await allBoards(db);
     await putBoards(db, [{ ...board!, summary: 'over it' }]);

@@ -2,7 +2,7 @@ import http from 'node:http';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
 import { filledIn, newBoard } from '../core';
 import { openDatabase, type Database } from '../db/connection';
-import { allBoards, findBoard, saveBoard } from '../db/library';
+import { allBoards, findBoard, putBoards, saveBoard } from '../db/library';
 import { freshDatabase } from '../db/tests/fresh-database';
 import { addPhoto, findPhoto, photosAbout } from '../db/photos';
 import { refreshOffers } from './offers';
@@ -31,12 +31,26 @@ test('a board is added once, saved on the newest version only, and says when it 
   expect((await findBoard(db, 'test-board'))!.version).toBe(2);
 });
 
+test('no board is added or renamed to what another one is called; twins that a file brought stay, and can be saved', async () => {
+  const one = { ...board, id: 'twin-one', name: 'Twin' };
+  const other = { ...board, id: 'twin-other', name: 'TWIN' };
+  expect(await saveBoard(db, one, 0)).toEqual({ kind: 'saved', version: 1 });
+  expect(await saveBoard(db, other, 0)).toEqual({ kind: 'named', id: 'twin-one' });
+  expect(await saveBoard(db, { ...other, revision: '2' }, 0)).toEqual({ kind: 'saved', version: 1 });
+  expect(await saveBoard(db, other, 1)).toEqual({ kind: 'named', id: 'twin-one' });
+  await putBoards(db, [other]);
+  expect(await saveBoard(db, { ...other, summary: 'mine' }, 2)).toEqual({ kind: 'saved', version: 3 });
+  expect(await saveBoard(db, { ...one, name: 'Another' }, 1)).toEqual({ kind: 'saved', version: 2 });
+});
+
 // The revision has a column of its own, so no row is without one.
 test.each(filledIn.filter((f) => f !== 'revision'))(
   'a board stored before %s was added to the format opens with its default',
   async (field) => {
     const older = Object.fromEntries(
-      Object.entries({ ...board, id: `without-${field.toLowerCase()}` }).filter(([key]) => key !== field),
+      Object.entries({ ...board, id: `without-${field.toLowerCase()}`, name: `Without ${field}` }).filter(
+        ([key]) => key !== field,
+      ),
     ) as typeof board;
     await saveBoard(db, older, 0);
     expect((await findBoard(db, older.id))!.board).toHaveProperty(field);

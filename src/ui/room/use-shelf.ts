@@ -70,7 +70,7 @@ export function useShelf() {
     const { current } = said;
     if (status === 409 && current) change((s) => ({ ...s, versions: { ...s.versions, [board.id]: current.version } }));
     const faults = said.faults?.map((f) => `${f.field}: ${f.sentence}`).join(' ') ?? '';
-    return `${said.sentence} ${faults}${status === 409 ? ' Save again to put yours in its place.' : ''}`;
+    return `${said.sentence} ${faults}${status === 409 && current ? ' Save again to put yours in its place.' : ''}`;
   };
 
   const removeBoard = async (id: string): Promise<string | null> => {

@@ -33,6 +33,13 @@ export function PUT(request: Request, { params }: Context) {
           : 'Somebody else saved this board in the meantime.',
         { current: { board: result.board, version: result.version } },
       );
+    if (result.kind === 'named') {
+      const { maker, name, revision } = read.value;
+      return say(
+        409,
+        `${maker} ${name}, revision ${revision}, is on the shelf already. Change that one, or give this one another name or revision.`,
+      );
+    }
     return say(404, 'This board was taken off the shelf in the meantime.');
   });
 }
