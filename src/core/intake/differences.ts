@@ -1,6 +1,7 @@
 import type { Board } from '../records/board';
 import { figureWords } from '../quantity/figure';
 import { boardFigures } from '../figures/board-figures';
+import { sharedLabel } from '../records/shared-limit';
 
 export interface Difference {
   field: string;
@@ -31,6 +32,9 @@ export function differencesOf(a: Board, b: Board): Difference[] {
       .map((r) => `${r.label} ${r.source.kind === 'regulator' ? figureWords(r.source.ratedAmps, 'A') : ''}`)
       .join('; ') || 'none';
   say('rails', 'Regulators', rails(a), rails(b));
+  const shared = (x: Board) =>
+    (x.sharedLimits ?? []).map((l) => `${sharedLabel(x, l)} ${figureWords(l.amps, 'A')}`).join('; ') || 'not said';
+  say('sharedLimits', 'What regulators carry together', shared(a), shared(b));
   say('pads', 'Pads', `${a.pads.length}`, `${b.pads.length}`);
   return found;
 }

@@ -20,6 +20,7 @@ export function wiringClass(board: Board): string {
     isSingleEsc(board),
     board.pads.filter((p) => joinable.has(p.id)).map(({ label: _, ...pad }) => pad),
     rails.map(({ label: _, source, ...rail }) => ({ ...rail, source })),
+    board.sharedLimits ?? null,
     bridges,
     plugs,
     grounds,

@@ -3,6 +3,7 @@ import { evaluate } from '../evaluate/climb';
 import type { NumberFigure } from '../quantity/figure';
 import { checkBoard } from '../records/board-links';
 import { joined } from '../sets/join';
+import { wiringClass } from '../sets/wiring-class';
 import { makeBoard, makeBuild, makePart, regulator, says, supply, unknown } from '../tests/make';
 
 const both = (amps?: NumberFigure) =>
@@ -67,6 +68,8 @@ describe('regulators that carry less together than each alone (common practice, 
     ]);
     expect(set.sharedLimits!.flatMap((l) => l.rails).every((r) => rails.has(r))).toBe(true);
   });
+  test('members that differ in nothing else are not wired alike', () =>
+    expect(wiringClass(both(says(3)))).not.toBe(wiringClass(both())));
   test('a rail that is not there is a fault of the file', () =>
     expect(checkBoard({ ...both(), sharedLimits: [{ rails: ['5v', '12v'], amps: says(3) }] }, '')).toEqual([
       {

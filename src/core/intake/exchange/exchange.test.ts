@@ -86,6 +86,23 @@ describe('two boards made one', () => {
     expect(board.pads).toEqual(own.pads);
     expect(conflicts.some((c) => c.says === 'What is drawn')).toBe(true);
   });
+  test('what regulators carry together is taken over where the rails are known, and heard where both say it', () => {
+    const rails = own.rails.filter((r) => r.source.kind === 'regulator').slice(0, 2);
+    const limit = (value: number, origin: 'claim' | 'manual') => ({
+      sharedLimits: [{ rails: rails.map((r) => r.id), amps: { value, origin } }],
+    });
+    expect(unitedBoard(own, called(limit(3, 'manual')), 'same', '2026-11-28').board.sharedLimits).toEqual(
+      limit(3, 'manual').sharedLimits,
+    );
+    const { board, conflicts } = unitedBoard(
+      { ...own, ...limit(4, 'claim') },
+      called(limit(3, 'manual')),
+      'same',
+      '2026-11-28',
+    );
+    expect(board.sharedLimits).toMatchObject([{ amps: { value: 3, origin: 'manual', also: [{ value: 4 }] } }]);
+    expect(conflicts.map((c) => c.says)).toEqual([`${rails[0]!.label} and ${rails[1]!.label} together`]);
+  });
   test('a database and a file have the keys of a pad in other orders: that is no difference', () => {
     const turned = own.pads.map((p) => Object.fromEntries(Object.entries(p).reverse()) as typeof p);
     expect(unitedBoard(own, called({ pads: turned }), 'same', '2026-11-28').conflicts).toEqual([]);

@@ -2,6 +2,7 @@ import { figuresOf } from '../../figures/board-figures';
 import { figureWords, isUnknown, type AnyFigure } from '../../quantity/figure';
 import { heard } from '../../quantity/word';
 import type { Board, Offer } from '../../records/board';
+import { sharedLabel } from '../../records/shared-limit';
 
 /** What two shelves say differently of one figure, and which of it counts now. */
 export interface Conflict {
@@ -21,6 +22,7 @@ const drawn = [
   'pads',
   'ports',
   'rails',
+  'sharedLimits',
   'buses',
   'outputs',
   'analogueInputs',
@@ -40,12 +42,7 @@ const drawn = [
 export function unitedBoard(own: Board, theirs: Board, how: 'same' | 'other revision' | 'near', seen: string): United {
   const revision = how === 'other revision' ? theirs.revision : undefined;
   const conflicts: Conflict[] = [];
-  const together = (
-    says: string,
-    unit: string,
-    now: AnyFigure | undefined,
-    next: AnyFigure | undefined,
-  ): AnyFigure | undefined => {
+  const together: Together = (says, unit, now, next) => {
     if (!next || isUnknown(next)) return now;
     const made = wordsIn(next).reduceRight((figure, word) => heard(figure, asTheirs(word, revision)), now);
     const [a, b] = [figureWords(now, unit), figureWords(next, unit)];
@@ -61,13 +58,16 @@ export function unitedBoard(own: Board, theirs: Board, how: 'same' | 'other revi
   if (own.pads.length === 0 && theirs.pads.length > 0) {
     const circuit = Object.fromEntries(drawn.flatMap((key) => (theirs[key] === undefined ? [] : [[key, theirs[key]]])));
     board = { ...board, ...circuit };
-  } else if (theirs.pads.length > 0 && drawing(own) !== drawing(theirs))
-    conflicts.push({
-      says: 'What is drawn',
-      own: `${own.pads.length} pads`,
-      theirs: `${theirs.pads.length} pads`,
-      counts: `${own.pads.length} pads, your own`,
-    });
+  } else {
+    board = withTheirShares(board, theirs, together, (word) => asTheirs(word, revision));
+    if (theirs.pads.length > 0 && drawing(own) !== drawing(theirs))
+      conflicts.push({
+        says: 'What is drawn',
+        own: `${own.pads.length} pads`,
+        theirs: `${theirs.pads.length} pads`,
+        counts: `${own.pads.length} pads, your own`,
+      });
+  }
   const sources = [
     ...(own.sources ?? []),
     ...(theirs.sources ?? []).filter((s) => !own.sources?.some((o) => o.id === s.id)),
@@ -118,16 +118,39 @@ function asTheirs(word: AnyFigure, revision: string | undefined): AnyFigure {
   } as AnyFigure;
 }
 
-function withTheirAmps(
-  rail: Board['rails'][number],
+type Together = (
+  says: string,
+  unit: string,
+  now: AnyFigure | undefined,
+  next: AnyFigure | undefined,
+) => AnyFigure | undefined;
+
+/** What regulators carry together, where the own board has rails of the same volts: a limit that it does not know is taken over. */
+function withTheirShares(
+  own: Board,
   theirs: Board,
-  together: (
-    says: string,
-    unit: string,
-    now: AnyFigure | undefined,
-    next: AnyFigure | undefined,
-  ) => AnyFigure | undefined,
-): Board['rails'][number] {
+  together: Together,
+  heardWord: (word: AnyFigure) => AnyFigure,
+): Board {
+  const here = (id: string) => {
+    const rail = theirs.rails.find((r) => r.id === id);
+    const volts =
+      rail?.source.kind === 'regulator' && 'value' in rail.source.outVolts ? rail.source.outVolts.value : NaN;
+    const same = own.rails.filter((r) => givesVolts(r, volts));
+    return (same.find((r) => r.label === rail?.label) ?? (same.length === 1 ? same[0] : undefined))?.id;
+  };
+  const limits = (theirs.sharedLimits ?? []).reduce((all, limit) => {
+    const rails = limit.rails.flatMap((id) => here(id) ?? []);
+    if (rails.length < limit.rails.length) return all;
+    const known = all.find((l) => [...l.rails].sort().join() === [...rails].sort().join());
+    if (!known) return [...all, { rails, amps: heardWord(limit.amps) as typeof limit.amps }];
+    const amps = together(sharedLabel(own, known), 'A', known.amps, limit.amps) as typeof limit.amps;
+    return all.map((l) => (l === known ? { ...l, amps } : l));
+  }, own.sharedLimits ?? []);
+  return limits.length > 0 ? { ...own, sharedLimits: limits.slice(0, 8) } : own;
+}
+
+function withTheirAmps(rail: Board['rails'][number], theirs: Board, together: Together): Board['rails'][number] {
   const { source } = rail;
   if (source.kind !== 'regulator' || !('value' in source.outVolts)) return rail;
   const volts = source.outVolts.value;
