@@ -8,12 +8,12 @@ const counts = (t: Tally) =>
 
 describe('the reader on the corpora', () => {
   test.each(Object.entries(corpora()))(
-    '%s: of what is called sure 99 % is right, of all 98 %, and 97 % is found',
+    '%s: of what is called sure 99.4 % is right, of all 98 %, and 97 % is found',
     (_, corpus) => {
       const found = measure(corpus);
       const errors = JSON.stringify(found.errors.slice(0, 8));
       expect(corpus.texts.length).toBeGreaterThanOrEqual(30);
-      expect(found.precisionOfSure, errors).toBeGreaterThanOrEqual(0.99);
+      expect(found.precisionOfSure, errors).toBeGreaterThanOrEqual(0.994);
       expect(found.precision, errors).toBeGreaterThanOrEqual(0.98);
       expect(found.recall, errors).toBeGreaterThanOrEqual(0.97);
     },
@@ -22,14 +22,14 @@ describe('the reader on the corpora', () => {
     expect(
       Object.fromEntries(Object.entries(corpora()).map(([name, corpus]) => [name, counts(measure(corpus).all)])),
     ).toEqual({
-      'by-another-hand': '401 right, 43 right in doubt, 0 wrong, 0 wrong in doubt, 1 missed',
-      first: '466 right, 51 right in doubt, 0 wrong, 0 wrong in doubt, 0 missed',
-      'round-five': '340 right, 63 right in doubt, 0 wrong, 3 wrong in doubt, 11 missed',
-      'round-four': '468 right, 52 right in doubt, 2 wrong, 0 wrong in doubt, 9 missed',
-      'round-one': '668 right, 82 right in doubt, 3 wrong, 1 wrong in doubt, 1 missed',
-      'round-six': '406 right, 61 right in doubt, 3 wrong, 3 wrong in doubt, 12 missed',
-      'round-three': '517 right, 112 right in doubt, 0 wrong, 3 wrong in doubt, 11 missed',
-      'round-two': '569 right, 81 right in doubt, 2 wrong, 1 wrong in doubt, 1 missed',
+      'by-another-hand': '357 right, 87 right in doubt, 0 wrong, 0 wrong in doubt, 1 missed',
+      first: '431 right, 86 right in doubt, 0 wrong, 0 wrong in doubt, 0 missed',
+      'round-five': '277 right, 126 right in doubt, 0 wrong, 3 wrong in doubt, 11 missed',
+      'round-four': '391 right, 129 right in doubt, 2 wrong, 0 wrong in doubt, 9 missed',
+      'round-one': '613 right, 137 right in doubt, 2 wrong, 1 wrong in doubt, 1 missed',
+      'round-six': '340 right, 127 right in doubt, 2 wrong, 4 wrong in doubt, 12 missed',
+      'round-three': '470 right, 159 right in doubt, 0 wrong, 3 wrong in doubt, 11 missed',
+      'round-two': '514 right, 136 right in doubt, 1 wrong, 1 wrong in doubt, 1 missed',
     }));
   test('marks both sides of a contradiction', () => {
     expect(readSpec('Weight: 8 g\nweight 9 g').map((r) => [r.value, r.doubt])).toEqual([
@@ -64,6 +64,7 @@ describe('the reader on the corpora', () => {
     ['microSD slot (no onboard flash)', 'storageMb', 'card'],
     ['Weight 9.8 g FC only', 'massG', 'fc only'],
     ['5V BEC: 3A, input 7-30V', 'packMaxVolts', 'regulator'],
+    ['It has a mass of 8.4 g and the holes are 30.5 mm apart', 'patternMm', 'sentence'],
     ['UARTs: 5 or 6', 'claimedPorts', 'or'],
     ['I put the barometer where it sees no wind', 'barometer', 'no'],
   ])('what the text leaves open is in doubt, and says by which words: %s', (text, field, word) => {

@@ -6,7 +6,7 @@ import { plain } from './reader/plain';
 import { extrasRules, portRules, processorRule } from './reader/rules/board-rules';
 import { holeRules, massRules, sizeRules } from './reader/rules/mechanics-rules';
 import { currentRules, packRules, regulatorRules, sensorRules } from './reader/rules/power-rules';
-import { ofAnotherBoard, type Around, type Rule } from './reader/rules/rule';
+import { inSentence, ofAnotherBoard, type Around, type Rule } from './reader/rules/rule';
 import { scriptOf, sourceOf, type Script } from './reader/script';
 import { asMeant } from './reader/spelling';
 import { inLines, type Version } from './reader/tables';
@@ -104,6 +104,7 @@ function readPiece(text: string, { script, versions }: Page, from: number, to: n
           ...(version === undefined ? {} : { version }),
           line: words.line,
           ofAnother: ofAnotherBoard(words),
+          inSentence: inSentence(words),
         });
     }
   }

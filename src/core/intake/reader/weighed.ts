@@ -6,6 +6,7 @@ export interface Read extends Reading {
   line: string;
   /** The sentence is about another board. */
   ofAnother: boolean;
+  inSentence: boolean;
 }
 
 /** What the readings are worth when held against each other and against where they stand. */
@@ -20,7 +21,11 @@ export function weighed(found: Read[], text: string, talk: readonly [number, num
     );
   const older = placed.map((r) => olderRevision(r, text));
   const parts = sectioned(older, text);
-  return contradicted(parts.map(versioned)).map(({ line: _, ofAnother: __, ...r }) => r);
+  return contradicted(parts.map(versioned)).map((r) => {
+    const last = r.inSentence ? doubted(r, 'said in a sentence: look whether it is said of this board') : r;
+    const { line: _, ofAnother: __, inSentence: ___, ...reading } = last;
+    return reading;
+  });
 }
 
 const doubted = (r: Read, why: string): Read => (r.doubt === 'sure' ? { ...r, doubt: 'likely', why } : r);
