@@ -65,7 +65,7 @@ const short: Record<string, string> = {
   size: 'dimensions',
   holes: 'gaten hål hull huller furatok befestigung',
   input: 'akku batterie spänning питание entrée inngang indgang táplálás',
-  no: 'nie nee nej nei no ne',
+  no: 'nie nee nej nei no ne non',
   yes: 'ja sí sì si oui sim tak',
   without: 'sin sem bez без w/o',
   with: 'mit avec met con com med с',

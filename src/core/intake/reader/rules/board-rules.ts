@@ -94,7 +94,7 @@ export const portRules: Rule[] = [
     `\\b(?:number of uarts?|uarts?(?: ports?)?(?: count)?|uart quantity|(?:hardware )?serial(?: ports?| i/o)?)${W}(?:[:=?-](?: a:)?|x${W}|:${W}x|(?<=count ?))${W}(\\d{1,2})\\b(?![.,]\\d)(?! ?(?:free|spare|volt|v\\b))`,
     ([n], around) => sane('claimedPorts', num(n), 1, 16, openness(around) ?? counting(around)),
   ),
-  rule(`\\b(?:uarts|serial ports?)[ \\t]{1,6}(\\d{1,2})\\b(?!${W}[-.,])(?! ?(?:free|spare))`, ([n]) =>
+  rule(`\\b(?:uarts|serial ports?)[ \\t]{1,6}(\\d{1,2})\\b(?!${W}(?:[-,]|\\.\\d))(?! ?(?:free|spare))`, ([n]) =>
     sane('claimedPorts', num(n), 1, 16),
   ),
   rule(`\\buarts?${W}(\\d{1,2}) ?(?:pcs|pieces|ports)\\b`, ([n]) => sane('claimedPorts', num(n), 1, 16)),

@@ -85,7 +85,8 @@ export const sizeRules: Rule[] = [
       )
         return [];
       const unit = u3 ?? u2 ?? u1 ?? (/mm|millimet/.test(line) ? 'mm' : undefined);
-      if (!unit && !sized) return [];
+      // Three of them are a size, whatever its unit: millimetres, as boards go.
+      if (!unit && !sized && c === undefined) return [];
       const [l, w, h] = [mm(a, unit), mm(b, unit), c === undefined ? null : mm(c, unit)];
       if (l < 10 || w < 10 || l > 120 || w > 120) return [];
       const why = openness(around) ?? (sized ? undefined : 'a size by its shape, without a word that says so');

@@ -43,7 +43,7 @@ export const sane = (field: SpecField, n: number, low: number, high: number, why
 export function denied({ before, after }: Pick<Around, 'before' | 'after'>): boolean {
   // "baro no  osd yes": the no is the value of what stands before it. "w/ osd no baro": it is about what follows.
   const valued = VALUE.test(after) && new RegExp(`\\b${FEATURE}[ :]{1,3}no[ \\t]{1,3}$`).test(before);
-  const next = new RegExp(`^ no ${FEATURE}\\b(?![ :]{1,3}(?:yes|no|y|n)\\b)`).test(after);
+  const next = new RegExp(`^[ \\t]{0,3}[|,;/]?[ \\t]{0,3}no ${FEATURE}\\b(?![ :]{1,3}(?:yes|no|y|n)\\b)`).test(after);
   return (deniedBefore(before) && !valued) || (deniedAfter(after) && !next);
 }
 
