@@ -55,6 +55,8 @@ describe('the reader on the corpora', () => {
     ['Poids : 7,8 g ; Alimentation : 3S ; Baromètre : non', 'barometer', false],
     ['3 UART | Baro | no OSD', 'barometer', true],
     ['3 UART | Baro | no OSD', 'overlayChip', false],
+    ['Gyro 1, baro 0, flash 1 (16 MB)', 'barometer', false],
+    ['OSD chip: removed since batch 4', 'overlayChip', false],
     ['no blackbox', 'storageMb', 0],
     ['| Analog OSD | without |', 'overlayChip', false],
     ['Barometer: not supported, sold as an option', 'barometer', false],

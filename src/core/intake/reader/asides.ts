@@ -40,6 +40,7 @@ const pieces: RegExp[] = [
   /\b(?:total|all|sum)(?: of (?:four|all|4))?(?: peak| burst| continuous| current){0,2}[ :]{0,3}\d{2,4} ?a\b|\(?\b\d{2,4} ?a (?:in )?total\)?/g,
   /(?:^|(?<=\n))[ \t]{0,4}(?:filters?|sort by|categor(?:y|ies)|tags|keywords?)[ \t]{0,3}:[^\n]{0,400}/g,
   /(?:^|(?<=\n))[ \t]{0,4}(?:weight|mass|size)? ?\(?(?:box|parcel|packaging)\)?[ \t]{0,3}[.:_-]{1,80}[^\n]{0,60}/g,
+  /\bstand-?offs?(?: height| length)?[ :]{0,2}\d{1,2}(?:[.,]\d)? ?mm\b/g,
   /\bgross[ :]{1,3}\d{1,4}(?:[.,]\d)? ?(?:g|kg)\b/g,
   /(?<=\b(?:gps|buzzer|receiver|antenna|camera|transmitter|(?:lead|cable|wire|plug)(?: of \d{1,3} ?mm)?) )\((?![^)\n]{0,60}\buart)[^)\n]{0,60}\)/g,
   /\b(?:for|with|using) (?:the |an? )?adapter\b[^\n.;]{0,80}|\badapter\b ?\((?:not included|sold)[^\n.;]{0,80}/g,

@@ -284,7 +284,10 @@ export const regulatorRules: Rule[] = [
   ),
   rule(
     `\\b${N} ?${A}${W}(?:@|at|/|on|from)?${W}${N} ?${V}(?:${W}(?:${NAMED}))?(?![\\d.]|,\\d)`,
-    ([a, unit, v], around) => (denied(around) ? [] : regulator(num(v), milli(a, unit), openness(around))),
+    ([a, unit, v], around) =>
+      denied(around) || /\b(?:load|draws?|needs?|consum\w+|takes|pulled)\b[^.;\n]{0,12}$/.test(around.before)
+        ? []
+        : regulator(num(v), milli(a, unit), openness(around)),
   ),
   rule(`\\b${N} ?${V}(?: one| regulator)? (?:for|at|gives) ${N}(?=[ \\t]*(?:$|\\n|[.,;]))`, ([v, a], around) =>
     /regulator|bec|good for/.test(around.before) ? regulator(num(v), num(a), 'amps without their unit') : [],
