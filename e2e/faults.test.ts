@@ -131,27 +131,22 @@ describe('what was said to be kept is there afterwards', () => {
     expect([told.lost, told.others]).toEqual([0, {}]);
   });
 
-  const room = path.join(clusterFolder('full-cluster'), '..', 'full-cluster');
-  const mounted = canMount(room);
-  afterAll(() => mounted && execFileSync('umount', ['-l', room]));
-  // Only who may mount a small disk can fill one without harm.
-  test.skipIf(!mounted)('the disk of the database is full, and then is not', async () => {
+  test('the disk of the database is full, and then is not', async ({ skip, onTestFinished }) => {
+    const room = clusterFolder('full-cluster');
+    // Only who may mount a small disk can fill one without harm.
+    if (!mounted(room)) return skip('no small disk can be mounted here');
+    onTestFinished(() => void execFileSync('umount', ['-l', room]));
     const small = await startCluster('full-cluster');
     const at = prepared(await freshDatabase(small.url))!;
     const server = await up(undefined, at);
     const filler = path.join(room, 'filler');
     try {
-      const told = await (async () => {
-        let over = false;
-        const edits = editing([server.address], 4, () => over);
-        await wait(500);
+      const told = await amid('disk full', [server.address], 4, async () => {
         fill(filler);
         await wait(2500);
         rmSync(filler);
-        await wait(1500);
-        over = true;
-        return noted('disk full', await edits);
-      })();
+        await wait(900);
+      });
       expect(told.lost).toBe(0);
       expect(Object.keys(told.others)).toEqual(['503']);
     } finally {
@@ -161,7 +156,7 @@ describe('what was said to be kept is there afterwards', () => {
   });
 });
 
-function canMount(folder: string): boolean {
+function mounted(folder: string): boolean {
   try {
     execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=160m,mode=777', 'tmpfs', folder], { stdio: 'ignore' });
     return true;

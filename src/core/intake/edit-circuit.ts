@@ -208,14 +208,18 @@ function withShared(board: Board, change: (limits: SharedLimit[]) => SharedLimit
   return next.length > 0 ? { ...rest, sharedLimits: next } : rest;
 }
 
+/** Limits of one board, and rails of one limit, as the file has room for. */
+const mostShared = 8;
+
 /** Which regulators carry no more together than a figure that is still to be said; an empty list takes the limit out. Fewer than two share nothing. */
 export function shareRails(board: Board, at: number | null, rails: readonly string[]): Board {
   return withShared(board, (limits) => {
+    const some = rails.slice(0, mostShared);
     if (at === null)
-      return rails.length > 1 && limits.length < 8 ? [...limits, { rails: [...rails], amps: unknown }] : limits;
+      return some.length > 1 && limits.length < mostShared ? [...limits, { rails: some, amps: unknown }] : limits;
     return limits.flatMap((l, i) => {
       if (i !== at) return [l];
-      return rails.length > 1 ? [{ ...l, rails: [...rails] }] : [];
+      return some.length > 1 ? [{ ...l, rails: some }] : [];
     });
   });
 }

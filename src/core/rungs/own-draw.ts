@@ -1,12 +1,13 @@
 import { plausible } from '../figures/plausible-ends';
-import { interval, isKnown } from '../quantity/figure';
+import { interval, isKnown, type NumberFigure } from '../quantity/figure';
 import { ground } from '../quantity/ground';
 import type { Board } from '../records/board';
 import type { Hookup } from '../wiring/hookup';
+import { togetherKey } from '../wiring/keys';
 import { num, span, type Finding } from './finding';
 
 /**
- * What the board itself draws must be carried before any part is: by every regulator on its way. Found by solving the circuit; a board with nothing on its rails would
+ * What the board itself draws must be carried before any part is: by every regulator on its way, and by several together where they share a limit. Found by solving the circuit; a board with nothing on its rails would
  * otherwise pass with a regulator that cannot even feed its processor.
  */
 export function checkOwnDraw(board: Board, hookup: Hookup): Finding[] {
@@ -14,10 +15,10 @@ export function checkOwnDraw(board: Board, hookup: Hookup): Finding[] {
   const ends = own.map((f) => plausible(f, 'ownAmps'));
   const most = ends.reduce((sum, e) => sum + e.high, 0);
   const share = most > 0 ? ends.reduce((sum, e) => sum + e.low, 0) / most : 0;
-  return hookup.rails.flatMap((line): Finding[] => {
-    const rail = board.rails.find((r) => r.id === line.rail);
-    if (rail?.source.kind !== 'regulator' || !isKnown(rail.source.ratedAmps)) return [];
-    const rated = interval(rail.source.ratedAmps);
+  return [...hookup.rails, ...hookup.together].flatMap((line): Finding[] => {
+    const rating = ratingOf(board, line.rail);
+    if (!isKnown(rating)) return [];
+    const rated = interval(rating);
     const amps = { low: (line.ownMa * share) / 1000, high: line.ownMa / 1000 };
     // Draws were rounded up to whole milliamps.
     if (amps.high <= rated.low + 0.001) return [];
@@ -27,15 +28,19 @@ export function checkOwnDraw(board: Board, hookup: Hookup): Finding[] {
         rung: 7,
         state: breaks ? 'breaks' : 'unknown',
         code: 'rail load',
-        about: rail.label,
-        sentence: `The board itself draws ${span(amps.low, amps.high, 'A', 2)} through ${rail.label}, which carries ${span(rated.low, rated.high, 'A', 2)}: ${breaks ? 'nothing is left for parts, nor enough for the board' : 'whether that is enough for the board alone hangs on a figure'}.`,
+        about: line.label,
+        sentence: `The board itself draws ${span(amps.low, amps.high, 'A', 2)} through ${line.label}, which carries ${span(rated.low, rated.high, 'A', 2)}: ${breaks ? 'nothing is left for parts, nor enough for the board' : 'whether that is enough for the board alone hangs on a figure'}.`,
         needed: `${num(amps.high, 2)} A`,
         given: `${num(rated.low, 2)} A`,
-        grounds: [
-          ground(`${rail.label} rating`, rail.source.ratedAmps, 'A'),
-          ...own.map((f) => ground('The board itself', f, 'A')),
-        ],
+        grounds: [ground(`${line.label} rating`, rating, 'A'), ...own.map((f) => ground('The board itself', f, 'A'))],
       },
     ];
   });
+}
+
+/** What a regulator, or several together, are said to carry. */
+function ratingOf(board: Board, name: string): NumberFigure | undefined {
+  const source = board.rails.find((r) => r.id === name)?.source;
+  if (source?.kind === 'regulator') return source.ratedAmps;
+  return board.sharedLimits?.find((l) => togetherKey(l.rails) === name)?.amps;
 }

@@ -7,11 +7,10 @@ import type { LaidPart } from './laid';
 import type { Supplied } from '../circuit/rail-tree';
 import { railPlugs } from '../circuit/plug-pins';
 import { gaugeFor } from '../trade/wire';
-import { milliamps } from './rail-limits';
-import { loadOn, pinRows } from './supply-load';
+import { loadOn, pinRows, sumRows } from './supply-load';
 import { ampsAt, deskAmps, insideRange, unsaidDraw } from './supply-ways';
-import { row, tag, way, type Condition, type Way, type Workshop } from './way';
-import { peakRow, steadyRow, bridgeKey, feedKey } from './keys';
+import { tag, way, type Condition, type Way, type Workshop } from './way';
+import { bridgeKey, feedKey } from './keys';
 
 /** A supply that a part hands on. */
 type Output = Peripheral['gives'][number];
@@ -146,22 +145,7 @@ function fedWay(shop: Workshop, guest: LaidPart, supply: Supply, host: LaidPart,
       grounds: [ground(`${hostName}, ${give.label}`, give.amps, 'A')],
     });
   const output = outputId(host.part.id, give);
-  const rows = limits
-    ? [
-        {
-          id: row(shop, { id: peakRow(output), limit: limits.printedMa, comfort: limits.deratedMa }),
-          load: { kind: 'peak' as const, rail: output },
-          amount: milliamps(peakAmps),
-          rung: 7 as const,
-        },
-        {
-          id: row(shop, { id: steadyRow(output), limit: limits.deratedMa }),
-          load: { kind: 'steady' as const, rail: output },
-          amount: milliamps(typicalAmps),
-          rung: 7 as const,
-        },
-      ]
-    : [];
+  const rows = limits ? sumRows(shop, output, limits, { typicalAmps, peakAmps }) : [];
   // The host draws for its guest what its own regulator loses as well.
   const lowest = Math.max(0.5, from.swing.low[shop.world === 'sure' ? 'low' : 'high']);
   const through = (Number.isFinite(volts.high) ? volts.high : lowest) / (assumedEfficiency * lowest);

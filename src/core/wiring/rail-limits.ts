@@ -1,6 +1,6 @@
 import type { Supplied } from '../circuit/rail-tree';
 import { plausible } from '../figures/plausible-ends';
-import { interval, isKnown } from '../quantity/figure';
+import { interval, isKnown, type NumberFigure } from '../quantity/figure';
 import type { SharedLimit } from '../records/board';
 import { assumedLinearWatts, ratingShare } from '../trade/rating';
 import { usbAmps } from '../trade/usb';
@@ -23,22 +23,25 @@ export function milliamps(amps: number): number {
 export function railLimits(shop: Workshop, railId: string, supplies = shop.supplies): RailLimits {
   const rail = shop.board.rails.find((r) => r.id === railId);
   if (rail?.source.kind !== 'regulator') return { printedMa: Infinity, deratedMa: Infinity, ownMa: 0, share: 1 };
-  const rated = interval(rail.source.ratedAmps);
-  const amps = Math.max(0, shop.world === 'sure' ? rated.low : rated.high);
-  const share = ratingShare(rail.source.ratedAmps, shop.build.policies.ratedAmps);
-  const ownMa = ownDraw(shop, railId, supplies);
-  const left = (limit: number) => Math.max(0, Math.floor(limit * 1000 + 1e-6) - ownMa);
-  return { printedMa: left(amps), deratedMa: left(amps * share), ownMa, share };
+  return leftOf(shop, rail.source.ratedAmps, ownDraw(shop, railId, supplies));
 }
 
 /** What several regulators may carry together for the parts, after what the board itself draws of each. */
 export function sharedLimits(shop: Workshop, { rails, amps }: SharedLimit, supplies = shop.supplies): RailLimits {
-  const rated = interval(amps);
-  const share = ratingShare(amps, shop.build.policies.ratedAmps);
-  const most = Math.max(0, shop.world === 'sure' ? rated.low : rated.high);
-  const ownMa = rails.reduce((sum, rail) => sum + ownDraw(shop, rail, supplies), 0);
+  return leftOf(
+    shop,
+    amps,
+    rails.reduce((sum, rail) => sum + ownDraw(shop, rail, supplies), 0),
+  );
+}
+
+/** What a rating leaves for the parts. */
+function leftOf(shop: Workshop, rating: NumberFigure, ownMa: number): RailLimits {
+  const rated = interval(rating);
+  const amps = Math.max(0, shop.world === 'sure' ? rated.low : rated.high);
+  const share = ratingShare(rating, shop.build.policies.ratedAmps);
   const left = (limit: number) => Math.max(0, Math.floor(limit * 1000 + 1e-6) - ownMa);
-  return { printedMa: left(most), deratedMa: left(most * share), ownMa, share };
+  return { printedMa: left(amps), deratedMa: left(amps * share), ownMa, share };
 }
 
 /**

@@ -48,6 +48,17 @@ describe('regulators that carry less together than each alone (common practice, 
     const drawing = { ...board, rails: board.rails.map((r) => (r.id === '5v' ? { ...r, ownAmps: says(1) } : r)) };
     expect(evaluate(build, drawing).rungs[6]!.state).toBe('breaks');
   });
+  test('what the board itself draws is carried before any part is: 2 A of 5 V and 2 A of 9 V are more than 3 A together', () => {
+    const board = both(says(3));
+    const drawing = {
+      ...board,
+      rails: board.rails.map((r) => (r.id === 'pack' ? r : { ...r, ownAmps: says(2) })),
+    };
+    const alone = (amps: number) =>
+      evaluate(makeBuild(), { ...drawing, sharedLimits: both(says(amps)).sharedLimits }).rungs[6]!;
+    expect(alone(3)).toMatchObject({ state: 'breaks', findings: [{ about: '5 V and 9 V together' }] });
+    expect(alone(5).state).toBe('holds');
+  });
   test('a choice of rails avoids it where it can: a part that takes 5 V or the pack goes to the pack', () => {
     const free = makeBuild({}, [
       makePart('wide', { supply: supply(4.5, 17, 1.6) }),

@@ -4,7 +4,7 @@ import { ground } from '../quantity/ground';
 import { isKnown } from '../quantity/figure';
 import { sharedLabel } from '../records/shared-limit';
 import { groundRow, heatRow, peakRow, pinRow, steadyRow, togetherKey } from './keys';
-import { heatLimitMa, milliamps, railLimits, sharedLimits, usbLimitMa } from './rail-limits';
+import { heatLimitMa, milliamps, railLimits, sharedLimits, usbLimitMa, type RailLimits } from './rail-limits';
 import { row, type Condition, type Taken, type Way, type Workshop } from './way';
 
 /** Amps that a part asks of a pad, typical and at peak. */
@@ -20,7 +20,7 @@ export interface Asked {
 export function loadOn(
   shop: Workshop,
   from: Supplied,
-  { typicalAmps, peakAmps }: Asked,
+  asked: Asked,
   onDesk: boolean,
 ): Pick<Way, 'rows' | 'conditions'> {
   const rows: Way['rows'] = [];
@@ -32,7 +32,7 @@ export function loadOn(
       // All that loads it, on whatever rail behind it, adds up.
       const path = regulator.bridges.map((b) => `@${b.bridge}=${b.position}`).join('');
       const id = row(shop, { id: heatRow(rail.id, path), limit: heatMa });
-      rows.push({ id, load: { kind: 'heat', rail: rail.id }, amount: milliamps(typicalAmps * perAmp), rung: 7 });
+      rows.push({ id, load: { kind: 'heat', rail: rail.id }, amount: milliamps(asked.typicalAmps * perAmp), rung: 7 });
     }
     if (!isKnown(source.ratedAmps)) {
       conditions.push({
@@ -43,21 +43,7 @@ export function loadOn(
       });
       continue;
     }
-    const rated = railLimits(shop, rail.id);
-    rows.push(
-      {
-        id: row(shop, { id: peakRow(rail.id), limit: rated.printedMa, comfort: Math.min(rated.deratedMa, heatMa) }),
-        load: { kind: 'peak', rail: rail.id },
-        amount: milliamps(peakAmps * perAmp),
-        rung: 7,
-      },
-      {
-        id: row(shop, { id: steadyRow(rail.id), limit: rated.deratedMa }),
-        load: { kind: 'steady', rail: rail.id },
-        amount: milliamps(typicalAmps * perAmp),
-        rung: 7,
-      },
-    );
+    rows.push(...sumRows(shop, rail.id, railLimits(shop, rail.id), asked, perAmp, heatMa));
   }
   for (const limit of shop.board.sharedLimits ?? []) {
     const perAmp = from.regulators.reduce((sum, r) => sum + (limit.rails.includes(r.rail.id) ? r.perAmp : 0), 0);
@@ -68,28 +54,38 @@ export function loadOn(
       conditions.push({ rung: 7, truth: 'unknown', reason: { code: 'rating unsaid', rail: label }, grounds });
       continue;
     }
-    const key = togetherKey(limit.rails);
-    const { printedMa, deratedMa } = sharedLimits(shop, limit);
-    rows.push(
-      {
-        id: row(shop, { id: peakRow(key), limit: printedMa, comfort: deratedMa }),
-        load: { kind: 'peak', rail: key },
-        amount: milliamps(peakAmps * perAmp),
-        rung: 7,
-      },
-      {
-        id: row(shop, { id: steadyRow(key), limit: deratedMa }),
-        load: { kind: 'steady', rail: key },
-        amount: milliamps(typicalAmps * perAmp),
-        rung: 7,
-      },
-    );
+    rows.push(...sumRows(shop, togetherKey(limit.rails), sharedLimits(shop, limit), asked, perAmp));
   }
   if (from.onUsb && onDesk) {
     const id = row(shop, { id: 'usb', limit: usbLimitMa(shop) });
-    rows.push({ id, amount: milliamps(typicalAmps * from.onUsb.perAmp), rung: 7 });
+    rows.push({ id, amount: milliamps(asked.typicalAmps * from.onUsb.perAmp), rung: 7 });
   }
   return { rows, conditions };
+}
+
+/** What so many amps take of a sum, at peak and steady: that of a regulator, of several together, or of a part's output. `heatMa`: beyond it a linear one is strained. */
+export function sumRows(
+  shop: Workshop,
+  name: string,
+  { printedMa, deratedMa }: Pick<RailLimits, 'printedMa' | 'deratedMa'>,
+  { typicalAmps, peakAmps }: Asked,
+  perAmp = 1,
+  heatMa = Infinity,
+): Taken[] {
+  return [
+    {
+      id: row(shop, { id: peakRow(name), limit: printedMa, comfort: Math.min(deratedMa, heatMa) }),
+      load: { kind: 'peak', rail: name },
+      amount: milliamps(peakAmps * perAmp),
+      rung: 7,
+    },
+    {
+      id: row(shop, { id: steadyRow(name), limit: deratedMa }),
+      load: { kind: 'steady', rail: name },
+      amount: milliamps(typicalAmps * perAmp),
+      rung: 7,
+    },
+  ];
 }
 
 /** What so many amps at peak take of the pins of a plug, out and back. */

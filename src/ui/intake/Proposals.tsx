@@ -118,10 +118,9 @@ function BridgeChoice({
   onTake: (next: (board: Board) => Board) => void;
 }) {
   const [factory, setFactory] = useState(bridge.factory);
-  const positions = bridge.positions.map(positionWords);
   return (
     <Proposal
-      words={`A ${bridge.form} chooses the ${bridge.what ?? 'volts'}${bridge.what ? ' supply' : ''}: ${positions.join(' or ')}.`}
+      words={`A ${bridge.form} chooses the ${bridge.what ?? 'volts'}${bridge.what ? ' supply' : ''}: ${bridge.positions.map(positionWords).join(' or ')}.`}
       act="Add the bridge"
       ready={factory !== null}
       onTake={() => factory !== null && onTake((b) => withBridge(b, bridge, factory, said))}
@@ -129,9 +128,10 @@ function BridgeChoice({
       <Box sx={{ mt: 0.5 }}>
         <Choice
           label="As delivered"
-          value={factory === null ? notSaid : positionWords(factory)}
-          words={factory === null ? [notSaid, ...positions] : positions}
-          onChange={(word) => setFactory(bridge.positions.find((p) => positionWords(p) === word) ?? null)}
+          value={factory === null ? notSaid : String(factory)}
+          words={[...(factory === null ? [notSaid] : []), ...bridge.positions.map(String)]}
+          says={(id) => (id === notSaid ? notSaid : positionWords(id === 'pack' ? id : Number(id)))}
+          onChange={(id) => setFactory(bridge.positions.find((p) => String(p) === id) ?? null)}
         />
       </Box>
     </Proposal>

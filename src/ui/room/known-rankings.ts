@@ -1,4 +1,4 @@
-import { createStore, entries, get, setMany, delMany, clear } from 'idb-keyval';
+import { clear, createStore, delMany, get, setMany, type UseStore } from 'idb-keyval';
 import type { Board, Build, Climb, MemberOut } from '@/core';
 
 /** A whole order of the shelf as it was worked out, with the sets that were found. */
@@ -7,16 +7,16 @@ export interface KnownRanking {
   sets: { climbs: Climb[]; tried: number; possible: number; out: MemberOut[]; proved: boolean } | null;
 }
 
-interface Kept extends KnownRanking {
-  at: number;
-}
-
 /** So many orders are kept: those of the builds that one goes back to. */
 const mostKept = 6;
 /** Of larger shelves to write all boards down would hold the page up. */
 const mostBoards = 250;
 
-const store = () => createStore('rung-rankings', 'rankings');
+/** Under this name: the keys of the orders that are kept, the newest first. */
+const newestFirst = 'newest first';
+
+let opened: UseStore | null = null;
+const store = () => (opened ??= createStore('rung-rankings', 'rankings'));
 
 /**
  * The name under which an order is kept: a digest of all that it is worked out from, the code of this very Rung, the build and the boards. So an order of other figures is never shown. null where the browser
@@ -33,7 +33,7 @@ export async function rankingKey(build: Build, shelf: readonly Board[]): Promise
 /** null where there is none, or the browser keeps nothing. */
 export async function knownRanking(key: string): Promise<KnownRanking | null> {
   try {
-    return (await get<Kept>(key, store())) ?? null;
+    return (await get<KnownRanking>(key, store())) ?? null;
   } catch {
     return null;
   }
@@ -42,13 +42,15 @@ export async function knownRanking(key: string): Promise<KnownRanking | null> {
 /** Keeps an order and lets the oldest go; a browser that keeps nothing goes on without. */
 export async function keepRanking(key: string, ranking: KnownRanking): Promise<void> {
   try {
-    const here = store();
-    await setMany([[key, { ...ranking, at: Date.now() } satisfies Kept]], here);
-    const old = (await entries<string, Kept>(here)).sort(([, a], [, b]) => b.at - a.at).slice(mostKept);
-    await delMany(
-      old.map(([name]) => name),
-      here,
+    const keys = [key, ...((await get<string[]>(newestFirst, store())) ?? []).filter((k) => k !== key)];
+    await setMany(
+      [
+        [key, ranking],
+        [newestFirst, keys.slice(0, mostKept)],
+      ],
+      store(),
     );
+    await delMany(keys.slice(mostKept), store());
   } catch {
     // Nothing is lost but time at the next visit.
   }

@@ -49,6 +49,13 @@ describe('what a page says of regulators beside their amps', () => {
     expect(board.sharedLimits).toMatchObject([{ rails: [five.id, railOf(board, 6)!.id], amps: { value: 4 } }]);
     expect(withSupplies(board, read, said).sharedLimits).toHaveLength(1);
   });
+  test('one that is fed from another finds it, whichever is named first, and though nothing else is said of it', () => {
+    for (const page of ['3V3 LDO fed from 5V\n5V BEC buck', '3V3 LDO fed from 5V']) {
+      const board = withSupplies(bare, readSupplies(page), said);
+      expect(railOf(board, 3.3)!.source).toMatchObject({ input: railOf(board, 5)!.id });
+      expect(checkBoard(board, '')).toEqual([]);
+    }
+  });
   test('two that are said to feed each other make no circle', () => {
     const read = readSupplies('5V LDO fed from 9V');
     const both = withSupplies(withSupplies(bare, readSupplies('9V buck'), said), read, said);

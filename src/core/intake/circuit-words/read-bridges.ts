@@ -74,8 +74,10 @@ function bridgeIn(line: string): Omit<BridgeRead, 'quote'> | null {
   };
 }
 
+const packAlone = new RegExp(`^${PACK}$`);
+
 function positionOf(word: string): number | 'pack' | null {
-  if (new RegExp(`^${PACK}$`).test(word.trim())) return 'pack';
+  if (packAlone.test(word.trim())) return 'pack';
   const [, v] = /^(\d{1,2}(?:[.,]\d)?) ?v?$/.exec(word.trim()) ?? [];
   const volts = v === undefined ? NaN : Number(v.replace(',', '.'));
   return volts >= 3 && volts <= 14 ? volts : null;
@@ -89,14 +91,15 @@ function positionsOf(words: string): (number | 'pack')[] {
   return each.includes(null) ? [] : [...new Set(each.flatMap((p) => p ?? []))];
 }
 
+const said = `(\\d{1,2}(?:[.,]\\d)?(?= ?v)|${PACK})`;
+const saidBefore = new RegExp(
+  `\\b(?:defaults? ?(?:is|to|:|setting:?)?|factory(?: set(?:ting)?)?(?: to|:)?|delivered (?:on|at|as|with)|set at the factory to) ?${said}`,
+);
+const saidBehind = new RegExp(`${said} ?v?(?: is| as)?(?: the)? ?[(,]? ?(?:by )?(?:default|factory|as delivered)`);
+
 /** "default 9 V", "9 V (default)", "factory set to 5 V", "5 V as delivered". */
 function factoryIn(line: string, positions: readonly (number | 'pack')[]): number | 'pack' | null {
-  const one = `(\\d{1,2}(?:[.,]\\d)?(?= ?v)|${PACK})`;
-  const before = new RegExp(
-    `\\b(?:defaults? ?(?:is|to|:|setting:?)?|factory(?: set(?:ting)?)?(?: to|:)?|delivered (?:on|at|as|with)|set at the factory to) ?${one}`,
-  );
-  const behind = new RegExp(`${one} ?v?(?: is| as)?(?: the)? ?[(,]? ?(?:by )?(?:default|factory|as delivered)`);
-  const word = before.exec(line)?.[1] ?? behind.exec(line)?.[1];
+  const word = saidBefore.exec(line)?.[1] ?? saidBehind.exec(line)?.[1];
   const position = word === undefined ? null : positionOf(word);
   return position !== null && positions.includes(position) ? position : null;
 }

@@ -34,6 +34,9 @@ const inputRange = new RegExp(
   `(?<!\\b(?:sense|signal|current|analog(?:ue)?) )\\b(?:input|vin|in|accepts|takes|runs (?:on|from)|fed (?:with|by|from)|works (?:on|from))(?: range| voltage| volts)?[ :(=]{1,3}${range}`,
 );
 const inputBehind = new RegExp(`(?<![\\d.,])${range} (?:in|input)\\b`);
+const feeder = new RegExp(
+  `\\b(?:(?:fed|supplied|powered|made) (?:from|by|out of)|from) (?:the )?${N} ?v(?:olts?)?\\b(?! ?(?:-|to))`,
+);
 const together =
   /\b(?:together|combined|altogether|in total|total(?: of)?|sum|shared?|jointly|both|all (?:outputs|rails|becs|regulators))\b/;
 const amps = /\b(\d{1,4}(?:[.,]\d{1,2})?) ?(ma|a(?:mps?)?)\b/g;
@@ -84,10 +87,8 @@ function sharedIn(line: string): Omit<SharedRead, 'quote'> | null {
 
 function supplyIn(line: string): Omit<SupplyRead, 'quote'> | null {
   const input = inputRange.exec(line) ?? inputBehind.exec(line);
-  const [from] = input ? [{ min: num(input[1]!), max: num(input[2]!) }] : [];
-  const fed = new RegExp(
-    `\\b(?:(?:fed|supplied|powered|made) (?:from|by|out of)|from) (?:the )?${N} ?v(?:olts?)?\\b(?! ?(?:-|to))`,
-  ).exec(line);
+  const from = input && { min: num(input[1]!), max: num(input[2]!) };
+  const fed = feeder.exec(line);
   const rest = [input, fed].reduce((l, found) => (found ? l.replace(found[0], '') : l), line);
   const volts = [...rest.matchAll(volt)].map((m) => num(m[1]!)).filter(isRail);
   // A line of several regulators says nothing plain of any.

@@ -15,30 +15,33 @@ function noted(board: Board, field: string, after: string, quote: string, { orig
 
 /** The board with what a page says of its regulators; one that it has not is added. */
 export function withSupplies(board: Board, { supplies, shared }: SuppliesRead, said: Words): Board {
-  const made = supplies.reduce((b, s) => withSupply(b, s, said), board);
+  // All of them first: one may be fed from another that is named later.
+  const named = supplies.flatMap((s) => [s.volts, ...(s.fedFrom === undefined ? [] : [s.fedFrom])]);
+  const there = named.reduce((b, v) => (railOf(b, v) ? b : addRegulator(b, v)), board);
+  const made = supplies.reduce((b, s) => withSupply(b, s, said), there);
   return shared.reduce((b, { volts, amps, quote }) => {
     const all = b.rails.filter((r) => r.source.kind === 'regulator');
     const rails = volts.length === 0 ? all.map((r) => r.id) : volts.flatMap((v) => railOf(b, v)?.id ?? []);
     if (rails.length < 2 || rails.length > 8) return b;
     const limit = { rails, amps: { value: amps, ...said, source: quote } };
     const others = (b.sharedLimits ?? []).filter((l) => l.rails.join() !== rails.join());
-    return noted({ ...b, sharedLimits: [...others, limit].slice(-8) }, 'together', `${amps} A`, quote, said);
+    if (others.length >= 8) return b;
+    return noted({ ...b, sharedLimits: [...others, limit] }, 'together', `${amps} A`, quote, said);
   }, made);
 }
 
 function withSupply(board: Board, supply: SupplyRead, said: Words): Board {
   const { volts, inputVolts, type, fedFrom, servos, quote } = supply;
-  const based = railOf(board, volts) ? board : addRegulator(board, volts);
-  const feeder = fedFrom === undefined ? undefined : railOf(based, fedFrom);
-  const id = railOf(based, volts)!.id;
+  const feeder = fedFrom === undefined ? undefined : railOf(board, fedFrom);
+  const id = railOf(board, volts)!.id;
   const word = (value: number) => ({ value, ...said, source: quote });
-  const rails = based.rails.map((r): Rail => {
+  const rails = board.rails.map((r): Rail => {
     if (r.id !== id || r.source.kind !== 'regulator') return r;
     const source = {
       ...r.source,
       ...(type ? { type } : {}),
       // A feeder that is itself fed from here would be a circle.
-      ...(feeder && !isFedFrom(based, feeder, id) ? { input: feeder.id } : {}),
+      ...(feeder && !isFedFrom(board, feeder, id) ? { input: feeder.id } : {}),
       ...(inputVolts ? { inputVolts: { min: word(inputVolts.min), max: word(inputVolts.max) } } : {}),
     };
     return { ...r, ...(servos ? { servos } : {}), source };
@@ -49,7 +52,7 @@ function withSupply(board: Board, supply: SupplyRead, said: Words): Board {
     feeder ? `out of ${feeder.label}` : '',
     servos ? 'for servos' : '',
   ];
-  return noted({ ...based, rails }, `${volts} V`, after.filter((w) => w !== '').join(', '), quote, said);
+  return noted({ ...board, rails }, `${volts} V`, after.filter((w) => w !== '').join(', '), quote, said);
 }
 
 function isFedFrom(board: Board, rail: Rail, id: string): boolean {

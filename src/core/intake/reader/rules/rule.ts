@@ -42,13 +42,16 @@ export const sane = (field: SpecField, n: number, low: number, high: number, why
 /** Does the text say that what it names is not there? */
 export function denied({ before, after }: Pick<Around, 'before' | 'after'>): boolean {
   // "baro no  osd yes": the no is the value of what stands before it. "w/ osd no baro": it is about what follows.
-  const valued = VALUE.test(after) && new RegExp(`\\b${FEATURE}[ :]{1,3}no[ \\t]{1,3}$`).test(before);
-  const next = new RegExp(`^[ \\t]{0,3}[|,;/]?[ \\t]{0,3}no ${FEATURE}\\b(?![ :]{1,3}(?:yes|no|y|n)\\b)`).test(after);
-  return (deniedBefore(before) && !valued) || (deniedAfter(after) && !next);
+  return (
+    (deniedBefore(before) && !(valueFollows.test(after) && noOfAnother.test(before))) ||
+    (deniedAfter(after) && !noOfNext.test(after))
+  );
 }
 
 const FEATURE = '(?:baro(?:meter)?|osd|flash|blackbox|compass|overlay|led|9v)';
-const VALUE = /^[ \t]{0,3}[:=]?[ \t]{0,3}(?:yes|no|none|y|n|✓|✗)\b/;
+const noOfAnother = new RegExp(`\\b${FEATURE}[ :]{1,3}no[ \\t]{1,3}$`);
+const noOfNext = new RegExp(`^[ \\t]{0,3}[|,;/]?[ \\t]{0,3}no ${FEATURE}\\b(?![ :]{1,3}(?:yes|no|y|n)\\b)`);
+const valueFollows = /^[ \t]{0,3}[:=]?[ \t]{0,3}(?:yes|no|none|y|n|✓|✗)\b/;
 
 const deniedBefore = (before: string) =>
   /(?:\b(?:no|not|not for|without|w\/o|lacks?|lacking|missing|left out|leaves? out|omit(?:s|ted)?|drop(?:s|ped)|remov(?:es|ed)|skip(?:s|ped)|did away with|does away with|minus|less|neither|nor|never|zero|except|excluding)|n't(?: (?:have|take|support|accept|expect|include|look for|fit|need|like|come with)){0,2}|\b(?:do|does|is|can) ?not(?: (?:have|take|support|accept|expect|include|look for|fit|need|come with)){1,2}|\bcannot(?: (?:take|use))?|\bnot (?:compatible with|suitable for|meant for)|\bneither (?:an? |the )?[a-z -]{2,20} (?:n?or)|\bnone (?:of them )?(?:with|has|have)|\bno [a-z]{2,12} (?:or|and no|nor)|\b(?:not included|without|missing|lacks?|not fitted)[ \t]{0,3}:(?:[^.\n:]{0,50},)?)[ \t]{1,3}(?:an? |the |any |analog(?:ue)? |onboard |on-board |built-in |integrated |separate )*$/.test(
@@ -116,11 +119,16 @@ const another =
 
 /** Words of a running sentence; the unit of a current is none of them. */
 const running =
-  /(?<![\d.] ?)\ba\b|\b(?:the|an|is|are|it|its|that|this|of|has|have|was|were|than|from|you|we|i|my|our|there|when|others?|der|die|das|la|le|el|il)\b/;
+  /(?<![\d.] ?)\ba\b|\b(?:the|an|is|are|it|its|that|this|of|has|have|was|were|than|from|you|we|i|my|our|there|when|others?|not|no|without|never|neither|on|by|for|der|die|das|la|le|el|il)\b/;
+/** "Barometer: no" is said behind a label, not in a sentence. */
+const bareNo = /[:=|-][ \t]{0,3}(?:no|not [a-z]{3,12})\b(?=[ \t]{0,3}(?:$|[,;|)]))/g;
 
-/** Does it stand in a running sentence, not in a list or behind a label? What does is read right less often: of three rounds of unseen pages 96 in a hundred against 99. */
+/**
+ * Does it stand in a running sentence, not in a list or behind a label? What does is read right less often: of what the reader called sure on three rounds of pages that it had not seen
+ * 95 in a hundred against 99 (docs/method-reader.md).
+ */
 export function inSentence(around: Around): boolean {
-  return running.test(sentenceOf(around));
+  return running.test(sentenceOf(around).replace(bareNo, ''));
 }
 
 /** Is the subject of the sentence so far another board? */
