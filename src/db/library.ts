@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, sql, type SQL } from 'drizzle-orm';
 import { filledIn, newestVersion, readData, type Board, type Peripheral } from '../core';
 import type { Database } from './connection';
 import { UnreadableRecord } from './faults';
@@ -15,11 +15,11 @@ export async function allBoards(db: Database): Promise<Board[]> {
 
 /**
  * All boards as one JSON list, with the version of each: the text as it is stored, so that thousands of boards need not be parsed only to be written again. `forGuest`: without what
- * nobody gives away, who changed what and the pages that figures were read from.
+ * nobody gives away, who changed what and the pages that figures were read from. `only`: which, and how many of them at most.
  */
 export async function boardsText(
   db: Database,
-  { forGuest = false } = {},
+  { forGuest = false, only }: { forGuest?: boolean; only?: { where: SQL; most: number } } = {},
 ): Promise<{ text: string; versions: Record<string, number>; aside: Aside[] }> {
   const newest = sql<boolean>`${boards.body}->>'version' = ${String(newestVersion)} and ${boards.body} ?& array[${sql.join(
     filledIn.map((f) => sql`${f}`),
@@ -28,14 +28,21 @@ export async function boardsText(
   const body = forGuest
     ? sql<string>`(${boards.body} - 'sources' - 'corrections' || '{"history": []}')::text`
     : sql<string>`${boards.body}::text`;
-  const rows = await db
+  const all = db
     .select({ id: boards.id, version: boards.version, body, newest })
     .from(boards)
+    .where(only?.where)
     .orderBy(asc(boards.maker), asc(boards.name), asc(boards.id));
+  const rows = await (only ? all.limit(only.most) : all);
   const { sound: texts, aside } = setAside(rows, (r) =>
     r.newest ? r.body : JSON.stringify(current(JSON.parse(r.body) as Board)),
   );
   return { text: `[${texts.join(',')}]`, versions: Object.fromEntries(rows.map((r) => [r.id, r.version])), aside };
+}
+
+/** How many boards there are. */
+export function countBoards(db: Database): Promise<number> {
+  return db.$count(boards);
 }
 
 /** What changes with every change of any board or part, worked out without reading one of them. */

@@ -1,5 +1,16 @@
 import { sql } from 'drizzle-orm';
-import { boolean, customType, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import {
+  boolean,
+  customType,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+} from 'drizzle-orm/pg-core';
 import type { Board, Build, Peripheral, RankedRow } from '../core';
 
 const updatedAt = timestamp('updated_at', { withTimezone: true }).notNull().defaultNow();
@@ -9,10 +20,34 @@ const workspace = text('workspace')
   .notNull()
   .default(sql`coalesce(nullif(current_setting('rung.workspace', true), ''), 'home')`);
 /** What PostgreSQL itself reads out of the document. */
-const fromBody = (column: string) =>
+const fromBody = (field: string, column = field) =>
   text(column)
     .notNull()
-    .generatedAlwaysAs(sql.raw(`coalesce(body->>'${column}', '')`));
+    .generatedAlwaysAs(sql.raw(`coalesce(body->>'${field}', '')`));
+
+/** A number that PostgreSQL works out of the document: an end of a figure, or null where nobody says (drizzle/0008_sieve.sql). */
+const figured = (column: string, expression: string) => doublePrecision(column).generatedAlwaysAs(sql.raw(expression));
+const low = (path: string) => `figure_low(body${path})`;
+const high = (path: string) => `figure_high(body${path})`;
+const sides = `${low("->'lengthMm'")}, ${low("->'widthMm'")}`;
+const amps = `${high("->'esc'->'continuousAmps'")}, ${high("->'esc'->'burstAmps'")}`;
+
+/** The good ends of a board's figures, as the core says them (core/decide/good-ends.ts): a test holds that both say the same. */
+const goodEnds = {
+  shortMm: figured('short_mm', `least_of(${sides})`),
+  longMm: figured('long_mm', `greatest(${sides})`),
+  heightMm: figured('height_mm', low("->'heightMm'")),
+  massG: figured('mass_g', low("->'massG'")),
+  packVolts: figured(
+    'pack_volts',
+    `coalesce(${high("->'packMaxVolts'")}, ${high("->'packCells'->'max'")} * 4.2::double precision + 0.001::double precision)`,
+  ),
+  fewestCells: figured('fewest_cells', low("->'packCells'->'min'")),
+  channels: figured('channels', `case when body ? 'esc' then ${high("->'esc'->'channels'")} else 0 end`),
+  continuousAmps: figured('continuous_amps', high("->'esc'->'continuousAmps'")),
+  motorAmps: figured('motor_amps', `most_of(${amps})`),
+  cents: figured('cents', `cheapest(body->'offers')`),
+};
 
 export const boards = pgTable(
   'boards',
@@ -23,6 +58,9 @@ export const boards = pgTable(
     name: fromBody('name'),
     revision: fromBody('revision'),
     kind: fromBody('kind'),
+    /** The version of the format that the document is written in. */
+    format: fromBody('version', 'format'),
+    ...goodEnds,
     body: jsonb('body').$type<Board>().notNull(),
     version: integer('version').notNull().default(1),
     updatedAt,

@@ -89,6 +89,11 @@ export const operations: Record<string, Operation> = {
     says: 'Removes a build; it can be brought back for 30 days.',
     version: true,
   },
+  'GET /api/builds/{id}/likely': {
+    needs: 'guest',
+    says: 'Boards that may carry the build, the first 300 of them: what its brief does not rule out by size, cells, amps, mass or money. Packed and kept as the shelf is.',
+    reply: { boards: list(fileRef('rung-board')), total: whole },
+  },
   'GET /api/builds/{id}/ranking': {
     needs: 'reader',
     says: 'The shelf ranked for the build, worked out on the server: lines of JSON as it goes, the order in the last. Kept until the build or a board changes.',

@@ -13,7 +13,9 @@ import {
 import { climbOf } from '../highs/climb';
 
 export type ToClimber =
-  { kind: 'boards'; boards: Board[] } | { kind: 'build'; build: Build; run: number } | { kind: 'stop'; run: number };
+  | { kind: 'boards'; boards: Board[] }
+  | { kind: 'build'; build: Build; run: number; known: string[] }
+  | { kind: 'stop'; run: number };
 /** Climbs as they are ready, a few at a time: taking many over at once would hold the page up. */
 export interface FromClimber {
   run: number;
@@ -36,18 +38,19 @@ onmessage = (event: MessageEvent<ToClimber>) => {
   else if (said.kind === 'stop') wanted.delete(said.run);
   else {
     last = keepingWhatIsEqual(last, said.build);
-    void climb(last, said.run);
+    void climb(last, said.run, new Set(said.known));
   }
 };
 
-/** In slices, so that a word to stop comes through between them. */
-async function climb(build: Build, run: number): Promise<void> {
+/** In slices, so that a word to stop comes through between them. `known`: boards that have climbed already. */
+async function climb(build: Build, run: number, known: ReadonlySet<string>): Promise<void> {
   wanted.add(run);
   let climbs: Climb[] = [];
   let pause = performance.now() + sliceMs;
   const tell = () => postMessage({ run, climbs } satisfies FromClimber);
   const many = boards.length > manyBoards;
-  for (const board of many ? likelyFirst(build, boards) : boards) {
+  const asked = known.size > 0 ? boards.filter((b) => !known.has(b.id)) : boards;
+  for (const board of many ? likelyFirst(build, asked) : asked) {
     const early = many ? stoppedEarly(build, board) : null;
     const climb = early ?? (await climbOf(build, board, many && !remembered.has(board.id) ? null : memory));
     if (many) {

@@ -7,7 +7,7 @@ import { inMoneyOf, offersIn } from '../bill/exchange';
 import { draggedIn } from '../bill/dragged-in';
 import { numbered } from '../records/part-names';
 import { interval, isKnown } from '../quantity/figure';
-import { money } from '../quantity/money';
+import { euro, money } from '../quantity/money';
 import type { Board } from '../records/board';
 import type { Build, Part } from '../records/build';
 import type { Mode } from '../records/peripheral';
@@ -92,12 +92,25 @@ function frameLines(build: Build): BriefLine[] {
           ),
         ]
       : []),
-    checked({ ...frame, asks: `no larger than ${num(bayLengthMm)} x ${num(bayWidthMm)} mm` }, ['outline'], check),
+    checked(
+      {
+        ...frame,
+        asks: `no larger than ${num(bayLengthMm)} x ${num(bayWidthMm)} mm`,
+        // It may lie turned by 90 degrees.
+        bounds: [
+          { figure: 'longMm', most: Math.max(bayLengthMm, bayWidthMm) },
+          { figure: 'shortMm', most: Math.min(bayLengthMm, bayWidthMm) },
+        ],
+      },
+      ['outline'],
+      check,
+    ),
     checked(
       {
         ...frame,
         asks: `no higher than ${num(left)} mm`,
         lower: others > 0 ? 'lower standoffs, or less above it' : null,
+        bounds: [{ figure: 'heightMm', most: left }],
       },
       ['height'],
       check,
@@ -111,11 +124,23 @@ function packLines(build: Build): BriefLine[] {
   const cells = packCells(build);
   return [
     checked(
-      { ...pack, asks: `stands a full pack of ${num(packVolts(build).high, 2)} V (${cells.high}S)` },
+      {
+        ...pack,
+        asks: `stands a full pack of ${num(packVolts(build).high, 2)} V (${cells.high}S)`,
+        bounds: [{ figure: 'packVolts', least: packVolts(build).high }],
+      },
       ['full pack'],
       check,
     ),
-    checked({ ...pack, asks: `runs on as few as ${counted(cells.low, 'cell')}` }, ['empty pack'], check),
+    checked(
+      {
+        ...pack,
+        asks: `runs on as few as ${counted(cells.low, 'cell')}`,
+        bounds: [{ figure: 'fewestCells', most: cells.low }],
+      },
+      ['empty pack'],
+      check,
+    ),
   ];
 }
 
@@ -139,6 +164,7 @@ function motorLines(build: Build): BriefLine[] {
         asks: `an ESC with ${counted(motors.count, 'channel')}, on it or bought with it`,
         because,
         lower: 'ESCs that are at home',
+        bounds: [{ figure: 'channels', least: motors.count }],
       },
       ['esc channels'],
       check,
@@ -148,6 +174,10 @@ function motorLines(build: Build): BriefLine[] {
         asks: `${num(cruise)} A a channel without end, ${num(peak)} A for ${num(motors.peakSeconds, 0)} s`,
         because,
         lower: 'separate ESCs, or smaller propellers',
+        bounds: [
+          { figure: 'continuousAmps', least: cruise },
+          { figure: 'motorAmps', least: peak },
+        ],
       },
       ['cruise current', 'full throttle', 'motor pads'],
       check,
@@ -246,6 +276,7 @@ function moneyAndGrams(build: Build, musts: readonly Part[]): BriefLine[] {
       asks: `no heavier than ${num(grams, 0)} g`,
       because: ['the take-off limit'],
       lower: names.length > 0 ? `a lighter ${list(names.slice(0, 2))}` : null,
+      bounds: [{ figure: 'massG', most: grams }],
       fails: (board) =>
         isKnown(board.massG) && interval(board.massG).low + besides(board).reduce((sum, l) => sum + l.grams, 0) > grams,
     },
@@ -254,6 +285,11 @@ function moneyAndGrams(build: Build, musts: readonly Part[]): BriefLine[] {
       asks: `no more than ${money(Math.max(0, cents), build.currency)} with shipping`,
       because: ['the budget'],
       lower: names.length > 0 ? 'parts that are at home already' : null,
+      // What another currency is worth, and what is at home, no column says.
+      bounds:
+        build.currency === euro && Object.keys(build.rates).length === 0 && Object.keys(build.atHome).length === 0
+          ? [{ figure: 'cents', most: cents }]
+          : [],
       fails: (board) =>
         Number.isFinite(least(board)) && least(board) > cents && (build.atHome[boardKey(board)] ?? 0) === 0,
     },

@@ -160,7 +160,7 @@ describe('every route, every role', () => {
       query: route === 'api/shelf' ? '?for=thimble' : '',
       version: '999',
       ...(method === 'GET' ? {} : { body: route === 'api/import' ? '{' : '{"id":"none"}' }),
-      id: route === 'api/builds/[id]' ? 'thimble' : 'none',
+      id: ['api/builds/[id]', 'api/builds/[id]/likely'].includes(route) ? 'thimble' : 'none',
     });
     if (!letIn) {
       expect([401, 403]).toContain(reply.status);

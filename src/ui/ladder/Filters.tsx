@@ -140,6 +140,7 @@ export function Filters({
         <>
           <progress value={ranking.progress.done} max={ranking.progress.total} aria-label="Boards that have climbed" />{' '}
           {ranking.progress.done} of {ranking.progress.total}
+          {ranking.partial ? ', the likely ones first' : ''}
           <Button onClick={ranking.stop}>Stop</Button>
         </>
       )}

@@ -57,6 +57,21 @@ test('the climbs come in the order of the shelf, whichever worker is first, with
   expect((done.mock.calls[0]![0] as Climb[]).map((c) => c.boardId)).toEqual(['b0', 'b1', 'b2']);
 });
 
+test('what is known does not climb again, and has its place among the others', () => {
+  const climbers = crew(3, 3);
+  const done = vi.fn();
+  climbers.climb(makeBuild(), done, undefined, [{ boardId: 'b1' } as Climb]);
+  expect(made.flatMap(({ told }) => told.flatMap((t) => (t.kind === 'build' ? [t.known] : [])))).toEqual([
+    ['b1'],
+    ['b1'],
+  ]);
+  const [run] = runsOf(0, 'build');
+  answer(1, run!, []);
+  expect(done).not.toHaveBeenCalled();
+  answer(0, run!, ['b2', 'b0']);
+  expect((done.mock.calls[0]![0] as Climb[]).map((c) => c.boardId)).toEqual(['b0', 'b1', 'b2']);
+});
+
 test('what was stopped is not answered, and the workers hear of it; another run goes on', () => {
   const climbers = crew(2, 1);
   const [first, second] = [vi.fn(), vi.fn()];

@@ -3,8 +3,13 @@ import type { FromClimber, ToClimber } from '@/workers/climb.worker';
 
 /** Workers that share a shelf. */
 export interface Climbers {
-  /** All boards climb for a build; `done` gets the climbs in the order of the shelf, `progress` those that there are so far. Returns a way to stop. */
-  climb: (build: Build, done: (climbs: Climb[]) => void, progress?: (climbs: Climb[]) => void) => () => void;
+  /** All boards climb for a build, those of `known` not again; `done` gets the climbs in the order of the shelf, `progress` those that there are so far. Returns a way to stop. */
+  climb: (
+    build: Build,
+    done: (climbs: Climb[]) => void,
+    progress?: (climbs: Climb[]) => void,
+    known?: readonly Climb[],
+  ) => () => void;
   /** Told when a worker dies: nothing more comes of it. */
   onFault: (told: (sentence: string) => void) => void;
   end: () => void;
@@ -27,10 +32,11 @@ export function climbersOf(boards: Board[]): Climbers {
   const tell = (said: ToClimber) => workers.forEach((w) => w.postMessage(said));
   let last = 0;
   return {
-    climb: (build, done, progress) => {
+    climb: (build, done, progress, known = []) => {
       const run = ++last;
       const all = new Array<Climb | undefined>(boards.length);
-      let ready = 0;
+      for (const c of known) all[at.get(c.boardId)!] = c;
+      let ready = known.length;
       runs.set(run, (climbs) => {
         for (const c of climbs) all[at.get(c.boardId)!] = c;
         ready += climbs.length;
@@ -38,7 +44,7 @@ export function climbersOf(boards: Board[]): Climbers {
         runs.delete(run);
         done(all as Climb[]);
       });
-      tell({ kind: 'build', build, run });
+      tell({ kind: 'build', build, run, known: known.map((c) => c.boardId) });
       return () => runs.delete(run) && tell({ kind: 'stop', run });
     },
     onFault: (told) => {

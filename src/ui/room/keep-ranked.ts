@@ -10,6 +10,7 @@ import {
   type Build,
   type Climb,
 } from '@/core';
+import equal from 'fast-deep-equal';
 import type { FromSetFinder } from '@/workers/sets.worker';
 import { climbersOf } from './climbers';
 import type { Ranking, RoomStore, SetsFound } from './room';
@@ -26,9 +27,9 @@ const quietMs = 1500;
 
 /**
  * Ranks the boards of the shelf, and the sets that can be made of them, for the build in workers, again at each change of it, until the returned function ends that. Boards are
- * shown as soon as they have climbed, sets as they are found.
+ * shown as soon as they have climbed, sets as they are found. `of`: the shelf has so many boards and these are the likely ones, so that no order is of all yet.
  */
-export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
+export function keepRanked(store: RoomStore, shelf: Board[], of?: number): () => void {
   const boards = shelf.filter(isCandidate);
   const climbers = climbersOf(boards);
   const members = shelf.filter((b) => !isCandidate(b) || roleOf(b) === 'controller');
@@ -46,17 +47,28 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
 
   const rank = (build: Build) => {
     giveUp();
-    // What the whole of it is held against: an order without its sets is not the one before.
-    const before = store.getState().ranking.ranked;
-    let next = performance.now() + longMs;
+    // What the whole of it is held against: an order without its sets, or of some boards, is not the one before.
+    const { ranked: shown, partial } = store.getState().ranking;
+    const before = partial ? null : shown;
+    const known = partial?.build === build ? stillSo(partial, boards) : [];
+    let next = performance.now() + (of === undefined ? longMs : 0);
     let alone: Climb[] | null = null;
     let sets: FromSetFinder | null = null;
+    const showSome = (climbs: Climb[]) =>
+      say(({ ranked }) => ({
+        progress: { done: climbs.length, total: of ?? boards.length },
+        // Never fewer than there were.
+        ...(ranked && ranked === shown && ranked.length > climbs.length
+          ? {}
+          : { ranked: rankClimbs(climbs), partial: { build, boards, climbs } }),
+      }));
     const show = (ended = false) => {
-      if (!alone) return;
+      if (!alone || of !== undefined) return;
       const done = ended || !finder || sets?.done === true;
       const ranked = rankClimbs([...alone, ...(sets?.climbs ?? [])]);
       say({
         ranked,
+        partial: null,
         ...(done
           ? {
               before: new Map(before?.map((r) => [r.climb.boardId, r.rank])),
@@ -80,19 +92,21 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
       build,
       (climbs) => {
         alone = climbs;
+        if (of !== undefined) return showSome(climbs);
         show();
         if (later) findSets();
       },
       (some) => {
         if (performance.now() < next) return;
         // Of a very large shelf the likely boards, which climb first, are shown in their order until all have climbed.
-        const early = !before && boards.length > manyBoards;
-        if (early) say({ ranked: rankClimbs(some) });
-        next = performance.now() + (early ? firstTickMs : tickMs);
-        say({ progress: { done: some.length, total: boards.length } });
+        const early = !before && (of !== undefined || boards.length > manyBoards);
+        next = performance.now() + (early && of === undefined ? firstTickMs : tickMs);
+        if (early) showSome(some);
+        else say({ progress: { done: some.length, total: of ?? boards.length } });
       },
+      known,
     );
-    if (!later) findSets();
+    if (!later && of === undefined) findSets();
     giveUp = () => {
       finder?.stop();
       return stopClimbing();
@@ -132,6 +146,24 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
     giveUp = climbers.climb(build, () => undefined);
   };
 
+  const ask: Ranking['ask'] = async (other) => {
+    const shown = (store.getState().ranking.ranked ?? []).flatMap((r) => (r.climb.members ? [r.climb.boardId] : []));
+    const [alone, sets] = await Promise.all([
+      new Promise<Climb[]>((resolve) => climbers.climb(other, resolve)),
+      finder ? finder.climb(other, shown) : [],
+    ]);
+    return rankClimbs([...alone, ...sets]);
+  };
+  /** Of whoever ranks the whole shelf, once it is here. */
+  const askLater: Ranking['ask'] = (other) =>
+    new Promise((resolve) => {
+      const stop = store.subscribe(({ ranking }) => {
+        if (ranking.ask === askLater) return;
+        stop();
+        resolve(ranking.ask(other));
+      });
+    });
+
   say({
     busy: true,
     fault: null,
@@ -140,14 +172,7 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
       say({ busy: false, progress: null });
       endSearch();
     },
-    ask: async (other) => {
-      const shown = (store.getState().ranking.ranked ?? []).flatMap((r) => (r.climb.members ? [r.climb.boardId] : []));
-      const [alone, sets] = await Promise.all([
-        new Promise<Climb[]>((resolve) => climbers.climb(other, resolve)),
-        finder ? finder.climb(other, shown) : [],
-      ]);
-      return rankClimbs([...alone, ...sets]);
-    },
+    ask: of === undefined ? ask : askLater,
   });
   void begin(store.getState().build);
   const unsubscribe = store.subscribe(({ build }, { build: before }) => {
@@ -162,6 +187,13 @@ export function keepRanked(store: RoomStore, shelf: Board[]): () => void {
     climbers.end();
     finder?.end();
   };
+}
+
+/** What some boards came to, of those that are as they were. */
+function stillSo({ boards, climbs }: NonNullable<Ranking['partial']>, now: Board[]): Climb[] {
+  const then = new Map(boards.map((b) => [b.id, b]));
+  const same = new Set(now.filter((b) => equal(b, then.get(b.id))).map((b) => b.id));
+  return climbs.filter((c) => same.has(c.boardId));
 }
 
 function foundSets({ climbs, tried, possible, out, proved }: FromSetFinder): NonNullable<KnownRanking['sets']> {

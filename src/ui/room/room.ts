@@ -1,11 +1,13 @@
 import type { StoreApi } from 'zustand';
-import type { Build, MemberOut, Moved, Ranked } from '@/core';
+import type { Board, Build, Climb, MemberOut, Moved, Ranked } from '@/core';
 import type { History } from './history';
 
 /** What the screens of one open build share. */
 export interface Room {
   build: Build;
   rights: Rights;
+  /** How many boards the shelf held when the page was asked for. */
+  shelved: number;
   history: History<Build>;
   /** Changes the build; edits with one label in quick succession undo together. */
   edit: (label: string, change: (b: Build) => Build) => void;
@@ -60,6 +62,8 @@ export interface Ranking {
   fault: string | null;
   /** How many of how many boards have climbed, while that takes long. */
   progress: { done: number; total: number } | null;
+  /** The order is that of the likely boards of a large shelf alone, as far as they have climbed for `build`; the others are on their way. null: it is of all. */
+  partial: { build: Build; boards: Board[]; climbs: Climb[] } | null;
   /** What was found of boards bought together; null before the first search. */
   sets: SetsFound | null;
   /** Gives the climb of the newest change up; the order shown stays the one before it. */

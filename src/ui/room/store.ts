@@ -13,6 +13,7 @@ const noRanking: Ranking = {
   fault: null,
   progress: null,
   stop: () => undefined,
+  partial: null,
   sets: null,
   ask: () => new Promise(() => undefined),
 };
@@ -20,7 +21,7 @@ const noRanking: Ranking = {
 const lookOnly =
   'You may look at this build, not change it. Nothing was changed; an owner of the workspace can let you.';
 
-export function roomStore(stored: Stored, rights: Rights): RoomStore {
+export function roomStore(stored: Stored, rights: Rights, shelved = 0): RoomStore {
   return createStore<Room>((set) => {
     const now = (next: (h: History<Build>) => History<Build>) =>
       set(({ history }) => {
@@ -30,6 +31,7 @@ export function roomStore(stored: Stored, rights: Rights): RoomStore {
     return {
       build: stored.build,
       rights,
+      shelved,
       history: begin(stored.build),
       // Whoever may only look changes nothing, not even for themselves: what is shown is what is there, and a button that would change it says so.
       edit: (label, change) =>

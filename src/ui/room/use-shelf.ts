@@ -1,8 +1,12 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import type { Board, Shelf } from '@/core';
+import { useContext } from 'react';
+import { manyBoards, type Board, type Shelf } from '@/core';
 import { askServer } from './ask-server';
+import type { RoomStore } from './room';
+import { RoomContext } from './store';
 
 const key = ['shelf'];
+const packed = { headers: { accept: 'application/gzip, application/json' } };
 
 interface Stocked {
   shelf: Shelf;
@@ -15,7 +19,7 @@ interface Stocked {
 async function askForShelf(build: string | undefined): Promise<Stocked> {
   const { ok, said } = await askServer<Shelf & Omit<Stocked, 'shelf'>>(
     build === undefined ? '/api/shelf' : `/api/shelf?for=${build}`,
-    { headers: { accept: 'application/gzip, application/json' } },
+    packed,
     'The server does not answer, so the boards are not here yet.',
   );
   if (!ok || !said.boards) throw new Error(said.sentence);
@@ -28,12 +32,65 @@ function openBuild(): string | undefined {
   return /\/b\/([^/]+)/.exec(window.location.pathname)?.[1];
 }
 
-/** The shelf as the server has it; null until it comes. */
-export function useShelf() {
+/** The boards of a large shelf that may carry the build, and how many boards the shelf has. */
+interface Likely {
+  boards: Board[];
+  total: number;
+}
+
+const likelyFor = (build: string) => ({
+  queryKey: ['likely', build],
+  queryFn: async (): Promise<Likely | null> => {
+    const { ok, said } = await askServer<Likely>(`/api/builds/${build}/likely`, packed, '');
+    return ok && said.boards && said.total !== undefined ? { boards: said.boards, total: said.total } : null;
+  },
+  staleTime: Infinity,
+});
+
+/** The build whose likely boards come before the rest of the shelf; null where the shelf is not large. */
+function firstFor(room: RoomStore | null): string | null {
+  const state = room?.getState();
+  return state && state.shelved > manyBoards ? state.build.id : null;
+}
+
+/** Until the likely boards have climbed, or none will: by a fault, by whoever stops it, or because the room was left (`left`). */
+function likelyClimbed(room: RoomStore, left: AbortSignal): Promise<void> {
+  return new Promise((resolve) => {
+    const end = () => {
+      stop();
+      resolve();
+    };
+    const look = () => {
+      const { partial, fault, busy } = room.getState().ranking;
+      if (fault !== null || !busy || (partial && partial.climbs.length === partial.boards.length)) end();
+    };
+    const stop = room.subscribe(look);
+    left.addEventListener('abort', end);
+    look();
+  });
+}
+
+/** Those boards, once they are here; null before, and where the shelf is not large. `wanted`: the shelf itself is not here yet. */
+export function useLikely(room: RoomStore, wanted: boolean): Likely | null {
+  const build = firstFor(room);
+  return useQuery({ ...likelyFor(build ?? ''), enabled: wanted && build !== null }).data ?? null;
+}
+
+/** The shelf as the server has it; null until it comes. `own`: of whoever opens the room and is not inside it. */
+export function useShelf(own?: RoomStore) {
+  const around = useContext(RoomContext);
   const client = useQueryClient();
   const { data, error, refetch } = useQuery({
     queryKey: key,
-    queryFn: () => askForShelf(openBuild()),
+    queryFn: async (asked) => {
+      const room = own ?? around;
+      const build = firstFor(room);
+      // Both at once would hold each other up: the rest comes once the likely boards have climbed.
+      if (room && build !== null && (await client.ensureQueryData(likelyFor(build))))
+        await likelyClimbed(room, asked.signal);
+      if (build !== null) asked.signal.throwIfAborted();
+      return askForShelf(openBuild());
+    },
     staleTime: Infinity,
   });
   const change = (next: (s: Stocked) => Stocked) => client.setQueryData<Stocked>(key, (s) => s && next(s));

@@ -2,7 +2,7 @@ import { NextResponse } from 'next/server';
 import { newestVersion } from '@/core';
 import { allPeripherals, boardsText, shelfStamp } from '@/db/library';
 import { answer } from '@/server/answer';
-import { keptUnder, packed, packedType, takesPacked } from '@/server/packed';
+import { headersOf, isKept, keptUnder, packed, packedType, takesPacked, unchanged } from '@/server/packed';
 import { theirs, type Who } from '@/server/people/who';
 
 export const dynamic = 'force-dynamic';
@@ -16,10 +16,9 @@ export function GET(request: Request) {
       who,
       async (db) => `"${newestVersion}-${who.workspace}${who.share ? '-guest' : ''}-${await shelfStamp(db)}"`,
     );
-    const headers = { etag: tag, 'cache-control': 'private, no-cache', vary: 'cookie, authorization, accept' };
     // Before a board is read.
-    const kept = request.headers.get('if-none-match');
-    if (kept === tag || kept === `W/${tag}`) return new NextResponse(null, { status: 304, headers });
+    if (isKept(request, tag)) return unchanged(tag);
+    const headers = headersOf(tag);
     if (!takesPacked(request))
       return new NextResponse(await shelfText(who), { headers: { ...headers, 'content-type': 'application/json' } });
     const body = keptUnder(tag) ?? (await packed(await shelfText(who), tag));

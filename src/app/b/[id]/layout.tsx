@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { findBuild, type StoredBuild } from '@/db/builds';
+import { countBoards } from '@/db/library';
 import { asShown } from '@/server/people/as-shown';
 import { visitor } from '@/server/people/visitor';
 import { mayDo, theirs, type Who } from '@/server/people/who';
@@ -21,9 +22,10 @@ export default async function Layout({ children, params }: { children: ReactNode
   const { id } = await params;
   let who: Who;
   let stored: StoredBuild | null;
+  let shelved: number;
   try {
     who = await visitor(id);
-    stored = await theirs(who, (db) => findBuild(db, id));
+    [stored, shelved] = await theirs(who, async (db) => [await findBuild(db, id), await countBoards(db)]);
   } catch (error) {
     if (isDatabaseDown(error)) return <NoDatabase />;
     if (error instanceof UnreadableRecord) return <Trouble title="This build cannot be read">{error.message}</Trouble>;
@@ -35,6 +37,7 @@ export default async function Layout({ children, params }: { children: ReactNode
     <BuildRoom
       key={stored.build.id}
       stored={stored}
+      shelved={shelved}
       rights={{ mayWrite: mayDo(who, 'write'), shared: who.share?.what ?? null, accounts: who.person !== null }}
     >
       <Box

@@ -4,7 +4,7 @@ const blank = (s: string) => s.replace(/[^\n]/g, struck);
 
 /** Headings behind which a page speaks of other things, until a heading of its own again. */
 const othersBegin =
-  /^[ \t#*=_[\]-]{0,6}(?:you may also (?:like|need)|(?:customers|people|others) (?:who bought this )?also (?:bought|viewed|like)|related (?:products|items)?|similar (?:products|items)|frequently bought|recently viewed|recommended (?:products|for you)|also available|see also|more from|other products|accessories(?: \(not included\))?|we also sell|goes well with|compare with|from the same shop|bought together|das könnte|ähnliche|kunden kauften)[^\n]{0,40}$/;
+  /^[ \t#*=_[\]-]{0,6}(?:you may also (?:like|need)|(?:customers|people|others) (?:who bought this )?also (?:bought|viewed|like)|related (?:products|items)?|similar (?:products|items)|frequently bought|recently viewed|recommended (?:products|for you)|also available|see also|more from|other products|accessories(?: \(not included\))?|we also sell|goes well with|pairs well with|bundles?(?: and save| deals?| offers?)?|buy (?:it )?together|complete (?:your|the) (?:build|set)|compare with|from the same shop|bought together|das könnte|ähnliche|kunden kauften)[^\n]{0,40}$/;
 const ownBegin =
   /^[ \t#*=_[\]-]{0,6}(?:specs?|specifications?|technical data|description|features|details|about (?:the|this) board|product (?:details|description|information)|data|hardware|overview|the board|main features|key features|technische daten|mechanics|power|ports|parameters?)\b[^\n:]{0,30}:?[ \t=*\]]{0,6}$/;
 const talkBegins =
@@ -20,13 +20,14 @@ const pieces: RegExp[] = [
   /\b(?:parcel|package|box) (?:weighs|is) [^|\n;.]{0,40}/g,
   /\b\d{1,2} ?v[ /,]{0,3}\d{2,4} ?(?:uf|µf|mf)\b|\b\d{2,4} ?(?:uf|µf|mf)[ /,]{0,3}\d{1,2} ?v\b/g,
   /\b(?:low[ -]esr )?(?:capacitors?|cap)\b[ :]{0,3}(?:\d[ \t]?x[ \t]?)?\d{1,2} ?v\b(?:[ /,]{0,3}\d{2,4} ?(?:uf|µf|u)?)?|\bxt ?\d\d(?: plugs?| connectors?)?(?: \([^)\n]{0,20}\))?/g,
-  /\b(?:\d{1,4} ?(?:mm|cm) )?\d{1,2} ?awg(?: \d{1,4} ?(?:mm|cm))?(?: (?:leads?|wires?|cables?))?|\b(?:cable|wire|lead|harness|pigtail|ribbon|antenna|strap|cord)s?\b(?: length)?[ :,]{0,3}(?:\d{1,2}[ -]?(?:pins?|cores?|p)\b[ ,]{0,2})?\d{1,4}(?:[.,]\d)? ?(?:mm|cm)\b|\b\d{1,4} ?(?:mm|cm)(?: long)? (?:cable|wire|lead|harness|pigtail|ribbon|antenna|strap|silicone)\w{0,3}/g,
+  /\b(?:\d{1,4} ?(?:mm|cm) )?\d{1,2} ?awg(?: \d{1,4} ?(?:mm|cm))?(?: (?:leads?|wires?|cables?))?|\b(?:cable|wire|lead|harness|pigtail|ribbon|antenna|strap|cord)s?\b(?: length)?[ :,]{0,3}(?:\d{1,2}[ -]?(?:pins?|cores?|p)\b[ ,]{0,2})?\d{1,4}(?:[.,]\d)? ?(?:mm|cm)\b(?! (?:high|tall|thick|wide)\b)|\b\d{1,4} ?(?:mm|cm)(?: long)? (?:cable|wire|lead|harness|pigtail|ribbon|antenna|strap|silicone)\w{0,3}/g,
   /(?<=\bm[23](?:[.,]\d)?)[ \t]?x[ \t]?\d{1,2}(?:[ \t]?mm)?\b/g,
   /\b\d{1,3}(?:[.,]\d)?(?: ?(?:mm|inch|in)| ?")(?: (?:and|to|or|-) \d{1,3}(?:[.,]\d)?(?: ?(?:mm|inch|in)| ?"))? (?:props?|propellers?|frames?|whoops?|wheelbase|machines?|quads?|builds?|diagonal)\b|\b(?:props?|propellers?|wheelbase)\b[ :]{0,3}\d{1,3}(?:[.,]\d)?(?: ?mm| ?inch| ?")?|\b\d{1,2}[ -]?inch\b/g,
   /\bframes?\b[^\n.;]{0,40}\(\d{2,4} ?mm\)(?:, [^\n.;(]{0,30}\(\d{2,4} ?mm\)){0,6}/g,
   /\brecommended (?:wires?|capacitors?|frames?|props?|propellers?|pack|battery|motors?|esc|with our|use|accessor)[^\n.;]{0,100}/g,
   /\b(?:use|with|like|unlike|than|of|for|as) our [^\n.;,]{0,80}/g,
-  /(?:^|(?<=\n))[ \t|]{0,4}(?:harness|grommets?|cables?|wires?|capacitor|screws?|antenna|leads?)\b[^\n]{0,40}\d ?g\b/g,
+  /(?:^|(?<=\n))[ \t|]{0,4}(?:harness|grommets?|(?:rubber|soft|silicone) [a-z]{4,10}|dampers?|isolators?|cables?|wires?|capacitor|screws?|stand-?offs?|antenna|leads?)\b[^\n]{0,40}\d ?g\b/g,
+  /\((?:discontinued|superseded|replaced by|replaces|successor|predecessor|see) [^)\n]{0,100}\)|\(discontinued, [^)\n]{0,100}\)/g,
   /\b(?:arms?|plates?|carbon)\b[^\n,;.]{0,14}\d ?mm(?: thick)?/g,
   /\b(?:also (?:new|in stock|available|on sale)|we also (?:have|sell))\b[^\n.]{0,160}/g,
   /(?<=net ?\/ ?gross[^\n]{0,14}g) ?\/ ?\d{1,4}(?:\.\d)? ?g/g,
@@ -36,6 +37,7 @@ const pieces: RegExp[] = [
   /(?<!\b(?:the|my|a|our|kitchen|on) )\b(?:current )?scale[ :,]{0,3}(?:of )?\d{1,4}\b(?![.,]\d| ?(?:a|g|grams)\b)|\b\d{1,3}(?:[.,]\d{1,2})? ?mv ?\/ ?a\b/g,
   /(?:^|(?<=\n))[ \t]{0,4}(?:video transmitter|vtx|camera|gps|air unit|antenna|motors?|props?)[ \t]{0,3}:[^\n]{0,200}/g,
   /(?:^|(?<=\n))[ \t*-]{0,4}(?:works (?:well )?with|suits|pairs with|(?:fully )?compatible with|tested with|used with|goes with)[ \t]{0,3}:?(?![ \t]{0,3}\d)[^\n]{0,300}/g,
+  /\b(?:(?:fully |also )?compatible with|(?:made |meant )?for use with|works with|pairs with|drives|suits)\b(?: (?:all|any|most|both|our|the))?(?! (?:\d{1,2} ?(?:-|to) ?)?\d{1,2} ?s\b)(?=(?:[^\n.;]|\.\d){0,60}\b(?:motors?|escs?|frames?|props?|controllers?|receivers?|goggles|vtx|air units?|cameras?)\b)(?:[^\n.;]|\.\d){0,100}/g,
   /\b(?:video transmitter|vtx|camera|gps|receiver|air unit|led|buzzer|video)s?\b[ :]{0,3}\d(?:[.,]\d{1,3})? ?(?:a|ma)\b(?: (?:at|@) \d{1,2} ?v)?/g,
   /\b(?:total|all|sum)(?: of (?:four|all|4))?(?: peak| burst| continuous| current){0,2}[ :]{0,3}\d{2,4} ?a\b|\(?\b\d{2,4} ?a (?:in )?total\)?/g,
   /(?:^|(?<=\n))[ \t]{0,4}(?:filters?|sort by|categor(?:y|ies)|tags|keywords?)[ \t]{0,3}:[^\n]{0,400}/g,

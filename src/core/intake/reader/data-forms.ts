@@ -55,13 +55,19 @@ export function asLabels(script: Script): Script {
   return replaced(s, /[,;](?=[ \t]{0,12}[a-z][a-z0-9 ]{0,24}[ \t]{0,3}:)/g, () => '\n');
 }
 
+const yesOrNo =
+  /^[ \t]{0,4}(?:yes|no|none|not? [a-z]{4,12}|✓|✗|-|fitted)[ \t]{0,3}(?:\([^)\n]{0,30}\))?[ \t]{0,3}(?:\n|$)/;
+
 /** "Processor" on one line and "F722" on the next, as pages come when they are copied: put together. Further values that stand below follow on lines of their own. */
 export function labelsJoined(script: Script): Script {
   const edits = script.text.matchAll(/(?<=^|\n)([a-z][^\n]{1,30})\n(?=[^\n]{1,60}(?:\n|$))/g);
   const bare = [...edits].filter((m) => isLabel(m[1]!) && !/\d/.test(m[1]!));
-  // One such line may be a heading; three are a form.
-  if (bare.length < 3) return script;
-  const ends = new Set(bare.map((m) => m.index + m[1]!.length));
+  // One such line may be a heading; three are a form. What is answered on the next line by a mere yes or no is no heading.
+  const answered = bare.filter((m) =>
+    yesOrNo.test(script.text.slice(m.index + m[0].length, m.index + m[0].length + 40)),
+  );
+  const joined = bare.length < 3 ? answered : bare;
+  const ends = new Set(joined.map((m) => m.index + m[1]!.length));
   return replaced(script, /\n/g, (_, { start }) => (ends.has(start) ? ': ' : undefined));
 }
 

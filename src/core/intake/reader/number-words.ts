@@ -17,13 +17,16 @@ const elsewhere = new Map<string, number>(
     'dos tres cuatro cinco seis siete ocho',
     'due tre quattro cinque sei sette otto',
     'twee drie vier vijf zes zeven acht',
+    'dwa trzy cztery pięć sześć siedem osiem',
+    'två tre fyra fem sex sju åtta',
+    'dois três quatro cinco seis sete oito',
   ].flatMap((words) => words.split(' ').map((w, i) => [w, i + 2] as const)),
 );
 const word = [...small, ...tens].join('|');
 const units =
   'volts?|amps?|amperes?|grams?|milli ?met(?:re|er)s?|megabytes?|cells?|seconds?|uarts?|(?:serial|hardware) ?(?:uarts?|ports?)|ports?|s';
 const written = new RegExp(
-  `\\b(?!one (?:uart|port)\\b)(${word})(?:[ -](${small.slice(1, 10).join('|')}))?( hundred)?( and a half)?\\b(?=(?: (?:free|spare|hardware|usable|lithium(?: polymer| ion)?))?(?:[ -](?:x )?(?:${units})\\b|(?: (?:to|up to|by) (?:${word})(?: and a half)?[ -](?:${units})\\b)|(?: to \\d{1,2} ?s\\b)|(?: for (?:${word}|\\d{1,3}) s)))`,
+  `\\b(?!one (?:uart|port)\\b)(${word})(?:[ -](${small.slice(1, 10).join('|')}))?( hundred)?( and a half)?\\b(?=(?: (?:free|spare|hardware|usable|lithium(?: polymer| ion)?))?(?:[ -](?:x )?(?:${units})\\b|(?: (?:to|up to|by) (?:${word})(?:[ -](?:${small.slice(1, 10).join('|')}))?(?: and a half)?[ -](?:${units})\\b)|(?: to \\d{1,2} ?s\\b)|(?: for (?:${word}|\\d{1,3}) s)))`,
   'g',
 );
 const labelled = new RegExp(

@@ -1,3 +1,4 @@
+import { plain } from './plain';
 import { replaced, type Script } from './script';
 
 const typos: Record<string, string> = {
@@ -29,23 +30,42 @@ const typos: Record<string, string> = {
 };
 const misspelt = new RegExp(`\\b(?:${Object.keys(typos).join('|')})\\b`, 'g');
 
+/** The sign that a page writes by its number: "&#10003;" is a tick. */
+function byNumber(name: string): string {
+  if (!name.startsWith('#')) return ' ';
+  const sign = plain(String.fromCharCode(name[1] === 'x' ? parseInt(name.slice(2), 16) : Number(name.slice(1))));
+  return /[\x20-\x7e✓✗]/.test(sign) ? sign : ' ';
+}
+
 /** Words run together with figures, known misspellings, marks of pages and of forums: what an eye reads over. */
 export function asMeant(script: Script): Script {
   let s = replaced(
     script,
-    /&(nbsp|amp|times|deg|plusmn|ndash|mdash|quot|lt|gt|#\d{1,5});/g,
-    ([name]) => ({ amp: '&', times: 'x', ndash: '-', mdash: '-', quot: '"', lt: '<', gt: '>' })[name!] ?? ' ',
+    /&(nbsp|amp|times|deg|plusmn|ndash|mdash|quot|lt|gt|check|cross|#\d{1,5}|#x[\da-f]{1,4});/g,
+    ([name]) =>
+      ({ amp: '&', times: 'x', ndash: '-', mdash: '-', quot: '"', lt: '<', gt: '>', check: '✓', cross: '✗' })[name!] ??
+      byNumber(name!),
   );
   s = replaced(
     s,
-    /<(?:br|\/?(?:li|p|tr|div|h\d|ul|ol|table|td|th|dd|dt|span|b|strong|i|em))\b[^>\n]{0,200}>/g,
-    ([], { text }) => (/span|<\/?(?:b|strong|i|em)\b/.test(text) ? ' ' : '\n'),
+    /(?:<(?:br|\/?(?:li|p|tr|div|h\d|ul|ol|dl|table|td|th|dd|dt))\b[^>\n]{0,200}>[ \t]{0,8}){1,12}/g,
+    () => '\n',
   );
+  s = replaced(s, /<\/?(?:span|b|strong|i|em)\b[^>\n]{0,200}>/g, () => ' ');
   s = replaced(
     s,
     /\[\/?(?:b|i|u|list|\*|x|size|color|url|img|h\d|table|tr|td)(?:=[^\]\n]{0,80})?\]/g,
     ([], { text }) => (/^\[\/?(?:b|i|u|color|size)/.test(text) ? ' ' : '\n'),
   );
+  // "baro?" and on the next line "bo: nope".
+  s = replaced(
+    s,
+    /\?[ \t]{0,3}\n[ \t>]{0,3}(?:[a-z][a-z0-9_]{0,14}: ?)?(?=(?:no|nope|nah|yes|yep|yeah|sorry|unfortunately|sadly)\b)/g,
+    () => '? ',
+  );
+  // "Der 5-V-Regler"; "| uarts || 6".
+  s = replaced(s, /(?<=\b\d{1,2})-v(?:olts?)?(?=-| )/g, () => ' v');
+  s = replaced(s, /\|\|/g, () => '|');
   s = replaced(s, /\b4 ?-?(?:in|en|w|em|i)-? ?1\b/g, () => '4in1');
   // "5V0" is 5.0 V.
   s = replaced(s, /\b(\d{1,2})v(\d)(?=[ :,;|)/]|$|\n)(?! ?a\b)/g, ([v, tenth]) => `${v}.${tenth} v`);
@@ -74,6 +94,12 @@ export function asMeant(script: Script): Script {
   s = replaced(
     s,
     /\bl ?(\d{2}(?:\.\d)?) ?(?:mm)?[, x]{1,3}w ?(\d{2}(?:\.\d)?) ?(?:mm)?(?:[, x]{1,3}h ?(\d{1,2}(?:\.\d)?))? ?mm\b/g,
+    ([l, w, h]) => `size: ${l} x ${w}${h ? ` x ${h}` : ''} mm`,
+  );
+  // "length / width: 37.0 / 37.0 mm"
+  s = replaced(
+    s,
+    /\blength ?[/x] ?width(?: ?[/x] ?height)?[ \t]{0,3}[:.|]{1,60}[ \t]{0,3}(\d{2,3}(?:\.\d{1,2})?) ?[/x] ?(\d{2,3}(?:\.\d{1,2})?)(?: ?[/x] ?(\d{1,2}(?:\.\d{1,2})?))? ?mm\b/g,
     ([l, w, h]) => `size: ${l} x ${w}${h ? ` x ${h}` : ''} mm`,
   );
   // "length 36.4, width 36.2, height 8.3 (all mm)"

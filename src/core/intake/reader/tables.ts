@@ -126,6 +126,8 @@ function laidOut(rows: Row[], text: string): LaidOut | null {
   const limits = head.map((c) => /^(min|typ|max|unit)\.?(?:imum|ical)?s?$/.exec(c.text)?.[1]);
   if (limits.filter(Boolean).length >= 2)
     return { pieces: rows.slice(1).flatMap((r) => limited(r, limits)), versions: [] };
+  const rails = railColumns(head);
+  if (rails) return { pieces: rows.slice(1).flatMap((r) => rail(r, rails)), versions: [] };
   if (
     head.filter((c) => /^[va]$/.test(c.text) || isLabel(bareLabel(c.text))).length >= Math.max(2, head.length / 3) &&
     !head.some((c, i) => i > 0 && value(c) && !isLabel(bareLabel(c.text)))
@@ -162,6 +164,40 @@ function limited(cells: Row, limits: (string | undefined)[]): Piece[] {
   return only ? [label, ': ', piece(only), ` ${unit}`, '\n'] : [];
 }
 
+interface RailColumns {
+  volts: number;
+  amps: number;
+}
+
+/** A table of regulators: what each is called, its volts and its amps. */
+function railColumns(head: Row): RailColumns | null {
+  const volts = head.findIndex((c) => /^(?:volts?|voltage|v|output(?: voltage)?)(?: ?\(v\))?$/.test(c.text));
+  const amps = head.findIndex((c) =>
+    /^(?:amps?|a|current|load|(?:cont|continuous|constant|rated|max)\.?(?: (?:current|amps|load))?)(?: ?\(a\))?$/.test(
+      c.text,
+    ),
+  );
+  const named = /^(?:rails?|becs?|regulators?|supply|supplies|outputs?|power rails?)$/.test(head[0]!.text);
+  return named && volts > 0 && amps > 0 ? { volts, amps } : null;
+}
+
+/** Of several volts that a jumper chooses the first, in which it is delivered. */
+function rail(cells: Row, { volts, amps }: RailColumns): Piece[] {
+  const [v, a] = [cells[volts], cells[amps]];
+  const first = v && /\d{1,2}(?:[.,]\d{1,2})?/.exec(v.text);
+  const most = a && /\d{1,2}(?:[.,]\d{1,2})?/.exec(a.text);
+  if (!v || !a || !first || !most) return [];
+  const [from, to] = [v.start + first.index, a.start + most.index];
+  return [
+    'bec ',
+    { start: from, end: from + first[0].length },
+    ' v ',
+    { start: to, end: to + most[0].length },
+    /\d ?ma\b/.test(a.text) ? ' ma' : ' a',
+    '\n',
+  ];
+}
+
 /** "Mass | 7.7 | g", "Regulator 1 | 5.0 / 3.0 | V / A": each figure gets its own unit. */
 function withUnit([label, value, unit]: Row): Piece[] {
   if (!label || !value) return [];
@@ -182,14 +218,14 @@ function withUnit([label, value, unit]: Row): Piece[] {
 
 /** The unit that a head puts on its column: "Size (mm)", "weight_g". */
 function unitOf(label: string): string {
-  const [, inBrackets, behind] = /\((mm|g|a|v|s|mb|in|sec)\)$|[_ ](mm|g|a|v|mb)$/.exec(label) ?? [];
+  const [, inBrackets, behind] = /\((mm|g|a|v|s|mb|in|sec)\)$|(?<!\d)[_ ](mm|g|a|v|mb)$/.exec(label) ?? [];
   if (inBrackets === 's' && /time|sec|burst time|duration/.test(label)) return ' s';
   return (inBrackets ?? behind) ? ` ${inBrackets ?? behind}` : '';
 }
 
 const bareLabel = (label: string) =>
   label
-    .replace(/[_ ]?\((?:mm|g|a|v|s|mb|in|sec)\)$|[_ ](?:mm|g|a|v|mb)$/, '')
+    .replace(/[_ ]?\((?:mm|g|a|v|s|mb|in|sec)\)$|(?<!\d)[_ ](?:mm|g|a|v|mb)$/, '')
     .replace(/[ :]+$/, '')
     .replaceAll('_', ' ');
 

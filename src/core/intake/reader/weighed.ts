@@ -21,7 +21,7 @@ export function weighed(found: Read[], text: string, talk: readonly [number, num
     );
   const older = placed.map((r) => olderRevision(r, text));
   const parts = sectioned(older, text);
-  return contradicted(parts.map(versioned)).map((r) => {
+  return ofSeveral(contradicted(parts.map(versioned)), text).map((r) => {
     const last = r.inSentence ? doubted(r, 'said in a sentence: look whether it is said of this board') : r;
     const { line: _, ofAnother: __, inSentence: ___, ...reading } = last;
     return reading;
@@ -86,6 +86,18 @@ function sectioned(all: Read[], text: string): Read[] {
     const larger = Math.max(...all.filter((o) => o.field === r.field).map((o) => Number(o.value)));
     return doubted(r, r.value === larger ? `of ${piece}, the larger board of the stack` : `of ${piece} alone`);
   });
+}
+
+/** Lines that say another thing of three figures each are of as many boards: what only one of them says is no surer for that. */
+function ofSeveral(readings: Read[], text: string): Read[] {
+  const lineOf = (r: Read) => text.lastIndexOf('\n', r.start);
+  const against = new Map<number, Set<string>>();
+  for (const r of readings)
+    if (r.doubt === 'contradicted') against.set(lineOf(r), (against.get(lineOf(r)) ?? new Set()).add(key(r)));
+  const lines = new Set([...against].flatMap(([line, keys]) => (keys.size >= 3 ? [line] : [])));
+  return lines.size < 2
+    ? readings
+    : readings.map((r) => (lines.has(lineOf(r)) ? doubted(r, 'the page lists several boards: ask which') : r));
 }
 
 const key = (r: Reading) => (r.field === 'regulators' ? `regulators ${String(r.value).split('@')[0]}` : r.field);

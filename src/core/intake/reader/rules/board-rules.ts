@@ -28,7 +28,7 @@ function present(field: SpecField, words: Around): Found[] {
 
 /** Said with yes, by a tick, or as an item of its own in a list. */
 const settled = ({ before, after }: Around) =>
-  /^[ \t]{0,3}(?:chip|sensor)?[ \t]{0,3}[:=|?-]?[ \t]{0,3}(?:yes|✓|fitted|integrated|built|on board|standard|there|included)/.test(
+  /^[ \t]{0,3}(?:chip|sensor)?[ \t]{0,3}[:=|?-]?[ \t]{0,3}(?:yes|y\b|✓|fitted|integrated|built|on board|standard|there|included)/.test(
     after,
   ) ||
   (/(?:^|[,;|/+(]|\. )[ \t]{0,3}(?:\d[ \t]?[.)])?[ \t]{0,3}$/.test(before) &&
@@ -55,7 +55,7 @@ const counting = ({ after }: Around) =>
 /** Serial ports. */
 export const portRules: Rule[] = [
   rule(
-    `\\buart ?(\\d)\\)? ?(?:is )?(?:for the |for (?=[a-z])|used (?:by|for)|taken\\b|taken by|occupied by|reserved for|(?:wired|connected|goes|tied) to)\\b`,
+    `\\buart ?(\\d)\\)? ?(?:is )?(?:for the |for (?=[a-z])|used (?:by|for)|taken\\b|taken by|occupied by|reserved for|listens to|(?:wired|connected|goes|tied) to)\\b`,
     ([n], around) => one('takenPort', num(n), openness(around)),
   ),
   rule(

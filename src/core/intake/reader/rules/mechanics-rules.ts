@@ -36,7 +36,7 @@ export const holeRules: Rule[] = [
     );
   }),
   rule(
-    `\\b(?:mount(?:ing)?(?: (?:pattern|holes?|size|distance))?|(?:screw )?holes?|hole (?:spacing|distance|pattern|pitch)|pattern|spacing)${W}[:=]?${W}(?:distance|spacing)?${W}:?${W}(?:(?:are|at|is|of|the usual|apart)${W}){0,4}${N} ?${UNIT}?(?= square| apart|${W}[,/(;]|${W}m[23]|[ .]*(?:$|\\n)|\\.? )(?!${W}(?:x|by|-) ?\\d)`,
+    `\\b(?:mount(?:ing)?(?: (?:pattern|holes?|size|distance))?|(?:screw )?holes?|hole (?:spacing|distance|pattern|pitch|cent(?:re|er)s?)|pattern|spacing)${W}[:=]?${W}(?:distance|spacing)?${W}:?${W}(?:(?:are|at|is|of|the usual|apart)${W}){0,4}${N} ?${UNIT}?(?= square| apart|${W}[,/(;]|${W}m[23]|[ .]*(?:$|\\n)|\\.? )(?!${W}(?:x|by|-) ?\\d)`,
     ([v, unit], around) => {
       const p = mm(v, unit);
       return /^(?:screw )?holes? (?:are )?[ø]/.test(around.text)
@@ -97,6 +97,23 @@ export const sizeRules: Rule[] = [
       ];
     },
   ),
+  // "35x35" beside a pattern that says what it is.
+  rule(
+    `(?:^|(?<=[,;|/] ?))(\\d{2}(?:[.,]\\d)?) ?x ?(\\d{2}(?:[.,]\\d)?)(?=[ \\t]*(?:$|\\n|[,;|/]))`,
+    ([a, b], { before, after }) =>
+      num(a) === 30 ||
+      patterns.includes(num(a)) ||
+      num(a) < 22 ||
+      num(a) > 60 ||
+      Math.abs(num(a) - num(b)) > 15 ||
+      mountWords.test(before) ||
+      /^[ \t]*[/,]? ?(?:m[23]\b|holes?|pattern)/.test(after)
+        ? []
+        : [
+            ...sane('lengthMm', num(a), 22, 60, 'a size by its shape, without a unit'),
+            ...sane('widthMm', num(b), 22, 60, 'a size by its shape, without a unit'),
+          ],
+  ),
   rule(`\\bl:? ?${N} ?mm[, x]{1,3}w:? ?${N} ?mm(?:[, x]{1,3}h:? ?${N} ?mm)?`, ([l, w, h]) => [
     ...sane('lengthMm', num(l), 10, 120),
     ...sane('widthMm', num(w), 10, 120),
@@ -105,10 +122,18 @@ export const sizeRules: Rule[] = [
   rule(`\\b(?:height|thickness)${W}:?${W}${N} ?(?:in|inch|")${W}\\(${N} ?mm\\)`, ([, h]) =>
     sane('heightMm', num(h), 2, 60),
   ),
+  // The key to a drawing: "A 37.0 board length".
+  rule(
+    `(?:^|(?<=\\n))[ \\t]{0,4}[a-z]\\d?[ :.)]{1,4}${N} ?(?:mm)?[ \\t]{1,6}(?:board |overall |pcb |total )?(length|width|height|thickness)\\b`,
+    ([v, side]) => {
+      if (side === 'length' || side === 'width') return sane(`${side}Mm`, num(v), 10, 120);
+      return sane('heightMm', num(v), 2, 60);
+    },
+  ),
   rule(`\\b${N} ?mm long\\b|\\blength:? ?${N} ?mm\\b`, ([a, b]) => sane('lengthMm', num(a ?? b), 10, 120)),
   rule(`\\b${N} ?mm wide\\b|\\bwidth:? ?${N} ?mm\\b`, ([a, b]) => sane('widthMm', num(a ?? b), 10, 120)),
   rule(
-    `\\b(?:(?:stack |overall |total )?height(?: over (?:parts|all))?|thickness|thick|builds)${W}:?${W}${N} ?mm\\b`,
+    `\\b(?:(?:stack |overall |total )?height(?: over (?:parts|all|components))?|thickness(?: over (?:parts|all|components))?|thick|builds)${W}:?${W}${N} ?mm\\b`,
     ([h]) => sane('heightMm', num(h), 2, 60),
   ),
   rule(`\\btotal(?: height)?(?: with [a-z]{3,12})? ${N} ?mm\\b(?! ?x)`, ([h]) => sane('heightMm', num(h), 2, 60)),
@@ -118,16 +143,17 @@ export const sizeRules: Rule[] = [
 ];
 
 const massWord = '(?:net weight|weight|weighs?|mass|wt|n\\.w\\.?)';
-const GRAMS = '(grams?|gr?|kg|oz|ounces?)';
+const GRAMS = '(grams?|gr?|kg|mg|oz|ounces?)';
 /** What is said to be included stands behind the figure, or in brackets before it; what is weighed alone is not the whole board. */
 const OF_WORDS = '(?:with(?:out)?|incl(?:\\.|udes|uding|usive)?|excl(?:\\.|udes?|uding)?|w/o?|not including|bare)';
-const MASS_OF = `(?:${W}[,-]?${W}\\(([^)\\n]{3,40})\\)|${W}[,-]?${W}(${OF_WORDS} (?:(?!\\d{1,3}(?:[.,]\\d)? ?g\\b)[^\\n,.;()|]){3,40}|(?:wires?|cables?|leads?|harness) (?:not included|excluded)|(?:(?:flight )?controller|fc|esc|board) only))?`;
+const MASS_OF = `(?:${W}[,-]?${W}\\(([^)\\n]{3,40})\\)|${W}[,-]?${W}(${OF_WORDS} (?:(?!\\d{1,3}(?:[.,]\\d)? ?g\\b)[^\\n,.;()|?]){3,40}|(?:wires?|cables?|leads?|harness) (?:not included|excluded)|(?:(?:flight )?controller|fc|esc|board) only))?`;
 const another =
   /\b(?:(?:fc|esc|flight controller|controller)(?: board)? (?:weight|weighs|mass)|(?:fc|esc|controller) only)\b/;
 
 function grams(value: string | undefined, unit: string | undefined): number {
   const n = num(value);
   if (unit === 'kg') return Math.round(n * 1e6) / 1000;
+  if (unit === 'mg') return n / 1000;
   return unit && /^(?:oz|ounce)/.test(unit) ? Math.round(n * gramsPerOunce * 100) / 100 : n;
 }
 
@@ -143,7 +169,9 @@ function mass(
   const part = of && / only$/.test(of) ? `the text says "${of}"` : undefined;
   const twice = /^ \d{1,3}(?:[.,]\d{1,2})? ?g\b/.test(around.after) ? 'two figures stand beside each other' : undefined;
   const doubt = part ?? openness(around) ?? twice ?? why;
-  const included = of && isOf(of) ? of.trim() : undefined;
+  // "21 g, with heat sink 36 g": they belong to the next figure.
+  const ofNext = /^[ \t:]{0,3}\d{1,3}(?:[.,]\d{1,2})? ?g\b/.test(around.after);
+  const included = of && isOf(of) && !ofNext ? of.trim() : undefined;
   return [
     ...found.map((f) => (doubt ? { ...f, why: doubt } : f)),
     ...(included ? [{ field: 'massIncludes' as const, value: included, words: included }] : []),
@@ -157,6 +185,10 @@ const isOf = (of: string) =>
   ) && !/\d ?(?:oz|g|mm|s|v|a)\b/.test(of);
 
 export const massRules: Rule[] = [
+  // Scales of the trade show grams.
+  rule(`(?:^|(?<=\\n|[;|] ?))[ \\t]{0,4}(?:net )?(?:weight|mass)${W}[:=]${W}${N}(?=[ \\t]{0,4}(?:$|\\n|[;|]))`, ([v]) =>
+    sane('massG', num(v), 1, 300, 'a mass without its unit, taken for grams'),
+  ),
   rule(
     `\\b${massWord}${W}\\(((?:with|without|incl|excl|w/o)[^)\\n]{2,40})\\)${W}[:|]?${W}${N} ?${GRAMS}\\b`,
     ([of, v, unit], around) => mass(v, unit, of, around),
@@ -180,7 +212,7 @@ export const massRules: Rule[] = [
   rule(`\\b${N} ?${GRAMS}\\b${MASS_OF}`, ([v, unit, a, b], around) => {
     const { before, after, line } = around;
     if (denied({ before, after: '' }) || /^ ?(?:force|accel|shock|of thrust)/.test(after)) return [];
-    if (unit === 'kg') return [];
+    if (unit === 'kg' || unit === 'mg') return [];
     // "Weight 9 g controller only, stack 24 g": the second one is a mass as well.
     const named = /weight|weighs|mass\b|scale|light|heavy/.test(line);
     if (

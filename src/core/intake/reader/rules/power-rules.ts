@@ -42,6 +42,12 @@ export const packRules: Rule[] = [
     `\\b(?:between )(\\d{1,2}|two|three|four|five|six) and (\\d{1,2}|two|three|four|five|six|eight) (?:lithium |lipo |li-?ion )?cells\\b`,
     ([a, b], around) => cells(count(a), count(b), around),
   ),
+  rule(`\\b(?:vin|input|supply|battery|lipo|pack|voltage)[ ,]{1,2}min(?:imum)?${W}[:=]${W}(\\d{1,2}) ?s\\b`, ([n]) =>
+    sane('cellsMin', num(n), 1, 14),
+  ),
+  rule(`\\b(?:vin|input|supply|battery|lipo|pack|voltage)[ ,]{1,2}max(?:imum)?${W}[:=]${W}(\\d{1,2}) ?s\\b`, ([n]) =>
+    sane('cellsMax', num(n), 1, 14),
+  ),
   rule(`\\bcells? min(?:imum)?${W}[:=]${W}(\\d{1,2})\\b|\\b(\\d{1,2}) ?s${W}min(?:imum)?\\b`, ([a, b]) =>
     sane('cellsMin', num(a ?? b), 1, 14),
   ),
@@ -49,6 +55,18 @@ export const packRules: Rule[] = [
     `\\bcells? max(?:imum)?${W}[:=]${W}(\\d{1,2})\\b|\\bmax(?:imum)?${W}(\\d{1,2}) ?s\\b(?!ec)|\\b(\\d{1,2}) ?s${W}max(?:imum)?\\b`,
     ([a, b, c]) => sane('cellsMax', num(a ?? b ?? c), 1, 14),
   ),
+  rule(
+    `\\b(?:never|not|no)(?: (?:connect|use|feed|fit|fly|plug in))?(?: it (?:to|on|with))? (?:more than|above|over) (\\d{1,2}) ?s\\b(?!ec)(?: ?\\(${N} ?v\\))?`,
+    ([n, v]) => [...sane('cellsMax', num(n), 1, 14), ...(v ? sane('packMaxVolts', num(v), 3.9, 70) : [])],
+  ),
+  rule(
+    '\\b(?:starts?|works?|runs?) (?:at|from|on) (\\d{1,2}) ?s\\b(?!ec)(?= ?(?:$|\\n|[.,;)]|upwards|up\\b|on\\b))',
+    ([n]) => sane('cellsMin', num(n), 1, 14),
+  ),
+  rule(`\\b(\\d{1,2}) ?s${W}max(?:imum)?${W}\\(${N} ?v\\)`, ([n, v]) => [
+    ...sane('cellsMax', num(n), 1, 14),
+    ...sane('packMaxVolts', num(v), 3.9, 70),
+  ]),
   rule(`\\bup to (\\d{1,2}) ?s\\b(?!ec)`, ([n], around) =>
     /\d ?a ?\(?$/.test(around.before) || denied(around) ? [] : sane('cellsMax', num(n), 1, 14, openness(around)),
   ),
@@ -77,6 +95,7 @@ export const packRules: Rule[] = [
     sane('packMaxVolts', num(v), 3.5, 70),
   ),
   rule(`(?<=\\d ?s(?: lipo| lihv)? )\\(${N} ?v\\)`, ([v]) => sane('packMaxVolts', num(v), 3.9, 70)),
+  rule(`(?<=\\d ?s(?:,| or| \\(?)? )up to ${N} ?v\\b`, ([v]) => sane('packMaxVolts', num(v), 3.9, 70)),
   rule(`\\b(\\d{1,2}) ?s${W}${N} ?v${W}max\\b`, ([n, v]) => [
     ...one('cellsMax', num(n)),
     ...one('packMaxVolts', num(v)),
@@ -131,7 +150,13 @@ const continuous = (a: string | undefined, around: Around): Found[] =>
   /^ ?(?:per|a|each) (?:motor )?pad\b/.test(around.after) ||
   (/per motor$/.test(around.text) && /^ pads?\b/.test(around.after))
     ? []
-    : sane('continuousAmps', num(a), 2, 300, openness(around));
+    : sane(
+        'continuousAmps',
+        num(a),
+        2,
+        300,
+        openness(around) ?? (num(a) < 4 ? 'so few amps may be those of a regulator' : undefined),
+      );
 
 /** Amps that the current sensor reads to. Before regulators and motors: its figure stands among theirs. */
 export const sensorRules: Rule[] = [
@@ -160,8 +185,9 @@ export const sensorRules: Rule[] = [
 export const currentRules: Rule[] = [
   // "220 A total burst (4 x 55 A)": the one of each channel stands in brackets.
   rule(`\\b(?:${PEAK})[ ,]{0,2}\\(4${W}x${W}${N} ?${AMP}\\)`, ([a], around) => burst(a, undefined, around)),
-  rule(`\\b${PEAK}(?: current)?${W}[,(]${W}${SECONDS}\\)?${W}[:=|]?${W}(?:4${W}x${W})?${N} ?${AMP}`, ([s, a], around) =>
-    burst(a, s, around),
+  rule(
+    `\\b${PEAK}(?: current)?(?: (?:per|a|each) (?:channel|motor|arm))?${W}[,(]${W}${SECONDS}\\)?${W}[:=|]?${W}(?:4${W}x${W})?${N} ?${AMP}`,
+    ([s, a], around) => burst(a, s, around),
   ),
   rule(
     `\\b(?:esc )?${PEAK}(?: current)?${W}[:=]?${W}(?:(?:of|up to|to)${W}){0,2}(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?(?:${W}[/,(]?${W}(?:for )?${SECONDS}\\)?)?`,
@@ -175,11 +201,11 @@ export const currentRules: Rule[] = [
     ([a, s], around) => burst(a, s, around),
   ),
   rule(
-    `\\b(?:4${W}x${W})?${N}(?: ?${AMP})? (?:in bursts of (?:up to )?|up to (?=\\d{1,3} ?s)|for (?:up to )?)${SECONDS}`,
+    `\\b(?:4${W}x${W})?${N}(?: ?${AMP})? (?:in bursts (?:of )?(?:up to )?|up to (?=\\d{1,3} ?s)|for (?:up to )?)${SECONDS}`,
     ([a, s], around) => burst(a, s, around),
   ),
   rule(`\\b${N} ?a ${SECONDS}(?=[ ,;.)]|$|\\n)`, ([a, s], around) => burst(a, s, around)),
-  rule(`\\(${N} ?a,? ${SECONDS}\\)`, ([a, s], around) => burst(a, s, around)),
+  rule(`\\(${N} ?a(?:,? | ?/ ?)${SECONDS}\\)`, ([a, s], around) => burst(a, s, around)),
   rule(`\\bfor (?:up to )?${SECONDS}[ ,:]{1,3}${N} ?${AMP}`, ([t, a], around) => burst(a, t, around)),
   rule(`\\bchannels? (?:carries|carry|gives?|delivers?|takes?|is good for|are good for) ${N} ?${AMP}`, ([a], around) =>
     continuous(a, around),
@@ -262,12 +288,12 @@ export const regulatorRules: Rule[] = [
     regulator(num(v), milli(a, unit), openness(around)),
   ),
   rule(
-    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)${NAMED}?(?: of the [^\\n,.;]{1,24}? (?=gives))?${W}[@/:,=-]?${W}(?:(?:now |only )?(?:\\d{1,3} ?w,?|gives?|delivers?|makes|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|that is|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
+    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)${NAMED}?(?: of the [^\\n,.;]{1,24}? (?=gives))?${W}[@/:,=-]?${W}(?:(?:now |only |gives |with )?(?:claimed|rated|\\d{1,3} ?w,?|now|only|another|gives?|delivers?|carr(?:y|ies)|makes|may carry|can carry|together(?: may| can)? (?:carry|give)|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|that is|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
     ([v, , a, unit], around) => {
       if (denied({ before: around.before, after: '' }) || /^ ?✗/.test(around.after)) return [];
       // "3 A on 5 V, 2 A on 9 V": the amps are those of the next one.
       if (/^ ?(?:on|of|from) (?:the )?\d{1,2}(?:\.\d)? ?v\b/.test(around.after)) return [];
-      if (/\b(?:example|load|draws?|needs?|consum\w+|takes)\b/.test(around.before)) return [];
+      if (/\b(?:example|load|draws?|needs?|consum\w+|takes)\b(?:[^.;\d\n]|\.\d){0,40}$/.test(around.before)) return [];
       const measured = /\b(?:pulled|pulls|measured|held|was fine with)\b/.test(around.before.slice(-24))
         ? 'a measurement under load, not a rating'
         : undefined;

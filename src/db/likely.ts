@@ -1,0 +1,23 @@
+import { inArray, ne, not, or, sql, type SQL } from 'drizzle-orm';
+import { newestVersion, sieveOf, type Bound, type Build } from '../core';
+import { boards } from './schema';
+
+/** A first part of a shelf should be here in a moment. */
+export const mostLikely = 300;
+
+/**
+ * Boards that may carry a build, by the bounds that its brief puts on their columns. No board is missing that can carry it. Those of which the buyer has a pick or a fix come along, and those written by an older
+ * Rung, of which the columns may know nothing.
+ */
+export function mayCarry(build: Build): SQL {
+  const beyond = sieveOf(build).map(isBeyond);
+  const sifted = beyond.length > 0 ? sql`coalesce(${or(...beyond)}, false)` : sql`false`;
+  const known = [...build.picks.map((p) => p.board.id), ...Object.keys(build.fixes)];
+  return or(not(sifted), ne(boards.format, String(newestVersion)), inArray(boards.id, known))!;
+}
+
+/** Null where nobody says: then neither. */
+function isBeyond({ figure, ...bound }: Bound): SQL {
+  const column = boards[figure];
+  return 'most' in bound ? sql`${column} > ${bound.most}` : sql`${column} < ${bound.least}`;
+}
