@@ -15,7 +15,7 @@ export async function allBoards(db: Database): Promise<Board[]> {
 
 /**
  * All boards as one JSON list, with the version of each: the text as it is stored, so that thousands of boards need not be parsed only to be written again. `forGuest`: without what
- * nobody gives away, who changed what and the pages that figures were read from. `only`: which, and how many of them at most.
+ * nobody gives away, who changed what and the pages that figures were read from. `only`: which, and how many of them at most, drawn from all over the shelf.
  */
 export async function boardsText(
   db: Database,
@@ -28,21 +28,19 @@ export async function boardsText(
   const body = forGuest
     ? sql<string>`(${boards.body} - 'sources' - 'corrections' || '{"history": []}')::text`
     : sql<string>`${boards.body}::text`;
-  const all = db
-    .select({ id: boards.id, version: boards.version, body, newest })
-    .from(boards)
-    .where(only?.where)
-    .orderBy(asc(boards.maker), asc(boards.name), asc(boards.id));
-  const rows = await (only ? all.limit(only.most) : all);
+  const all = db.select({ id: boards.id, version: boards.version, body, newest }).from(boards).where(only?.where);
+  const rows = await (only
+    ? all.orderBy(sql`md5(${boards.id})`).limit(only.most)
+    : all.orderBy(asc(boards.maker), asc(boards.name), asc(boards.id)));
   const { sound: texts, aside } = setAside(rows, (r) =>
     r.newest ? r.body : JSON.stringify(current(JSON.parse(r.body) as Board)),
   );
   return { text: `[${texts.join(',')}]`, versions: Object.fromEntries(rows.map((r) => [r.id, r.version])), aside };
 }
 
-/** How many boards there are. */
-export function countBoards(db: Database): Promise<number> {
-  return db.$count(boards);
+/** How many boards there are, all or those for which something holds. */
+export function countBoards(db: Database, where?: SQL): Promise<number> {
+  return db.$count(boards, where);
 }
 
 /** What changes with every change of any board or part, worked out without reading one of them. */

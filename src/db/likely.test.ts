@@ -1,11 +1,11 @@
 import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { goodEnds, siftedOut, sieveOf, type Board, type GoodEnds } from '../core';
+import { goodEnds, isCandidate, siftedOut, sieveOf, type Board, type GoodEnds } from '../core';
 import { demoBuilds, demoShelf } from '../core/tests/demo';
 import { variedBoard } from '../core/tests/varied-board';
 import { openDatabase, type Database } from './connection';
 import { boardsText, countBoards, putBoards } from './library';
-import { mayCarry } from './likely';
+import { climbs, mayCarry } from './likely';
 import { boards } from './schema';
 import { freshDatabase } from './tests/fresh-database';
 
@@ -47,12 +47,13 @@ test('the columns of a board are what the core says of it', async () => {
 
 test('the database sifts as the core does, and counts all', async () => {
   expect(await countBoards(db)).toBe(all.length);
+  expect(await countBoards(db, climbs)).toBe(all.filter(isCandidate).length);
   for (const build of demoBuilds().map((b) => ({ ...b, picks: [], fixes: {} }))) {
     const ids = await idsWith(build);
     const sieve = sieveOf(build);
     expect(ids.sort(), build.name).toEqual(
       all
-        .filter((b) => !siftedOut(sieve, goodEnds(b)))
+        .filter((b) => isCandidate(b) && !siftedOut(sieve, goodEnds(b)))
         .map((b) => b.id)
         .sort(),
     );
@@ -63,7 +64,7 @@ test('the database sifts as the core does, and counts all', async () => {
 
 test('what was accepted as a fix comes along, and so does what an older Rung wrote', async () => {
   const build = { ...demoBuilds()[0]!, picks: [], fixes: {} };
-  const out = all.filter((b) => siftedOut(sieveOf(build), goodEnds(b)));
+  const out = all.filter((b) => isCandidate(b) && siftedOut(sieveOf(build), goodEnds(b)));
   const [fixed, old] = out;
   expect(await idsWith(build)).not.toContain(fixed!.id);
   expect(await idsWith({ ...build, fixes: { [fixed!.id]: [] } })).toContain(fixed!.id);

@@ -1,9 +1,15 @@
-import { inArray, ne, not, or, sql, type SQL } from 'drizzle-orm';
-import { newestVersion, sieveOf, type Bound, type Build } from '../core';
+import { and, inArray, ne, not, or, sql, type SQL } from 'drizzle-orm';
+import { boardKinds, isCandidate, newestVersion, sieveOf, type Bound, type Build } from '../core';
 import { boards } from './schema';
 
 /** A first part of a shelf should be here in a moment. */
 export const mostLikely = 300;
+
+/** Boards that climb by themselves. */
+export const climbs = inArray(
+  boards.kind,
+  boardKinds.filter((kind) => isCandidate({ kind })),
+);
 
 /**
  * Boards that may carry a build, by the bounds that its brief puts on their columns. No board is missing that can carry it. Those of which the buyer has a pick or a fix come along, and those written by an older
@@ -13,7 +19,7 @@ export function mayCarry(build: Build): SQL {
   const beyond = sieveOf(build).map(isBeyond);
   const sifted = beyond.length > 0 ? sql`coalesce(${or(...beyond)}, false)` : sql`false`;
   const known = [...build.picks.map((p) => p.board.id), ...Object.keys(build.fixes)];
-  return or(not(sifted), ne(boards.format, String(newestVersion)), inArray(boards.id, known))!;
+  return and(climbs, or(not(sifted), ne(boards.format, String(newestVersion)), inArray(boards.id, known)))!;
 }
 
 /** Null where nobody says: then neither. */

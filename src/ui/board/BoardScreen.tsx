@@ -37,7 +37,7 @@ export function BoardScreen({ boardId }: { boardId: string }) {
 }
 
 function OneBoard({ board, ranked, of }: { board: Board; ranked: Ranked; of: number }) {
-  const { build } = useRoom('build');
+  const { build, ranking } = useRoom('build', 'ranking');
   const { climb, rank } = ranked;
   useTakeOut(() => [
     { says: 'Copy the findings as Markdown', text: () => climbMarkdown(build, climb) },
@@ -59,6 +59,7 @@ function OneBoard({ board, ranked, of }: { board: Board; ranked: Ranked; of: num
         </Box>
         <span>
           place {rank} of {of}
+          {ranking.partial ? ' so far' : ''}
         </span>
         <PickButton ranked={ranked} firstShare={null} />
         <Link href={`/b/${build.id}/hookup/${boardId}`}>Hookup</Link>

@@ -6,10 +6,11 @@ import { today } from '../room/today';
 
 /** Picks a board: a frozen copy with its reasons and open questions is kept with the build. */
 export function PickButton({ ranked, firstShare }: { ranked: Ranked; firstShare: number | null }) {
-  const { build, edit } = useRoom('build', 'edit');
+  const { build, edit, ranking } = useRoom('build', 'edit', 'ranking');
   const board = useCandidate(ranked.climb.boardId);
   const last = build.picks.at(-1);
-  if (!board) return null;
+  // A pick keeps its place in the order; of an order of some boards there is none yet.
+  if (!board || ranking.partial) return null;
   if (last && pickedId(last) === board.id) return <strong>picked on {last.when}</strong>;
   return (
     <Button

@@ -38,7 +38,10 @@ export function Stile() {
     {
       name: 'Ladder',
       href: `${base}/ladder`,
-      says: fits === undefined ? 'working ...' : `${fits} of ${ranking.ranked!.length} fit`,
+      says:
+        fits === undefined
+          ? 'working ...'
+          : `${fits} of ${ranking.ranked!.length} fit${ranking.partial ? ' so far' : ''}`,
       here: path === `${base}/ladder`,
     },
     ...(board

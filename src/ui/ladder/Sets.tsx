@@ -11,13 +11,14 @@ export function Sets() {
   const { sets } = ranking;
   const words = useWords();
   if (!sets || sets.possible === 0) return null;
+  const possible = sets.possible.toLocaleString('en');
   const shown = ranking.ranked?.filter((r) => r.climb.members).length ?? 0;
   let said: string;
-  if (sets.busy) said = `Sets are looked for: ${sets.tried} of ${sets.possible} tried so far.`;
+  if (sets.busy) said = `Sets are looked for: ${sets.tried} of ${possible} tried so far.`;
   else if (sets.proved)
-    said = `The best ${counted(shown, 'set')} of ${sets.possible} that this shelf makes are shown: no other is better. ${sets.tried} were tried, bounds rule the rest out.`;
+    said = `The best ${counted(shown, 'set')} of ${possible} that this shelf makes are shown: no other is better. ${sets.tried} were tried, bounds rule the rest out.`;
   else
-    said = `The best ${counted(shown, 'set')} of ${sets.tried} tried are shown, of ${sets.possible}: a better one may be among the rest.`;
+    said = `The best ${counted(shown, 'set')} of ${sets.tried} tried are shown, of ${possible}: a better one may be among the rest.`;
   return (
     <Box
       sx={{

@@ -1,5 +1,5 @@
 import { candidateAt, isCandidate, isSetId, type Board, type Build, type Ranked } from '@/core';
-import { useRoom } from './store';
+import { useRoom, useRoomPart } from './store';
 import { useShelf } from './use-shelf';
 
 /** Sets joined before, by their address, for the shelf and the craft at hand: what is drawn and what is explained is one and the same board. */
@@ -24,7 +24,10 @@ export function candidateOf(build: Build, boards: Board[], id: string): Board | 
 export function useCandidate(id: string | null | undefined): Board | null {
   const { build } = useRoom('build');
   const { shelf } = useShelf();
-  return id && shelf ? candidateOf(build, shelf.boards, id) : null;
+  // While the rest of a large shelf is on its way.
+  const likely = useRoomPart(({ ranking }) => ({ boards: ranking.partial?.boards })).boards;
+  const boards = shelf?.boards ?? likely;
+  return id && boards ? candidateOf(build, boards, id) : null;
 }
 
 /** What climbs: the boards that do so alone, and the sets of the order, joined. */

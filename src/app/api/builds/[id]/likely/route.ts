@@ -2,7 +2,7 @@ import { NextResponse } from 'next/server';
 import { newestVersion } from '@/core';
 import { findBuild } from '@/db/builds';
 import { boardsText, countBoards, shelfStamp } from '@/db/library';
-import { mayCarry, mostLikely } from '@/db/likely';
+import { climbs, mayCarry, mostLikely } from '@/db/likely';
 import { answer, say } from '@/server/answer';
 import { headersOf, isKept, packedOnce, packedType, takesPacked, unchanged } from '@/server/packed';
 import { theirs } from '@/server/people/who';
@@ -22,7 +22,7 @@ export function GET(request: Request, { params }: Context) {
         if (isKept(request, tag)) return unchanged(tag);
         const only = { where: mayCarry(stored.build), most: mostLikely };
         const { text } = await boardsText(db, { forGuest, only });
-        const body = `{"boards":${text},"total":${await countBoards(db)}}`;
+        const body = `{"boards":${text},"total":${await countBoards(db, climbs)}}`;
         return takesPacked(request)
           ? new NextResponse(new Uint8Array(await packedOnce(body)), {
               headers: { ...headersOf(tag), 'content-type': packedType },
