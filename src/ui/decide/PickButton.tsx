@@ -10,7 +10,7 @@ export function PickButton({ ranked, firstShare }: { ranked: Ranked; firstShare:
   const board = useCandidate(ranked.climb.boardId);
   const last = build.picks.at(-1);
   // A pick keeps its place in the order; of an order of some boards there is none yet.
-  if (!board || ranking.partial) return null;
+  if (!board || (ranking.partial && ranking.busy)) return null;
   if (last && pickedId(last) === board.id) return <strong>picked on {last.when}</strong>;
   return (
     <Button
