@@ -29,7 +29,7 @@ ALTER TABLE "boards"
 	ADD COLUMN "long_mm" double precision GENERATED ALWAYS AS (greatest(figure_low(body->'lengthMm'), figure_low(body->'widthMm'))) STORED,
 	ADD COLUMN "height_mm" double precision GENERATED ALWAYS AS (figure_low(body->'heightMm')) STORED,
 	ADD COLUMN "mass_g" double precision GENERATED ALWAYS AS (figure_low(body->'massG')) STORED,
-	ADD COLUMN "pack_volts" double precision GENERATED ALWAYS AS (coalesce(figure_high(body->'packMaxVolts'), figure_high(body->'packCells'->'max') * 4.2::double precision + 0.001::double precision)) STORED,
+	ADD COLUMN "pack_volts" double precision GENERATED ALWAYS AS (coalesce(figure_high(body->'packMaxVolts'), least_of(most_of(figure_high(body->'packCells'->'max'), 0), 1000) * 4.2::double precision + 0.001::double precision)) STORED,
 	ADD COLUMN "fewest_cells" double precision GENERATED ALWAYS AS (figure_low(body->'packCells'->'min')) STORED,
 	ADD COLUMN "channels" double precision GENERATED ALWAYS AS (case when body ? 'esc' then figure_high(body->'esc'->'channels') else 0 end) STORED,
 	ADD COLUMN "continuous_amps" double precision GENERATED ALWAYS AS (figure_high(body->'esc'->'continuousAmps')) STORED,

@@ -80,3 +80,20 @@ test('a document that is not as it should be gives no figure, and is no fault of
   const [row] = await db.select(columns).from(boards).where(eq(boards.id, 'odd'));
   expect(new Set(Object.values(row!))).toEqual(new Set([null]));
 });
+
+test.each([1e308, -1e308, 5e-324, 0])('figures of %d are taken, and are what the core says', async (n) => {
+  const figure = { value: n, origin: 'claim' as const };
+  const far: Board = {
+    ...all[0]!,
+    id: 'far',
+    lengthMm: figure,
+    widthMm: figure,
+    heightMm: figure,
+    massG: figure,
+    packCells: { min: figure, max: figure },
+    packMaxVolts: { unknown: true },
+  };
+  await putBoards(db, [far]);
+  const [row] = await db.select(columns).from(boards).where(eq(boards.id, 'far'));
+  expect(row).toEqual(goodEnds(far));
+});

@@ -37,13 +37,19 @@ export function goodEnds(board: Board): GoodEnds {
     longMm: sides.length > 0 ? Math.max(...sides) : null,
     heightMm: low(board.heightMm),
     massG: low(board.massG),
-    packVolts: (packMaxVolts && high(packMaxVolts)) ?? (cells === null ? null : cells * cellVolts.lipo.full + 0.001),
+    packVolts:
+      (packMaxVolts && high(packMaxVolts)) ?? (cells === null ? null : sensible(cells) * cellVolts.lipo.full + 0.001),
     fewestCells: low(packCells.min),
     channels: esc ? high(esc.channels) : 0,
     continuousAmps: esc ? high(esc.continuousAmps) : null,
     motorAmps: amps ? most(amps) : null,
     cents: prices.length > 0 ? Math.min(...prices) : null,
   };
+}
+
+/** A database refuses a product that is larger than any number it has. */
+function sensible(cells: number): number {
+  return Math.min(Math.max(cells, 0), 1000);
 }
 
 function most(amps: (number | null)[]): number | null {
