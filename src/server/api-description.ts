@@ -45,7 +45,7 @@ const object = (properties: Record<string, Json>): Json => ({
   properties,
   required: Object.keys(properties),
 });
-const fileRef = (format: FileBody['file']): Json => ({ $ref: `#/components/schemas/${format}` });
+const fileRef = (format: FileFormat): Json => ({ $ref: `#/components/schemas/${format}` });
 
 /** Every route and method of the application: a test holds that there is no other, and tries each with every role. */
 export const operations: Record<string, Operation> = {
@@ -91,8 +91,8 @@ export const operations: Record<string, Operation> = {
   },
   'GET /api/builds/{id}/likely': {
     needs: 'guest',
-    says: 'Boards that may carry the build, the first 300 of them: what its brief does not rule out by size, cells, amps, mass or money. Packed and kept as the shelf is.',
-    reply: { boards: list(fileRef('rung-board')), total: whole },
+    says: 'Boards that may carry the build, the first 300 of them: what its brief does not rule out by size, cells, amps, mass or money; with the library of parts. Packed and kept as the shelf is.',
+    reply: { boards: list(fileRef('rung-board')), total: whole, peripherals: list(fileRef('rung-peripheral')) },
   },
   'GET /api/builds/{id}/ranking': {
     needs: 'reader',
@@ -242,6 +242,7 @@ export function apiDescription(address: string): object {
         'rung-board': component('rung-board'),
         'rung-build': component('rung-build'),
         'rung-shelf': component('rung-shelf'),
+        'rung-peripheral': component('rung-peripheral'),
         problem: object({ type: text, title: text, status: whole, detail: text, sentence: text }),
       },
     },

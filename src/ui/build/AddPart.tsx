@@ -6,7 +6,7 @@ import { parseAsString, useQueryState } from 'nuqs';
 import { useEffect, useState } from 'react';
 import { kindMeant, ownPart, type Peripheral } from '@/core';
 import { useRoom } from '../room/store';
-import { useShelf } from '../room/use-shelf';
+import { useLibrary } from '../room/use-shelf';
 import { withPart } from './change';
 import { optionGroup } from '../frame/OptionGroup';
 import { useLetterKey } from '../frame/letter-keys';
@@ -17,12 +17,12 @@ const own = (typed: string): Peripheral | null => ownPart(typed, kindMeant(typed
 /** Picks a part from the library by kind, name or maker; Enter adds it. A name that is in no library makes a part of one's own. */
 export function AddPart({ onAdded }: { onAdded: (id: string) => void }) {
   const { edit } = useRoom('edit');
-  const { shelf } = useShelf();
+  const library = useLibrary() ?? [];
   // A search that found the part fills its name in.
   const [asked, setAsked] = useQueryState('add', parseAsString);
   const [edited, setTyped] = useState<string | null>(null);
   const typed = edited ?? asked ?? '';
-  const inLibrary = (p: Peripheral) => shelf?.peripherals.some((known) => known.id === p.id) ?? false;
+  const inLibrary = (p: Peripheral) => library.some((known) => known.id === p.id);
   const [open, setOpen] = useState(false);
   useEffect(() => {
     if (asked === null) return;
@@ -33,7 +33,7 @@ export function AddPart({ onAdded }: { onAdded: (id: string) => void }) {
   return (
     <Autocomplete<Peripheral>
       id="add-part"
-      options={shelf?.peripherals ?? []}
+      options={library}
       groupBy={(p) => (p.maker === 'your own' && !inLibrary(p) ? 'not in the library' : p.kind)}
       renderGroup={optionGroup}
       getOptionLabel={(p) => p.name}

@@ -6,19 +6,19 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { counted, readPartsList, type Peripheral, money, linkWords } from '@/core';
 import { useRoom } from '../room/store';
-import { useShelf } from '../room/use-shelf';
+import { useLibrary } from '../room/use-shelf';
 import { withPart } from './change';
 import { OwnPart } from './OwnPart';
 
 /** A parts list as text or CSV: what each line is taken for is shown before anything is added. */
 export function PasteParts() {
   const { edit } = useRoom('edit');
-  const { shelf } = useShelf();
+  const library = useLibrary() ?? [];
   const [open, setOpen] = useState(false);
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState<Record<string, string>>({});
   const [own, setOwn] = useState<Record<string, Peripheral>>({});
-  const lines = readPartsList(text, shelf?.peripherals ?? []).map((l) => ({
+  const lines = readPartsList(text, library).map((l) => ({
     ...l,
     part: l.part ?? own[l.line] ?? l.others.find((o) => o.id === chosen[l.line]) ?? null,
   }));

@@ -11,7 +11,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { glossary, isCandidate, numbered, type Board } from '@/core';
 import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/store';
-import { useShelf } from '../room/use-shelf';
+import { useLibrary, useShelf } from '../room/use-shelf';
 import { findByName, type Named } from './find-by-name';
 import { optionGroup } from './OptionGroup';
 import { useLetterKey } from './letter-keys';
@@ -84,6 +84,7 @@ function EverythingBox({ onDone }: { onDone: () => void }) {
 function useEverything(): Found[] {
   const { build, rights } = useRoom('build', 'rights');
   const { shelf } = useShelf();
+  const library = useLibrary();
   const { data: builds } = useQuery({
     queryKey: ['names of builds'],
     enabled: rights.shared === null,
@@ -110,7 +111,7 @@ function useEverything(): Found[] {
       })),
       ...boardsOf(shelf?.boards ?? [], base),
       ...(builds ?? []).map((b) => ({ group: 'Builds', name: b.name, more: '', href: `/b/${b.id}` })),
-      ...(shelf?.peripherals ?? []).map((p) => ({
+      ...(library ?? []).map((p) => ({
         group: 'Parts of the library: to be added to the build',
         name: p.name,
         more: p.kind,
@@ -123,7 +124,7 @@ function useEverything(): Found[] {
         href: `/glossary#${encodeURIComponent(g.term)}`,
       })),
     ];
-  }, [build, rights.shared, shelf, builds]);
+  }, [build, rights.shared, shelf, builds, library]);
 }
 
 function boardsOf(boards: Board[], base: string): Found[] {

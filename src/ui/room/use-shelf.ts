@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useContext } from 'react';
-import { manyBoards, type Board, type Shelf } from '@/core';
+import { manyBoards, type Board, type Peripheral, type Shelf } from '@/core';
 import { askServer } from './ask-server';
 import type { RoomStore } from './room';
 import { RoomContext } from './store';
@@ -32,17 +32,19 @@ function openBuild(): string | undefined {
   return /\/b\/([^/]+)/.exec(window.location.pathname)?.[1];
 }
 
-/** The boards of a large shelf that may carry the build, and how many boards the shelf has. */
+/** The boards of a large shelf that may carry the build, how many boards the shelf has, and its parts. */
 interface Likely {
   boards: Board[];
   total: number;
+  peripherals: Peripheral[];
 }
 
 const likelyFor = (build: string) => ({
   queryKey: ['likely', build],
   queryFn: async (): Promise<Likely | null> => {
     const { ok, said } = await askServer<Likely>(`/api/builds/${build}/likely`, packed, '');
-    return ok && said.boards && said.total !== undefined ? { boards: said.boards, total: said.total } : null;
+    const { boards, total, peripherals } = said;
+    return ok && boards && total !== undefined && peripherals ? { boards, total, peripherals } : null;
   },
   staleTime: Infinity,
 });
@@ -71,9 +73,17 @@ function likelyClimbed(room: RoomStore, left: AbortSignal): Promise<void> {
 }
 
 /** Those boards, once they are here; null before, and where the shelf is not large. `wanted`: the shelf itself is not here yet. */
-export function useLikely(room: RoomStore, wanted: boolean): Likely | null {
+export function useLikely(room: RoomStore | null, wanted: boolean): Likely | null {
   const build = firstFor(room);
   return useQuery({ ...likelyFor(build ?? ''), enabled: wanted && build !== null }).data ?? null;
+}
+
+/** The library of parts; null until it comes. */
+export function useLibrary(): Peripheral[] | null {
+  const room = useContext(RoomContext);
+  const { shelf } = useShelf();
+  const likely = useLikely(room, shelf === null);
+  return shelf?.peripherals ?? likely?.peripherals ?? null;
 }
 
 /** The shelf as the server has it; null until it comes. `own`: of whoever opens the room and is not inside it. */
