@@ -14,7 +14,8 @@ const boxBegins =
 
 /** Pieces of a line that are about a parcel, an accessory, a shop or another product. */
 const pieces: RegExp[] = [
-  /\b(?:package|parcel|packed|packing|gross|shipping|shipped|box|carton)[ -](?:weight|size|dimensions?|measure\w{0,6})\b[^|\n;]{0,80}|\bg\.w\.?[^|\n;]{0,40}/g,
+  /\bweight,? (?:incl(?:\.|uding)?|with) (?:the )?packag[a-z]{1,3}[^|\n;]{0,40}/g,
+  /\b(?:package|packaging|parcel|packed|packing|gross|shipping|shipped|box|carton)[ -](?:weight|size|dimensions?|measure\w{0,6})\b[^|\n;]{0,80}|\bg\.w\.?[^|\n;]{0,40}/g,
   /\bfor (?:any|all|every|most) (?:flight )?controllers?[^\n.;]{0,60}/g,
   /\b(?:box|parcel|package)[ :]{1,3}\d{1,3} ?x ?\d[^.;\n]{0,60}/g,
   /\b(?:parcel|package|box) (?:weighs|is) [^|\n;.]{0,40}/g,
@@ -29,6 +30,8 @@ const pieces: RegExp[] = [
   /(?:^|(?<=\n))[ \t|]{0,4}(?:harness|grommets?|(?:rubber|soft|silicone) [a-z]{4,10}|dampers?|isolators?|cables?|wires?|capacitor|screws?|stand-?offs?|antenna|leads?)\b[^\n]{0,40}\d ?g\b/g,
   /\((?:discontinued|superseded|replaced by|replaces|successor|predecessor|see) [^)\n]{0,100}\)|\(discontinued, [^)\n]{0,100}\)/g,
   /\b(?:arms?|plates?|carbon)\b[^\n,;.]{0,14}\d ?mm(?: thick)?/g,
+  /\b(?:frame|motors?|props?|propellers?|camera|vtx|video transmitter|receiver|pack|battery|gps|antenna|canopy|landing gear)\b[ :]{1,2}(?:\d{1,2} ?x ?)?\d{1,4}(?:[.,]\d{1,2})? ?g\b(?! per)/g,
+  /\b(?:cheaper than similar|similar(?: boards| ones)?|alternatives?|also consider|others like it)[ \t]{0,3}:[^\n]{0,300}/g,
   /\b(?:also (?:new|in stock|available|on sale)|we also (?:have|sell))\b[^\n.]{0,160}/g,
   /(?<=net ?\/ ?gross[^\n]{0,14}g) ?\/ ?\d{1,4}(?:\.\d)? ?g/g,
   /\bpcb thickness[ :]{0,3}\d(?:[.,]\d{1,2})? ?mm|\b(?:thickness|thick)[ :]{0,3}1[.,][0-9] ?mm\b/g,

@@ -8,7 +8,7 @@ const clear: Record<string, string> = {
   processor:
     'processzor prozessor mikrocontroller procesador processeur processore processador procesor mikrokontroler microcontrollore microcontrolador процессор микроконтроллер 主控 处理器 マイコン 프로세서',
   'continuous current':
-    'dauerstrom nennstrom trvalý_proud corriente_continua courant_continu corrente_continua prąd_ciągły continustroom constante_stroom длительный_ток постоянный_ток 持续电流 連続電流',
+    'dauerstrom nennstrom trvalý_proud corriente_continua courant_continu corrente_continua corrente_contínua prąd_ciągły continustroom constante_stroom длительный_ток постоянный_ток 持续电流 連続電流',
   'burst current':
     'spitzenstrom spitze špičkový_proud picco pico maximalstrom corriente_máxima corriente_pico corriente_de_pico courant_de_pointe courant_max corrente_di_picco corrente_de_pico prąd_szczytowy piekstroom пиковый_ток 瞬间电流 瞬时电流 峰值电流 最大電流',
   input:
@@ -118,5 +118,10 @@ function translate(script: Script, { at, english }: Translator): Script {
 export function inEnglish(script: Script): Script {
   const once = translate(script, always);
   const seen = new Set([...script.text.matchAll(always.at)].slice(0, 50).map(([word]) => word));
-  return seen.size < 2 ? once : translate(once, onForeignPages);
+  // A page in two languages says each label twice.
+  return replaced(
+    seen.size < 2 ? once : translate(once, onForeignPages),
+    /\b([a-z]{2,20}) ?\/ ?\1\b/g,
+    ([word]) => word,
+  );
 }

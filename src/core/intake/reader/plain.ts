@@ -53,6 +53,7 @@ const swaps: Record<string, string> = {
   Ø: 'ø',
   '∅': 'ø',
   '·': ' ',
+  '⎓': '@',
 };
 
 /**

@@ -63,6 +63,8 @@ export function asMeant(script: Script): Script {
     /\?[ \t]{0,3}\n[ \t>]{0,3}(?:[a-z][a-z0-9_]{0,14}: ?)?(?=(?:no|nope|nah|yes|yep|yeah|sorry|unfortunately|sadly)\b)/g,
     () => '? ',
   );
+  // "The number of UARTs is: 7"
+  s = replaced(s, /(?<=\b(?:is|are|gives|has|of)) ?:(?= ?[\da-z])/g, () => '');
   // "Der 5-V-Regler"; "| uarts || 6".
   s = replaced(s, /(?<=\b\d{1,2})-v(?:olts?)?(?=-| )/g, () => ' v');
   s = replaced(s, /\|\|/g, () => '|');

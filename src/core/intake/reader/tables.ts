@@ -103,7 +103,29 @@ interface LaidOut {
   versions: { name: string; cell: Cell }[];
 }
 
+/** A column of remarks. */
+const remarks = /^(?:notes?|remarks?|comments?|conditions?|bemerkung(?:en)?|remarques?|notas?|uwagi)$/;
+
+/** What is remarked of a figure is about another board or another moment as often as about this one: it stands on a line of its own, and takes the place of a value only where there is none. */
 function laidOut(rows: Row[], text: string): LaidOut | null {
+  const at = rows[0]!.findIndex((c) => remarks.test(c.text));
+  if (at < 2) return table(rows, text);
+  const hasValue = (r: Row) => r.some((c, i) => i > 0 && i !== at && c.text !== '');
+  const made = table(
+    rows.map((r) => (hasValue(r) ? r.filter((_, i) => i !== at) : r.filter((c, i) => i === 0 || c.text !== ''))),
+    text,
+  );
+  const notes = rows.slice(1).flatMap((r): Piece[] => {
+    const note = r[at];
+    // "3 A for 5 s" without its label would be any amps.
+    return note && note.text !== '' && hasValue(r) && !/^\d{1,3}(?:[.,]\d)? ?m?a\b/.test(note.text)
+      ? [{ start: note.start, end: note.end }, '\n']
+      : [];
+  });
+  return made && { ...made, pieces: [...made.pieces, ...notes] };
+}
+
+function table(rows: Row[], text: string): LaidOut | null {
   const head = rows[0]!;
   if (head.length === 2 && rows.every((r) => r.length === 2))
     return { pieces: rows.flatMap((r) => statement(r[0]!, r[1]!)), versions: [] };

@@ -174,7 +174,9 @@ function mass(
   const included = of && isOf(of) && !ofNext ? of.trim() : undefined;
   return [
     ...found.map((f) => (doubt ? { ...f, why: doubt } : f)),
-    ...(included ? [{ field: 'massIncludes' as const, value: included, words: included }] : []),
+    ...(included
+      ? [{ field: 'massIncludes' as const, value: included, words: included, ...(doubt ? { why: doubt } : {}) }]
+      : []),
   ];
 }
 

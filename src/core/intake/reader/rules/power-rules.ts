@@ -134,7 +134,7 @@ const count = (s: string | undefined) => counts[s ?? ''] ?? num(s);
 
 const SECONDS = '(\\d{1,3}) ?s(?:ec(?:onds?)?)?\\b(?! ?-)';
 const CONT = '(?:cont(?:inuous)?\\b\\.?|constant|sustained|steady)';
-const PEAK = '(?:bursts?|peak|max\\.? burst|surge|short[ -](?:time|term))';
+const PEAK = '(?:bursts?|peaks?|max\\.? burst|surge|short[ -](?:time|term))';
 /** Amps of a regulator or a rail are no motor's. */
 const ofARail = (amps: number, around: Around) =>
   amps <= 12 &&
@@ -225,7 +225,7 @@ export const currentRules: Rule[] = [
     /\b(?:peak|burst|max)[^,;|\n]{0,16}$/.test(around.before) ? [] : continuous(a, around),
   ),
   rule(`\\b${N} ?${AMP}${W}\\(?(?:${CONT}|(?:per|a) (?:channel|motor|arm|esc)|each\\b|4 ?in ?1)`, ([a], around) =>
-    /\b(?:peak|burst)[^,;|\n]{0,10}$/.test(around.before) ? [] : continuous(a, around),
+    /\b(?:peak|burst)[^,;|\n]{0,10}$|\bpads?[^.;\n]{0,12}$/.test(around.before) ? [] : continuous(a, around),
   ),
   rule(`\\b(?:4|four) escs? (?:of|with|at) ${N} ?${AMP}`, ([a], around) => continuous(a, around)),
   rule(`\\b(?:4|four) ${N} ?${AMP} (?:speed controllers?|escs?|channels?)`, ([a], around) => continuous(a, around)),
@@ -311,7 +311,10 @@ export const regulatorRules: Rule[] = [
   rule(
     `\\b${N} ?${A}${W}(?:@|at|/|on|from)?${W}${N} ?${V}(?:${W}(?:${NAMED}))?(?![\\d.]|,\\d)`,
     ([a, unit, v], around) =>
-      denied(around) || /\b(?:load|draws?|needs?|consum\w+|takes|pulled)\b[^.;\n]{0,12}$/.test(around.before)
+      denied(around) ||
+      // Volts stand before these amps already.
+      /\d ?v ?[^\w\s,;|/]?[ \t]?$/.test(around.before) ||
+      /\b(?:load|draws?|needs?|consum\w+|takes|pulled)\b[^.;\n]{0,12}$/.test(around.before)
         ? []
         : regulator(num(v), milli(a, unit), openness(around)),
   ),
