@@ -403,6 +403,9 @@ describe('after the pick', () => {
   });
   test('at the iron: Enter ticks a joint and goes to the next, a reload keeps it, Backspace takes it back', async () => {
     await at('/b/saltgrass/sheet?walk=true', async (page) => {
+      // The steps are those of the board at hand, which is another one once a set is found that comes first.
+      const ranked = () => page.waitForSelector('nav[aria-label=Stages][aria-busy=false]');
+      await ranked();
       await waitForText(page, 'Step 1 of');
       await page.keyboard.press('Enter');
       await waitForText(page, 'Step 2 of');
@@ -411,6 +414,7 @@ describe('after the pick', () => {
       await new Promise((r) => setTimeout(r, 800));
       await settled(page);
       await page.reload({ waitUntil: 'networkidle0' });
+      await ranked();
       await waitForText(page, 'Step 3 of');
       await page.keyboard.press('Backspace');
       await waitForText(page, 'Step 2 of');

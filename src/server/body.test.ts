@@ -35,8 +35,30 @@ test('a slow line that goes on is waited for, up to the limit', async () => {
   const read = bodyBytes(request, 1);
   await vi.advanceTimersByTimeAsync(100_000);
   expect(await Promise.race([read, Promise.resolve('still reading')])).toBe('still reading');
-  await vi.advanceTimersByTimeAsync(60_000);
+  await vi.advanceTimersByTimeAsync(170_000);
   expect(await read).toBeNull();
+});
+test('one that is somewhat too large is heard to its end, so that its sender hears why; a far larger one is not', async () => {
+  const of = (pieces: number) => {
+    let sent = 0;
+    const body = new ReadableStream<Uint8Array>({
+      pull: (to) => (sent++ < pieces ? to.enqueue(new Uint8Array(256 * 1024)) : to.close()),
+    });
+    return { body, sent: () => sent };
+  };
+  const post = (body: ReadableStream, length: number) =>
+    new Request('http://127.0.0.1:1/', {
+      method: 'POST',
+      body,
+      duplex: 'half',
+      headers: { 'content-length': String(length) },
+    } as RequestInit);
+  const larger = of(6);
+  expect(await bodyBytes(post(larger.body, 6 * 256 * 1024), 1)).toBeNull();
+  expect(larger.sent()).toBe(7);
+  const far = of(100);
+  expect(await bodyBytes(post(far.body, 100 * 256 * 1024), 1)).toBeNull();
+  expect(far.sent()).toBeLessThan(3);
 });
 test('a slow small body is no JSON that is wrong, but slow', async () => {
   const read = bodyJson(coming(1, 1_000).request).catch((e: unknown) => e);
