@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
+import type { Build } from '../records/build';
 import { isCandidate } from '../sets/roles';
 import { demoBuilds, demoShelf } from '../tests/demo';
 import { drawnBuild } from '../tests/drawn-build';
@@ -47,6 +48,18 @@ test('no board that carries a build is sifted out, and most of those that do not
   }
   expect(carrying).toBeGreaterThan(5);
   expect(out).toBeGreaterThan(100);
+});
+
+test('a board whose own receiver serves need not leave grams and money for the one of the list', () => {
+  const build = demoBuilds().find((b) =>
+    b.parts.some((p) => p.peripheral.kind === 'receiver' && p.priority === 'must'),
+  )!;
+  const receiver = build.parts.find((p) => p.peripheral.kind === 'receiver')!.peripheral;
+  const least = 'value' in receiver.massG ? receiver.massG.value : NaN;
+  const most = (of: Build) => sieveOf(of).flatMap((b) => (b.figure === 'massG' && 'most' in b ? b.most : []))[0]!;
+  const without = { ...build, parts: build.parts.filter((p) => p.peripheral !== receiver) };
+  expect(least).toBeGreaterThan(0);
+  expect(most(build)).toBeCloseTo(most(without), 9);
 });
 
 describe('by hand', () => {

@@ -8,8 +8,11 @@ export const onBoardMode = 'on-board';
 
 /** Receivers may be left at the shop where the board has one that speaks what the buyer's radio speaks: one more way for them. */
 export function servedOnBoard(build: Build, board: Board): Build {
-  if (speakTogether(build.radio, board.receiver) !== 'yes') return build;
-  // There is one, so it serves the first of them.
+  return speakTogether(build.radio, board.receiver) === 'yes' ? withReceiverLeft(build) : build;
+}
+
+/** The same for a board of which nothing is known yet. There is one receiver on it at most, so it serves the first of them. */
+export function withReceiverLeft(build: Build): Build {
   const first = build.parts.find((p) => p.peripheral.kind === 'receiver');
   if (!first) return build;
   return { ...build, parts: build.parts.map((p) => (p === first ? withWay(p) : p)) };
