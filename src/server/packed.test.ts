@@ -1,6 +1,6 @@
 import { gunzipSync } from 'node:zlib';
 import { expect, test } from 'vitest';
-import { keptUnder, packed, takesPacked } from './packed';
+import { keptUnder, packed, taggedReply, takesPacked } from './packed';
 
 test('a body is packed for whoever says that it takes it so, and for no others', () => {
   const asked = (accept?: string) => takesPacked({ headers: new Headers(accept === undefined ? {} : { accept }) });
@@ -18,4 +18,18 @@ test('unpacked it is what it was; it is kept under its tag, and only the last fe
   expect(keptUnder('b')).toBeNull();
   for (const tag of ['b', 'c', 'd', 'e']) await packed('x', tag);
   expect(keptUnder('a')).toBeNull();
+});
+
+test('a body under a tag: nothing for whoever has it, packed or plain for others, and made only where it is needed', async () => {
+  let made = 0;
+  const text = () => Promise.resolve(`{"n":${++made}}`);
+  const ask = (headers: Record<string, string>, keep = false) =>
+    taggedReply({ headers: new Headers(headers) }, '"t"', text, { keep });
+  for (const has of ['"t"', 'W/"t"']) expect((await ask({ 'if-none-match': has })).status).toBe(304);
+  expect(made).toBe(0);
+  const plain = await ask({ 'if-none-match': '"older"' });
+  expect([plain.status, plain.headers.get('etag'), await plain.json()]).toEqual([200, '"t"', { n: 1 }]);
+  const body = async (keep: boolean) =>
+    gunzipSync(Buffer.from(await (await ask({ accept: 'application/gzip' }, keep)).arrayBuffer())).toString();
+  expect([await body(false), await body(true), await body(true)]).toEqual(['{"n":2}', '{"n":3}', '{"n":3}']);
 });

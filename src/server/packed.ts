@@ -3,22 +3,7 @@ import { gzip } from 'node:zlib';
 import { NextResponse } from 'next/server';
 
 /** What whoever asks says it takes when it can unpack by itself. The framework sends no body of a route with an encoding of its own. */
-export const packedType = 'application/gzip';
-
-/** The browser keeps what it got, and asks each time whether it still holds. */
-export function headersOf(tag: string): Record<string, string> {
-  return { etag: tag, 'cache-control': 'private, no-cache', vary: 'cookie, authorization, accept' };
-}
-
-/** Does whoever asks have just this? A proxy that packs makes the tag a weak one. */
-export function isKept({ headers }: Pick<Request, 'headers'>, tag: string): boolean {
-  const kept = headers.get('if-none-match');
-  return kept === tag || kept === `W/${tag}`;
-}
-
-export function unchanged(tag: string): NextResponse {
-  return new NextResponse(null, { status: 304, headers: headersOf(tag) });
-}
+const packedType = 'application/gzip';
 
 /** What was packed last, by its tag: a few shelves of a few megabytes, so that the next who asks waits for nothing. */
 const kept = new Map<string, Buffer>();
@@ -34,7 +19,7 @@ export function keptUnder(tag: string): Buffer | null {
 }
 
 /** Packs a body away from the thread that answers requests. */
-export function packedOnce(text: string): Promise<Buffer> {
+function packedOnce(text: string): Promise<Buffer> {
   return promisify(gzip)(text, { level: 6 });
 }
 
@@ -47,4 +32,23 @@ export async function packed(text: string, tag: string): Promise<Buffer> {
     kept.delete(oldest);
   }
   return body;
+}
+
+/**
+ * A body under its tag: nothing where the browser has it, packed for whoever takes that, plain for others. The text is made only where it is needed. `keep`: the packed body, for the next who asks.
+ */
+export async function taggedReply(
+  request: Pick<Request, 'headers'>,
+  tag: string,
+  text: () => Promise<string>,
+  { keep = false } = {},
+): Promise<NextResponse> {
+  const headers = { etag: tag, 'cache-control': 'private, no-cache', vary: 'cookie, authorization, accept' };
+  const has = request.headers.get('if-none-match');
+  // A proxy that packs makes the tag a weak one.
+  if (has === tag || has === `W/${tag}`) return new NextResponse(null, { status: 304, headers });
+  if (!takesPacked(request))
+    return new NextResponse(await text(), { headers: { ...headers, 'content-type': 'application/json' } });
+  const body = keptUnder(tag) ?? (await (keep ? packed(await text(), tag) : packedOnce(await text())));
+  return new NextResponse(new Uint8Array(body), { headers: { ...headers, 'content-type': packedType } });
 }

@@ -1,8 +1,7 @@
-import { NextResponse } from 'next/server';
 import { newestVersion } from '@/core';
 import { allPeripherals, boardsText, shelfStamp } from '@/db/library';
 import { answer } from '@/server/answer';
-import { headersOf, isKept, keptUnder, packed, packedType, takesPacked, unchanged } from '@/server/packed';
+import { taggedReply } from '@/server/packed';
 import { theirs, type Who } from '@/server/people/who';
 
 export const dynamic = 'force-dynamic';
@@ -16,13 +15,7 @@ export function GET(request: Request) {
       who,
       async (db) => `"${newestVersion}-${who.workspace}${who.share ? '-guest' : ''}-${await shelfStamp(db)}"`,
     );
-    // Before a board is read.
-    if (isKept(request, tag)) return unchanged(tag);
-    const headers = headersOf(tag);
-    if (!takesPacked(request))
-      return new NextResponse(await shelfText(who), { headers: { ...headers, 'content-type': 'application/json' } });
-    const body = keptUnder(tag) ?? (await packed(await shelfText(who), tag));
-    return new NextResponse(new Uint8Array(body), { headers: { ...headers, 'content-type': packedType } });
+    return taggedReply(request, tag, () => shelfText(who), { keep: true });
   });
 }
 
