@@ -20,12 +20,23 @@ export interface Told {
   ms: number[];
 }
 
+/** A whole answer, or null: one that is cut off amid its body, after its status, tells nothing. */
+async function heard(...asked: Parameters<typeof ask>): Promise<{ ok: boolean; status: number; text: string } | null> {
+  try {
+    const reply = await ask(...asked);
+    return { ok: reply.ok, status: reply.status, text: await reply.text() };
+  } catch {
+    return null;
+  }
+}
+
 /**
  * Clients that each save a build of their own again and again until `over`; what does not go is sent again as it was. Lost: a save that was said to be kept and is older in the end.
  */
 export async function editing(addresses: string[], clients: number, over: () => boolean): Promise<Told> {
   const told: Told = { acknowledged: 0, lost: 0, others: {}, ms: [] };
-  const other = (what: string) => {
+  const other = (reply: { status: number } | null) => {
+    const what = reply ? String(reply.status) : 'no answer';
     told.others[what] = (told.others[what] ?? 0) + 1;
     return wait(60);
   };
@@ -33,36 +44,36 @@ export async function editing(addresses: string[], clients: number, over: () => 
     const address = addresses[n % addresses.length]!;
     let mine: Saved | null = null;
     while (!mine) {
-      const made = await ask(address, '/api/builds', {
+      const made = await heard(address, '/api/builds', {
         method: 'POST',
         body: JSON.stringify({ name: `Fault ${n}` }),
-      }).catch(() => null);
+      });
       if (!made?.ok) {
-        await other(made ? String(made.status) : 'no answer');
+        await other(made);
         continue;
       }
-      const { id } = (await made.json()) as { id: string };
-      const there = await ask(address, `/api/builds/${id}`).catch(() => null);
-      if (there?.ok) mine = { id, ...((await there.json()) as Omit<Saved, 'id'>) };
+      const { id } = JSON.parse(made.text) as { id: string };
+      const there = await heard(address, `/api/builds/${id}`);
+      if (there?.ok) mine = { id, ...(JSON.parse(there.text) as Omit<Saved, 'id'>) };
     }
     let kept = -1;
     for (let i = 0; !over(); i++) {
       const build: Saved['build'] = { ...mine.build, craft: `Edit ${i}` };
       for (;;) {
         const begun = performance.now();
-        const reply: Response | null = await ask(address, `/api/builds/${mine.id}`, {
+        const reply = await heard(address, `/api/builds/${mine.id}`, {
           method: 'PUT',
           version: mine.version,
           body: JSON.stringify(build),
-        }).catch(() => null);
+        });
         told.ms.push(performance.now() - begun);
         if (reply?.ok) {
-          mine = { ...mine, build, version: ((await reply.json()) as { version: number }).version };
+          mine = { ...mine, build, version: (JSON.parse(reply.text) as { version: number }).version };
           kept = i;
           told.acknowledged += 1;
           break;
         }
-        await other(reply ? String(reply.status) : 'no answer');
+        await other(reply);
       }
     }
     const last = await ask(address, `/api/builds/${mine.id}`);
