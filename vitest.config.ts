@@ -30,9 +30,11 @@ export default defineConfig({
         test: {
           name: 'screens',
           include: ['e2e/**/*.test.ts'],
+          setupFiles: ['e2e/own-server.ts'],
           testTimeout: 240_000,
           hookTimeout: 120_000,
-          fileParallelism: false,
+          // As many as there are servers.
+          maxWorkers: 2,
         },
       },
     ],

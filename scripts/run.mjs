@@ -22,6 +22,17 @@ export function ask(command, args) {
   return { code: result.error ? 127 : (result.status ?? 1), out: `${result.stdout ?? ''}${result.stderr ?? ''}` };
 }
 
+/** The same, while others run too. */
+export function listen(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root });
+    let out = '';
+    for (const end of [child.stdout, child.stderr]) end.setEncoding('utf8').on('data', (text) => (out += text));
+    child.on('error', () => resolve({ code: 127, out }));
+    child.on('close', (code) => resolve({ code: code ?? 1, out }));
+  });
+}
+
 export function start(command, args, { env = {}, stdio = 'inherit' } = {}) {
   return spawn(command, args, { cwd: root, stdio, env: { ...process.env, ...env } });
 }

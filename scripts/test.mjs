@@ -3,7 +3,7 @@ import path from 'node:path';
 import { buildWhenStale } from './build.mjs';
 import { startCluster } from './cluster.mjs';
 import { chromiumPath, installNgspice, installPackages } from './install.mjs';
-import { ask, freePort, root, run } from './run.mjs';
+import { ask, freePort, listen, root, run } from './run.mjs';
 import { prepared } from './prepared.mjs';
 import { startShopProcess } from './shop.mjs';
 import { serve } from './serve.mjs';
@@ -11,13 +11,19 @@ import { serve } from './serve.mjs';
 let passed = 0;
 let failed = 0;
 
-/** One yes/no check, counted as one test. */
-function check(name, command, args) {
-  const { code, out } = ask(command, args);
-  console.log(`${code === 0 ? 'ok  ' : 'FAIL'}  ${name}`);
-  if (code !== 0) console.log(out);
-  if (code === 0) passed += 1;
-  else failed += 1;
+/** Yes/no checks, each counted as one test, two at a time. */
+async function checks(all) {
+  const next = Object.entries(all)[Symbol.iterator]();
+  const one = async () => {
+    for (const [name, [file, ...args]] of next) {
+      const { code, out } = await listen(process.execPath, [bin(file), ...args]);
+      console.log(`${code === 0 ? 'ok  ' : 'FAIL'}  ${name}`);
+      if (code !== 0) console.log(out);
+      if (code === 0) passed += 1;
+      else failed += 1;
+    }
+  };
+  await Promise.all([one(), one()]);
 }
 
 /** A group of Vitest files; each of their tests counts. */
@@ -54,42 +60,49 @@ function bin(file) {
 installPackages();
 installNgspice();
 mkdirSync(path.join(root, '.rung'), { recursive: true });
-const node = process.execPath;
-check('types', node, [bin('typescript/bin/tsc'), '--noEmit', '-p', '.']);
-check('lint', node, [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']);
-check('layout', node, [bin('prettier/bin/prettier.cjs'), '--check', '.']);
-check('nothing unused', node, [bin('knip/bin/knip.js')]);
-check('dependency rules', node, [
-  bin('dependency-cruiser/bin/dependency-cruise.mjs'),
-  'src',
-  'cli',
-  'scripts',
-  '--config',
-  '.dependency-cruiser.cjs',
-]);
-check('picture of the rooms', node, [path.join(root, 'scripts/draw-rooms.mjs'), '--check']);
+await checks({
+  lint: ['eslint/bin/eslint.js', '.', '--max-warnings', '0'],
+  types: ['typescript/bin/tsc', '--noEmit', '-p', '.'],
+  'nothing unused': ['knip/bin/knip.js'],
+  'dependency rules': [
+    'dependency-cruiser/bin/dependency-cruise.mjs',
+    'src',
+    'cli',
+    'scripts',
+    '--config',
+    '.dependency-cruiser.cjs',
+  ],
+  layout: ['prettier/bin/prettier.cjs', '--check', '.'],
+  'picture of the rooms': ['../scripts/draw-rooms.mjs', '--check'],
+});
 vitest('unit');
 
 const cluster = await startCluster('test-cluster');
 const shop = await startShopProcess();
 process.env.RUNG_SHOP_URL = shop.address;
-let server = null;
+/** A Rung and a database of its own for each of the files of screen tests that run side by side. */
+const servers = [];
 try {
   vitest('database', { TEST_DATABASE_URL: cluster.url });
   const chromium = chromiumPath();
-  const made = ask(node, [bin('tsx/dist/cli.mjs'), 'scripts/fresh-database.ts', cluster.url]);
-  const url = made.out.trim().split('\n').at(-1) ?? '';
-  if (made.code !== 0) throw new Error(made.out);
   buildWhenStale();
-  const own = prepared(url);
-  if (own === null) throw new Error('the database of the screen tests could not be prepared');
-  server = await serve(await freePort(), own, ['ignore', 'ignore', 'inherit']);
-  vitest('screens', { RUNG_ADDRESS: server.address, RUNG_CHROMIUM: chromium, TEST_DATABASE_URL: url });
+  for (let i = 0; i < 2; i++) {
+    const made = ask(process.execPath, [bin('tsx/dist/cli.mjs'), 'scripts/fresh-database.ts', cluster.url]);
+    const url = made.out.trim().split('\n').at(-1) ?? '';
+    if (made.code !== 0) throw new Error(made.out);
+    const own = prepared(url);
+    if (own === null) throw new Error('a database of the screen tests could not be prepared');
+    servers.push({ ...(await serve(await freePort(), own, ['ignore', 'ignore', 'inherit'])), url });
+  }
+  vitest('screens', {
+    RUNG_SERVERS: JSON.stringify(servers.map(({ address, url }) => ({ address, url }))),
+    RUNG_CHROMIUM: chromium,
+  });
 } catch (error) {
   console.log(`FAIL  ${error.message}`);
   failed += 1;
 } finally {
-  server?.child.kill('SIGTERM');
+  for (const { child } of servers) child.kill('SIGTERM');
   shop.close();
   cluster.stop();
 }

@@ -23,6 +23,8 @@ export interface BuildStands {
   fits: number;
   undecided: number;
   of: number;
+  /** So many of those are sets. */
+  sets: number;
   /** Where most of those that break do so. */
   mostStopAt: { rung: RungName; boards: number } | null;
   act: NextAct;
@@ -37,6 +39,7 @@ export function buildStands(build: Build, ranked: readonly Ranked[], today: stri
     fits,
     undecided,
     of: ranked.length,
+    sets: ranked.filter((r) => r.climb.members).length,
     mostStopAt: mostStopAt(ranked),
     act: nextAct(build, ranked, today, alone),
   };

@@ -19,23 +19,24 @@ const builds = ['belfry-six', 'gutterling', 'saltgrass', 'attic-mouse'].map((id)
 
 const said = { origin: 'manual' as const };
 
-/** Values a figure might turn out to have: around the one it has, and at the ends. */
-function valuesOf(figure: BoardFigure, now: unknown): object[] {
+/** Values a figure might turn out to have: around the one it has, near for one figure and far for the next, so that no run takes minutes. */
+function valuesOf(figure: BoardFigure, nth: number, now: unknown): object[] {
   if (figure.words) return figure.words.map((value) => ({ value, ...said }));
   const value = (now as { value?: unknown }).value;
   if (typeof value === 'boolean') return [true, false].map((v) => ({ value: v, ...said }));
   if (typeof value !== 'number') return [];
-  return [...new Set([value / 2, value * 0.9, value, value * 1.1, value * 2])].map((v) => ({
+  const near = nth % 2 === 0 ? [0.9, 1.1] : [0.5, 2];
+  return [...new Set(near.map((n) => n * value))].map((v) => ({
     value: figure.unit === 'cells' || figure.field === 'claimedPorts' ? Math.max(1, Math.round(v)) : v,
     ...said,
   }));
 }
 
-function check(build: (typeof builds)[number], board: Board, figure: BoardFigure): void {
+function check(build: (typeof builds)[number], board: Board, figure: BoardFigure, nth: number): void {
   const now = figure.get(board);
   if (!now || 'unknown' in now) return;
   const open = evaluate(build, figure.set(board, { unknown: true } as never));
-  for (const value of valuesOf(figure, now)) {
+  for (const value of valuesOf(figure, nth, now)) {
     const real = evaluate(build, figure.set(board, value as never));
     const where = `${build.id}, ${board.id}, ${figure.field} = ${JSON.stringify(value)}`;
     if (open.verdict === 'does not fit') expect(verdictRank[real.verdict], where).toBeLessThanOrEqual(1);
@@ -51,7 +52,8 @@ describe('an unknown figure is never read as yes, nor as no', () => {
     '%s',
     (_, build, i) => {
       for (const board of shelf.boards.filter((_, n) => n % 16 === i))
-        for (const figure of [...boardFigures, ...railFigures(board)]) check(build, board, figure);
+        for (const [nth, figure] of [...boardFigures, ...railFigures(board)].entries())
+          check(build, board, figure, nth);
     },
     180_000,
   );
@@ -59,7 +61,7 @@ describe('an unknown figure is never read as yes, nor as no', () => {
   test('random builds on random boards', () => {
     for (let seed = 400; seed < 406; seed++) {
       const { build, board } = randomPair(seed, { parts: 5, ports: 4, rails: 3, bridges: 1 });
-      for (const figure of [...boardFigures, ...railFigures(board)]) check(build, board, figure);
+      for (const [nth, figure] of [...boardFigures, ...railFigures(board)].entries()) check(build, board, figure, nth);
     }
   }, 180_000);
 });
@@ -67,7 +69,7 @@ describe('an unknown figure is never read as yes, nor as no', () => {
 describe('a range is judged as all it hides', () => {
   test('what fits over a range fits at both its ends; what breaks over it breaks at both', () => {
     for (const build of builds) {
-      for (const board of shelf.boards.filter((_, n) => n % 18 === 0)) {
+      for (const board of shelf.boards.filter((_, n) => n % 24 === 0)) {
         for (const figure of [...boardFigures, ...railFigures(board)]) {
           const now = figure.get(board);
           if (

@@ -10,7 +10,8 @@ import { inSentence, ofAnotherBoard, type Around, type Rule } from './reader/rul
 import { scriptOf, sourceOf, type Script } from './reader/script';
 import { asMeant } from './reader/spelling';
 import { inLines, type Version } from './reader/tables';
-import { weighed, type Read } from './reader/weighed';
+import type { Read } from './reader/read';
+import { weighed } from './reader/weighed';
 import type { Reading } from './reading';
 
 /** In the order in which they take their piece of the text; what one has taken the next ones do not see. */
@@ -103,6 +104,7 @@ function readPiece(text: string, { script, versions }: Page, from: number, to: n
           ...(f.why ? { why: f.why } : {}),
           ...(version === undefined ? {} : { version }),
           line: words.line,
+          after: words.after,
           ofAnother: ofAnotherBoard(words),
           inSentence: inSentence(words),
         });

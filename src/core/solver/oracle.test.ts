@@ -8,7 +8,7 @@ import { layOut } from '../wiring/lay-out';
 import { solve } from './solve';
 import { workshop, type SolvedRung } from '../wiring/way';
 
-// A general mixed-integer solver (HiGHS) as an oracle that shares no search code with ours.
+// A general mixed-integer solver (HiGHS) as an oracle that shares no search code with ours; `bench -- hookup` asks it a thousand times.
 let highs: Highs;
 beforeAll(async () => {
   highs = await loadHighs();
@@ -17,7 +17,7 @@ beforeAll(async () => {
 describe('the exact search against HiGHS, on random builds and boards', () => {
   test('the whole objective agrees, level by level, and so does the margin', () => {
     let problems = 0;
-    for (let seed = 1; seed <= 150; seed++) {
+    for (let seed = 1; seed <= 60; seed++) {
       const { build, board } = randomPair(seed, {
         parts: 2 + (seed % 6),
         ports: 1 + (seed % 6),
@@ -34,11 +34,11 @@ describe('the exact search against HiGHS, on random builds and boards', () => {
         problems += 1;
       }
     }
-    expect(problems).toBe(300);
+    expect(problems).toBe(120);
   });
 
   test('rungs 4 to 7 nest: what a higher rung can serve, every lower one can', () => {
-    for (let seed = 500; seed < 620; seed++) {
+    for (let seed = 500; seed < 560; seed++) {
       const { build, board } = randomPair(seed, { parts: 6, ports: 5, rails: 4, bridges: 2 });
       const shop = workshop(build, board, 'sure');
       const laid = layOut(shop);

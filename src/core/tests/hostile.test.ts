@@ -48,7 +48,7 @@ function everything(build: Build, board: Board): Climb {
 describe('files that somebody has tampered with', () => {
   test('a board is refused with a place and a sentence, or everything can be worked out from it', () => {
     const seen = { refused: 0, accepted: 0 };
-    for (let seed = 1; seed <= 900; seed++) {
+    for (let seed = 1; seed <= 500; seed++) {
       const read = readData(tampered(boards[seed % boards.length]!, seed, 1 + (seed % 3)), 'rung-board');
       if (!read.ok) {
         seen.refused++;
@@ -58,13 +58,13 @@ describe('files that somebody has tampered with', () => {
       seen.accepted++;
       everything(builds[seed % builds.length]!, read.value);
     }
-    expect(seen.refused).toBeGreaterThan(50);
-    expect(seen.accepted).toBeGreaterThan(50);
+    expect(seen.refused).toBeGreaterThan(25);
+    expect(seen.accepted).toBeGreaterThan(25);
   });
 
   test('a build, the same', () => {
     const seen = { refused: 0, accepted: 0 };
-    for (let seed = 1; seed <= 900; seed++) {
+    for (let seed = 1; seed <= 500; seed++) {
       const read = readData(tampered(builds[seed % builds.length]!, seed + 5000, 1 + (seed % 3)), 'rung-build');
       if (!read.ok) {
         seen.refused++;
@@ -73,8 +73,8 @@ describe('files that somebody has tampered with', () => {
       seen.accepted++;
       everything(read.value, boards[seed % boards.length]!);
     }
-    expect(seen.refused).toBeGreaterThan(50);
-    expect(seen.accepted).toBeGreaterThan(50);
+    expect(seen.refused).toBeGreaterThan(25);
+    expect(seen.accepted).toBeGreaterThan(25);
   });
 
   test('nothing that is read reaches into the program itself', () => {

@@ -1,5 +1,6 @@
 import { under } from '../room/ask-server';
-import { forgetRankings } from '../room/known-rankings';
+import { knownStands } from '../home/known-stands';
+import { knownRankings } from '../room/known-rankings';
 import { screenAddress, screens } from './screens';
 
 /** Kept once everything that the page at hand needs has come. */
@@ -24,7 +25,7 @@ export function keepForLater(build: string): () => void {
 
 /** Whoever leaves takes what was kept along: the next one at this browser must not read it. */
 export async function forgetKept(): Promise<void> {
-  await forgetRankings();
+  await Promise.all([knownRankings.forget(), knownStands.forget()]);
   if (!('caches' in window)) return;
   await Promise.all((await caches.keys()).map((name) => caches.delete(name)));
 }

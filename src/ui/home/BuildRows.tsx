@@ -83,10 +83,12 @@ function Small({ href, children }: { href: string; children: string }) {
   );
 }
 
-function standsWords({ alone, fits, undecided, of, mostStopAt, ofMany }: OnHome['stands'][string]): string {
+function standsWords({ alone, fits, undecided, of, sets, mostStopAt, ofMany }: OnHome['stands'][string]): string {
   const open = undecided > 0 ? `, ${undecided} cannot be told yet` : '';
   const stop = mostStopAt ? `; ${mostStopAt.boards} stop at ${mostStopAt.rung}` : '';
-  return `${fits} of ${ofMany ? `the ${of} likeliest` : of}${alone ? ' boards by themselves' : ''} fit${open}${stop}.`;
+  let among = alone ? `${of} boards by themselves` : `${of}`;
+  if (sets > 0 && !alone) among = `${of - sets} boards and ${counted(sets, 'set')}`;
+  return `${fits} of ${ofMany ? `the ${of} likeliest${alone ? ' boards by themselves' : ''}` : among} fit${open}${stop}.`;
 }
 
 function Next({ act, build }: { act: NextAct; build: string }) {

@@ -1,12 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import type { Board, Build, Peripheral } from '@/core';
 import type { OnHome, Then, ToHome } from '@/workers/home.worker';
+import { answerKey } from '../room/kept-answers';
 import { askServer } from '../room/ask-server';
 import { identityOf } from '../room/identity';
 import { today } from '../room/today';
 import { useShelf } from '../room/use-shelf';
 import { useWorkerAnswer } from '../room/use-worker-answer';
+import { knownStands } from './known-stands';
 
 interface Step<T> {
   before: T | null;
@@ -51,6 +53,27 @@ export function useBuilds(listed: { id: string; version: number }[]): Build[] | 
   return data;
 }
 
+/** What is known of an earlier visit, with the keys that it is kept under; null while it is looked up. */
+function useKnown(builds: Build[] | undefined, boards: Board[] | undefined) {
+  const { data } = useQuery({
+    queryKey: ['known stands', builds && identityOf(builds), boards && identityOf(boards), today()],
+    enabled: builds !== undefined && boards !== undefined,
+    gcTime: 0,
+    queryFn: async () => {
+      const keys: Record<string, string> = {};
+      const stands: OnHome['stands'] = {};
+      for (const build of builds!) {
+        const key = await answerKey(boards!, build, today());
+        const known = key === null ? null : await knownStands.known(key);
+        if (key !== null) keys[build.id] = key;
+        if (known) stands[build.id] = known;
+      }
+      return { keys, stands };
+    },
+  });
+  return data ?? null;
+}
+
 /** How each build stands before the shelf, worked out beside the page; null while that goes on. */
 export function useStands(builds: Build[] | undefined, moved: MovedOf | null | undefined): OnHome | null {
   const { shelf } = useShelf();
@@ -59,12 +82,26 @@ export function useStands(builds: Build[] | undefined, moved: MovedOf | null | u
     boards: moved?.board.flatMap((m) => m.before ?? []) ?? [],
   };
   const boards = shelf?.boards;
+  const known = useKnown(builds, boards);
   const key =
-    boards && builds && builds.length > 0 && moved !== undefined
-      ? JSON.stringify([identityOf(builds), identityOf(boards), moved && identityOf(moved)])
+    known && boards && builds && builds.length > 0 && moved !== undefined
+      ? JSON.stringify([identityOf(builds), identityOf(boards), identityOf(known), moved && identityOf(moved)])
       : null;
-  return useWorkerAnswer<OnHome>(key, () => ({
+  const answer = useWorkerAnswer<OnHome>(key, () => ({
     worker: new Worker(new URL('../../workers/home.worker.ts', import.meta.url), { type: 'module' }),
-    question: { builds: builds ?? [], boards: boards ?? [], then, today: today() } satisfies ToHome,
+    question: {
+      builds: builds ?? [],
+      boards: boards ?? [],
+      then,
+      today: today(),
+      known: known?.stands ?? {},
+    } satisfies ToHome,
   }));
+  useEffect(() => {
+    for (const [id, at] of Object.entries(answer?.stands ?? {})) {
+      const under = known?.keys[id];
+      if (under && !at.alone && !known.stands[id]) void knownStands.keep(under, at);
+    }
+  }, [answer, known]);
+  return answer;
 }

@@ -14,7 +14,8 @@ import equal from 'fast-deep-equal';
 import type { FromSetFinder } from '@/workers/sets.worker';
 import { climbersOf } from './climbers';
 import type { Ranking, RoomStore, SetsFound } from './room';
-import { keepRanking, knownRanking, rankingKey, type KnownRanking } from './known-rankings';
+import { answerKey } from './kept-answers';
+import { knownRankings, type KnownRanking } from './known-rankings';
 import { setFinderOf } from './set-finder';
 
 /** Progress is shown when a climb takes longer than this, and so often. */
@@ -122,16 +123,16 @@ export function keepRanked(store: RoomStore, shelf: Board[], of?: number): () =>
     clearTimeout(keeping);
     keeping = setTimeout(
       () =>
-        void rankingKey(build, shelf).then((key) => {
-          if (key && !closed && store.getState().build === build) return keepRanking(key, ranking);
+        void answerKey(shelf, build).then((key) => {
+          if (key && !closed && store.getState().build === build) return knownRankings.keep(key, ranking);
         }),
       quietMs,
     );
   };
   /** What was worked out at an earlier visit, if it was; the boards climb again unseen, so that the next edit finds what it needs. */
   const begin = async (build: Build) => {
-    const key = await rankingKey(build, shelf);
-    const known = key ? await knownRanking(key) : null;
+    const key = await answerKey(shelf, build);
+    const known = key ? await knownRankings.known(key) : null;
     if (closed || store.getState().build !== build) return;
     if (!known) return rank(build);
     const sets: FromSetFinder | null = known.sets && { ...known.sets, run: 0, done: true };

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import type { Answered } from '@/workers/answered';
 
 /**
- * What a worker answers to a question; null while it thinks, or where `key` is null. A newer question ends the older worker. A fault is thrown to the page's boundary,
+ * What a worker answers to a question, so far as it has told; null while it thinks, or where `key` is null. A newer question ends the older worker. A fault is thrown to the page's boundary,
  * which says what it was.
  */
 export function useWorkerAnswer<T>(key: string | null, ask: () => { worker: Worker; question: unknown }): T | null {

@@ -23,6 +23,12 @@ export function asLabels(script: Script): Script {
     /\b(?:uarts?|ports?|serial)[_ ](?:used|taken|in[_ ]use)"?[ \t]{0,3}[:=][ \t]{0,3}\[ ?(\d)((?:, ?\d){0,6})\]/g,
     ([first, rest]) => [first, ...(rest?.match(/\d/g) ?? [])].map((n) => `uart${n} taken by`).join('; '),
   );
+  // {"name": "UARTs", "value": "5"}
+  s = replaced(
+    s,
+    /"(?:label|name|key|title|property|attribute)"[ \t]{0,3}:[ \t]{0,3}"([^"\n]{1,40})"[ \t]{0,3},[ \t\n]{0,12}(?:"[a-z@]{1,20}"[ \t]{0,3}:[ \t]{0,3}"[^"\n]{0,40}"[ \t]{0,3},[ \t\n]{0,12})?"(?:value|text|content)"[ \t]{0,3}:[ \t]{0,3}"?([^"\n}]{1,60})"?/g,
+    ([name, v]) => `"${name}": "${v}"`,
+  );
   // "{volts: 5, amps: 2}"
   s = replaced(
     s,

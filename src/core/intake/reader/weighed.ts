@@ -1,13 +1,6 @@
 import type { Reading } from '../reading';
-
-/** A reading with what is known of the place where it stood. */
-export interface Read extends Reading {
-  /** What was around it, in the words of the rules. */
-  line: string;
-  /** The sentence is about another board. */
-  ofAnother: boolean;
-  inSentence: boolean;
-}
+import { oftenMistaken } from './often-mistaken';
+import type { Read } from './read';
 
 /** What the readings are worth when held against each other and against where they stand. */
 export function weighed(found: Read[], text: string, talk: readonly [number, number][]): Reading[] {
@@ -22,8 +15,9 @@ export function weighed(found: Read[], text: string, talk: readonly [number, num
   const older = placed.map((r) => olderRevision(r, text));
   const parts = sectioned(older, text);
   return ofSeveral(contradicted(parts.map(versioned)), text).map((r) => {
-    const last = r.inSentence ? doubted(r, 'said in a sentence: look whether it is said of this board') : r;
-    const { line: _, ofAnother: __, inSentence: ___, ...reading } = last;
+    const why = r.inSentence ? 'said in a sentence: look whether it is said of this board' : oftenMistaken(r);
+    const last = why ? doubted(r, why) : r;
+    const { line: _, after: __, ofAnother: ___, inSentence: ____, ...reading } = last;
     return reading;
   });
 }

@@ -20,19 +20,24 @@ import type { SpecField } from '../../../figures/spec-field';
 function present(field: SpecField, words: Around): Found[] {
   const why = openness(words);
   if (!denied(words))
-    return one(field, true, why ?? (settled(words) ? undefined : (unsettled(words) ?? unaffirmed(words))));
+    return one(field, true, why ?? (settled(words) ? undefined : (unsettled(words) ?? unaffirmed(words) ?? bare)));
   // What may be chosen is not simply absent.
   const choice = /option |with or without/.test(`${words.after} ${why ?? ''}`) ? why : undefined;
   return one(field, false, hedge(words) ?? choice);
 }
 
-/** Said with yes, by a tick, or as an item of its own in a list. */
+/** Said with yes, by a tick, by its chip, by a word that it is there, or as an item of its own in a list. */
 const settled = ({ before, after }: Around) =>
-  /^[ \t]{0,3}(?:chip|sensor)?[ \t]{0,3}[:=|?-]?[ \t]{0,3}(?:yes|y\b|✓|fitted|integrated|built|on board|standard|there|included)/.test(
+  /^[ \t]{0,3}(?:chip|sensor)?[ \t]{0,3}[:=|?(-]?[ \t]{0,3}(?:yes|y\b|✓|fitted|integrated|built|on ?board|standard|there|included|(?:bmp|dps|spl|ms56|lps|at74|max74)\d)/.test(
     after,
   ) ||
-  (/(?:^|[,;|/+(]|\. )[ \t]{0,3}(?:\d[ \t]?[.)])?[ \t]{0,3}$/.test(before) &&
-    /^[ \t]{0,3}(?:$|[,;|/+).]|\n)/.test(after));
+  /(?:\b(?:bmp|dps|spl|ms56|lps|at74|max74)[\da-z]{1,6}|\b(?:built|integrated|on ?board|includes|including|has|with)(?:[ -]in)?(?: an?| the)?|✓)[ \t]{1,3}$/.test(
+    before,
+  ) ||
+  (/(?:^[ \t]{0,3}[*•+-]|[,;/+]|\. )[ \t]{0,3}$/.test(before) && /^[ \t]{0,3}(?:$|[,;/+.]|\n)/.test(after));
+
+/** Of such words without more, a few in a hundred turned out to be a label whose "no" was said in a way of its own (docs/method-reader.md). */
+const bare = 'named, without a word that it is there';
 
 /** A sentence that names it without a word that says that it is there: "we left the barometer for the next one". */
 const unaffirmed = (words: Around) => {
@@ -90,8 +95,12 @@ export const portRules: Rule[] = [
   rule(`\\b(\\d{1,2}) (?:free|spare|usable) (?:hardware )?(?:uarts?|serial ports?)\\b`, ([n]) =>
     sane('claimedPorts', num(n), 1, 16, 'free ones are counted, others may be wired inside'),
   ),
+  // "6 hardware serial ports: 4 on pads"
+  rule(`\\b(\\d{1,2}) (?:hardware |full )?(?:uarts|serial ports): (?=\\d{1,2} (?:of|on|brought|at|are)\\b)`, ([n]) =>
+    sane('claimedPorts', num(n), 1, 16),
+  ),
   rule(
-    `\\b(?:number of uarts?|uarts?(?: ports?)?(?: count)?|uart quantity|(?:hardware )?serial(?: ports?| i/o)?)${W}(?:[:=?-](?: a:)?|x${W}|:${W}x|(?<=count ?))${W}(\\d{1,2})\\b(?![.,]\\d)(?! ?(?:free|spare|volt|v\\b))`,
+    `\\b(?:number of uarts?|uarts?(?: ports?)?(?: count)?|uart quantity|(?:hardware )?serial(?: ports?| i/o)?)${W}(?:[:=?-](?: a:)?(?: there are)?|x${W}|:${W}x|(?<=count ?))${W}(\\d{1,2})\\b(?![.,]\\d)(?! ?(?:free|spare|volt|v\\b))`,
     ([n], around) => sane('claimedPorts', num(n), 1, 16, openness(around) ?? counting(around)),
   ),
   rule(`\\b(?:uarts|serial ports?)[ \\t]{1,6}(\\d{1,2})\\b(?!${W}(?:[-,]|\\.\\d))(?! ?(?:free|spare))`, ([n]) =>
@@ -102,7 +111,7 @@ export const portRules: Rule[] = [
     /uart ?\d/.test(before) ? [] : sane('claimedPorts', num(n), 1, 16),
   ),
   rule(
-    `\\b(\\d{1,2})${W}(?:x${W})?(?:full |complete |hardware |free |usable |real )?(?:pcs )?(?:uarts?(?!\\d)|serial ports?\\b|serial interfaces?\\b)`,
+    `\\b(\\d{1,2})${W}(?:x${W})?(?:full |complete |hardware |free |usable |real )?(?:pcs |groups? |sets? )?(?:uarts?(?!\\d)|serial ports?\\b|serial interfaces?\\b|ports? uart(?!\\d))`,
     ([n], around) => {
       const why =
         openness(around) ??
@@ -132,7 +141,7 @@ export const extrasRules: Rule[] = [
     '\\b(?:baro(?:met(?:er|ric))?s?\\b(?: (?:pressure )?sensor)?|(?:air )?pressure sensor\\b|altimeter\\b)',
     (_, words) => present('barometer', words),
   ),
-  rule('\\bosds?\\b', (_, words) =>
+  rule('\\b(?:osds?|on[ -]?screen display)\\b', (_, words) =>
     /digital only/.test(words.after) ? one('overlayChip', false) : present('overlayChip', words),
   ),
   rule('\\b(?:analog(?:ue)? )?overlay(?: chip)?\\b', (_, words) => {
@@ -152,6 +161,10 @@ export const extrasRules: Rule[] = [
       : [],
   ),
   rule(`\\b${N} ?(mb|mbyte|megabytes?|mbit|gb)\\b`, ([v, unit], around) => storage(v, unit, around)),
+  // "16M OSD" in the title of a listing.
+  rule('\\b(8|16|32|64|128|256)m\\b(?= (?:osd|baro|usb|type|uart|\\d))', ([v], around) =>
+    /\b(?:osd|baro|uart)/.test(around.line) ? one('storageMb', num(v), 'megabytes, without a word of what') : [],
+  ),
   rule(`\\b(\\d{1,3}) ?m (?=flash|blackbox|memory|log)`, ([v], around) => storage(v, 'mb', around)),
   rule(
     '\\b(?:usb[ -]?c|(?:usb[ :-]{0,3})?type[ -]?c|usb(?: plug| socket| connector)?[ \\t]{0,3}[:-][ \\t]{0,3}c)\\b',
@@ -184,6 +197,7 @@ function storage(v: string | undefined, unit: string | undefined, around: Around
 function plug(kind: 'C' | 'micro', words: Around): Found[] {
   if (denied({ before: words.before, after: '' }) || /\bno longer $/.test(words.before) || /^ ?✗/.test(words.after))
     return [];
+  if (/^[ -]{0,2}(?:extension|cable|cord|lead|hub)\b/.test(words.after)) return [];
   const adapter = /\badapter\b/.test(words.before) ? 'on an adapter' : undefined;
   return one('usbPlug', kind, openness(words) ?? adapter);
 }

@@ -136,7 +136,9 @@ export const sizeRules: Rule[] = [
     `\\b(?:(?:stack |overall |total )?height(?: over (?:parts|all|components))?|thickness(?: over (?:parts|all|components))?|thick|builds)${W}:?${W}${N} ?mm\\b`,
     ([h]) => sane('heightMm', num(h), 2, 60),
   ),
-  rule(`\\btotal(?: height)?(?: with [a-z]{3,12})? ${N} ?mm\\b(?! ?x)`, ([h]) => sane('heightMm', num(h), 2, 60)),
+  rule(`\\b(?:total|overall)(?: height)?(?: with [a-z]{3,12})? ${N} ?mm\\b(?! ?x)`, ([h]) =>
+    sane('heightMm', num(h), 2, 60),
+  ),
   rule(`\\b${N} (?:mm )?(?:tall|high)(?= (?:with|over|to)\\b)|\\b${N} ?mm (?:high|tall|thick)\\b`, ([a, b]) =>
     sane('heightMm', num(a ?? b), 2, 60),
   ),
@@ -146,7 +148,7 @@ const massWord = '(?:net weight|weight|weighs?|mass|wt|n\\.w\\.?)';
 const GRAMS = '(grams?|gr?|kg|mg|oz|ounces?)';
 /** What is said to be included stands behind the figure, or in brackets before it; what is weighed alone is not the whole board. */
 const OF_WORDS = '(?:with(?:out)?|incl(?:\\.|udes|uding|usive)?|excl(?:\\.|udes?|uding)?|w/o?|not including|bare)';
-const MASS_OF = `(?:${W}[,-]?${W}\\(([^)\\n]{3,40})\\)|${W}[,-]?${W}(${OF_WORDS} (?:(?!\\d{1,3}(?:[.,]\\d)? ?g\\b)[^\\n,.;()|?]){3,40}|(?:wires?|cables?|leads?|harness) (?:not included|excluded)|(?:(?:flight )?controller|fc|esc|board) only))?`;
+const MASS_OF = `(?:${W}[,-]?${W}\\(([^)\\n]{3,40})\\)|${W}[,-]?${W}(${OF_WORDS} (?!(?:baro|osd|flash|blackbox))(?:(?!\\d{1,3}(?:[.,]\\d)? ?g\\b)[^\\n,.;()|?]){3,40}|(?:wires?|cables?|leads?|harness) (?:not included|excluded)|(?:(?:flight )?controller|fc|esc|board) only))?`;
 const another =
   /\b(?:(?:fc|esc|flight controller|controller)(?: board)? (?:weight|weighs|mass)|(?:fc|esc|controller) only)\b/;
 
@@ -184,7 +186,7 @@ function mass(
 const isOf = (of: string) =>
   /\b(?:with|without|w\/o?|incl|excl|not|only|bare|each|and)|(?:ohne|sans|sin|sem|senza|zonder|utan|bez) |ケーブル|线/.test(
     of,
-  ) && !/\d ?(?:oz|g|mm|s|v|a)\b/.test(of);
+  ) && !/\d ?(?:oz|g|mm|s|v|a)\b|\b(?:baro(?:m\w+)?|osd|flash|blackbox)\b/.test(of);
 
 export const massRules: Rule[] = [
   // Scales of the trade show grams.

@@ -48,11 +48,16 @@ export const packRules: Rule[] = [
   rule(`\\b(?:vin|input|supply|battery|lipo|pack|voltage)[ ,]{1,2}max(?:imum)?${W}[:=]${W}(\\d{1,2}) ?s\\b`, ([n]) =>
     sane('cellsMax', num(n), 1, 14),
   ),
-  rule(`\\bcells? min(?:imum)?${W}[:=]${W}(\\d{1,2})\\b|\\b(\\d{1,2}) ?s${W}min(?:imum)?\\b`, ([a, b]) =>
-    sane('cellsMin', num(a ?? b), 1, 14),
+  // "cells: [3, 6]"
+  rule(`\\bcells?${W}[:=]${W}\\[?(\\d{1,2}), (\\d{1,2})(?=[ \\]]*(?:\\n|$))`, ([a, b], around) =>
+    cells(num(a), num(b), around),
   ),
   rule(
-    `\\bcells? max(?:imum)?${W}[:=]${W}(\\d{1,2})\\b|\\bmax(?:imum)?${W}(\\d{1,2}) ?s\\b(?!ec)|\\b(\\d{1,2}) ?s${W}max(?:imum)?\\b`,
+    `\\b(?:cells? min(?:imum)?|min(?:imum)?\\.? cells?)${W}[:=]${W}(\\d{1,2})\\b|\\b(\\d{1,2}) ?s${W}min(?:imum)?\\b|\\bmin(?:imum)?\\.?${W}(\\d{1,2}) ?s\\b`,
+    ([a, b, c]) => sane('cellsMin', num(a ?? b ?? c), 1, 14),
+  ),
+  rule(
+    `\\b(?:cells? max(?:imum)?|max(?:imum)?\\.? cells?)${W}[:=]${W}(\\d{1,2})\\b|\\bmax(?:imum)?${W}(\\d{1,2}) ?s\\b(?!ec)|\\b(\\d{1,2}) ?s${W}max(?:imum)?\\b`,
     ([a, b, c]) => sane('cellsMax', num(a ?? b ?? c), 1, 14),
   ),
   rule(
@@ -95,7 +100,9 @@ export const packRules: Rule[] = [
     sane('packMaxVolts', num(v), 3.5, 70),
   ),
   rule(`(?<=\\d ?s(?: lipo| lihv)? )\\(${N} ?v\\)`, ([v]) => sane('packMaxVolts', num(v), 3.9, 70)),
-  rule(`(?<=\\d ?s(?:,| or| \\(?)? )up to ${N} ?v\\b`, ([v]) => sane('packMaxVolts', num(v), 3.9, 70)),
+  rule(`(?<=\\d ?s(?:,| or| \\(?)? )(?:up to|max\\.?|at most) ${N} ?v\\b`, ([v]) =>
+    sane('packMaxVolts', num(v), 3.9, 70),
+  ),
   rule(`\\b(\\d{1,2}) ?s${W}${N} ?v${W}max\\b`, ([n, v]) => [
     ...one('cellsMax', num(n)),
     ...one('packMaxVolts', num(v)),
@@ -168,6 +175,10 @@ export const sensorRules: Rule[] = [
   rule(`\\b(?:meter|sensor|current)\\b[^\\n\\d]{0,10}0${W}(?:-|to|\\.{2,3})${W}${N} ?${AMP}`, ([a]) =>
     sane('sensorAmps', num(a), 5, 1000),
   ),
+  rule(
+    `\\b${N} ?a (?:current|hall) (?:sensor|meter) ${CONT}[,; ]{1,3}(?:and )?${N} ?${AMP} (?:peak|max|burst)`,
+    ([, a]) => sane('sensorAmps', num(a), 5, 1000),
+  ),
   rule(`\\b${N} ?a (?:current|hall) (?:sensor|meter)\\b(?:${W}\\(${W}${N} ?a peak\\))?`, ([a]) =>
     sane('sensorAmps', num(a), 5, 1000),
   ),
@@ -176,8 +187,8 @@ export const sensorRules: Rule[] = [
     ([a], around) => (denied({ before: around.before, after: '' }) ? [] : sane('sensorAmps', num(a), 5, 1000)),
   ),
   rule(
-    `\\b3[.,]3 ?v${W}=${W}${N} ?${AMP}|\\bfull scale${W}:?(?: at| of| is)?${W}${N} ?${AMP}|\\b${N} ?${AMP}${W}full scale\\b`,
-    ([a, b, c]) => sane('sensorAmps', num(a ?? b ?? c), 5, 1000),
+    `\\b3[.,]3 ?v${W}=${W}${N} ?${AMP}|\\b(?:shunt|sensor|meter) reads (?:up )?to ${N} ?${AMP}|\\bfull scale${W}:?(?: at| of| is)?${W}${N} ?${AMP}|\\b${N} ?${AMP}${W}full scale\\b`,
+    ([a, b, c, d]) => sane('sensorAmps', num(a ?? b ?? c ?? d), 5, 1000),
   ),
 ];
 
@@ -215,7 +226,7 @@ export const currentRules: Rule[] = [
       /without/.test(around.text) ? { ...f, why: 'said of the board without cooling' } : f,
     ),
   ),
-  rule(`\\besc [a-z]{2,14}(?: \\d{1,3})?: ${N} ?${AMP}`, ([a], around) => continuous(a, around)),
+  rule(`\\besc(?: [a-z]{2,14}(?: \\d{1,3})?:|: [a-z]{2,14}) ${N} ?${AMP}`, ([a], around) => continuous(a, around)),
   rule(`(?:^|(?<=\\n))(?:burst )?time: ${N} ?s\\b`, ([s]) => sane('burstSeconds', num(s), 1, 120)),
 
   rule(`\\b(?:4${W}x${W})${N} ?${AMP}(?:${W}${CONT})?`, ([a], around) =>
@@ -279,8 +290,25 @@ export const regulatorRules: Rule[] = [
     `\\bregulators? ?\\(?${N}(?: ?${V})? and ${N} ?${V}\\)? (?:give|carry|deliver|make) (?:up to )?${N} ?${A}`,
     ([v, w, a, unit]) => [...regulator(num(v), milli(a, unit)), ...regulator(num(w), milli(a, unit))],
   ),
-  rule(`\\b(?:bec|regulators?) (?:of|de|di|da|von|with) ${N} ?${V} and ${N} ?${A}`, ([v, a, unit]) =>
+  rule(
+    `\\b(?:bec|regulators?|another|otro|un autre|un altro|outro) (?:of|de|di|da|von|with) ${N} ?${V} and ${N} ?${A}`,
+    ([v, a, unit]) => regulator(num(v), milli(a, unit)),
+  ),
+  rule(
+    `\\b(?:not|never) [a-z ]{2,24} more than ${N} ?${AMP} (?:from|of|on) (?:the )?${N} ?${V} (?:pads?|rail|output)s?\\b`,
+    ([a, v]) => regulator(num(v), num(a), 'said as a warning'),
+  ),
+  rule(
+    `\\b${N} ?${V} (?:regulator|rail|output|bec) (?:carry|give|supply|deliver)\\? ?(?:a: ?)?${N} ?${A}`,
+    ([v, a, unit]) => regulator(num(v), milli(a, unit)),
+  ),
+  // Two cells of a table that is written cell by cell.
+  rule(`\\bbec ${N} ?${V}[ \\t]{0,3}\\n[ \\t]{0,3}${N} ?${A}(?=[ \\t]*(?:\\n|$))`, ([v, a, unit]) =>
     regulator(num(v), milli(a, unit)),
+  ),
+  // "5 V output (A): 2"
+  rule(`\\b${N} ?${V} (?:output|rail|bec|regulator|pads?) ?\\(a(?:mps?)?\\)${W}[:=]${W}${N}\\b`, ([v, a]) =>
+    regulator(num(v), num(a)),
   ),
   // "5V2A5"
   rule(`\\b${N} ?v ?(\\d)a(\\d)\\b`, ([v, a, tenth]) => regulator(num(v), Number(`${a}.${tenth}`))),
@@ -288,12 +316,14 @@ export const regulatorRules: Rule[] = [
     regulator(num(v), milli(a, unit), openness(around)),
   ),
   rule(
-    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)${NAMED}?(?: of the [^\\n,.;]{1,24}? (?=gives))?${W}[@/:,=-]?${W}(?:(?:now |only |gives |with )?(?:claimed|rated|\\d{1,3} ?w,?|now|only|another|gives?|delivers?|carr(?:y|ies)|makes|may carry|can carry|together(?: may| can)? (?:carry|give)|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|that is|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
+    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)${NAMED}?(?: of the [^\\n,.;]{1,24}? (?=gives)| too,| as well,| up from [\\d.]{1,4} ?a to)?${W}[@/:,=-]?${W}(?:(?:now |only |gives |with )?(?:claimed|rated|\\d{1,3} ?w,?|now|only|another|gives?|delivers?|suppl(?:y|ies)|carr(?:y|ies)|makes|may carry|can carry|together(?: may| can)? (?:carry|give)|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|that is|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
     ([v, , a, unit], around) => {
       if (denied({ before: around.before, after: '' }) || /^ ?✗/.test(around.after)) return [];
       // "3 A on 5 V, 2 A on 9 V": the amps are those of the next one.
       if (/^ ?(?:on|of|from) (?:the )?\d{1,2}(?:\.\d)? ?v\b/.test(around.after)) return [];
       if (/\b(?:example|load|draws?|needs?|consum\w+|takes)\b(?:[^.;\d\n]|\.\d){0,40}$/.test(around.before)) return [];
+      if (/\d ?(?:-|to) ?$/.test(around.before))
+        return regulator(num(v), milli(a, unit), 'the end of a range of volts');
       const measured = /\b(?:pulled|pulls|measured|held|was fine with)\b/.test(around.before.slice(-24))
         ? 'a measurement under load, not a rating'
         : undefined;

@@ -54,6 +54,7 @@ const noOfNext = new RegExp(`^[ \\t]{0,3}[|,;/]?[ \\t]{0,3}no ${FEATURE}\\b(?![ 
 const valueFollows = /^[ \t]{0,3}[:=]?[ \t]{0,3}(?:yes|no|none|y|n|✓|✗)\b/;
 
 const deniedBefore = (before: string) =>
+  /^[ \t]{0,3}✗[ \t]{0,3}$/.test(before) ||
   /(?:\b(?:no|not|not for|without|w\/o|lacks?|lacking|missing|left out|leaves? out|omit(?:s|ted)?|drop(?:s|ped)|remov(?:es|ed)|skip(?:s|ped)|did away with|does away with|minus|less|neither|nor(?: (?:is|are) there)?|never|zero|except|excluding)|n't(?: (?:have|take|support|accept|expect|include|look for|fit|need|like|come with)){0,2}|\b(?:do|does|is|can) ?not(?: (?:have|take|support|accept|expect|include|look for|fit|need|come with)){1,2}|\bcannot(?: (?:take|use))?|\bnot (?:compatible with|suitable for|meant for)|\bneither (?:an? |the )?[a-z -]{2,20} (?:n?or)|\bnone (?:of them )?(?:with|has|have)|\bno [a-z]{2,12} (?:or|and no|nor)|\b(?:not included|without|missing|lacks?|not fitted)[ \t]{0,3}:(?:[^.\n:]{0,50},)?)[ \t]{1,3}(?:an? |the |any |analog(?:ue)? |onboard |on-board |built-in |integrated |separate )*$/.test(
     before,
   );
