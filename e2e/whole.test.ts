@@ -109,12 +109,12 @@ describe('the first five minutes', () => {
 describe('how every build stands', () => {
   test('the first page counts who fits, names the next act, and tells what moved', async () => {
     await at('/', async (page) => {
-      await page.waitForFunction(() => /\d+ of \d+ boards by themselves fit/.test(document.body.innerText));
+      await page.waitForFunction(() => /\d+ fit of \d+ boards by themselves/.test(document.body.innerText));
       await waitForText(page, 'Next: ');
       // The sets are searched behind that, build by build, and what has been found is known at the next visit.
-      await page.waitForFunction(() => /\d+ of \d+ boards and \d+ sets fit/.test(document.body.innerText));
+      await page.waitForFunction(() => /\d+ fit of \d+ boards and the \d+ best sets/.test(document.body.innerText));
       await page.reload({ waitUntil: 'networkidle0' });
-      await page.waitForFunction(() => /\d+ of \d+ boards and \d+ sets fit/.test(document.body.innerText));
+      await page.waitForFunction(() => /\d+ fit of \d+ boards and the \d+ best sets/.test(document.body.innerText));
       // What other tests have changed by then is told apart from what only came.
       await page.waitForFunction(() => /boards new|All of it has come/.test(document.body.innerText));
       await expectAccessible(page);

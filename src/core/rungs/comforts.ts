@@ -108,7 +108,7 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
         'Spare ports',
         counts['spare ports'],
         t,
-        `${hookup.freePorts} ports stay free, ${want.sparePorts} wanted for later.`,
+        `${counted(hookup.freePorts, 'port')} ${hookup.freePorts === 1 ? 'stays' : 'stay'} free, ${want.sparePorts} wanted for later.`,
         [],
       ),
     );

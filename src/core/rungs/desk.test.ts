@@ -36,7 +36,7 @@ describe('500 mA on the desk (USB 2.0, 7.2.1)', () => {
     expect(desk(c)).toMatchObject({
       state: 'strained',
       sentence:
-        'On the desk all that is alive on USB would draw 0.7 A of its 0.5 A: keep dark or unplugged what need not live on it (lights 0.6 A).',
+        'On the desk all that is alive on USB would draw 0.7 A, and USB gives 0.5 A: keep dark or unplugged what need not live on it (lights 0.6 A).',
     });
   });
   test('within the 500 mA together nothing is said', () =>

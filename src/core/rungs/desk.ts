@@ -51,7 +51,7 @@ export function checkDesk(build: Build, hookup: Hookup): Finding[] {
       state: 'strained',
       code: 'usb on the desk',
       about: 'USB on the desk',
-      sentence: `On the desk all that is alive on USB would draw ${num(all, 2)} A of its ${num(usbAmps, 1)} A: keep dark or unplugged what need not live on it (${list(said)}).`,
+      sentence: `On the desk all that is alive on USB would draw ${num(all, 2)} A, and USB gives ${num(usbAmps, 1)} A: keep dark or unplugged what need not live on it (${list(said)}).`,
       needed: `${num(all, 2)} A`,
       given: `${num(usbAmps, 1)} A`,
       fix: 'A rail that is dead on USB, where the board has one.',

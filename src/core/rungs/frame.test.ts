@@ -157,7 +157,7 @@ describe('height', () => {
   test('standoffs and board against the bay: 4 + 10 of 20 leaves 6', () =>
     expect(of(says(10))).toMatchObject({
       state: 'holds',
-      sentence: 'The bay is 20 mm high, the stack 14 mm (standoffs 4 + the board 10): 6 mm is left.',
+      sentence: 'The bay is 20 mm high, the stack 14 mm (standoffs: 4 + the board: 10): 6 mm is left.',
     }));
   test('what hangs in from above takes from the same bay', () =>
     expect(of(says(10), { overhangMm: 7 })).toMatchObject({
@@ -167,13 +167,13 @@ describe('height', () => {
   test('a height that nobody says: how much is left for it', () =>
     expect(of(unknown)).toMatchObject({
       state: 'unknown',
-      sentence: 'The bay is 20 mm high, and nobody says how high the board builds. 16 mm is left for it (standoffs 4).',
+      sentence: 'The bay is 20 mm high, and nobody says how high the board builds. 16 mm is left for it (standoffs: 4).',
     }));
   test('what takes no height is not named', () => {
     expect(of(unknown, { standoffMm: 0 }).sentence).toBe(
       'The bay is 20 mm high, and nobody says how high the board builds. 20 mm is left for it.',
     );
-    expect(of(says(10), { standoffMm: 0 }).sentence).toContain('the stack 10 mm (the board 10)');
+    expect(of(says(10), { standoffMm: 0 }).sentence).toContain('the stack 10 mm (the board: 10)');
   });
   test('a range that may go in and may not is unknown, and is not called unsaid', () =>
     expect(of({ low: 15, high: 17, origin: 'print' })).toMatchObject({
@@ -191,7 +191,7 @@ describe('height', () => {
       ['Own', 8],
       ['the board', 10],
     ]);
-    expect(about(build, makeBoard(), 'Height')!.sentence).toContain('Own 8');
+    expect(about(build, makeBoard(), 'Height')!.sentence).toContain('Own: 8');
   });
   test('the tallest of the parts above counts, not their sum', () => {
     const tall = (mm: number, id: string) => ({

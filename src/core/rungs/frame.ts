@@ -200,7 +200,7 @@ function outline(build: Build, board: Board, whole: Board): Finding {
     holds: `${num(room.low)} mm of air is left.`,
     strained: turn
       ? `${fitsStraight === 'yes' ? 'its holes meet' : 'it goes in'} only turned by 90 degrees: set the yaw offset.`
-      : `only ${num(room.low)} mm of air is left.`,
+      : `${room.low === 0 ? 'no' : `only ${num(room.low)} mm of`} air is left.`,
     unknown: Number.isFinite(room.low) ? hangsOnRange : 'nobody says how large the board is.',
     breaks: `it is ${num(-Math.max(straight.high, turned.high))} mm too large.`,
   }[state];
@@ -252,11 +252,11 @@ function height(build: Build, board: Board): Finding {
   const room = bay - h.high;
   const state: RungState = truth === 'yes' && room < comfort.airMm ? 'strained' : stateOf(truth);
   const known = lines.filter((l) => Number.isFinite(l.mm.high) && l.mm.high > 0);
-  const sum = known.map((l) => `${l.what} ${num(l.mm.high)}`).join(' + ');
+  const sum = known.map((l) => `${l.what}: ${num(l.mm.high)}`).join(' + ');
   const stack = h.low === h.high ? `${num(h.high)} mm` : `${num(h.low)} to ${num(h.high)} mm`;
   const why = {
     holds: `the stack ${stack} (${sum}): ${num(room)} mm is left.`,
-    strained: `the stack ${stack} (${sum}): only ${num(room)} mm is left.`,
+    strained: `the stack ${stack} (${sum}): ${room === 0 ? 'nothing' : `only ${num(room)} mm`} is left.`,
     unknown: Number.isFinite(h.high)
       ? `the stack ${stack} (${sum}): ${hangsOnRange}`
       : `and nobody says how high the board builds. ${num(bay - known.reduce((mm, l) => mm + l.mm.high, 0))} mm is left for it${sum && ` (${sum})`}.`,

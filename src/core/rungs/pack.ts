@@ -8,6 +8,7 @@ import { fullVolts } from '../trade/cell';
 import { packCells, packsOf, packVolts } from '../circuit/packs';
 import { comfort } from '../trade/comfort';
 import { suppliesOf } from '../circuit/rail-tree';
+import { railWords } from '../circuit/rail-words';
 import { counted, list, marginOf, num, span, stateOf, stateWithin, type Finding } from './finding';
 
 /** Rung 2: does the board survive the full pack and start on the empty one? */
@@ -122,7 +123,7 @@ function inputs(build: Build, board: Board): Finding[] {
         state: stateOf(atLeast(stands, highest)),
         code: 'regulator input',
         about: rail.label,
-        sentence: `Up to ${num(highest.high, 2)} V reach the regulator of ${rail.label}; it takes ${given} at most.`,
+        sentence: `Up to ${num(highest.high, 2)} V reach the regulator of ${railWords(rail.label)}; it takes ${given} at most.`,
         needed: `${num(highest.high, 2)} V`,
         given,
         grounds: [ground(`${rail.label}, most input`, most, 'V')],

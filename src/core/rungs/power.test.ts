@@ -49,7 +49,7 @@ describe('the pack under load', () => {
     const open = of();
     expect([open.verdict, open.rungs[5]!.state]).toEqual(['cannot say yet', 'unknown']);
     expect(open.rungs[5]!.findings.map((f) => f.sentence).join()).toContain(
-      'Pack may fall to 9.71 V at full throttle, below the 12 V it needs',
+      'the pack may fall to 9.71 V at full throttle, below the 12 V it needs',
     );
     expect(of(says(2)).verdict).toBe('fits');
     expect(of(says(12)).stopsAt).toBe(6);

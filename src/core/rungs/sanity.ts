@@ -4,7 +4,8 @@ import { interval, isKnown, type NumberFigure } from '../quantity/figure';
 import { fullVolts } from '../trade/cell';
 import { plugFamily } from '../trade/plug';
 import { processors } from '../trade/processor';
-import { num, type Finding } from './finding';
+import { railWords } from '../circuit/rail-words';
+import { capital, num, type Finding } from './finding';
 
 /** A figure that cannot be true as it stands, or that wants a second look. */
 export interface Doubt {
@@ -98,7 +99,7 @@ function regulators(board: Board): Doubt[] {
           rung: 7,
           // The load rung holds what is really drawn to what its heat allows.
           impossible: false,
-          sentence: `${rail.label}: a linear regulator giving ${num(amps)} A at ${num(out)} V from a full ${num(cells, 0)}-cell pack would burn ${num(watts, 0)} W; it cannot, so less counts.`,
+          sentence: `${capital(railWords(rail.label))}: a linear regulator giving ${num(amps)} A at ${num(out)} V from a full ${num(cells, 0)}-cell pack would burn ${num(watts, 0)} W; it cannot, so less counts.`,
         });
     }
     const parent = input?.source.kind === 'regulator' ? known(input.source.outVolts) : null;
@@ -107,14 +108,14 @@ function regulators(board: Board): Doubt[] {
         field: `rails[${i}].source.outVolts`,
         rung: 6,
         impossible: true,
-        sentence: `${rail.label} is said to give ${num(out)} V out of a rail of ${num(parent)} V; bucks and linear regulators only go down.`,
+        sentence: `${capital(railWords(rail.label))} is said to give ${num(out)} V out of a rail of ${num(parent)} V; bucks and linear regulators only go down.`,
       });
     if (amps !== null && amps > 6)
       doubts.push({
         field: `rails[${i}].source.ratedAmps`,
         rung: 7,
         impossible: false,
-        sentence: `${rail.label}: ${num(amps)} A is more than a regulator of this size usually gives; ask for how long.`,
+        sentence: `${capital(railWords(rail.label))}: ${num(amps)} A is more than a regulator of this size usually gives; ask for how long.`,
       });
     const eta = s.efficiency ? known(s.efficiency) : null;
     if (eta !== null && eta > 0.99)
@@ -122,7 +123,7 @@ function regulators(board: Board): Doubt[] {
         field: `rails[${i}].source.efficiency`,
         rung: 7,
         impossible: true,
-        sentence: `${rail.label}: an efficiency of ${num(eta * 100, 0)} % is not to be had.`,
+        sentence: `${capital(railWords(rail.label))}: an efficiency of ${num(eta * 100, 0)} % is not to be had.`,
       });
     return doubts;
   });
@@ -143,7 +144,7 @@ function plugPins(board: Board): Doubt[] {
           field: `plugs[${i}]`,
           rung: 7,
           impossible: false,
-          sentence: `${rail.label} is rated ${num(amps)} A, but leaves the board only by ${pins} pin${pins === 1 ? '' : 's'} of the ${plug.label} plug, good for ${num(pins * family.ampsPerPin)} A.`,
+          sentence: `${capital(railWords(rail.label))} is rated ${num(amps)} A, but leaves the board only by ${pins} pin${pins === 1 ? '' : 's'} of the ${plug.label} plug, good for ${num(pins * family.ampsPerPin)} A.`,
         },
       ];
     });

@@ -175,7 +175,7 @@ function otherFamily(esc: string | undefined, board: string | undefined): Findin
       state: 'strained',
       code: 'esc harness',
       about: 'ESC plug',
-      sentence: `The ESC has a ${esc} plug, the board a ${board} one: they do not go into each other, so make a cable with one of each.`,
+      sentence: `The plug of the ESC is ${esc}, that of the board ${board}: they do not go into each other, so make a cable with one of each.`,
       needed: esc,
       given: board,
       grounds: [],

@@ -21,7 +21,7 @@ describe('what is too little', () => {
     const finding = load(board, makePart('servo', { supply: supply(4.8, 6.6, 1.2) }));
     // 1.2 A peak against 1 A printed; 0.6 A steady is within 0.8 A.
     expect(finding.sentence).toBe(
-      'servo would draw 0.6 A of 5 V, 1.2 A at peak; it may carry 0.8 A (80 % of its rating), 1 A for moments: too little.',
+      'servo would draw 0.6 A of the 5 V rail, 1.2 A at peak; it may carry 0.8 A (80 % of its rating), 1 A for moments: too little.',
     );
     expect(finding.fix).toContain('external regulator');
   });
@@ -74,7 +74,7 @@ describe('what is too little', () => {
     );
     // 0.5 A peak against 0.3 A printed; derated 0.24 A.
     expect(finding.sentence).toBe(
-      'lamp would draw 0.25 A of 5 V out of transmitter, 0.5 A at peak; it may carry 0.24 A, 0.3 A for moments: too little.',
+      'lamp would draw 0.25 A of the 5 V out of transmitter, 0.5 A at peak; it may carry 0.24 A, 0.3 A for moments: too little.',
     );
   });
 });

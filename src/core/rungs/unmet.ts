@@ -9,6 +9,7 @@ import { reasonWords } from '../wiring/reason';
 import { isMet, type SolvedRung, type Way, type Workshop, type World } from '../wiring/way';
 import type { Rail, SharedLimit } from '../records/board';
 import { protocols } from '../trade/protocol';
+import { railWords } from '../circuit/rail-words';
 import { capital, list, num, rungNames, type Finding, type RungState } from './finding';
 import { linkNeeds } from '../wiring/signal-words';
 import {
@@ -46,7 +47,7 @@ export function mustFindings(
         state,
         code: 'unknown figures',
         about: 'Unknown figures',
-        sentence: `Every must can be wired only if this turns out well: ${list(open.length > 0 ? open : ['a figure nobody states'])}.`,
+        sentence: `Whether every must can be wired is open: ${(open.length > 0 ? open : ['nobody states a figure that it hangs on']).join('; ')}.`,
         grounds: [],
       };
     }
@@ -71,7 +72,7 @@ export function leftOutFinding(shop: Workshop, works: Jury, wired: LaidPart[], p
   for (const rung of rungs) {
     const core = smallestConflict(works, [...wired, part], rung);
     if (core.length > 0) {
-      const finding = clash(shop, core, rung, 'strained');
+      const finding = clash(shop, core, rung, 'strained', part);
       return {
         ...finding,
         code: 'left out',
@@ -104,7 +105,8 @@ function doubts(parts: LaidPart[], rung: SolvedRung): string[] {
   return [...new Set(whys)].slice(0, 4);
 }
 
-function clash(shop: Workshop, core: LaidPart[], rung: SolvedRung, state: RungState): Finding {
+/** `leftOut`: the sentence before names this part, and says that it is left out. */
+function clash(shop: Workshop, core: LaidPart[], rung: SolvedRung, state: RungState, leftOut?: LaidPart): Finding {
   const alone = core.length === 1;
   const grounds = core.flatMap((l) =>
     l.modes.flatMap((m) =>
@@ -116,7 +118,8 @@ function clash(shop: Workshop, core: LaidPart[], rung: SolvedRung, state: RungSt
     ),
   );
   let sentence: string;
-  if (alone && (rung < 7 || noWay(core[0]!, shop.world))) sentence = aloneWords(core[0]!, rung, shop.world);
+  if (alone && (rung < 7 || noWay(core[0]!, shop.world)))
+    sentence = aloneWords(core[0]!, rung, shop.world, core[0] === leftOut ? 'It' : core[0]!.part.peripheral.name);
   else if (rung === 7) sentence = loadWords(shop, core);
   else sentence = clashWords(shop, core, rung);
   return {
@@ -128,7 +131,7 @@ function clash(shop: Workshop, core: LaidPart[], rung: SolvedRung, state: RungSt
     grounds: grounds
       .filter((g, i) => grounds.findIndex((h) => h.what === g.what && h.figure === g.figure) === i)
       .slice(0, 6),
-    ...fixHint(shop, core, rung),
+    ...fixHint(shop, core, rung, leftOut),
   };
 }
 
@@ -138,8 +141,7 @@ function noWay(l: LaidPart, world: World): boolean {
 }
 
 /** One part that no way suits: for the mode that gets furthest, what each way lacks. */
-function aloneWords(l: LaidPart, rung: SolvedRung, world: World): string {
-  const name = l.part.peripheral.name;
+function aloneWords(l: LaidPart, rung: SolvedRung, world: World, name: string): string {
   const tried = l.modes.flatMap((m) =>
     m.needs.flatMap((n) => {
       if (n.kind === 'supply' && rung < 6) return [];
@@ -250,7 +252,7 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
     const names = list(able.map((l) => l.part.peripheral.name));
     const [steady, peak] = [apart(leastOn(able, steadyRow(row)), steadyMa), apart(leastOn(able, peakRow(row)), peakMa)];
     limits.push(
-      `${names === said ? 'or' : `${names} would draw`} ${steady[0]} A of ${label}, ${peak[0]} A at peak; it may carry ${steady[1]} A${why}, ${peak[1]} A for moments`,
+      `${names === said ? 'or' : `${names} would draw`} ${steady[0]} A of ${railWords(label)}, ${peak[0]} A at peak; it may carry ${steady[1]} A${why}, ${peak[1]} A for moments`,
     );
     said = names;
   };
@@ -264,7 +266,7 @@ function loadWords(shop: Workshop, core: LaidPart[]): string {
     const heatMa = Math.min(...heatRows(core, r.id).map((id) => shop.rows.get(id)!.limit));
     const byHeat = heatMa < limit.deratedMa;
     const deratedMa = Math.min(heatMa, limit.deratedMa);
-    const own = ownMa > 0 ? ` after the board's own ${num(ownMa / 1000, 2)} A` : '';
+    const own = ownMa > 0 ? `, after the board's own ${num(ownMa / 1000, 2)} A` : '';
     say(
       r.label,
       r.id,
@@ -387,14 +389,17 @@ function leastWatts(l: LaidPart, which: 'typicalAmps' | 'peakAmps'): number {
   return Math.min(...watts);
 }
 
-function fixHint(shop: Workshop, core: LaidPart[], rung: SolvedRung): { fix?: string } {
+function fixHint(shop: Workshop, core: LaidPart[], rung: SolvedRung, leftOut?: LaidPart): { fix?: string } {
   if (rung === 7 && leastOn(core, 'usb') > usbLimitMa(shop) && weakRails(shop, core).length === 0)
     return {
       fix: 'Let the largest of them go without USB: untick "Must work from USB alone on the desk" in its sheet.',
     };
-  if (rung === 7) return { fix: 'An external regulator for the largest of them, or a board with a stronger one.' };
+  if (rung === 7)
+    return {
+      fix: `An external regulator for ${core.length === 1 ? 'it' : 'the largest of them'}, or a board with a stronger one.`,
+    };
   if (rung === 4 && core.length > 1) {
-    const optional = core.filter((l) => l.part.priority !== 'must').map((l) => l.part.peripheral.name);
+    const optional = core.filter((l) => l.part.priority !== 'must' && l !== leftOut).map((l) => l.part.peripheral.name);
     if (optional.length > 0) return { fix: `Leave out ${list(optional)}.` };
     const forGood = shop.board.ports.filter((p) => p.taken && !p.taken.release).length;
     return {

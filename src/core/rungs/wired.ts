@@ -3,6 +3,7 @@ import { portSums } from '../wiring/port-sums';
 import { reasonWords } from '../wiring/reason';
 import type { Condition, SolvedRung } from '../wiring/way';
 import { comfort } from '../trade/comfort';
+import { railWords } from '../circuit/rail-words';
 import { capital, counted, list, marginOf, num, onlySpare, stateOf, worst, type Finding } from './finding';
 import { linkWords } from '../wiring/signal-words';
 
@@ -98,7 +99,7 @@ function supplyFindings(name: string, s: WiredSupply): Finding[] {
       state: worst([s.lost.length > 0 || tight ? 'strained' : 'holds', ...rails.map((c) => stateOf(c.truth))]),
       code: 'supply',
       about: name,
-      sentence: `${name} on ${list(rails.map((c) => reasonWords(c.reason)))}${s.lost.length > 0 ? `; ${list(s.lost.map(reasonWords))}` : ''}${tight ? `; only ${s.margin} % is left to its limits` : ''}.`,
+      sentence: `${name}: ${rails.map((c) => reasonWords(c.reason)).join('; ')}${s.lost.length > 0 ? `; ${list(s.lost.map(reasonWords))}` : ''}${tight ? `; only ${s.margin} % is left to its limits` : ''}.`,
       ...(s.margin === null ? {} : { margin: s.margin / 100 }),
       grounds: rails.flatMap((c) => c.grounds ?? []),
     },
@@ -146,7 +147,7 @@ function loadFinding(r: Hookup['rails'][number]): Finding[] {
       state,
       code: 'rail load',
       about: r.label,
-      sentence: `${list(r.parts.map((p) => p.name))} ${r.parts.length === 1 ? 'draws' : 'together draw'} ${r.atLeast ? 'at least ' : ''}${num(r.typicalMa / 1000, 2)} A, ${num(r.peakMa / 1000, 2)} A at peak; ${r.label} may carry ${num(r.usableMa / 1000, 2)} A${derate}${r.over ? ': the peak goes into the reserve' : onlySpare(state, free)}${r.atLeast ? `; nobody says what ${list(unsaid)} draws` : ''}.`,
+      sentence: `${list(r.parts.map((p) => p.name))} ${r.parts.length === 1 ? 'draws' : 'together draw'} ${r.atLeast ? 'at least ' : ''}${num(r.typicalMa / 1000, 2)} A, ${num(r.peakMa / 1000, 2)} A at peak; ${railWords(r.label)} may carry ${num(r.usableMa / 1000, 2)} A${derate}${r.over ? ': the peak goes into the reserve' : onlySpare(state, free)}${r.atLeast ? `; nobody says what ${list(unsaid)} draws` : ''}.`,
       needed: `${num(r.peakMa / 1000, 2)} A`,
       given: `${num(r.usableMa / 1000, 2)} A`,
       ...(margin === undefined ? {} : { margin: free }),

@@ -54,7 +54,7 @@ test('a board whose regulator cannot even feed the board itself breaks at Load, 
   const climb = evaluate(makeBuild({}, []), own);
   expect(climb.stopsAt).toBe(7);
   expect(climb.rungs[6]!.findings[0]!.sentence).toContain(
-    'The board itself draws 0.4 A through 5 V, which carries 0.02 A',
+    'The board itself draws 0.4 A through the 5 V rail, which carries 0.02 A',
   );
   const unsaid = makeBoard({ rails: rail(regulator(5, 0.2), { ownAmps: { unknown: true } }) });
   expect(evaluate(makeBuild({}, []), unsaid).verdict).toBe('cannot say yet');

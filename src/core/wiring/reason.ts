@@ -1,5 +1,6 @@
 import type { Truth } from '../quantity/truth';
 import { undrawn } from '../circuit/all-pads';
+import { railWords } from '../circuit/rail-words';
 import { softSerialMaxBaud } from '../trade/protocol';
 
 /** A port or a pad of the board: what it is called may change with the port that is handed out, what it is does not. */
@@ -167,7 +168,7 @@ export function reasonWords(r: Reason): string {
     case 'rail not drawn':
       return 'a rail that is not drawn: nobody says whether there is one';
     case 'no pad of the rail drawn':
-      return `${r.rail}, of which no pad is drawn`;
+      return `${railWords(r.rail)}, of which no pad is drawn`;
     case 'inverted pad not drawn':
       return `${undrawn}: nobody says whether ${r.port.label} has one for inverted signals`;
     case 'board has none':
@@ -199,32 +200,32 @@ export function reasonWords(r: Reason): string {
     case 'volts of a rail':
       return voltWords(r);
     case 'sag may be too deep':
-      return `${r.rail} may fall to ${volts(r.volts)} V at full throttle, below the ${volts(r.minVolts)} V it needs: nobody says one cell's resistance, and a tired pack has much`;
+      return `${railWords(r.rail)} may fall to ${volts(r.volts)} V at full throttle, below the ${volts(r.minVolts)} V it needs: nobody says one cell's resistance, and a tired pack has much`;
     case 'volts hang on a range':
       return `${swingWords(r.swing)}, and it takes ${outputVolts(r.minVolts)} at least and ${outputVolts(r.maxVolts)} at most: that hangs on a figure that is only known as a range`;
     case 'volts unsaid':
-      return `nobody says enough about the volts of ${r.rail} or of the part`;
+      return `nobody says enough about the volts of ${railWords(r.rail)} or of the part`;
     case 'dead in flight':
-      return `only USB feeds ${r.rail}: it is dead in flight`;
+      return `only USB feeds ${railWords(r.rail)}: it is dead in flight`;
     case 'too much on USB':
-      return `${r.rail} has up to ${volts(r.volts)} V when USB is plugged in, above the ${volts(r.maxVolts)} V it survives`;
+      return `${railWords(r.rail)} has up to ${volts(r.volts)} V when USB is plugged in, above the ${volts(r.maxVolts)} V it survives`;
     case "USB's low end":
-      return `on USB at its low end ${r.rail} has ${volts(r.volts)} V, and it wants ${volts(r.minVolts)} V: read the volts on your own desk`;
+      return `on USB at its low end ${railWords(r.rail)} has ${volts(r.volts)} V, and it wants ${volts(r.minVolts)} V: read the volts on your own desk`;
     case 'volts at the part':
       return `${r.mm} mm of ${r.gauge} AWG out and back lose ${volts(r.lostVolts)} V at peak: ${volts(r.arrives)} V arrive, it wants ${volts(r.minVolts)} V`;
     case 'alive on USB':
-      if (r.alive === 'no' && r.volts === null) return `${r.rail} is dead on USB alone`;
+      if (r.alive === 'no' && r.volts === null) return `${railWords(r.rail)} is dead on USB alone`;
       return r.volts === null
-        ? `nobody says whether ${r.rail} is alive on USB alone`
-        : `${r.rail} carries ${volts(r.volts)} V on USB alone`;
+        ? `nobody says whether ${railWords(r.rail)} is alive on USB alone`
+        : `${railWords(r.rail)} carries ${volts(r.volts)} V on USB alone`;
     case 'plug pin too weak':
       return `${r.part} takes ${volts(r.amps)} A, and the ${r.plug} plug passes ${volts(r.pinAmps)} A`;
     case 'draw unsaid':
       return `nobody says what ${r.part} draws`;
     case 'rating unsaid':
-      return `nobody says what ${r.rail} is rated for`;
+      return `nobody says what ${railWords(r.rail)} is rated for`;
     case 'back-feeds':
-      return `${r.tied === 'yes' ? `${r.rail} ties USB and regulator together` : `nobody says whether ${r.rail} keeps USB and regulator apart`}: unplug the pack before USB`;
+      return `${r.tied === 'yes' ? `${railWords(r.rail)} ties USB and regulator together` : `nobody says whether ${railWords(r.rail)} keeps USB and regulator apart`}: unplug the pack before USB`;
     case 'policy':
       return {
         "the transmitter's output": "fed from the board, where the build prefers the transmitter's output",
@@ -268,8 +269,10 @@ function voltWords({ swing, minVolts, maxVolts, fit }: Extract<Reason, { code: '
 }
 
 function swingWords({ rail, low, high }: SwingSaid): string {
-  if (!Number.isFinite(high)) return `${rail} has unknown volts`;
-  return low === high ? `${rail} gives ${volts(high)} V` : `${rail} swings ${volts(low)} to ${volts(high)} V`;
+  if (!Number.isFinite(high)) return `${railWords(rail)} has unknown volts`;
+  return low === high
+    ? `${railWords(rail)} gives ${volts(high)} V`
+    : `${railWords(rail)} swings ${volts(low)} to ${volts(high)} V`;
 }
 
 function outputVolts({ low, high }: { low: number; high: number }): string {

@@ -31,7 +31,7 @@ describe('regulators that carry less together than each alone (common practice, 
   });
   test('the sentence names both, and what they may carry together', () =>
     expect(load(says(3)).findings[0]!.sentence).toBe(
-      'five and nine would draw 1.6 A of 5 V and 9 V together, 3.2 A at peak; it may carry 2.4 A (80 % of its rating), 3 A for moments: too little.',
+      'five and nine would draw 1.6 A of the 5 V and 9 V together, 3.2 A at peak; it may carry 2.4 A (80 % of its rating), 3 A for moments: too little.',
     ));
   test('what nobody says is never yes', () => {
     expect(load(unknown).state).toBe('unknown');

@@ -86,9 +86,11 @@ function Small({ href, children }: { href: string; children: string }) {
 function standsWords({ alone, fits, undecided, of, sets, mostStopAt, ofMany }: OnHome['stands'][string]): string {
   const open = undecided > 0 ? `, ${undecided} cannot be told yet` : '';
   const stop = mostStopAt ? `; ${mostStopAt.boards} stop at ${mostStopAt.rung}` : '';
-  let among = alone ? `${of} boards by themselves` : `${of}`;
-  if (sets > 0 && !alone) among = `${of - sets} boards and ${counted(sets, 'set')}`;
-  return `${fits} of ${ofMany ? `the ${of} likeliest${alone ? ' boards by themselves' : ''}` : among} fit${open}${stop}.`;
+  let among = ofMany ? `the ${of - sets} likeliest boards` : counted(of - sets, 'board');
+  if (alone) among += ' by themselves';
+  if (sets > 0)
+    among += alone ? ` and ${counted(sets, 'set')}` : ` and the ${sets === 1 ? 'best set' : `${sets} best sets`}`;
+  return `${fits} fit of ${among}${open}${stop}.`;
 }
 
 function Next({ act, build }: { act: NextAct; build: string }) {

@@ -24,7 +24,7 @@ const tickMs = 200;
 /** While the first order grows, which is sorted each time. */
 const firstTickMs = 1000;
 /** An order is kept for the next visit once nothing has changed for so long. */
-const quietMs = 1500;
+const quietMs = 400;
 
 /**
  * Ranks the boards of the shelf, and the sets that can be made of them, for the build in workers, again at each change of it, until the returned function ends that. Boards are
