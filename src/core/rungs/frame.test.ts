@@ -167,7 +167,8 @@ describe('height', () => {
   test('a height that nobody says: how much is left for it', () =>
     expect(of(unknown)).toMatchObject({
       state: 'unknown',
-      sentence: 'The bay is 20 mm high, and nobody says how high the board builds. 16 mm is left for it (standoffs: 4).',
+      sentence:
+        'The bay is 20 mm high, and nobody says how high the board builds. 16 mm is left for it (standoffs: 4).',
     }));
   test('what takes no height is not named', () => {
     expect(of(unknown, { standoffMm: 0 }).sentence).toBe(
