@@ -191,6 +191,26 @@ describe('with accounts', () => {
     expect((await new Validator().validate(description as never)).valid).toBe(true);
   });
 
+  test('who is taken off the list is told so at the next page', async () => {
+    const context = await browser.createBrowserContext();
+    const page = await patientPage(context);
+    await signIn(page, 'ben@club.example');
+    await see(page, 'Home (editor)');
+    await owner.goto(`${address}/people`, { waitUntil: 'networkidle0' });
+    const removed = await owner.evaluate(async () => {
+      const { members } = (await (await fetch('/api/people')).json()) as {
+        members: { person: string; email: string }[];
+      };
+      const { person } = members.find((m) => m.email === 'ben@club.example')!;
+      return (await fetch(`/api/people/${person}`, { method: 'DELETE' })).status;
+    });
+    expect(removed).toBe(200);
+    await page.goto(`${address}/b/gutterling`, { waitUntil: 'networkidle0' });
+    await see(page, 'You are signed in as ben@club.example, and in no workspace');
+    await expectAccessible(page);
+    await context.close();
+  });
+
   test('the shelf that has not changed is not sent again; it comes packed to whoever takes it so', async () => {
     const { again, share } = await owner.evaluate(async () => {
       const size = async (accept: string) =>

@@ -1,4 +1,6 @@
+import { headers } from 'next/headers';
 import { redirect } from 'next/navigation';
+import { inNoWorkspace } from '@/server/people/who';
 import { publicAddress } from '@/server/settings';
 import { SignIn } from '@/ui/people/SignIn';
 
@@ -13,5 +15,6 @@ export default async function Page({
   if (!publicAddress()) redirect('/');
   const { to } = await searchParams;
   // Only a page of ours: neither "//elsewhere" nor a backslash that browsers read as a slash.
-  return <SignIn to={typeof to === 'string' && /^\/(?![/\\])[^\\]*$/.test(to) ? to : '/'} />;
+  const next = typeof to === 'string' && /^\/(?![/\\])[^\\]*$/.test(to) ? to : '/';
+  return <SignIn to={next} placeless={await inNoWorkspace(await headers())} />;
 }

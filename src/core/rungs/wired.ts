@@ -64,7 +64,7 @@ function linkFindings(part: WiredPart): Finding[] {
           state: worst([l.lost.length > 0 ? 'strained' : 'holds', ...ports.map((c) => stateOf(c.truth))]),
           code: 'link',
           about: part.name,
-          sentence: `${on}${l.lost.length > 0 ? `; ${list(l.lost.map(reasonWords))}` : ''}${doubtful(ports)}.`,
+          sentence: `${on}${l.lost.map((r) => `; ${reasonWords(r)}`).join('')}${doubtful(ports)}.`,
           grounds: ports.flatMap((c) => c.grounds ?? []),
         },
         ...(signals.length > 0
@@ -99,7 +99,7 @@ function supplyFindings(name: string, s: WiredSupply): Finding[] {
       state: worst([s.lost.length > 0 || tight ? 'strained' : 'holds', ...rails.map((c) => stateOf(c.truth))]),
       code: 'supply',
       about: name,
-      sentence: `${name}: ${rails.map((c) => reasonWords(c.reason)).join('; ')}${s.lost.length > 0 ? `; ${list(s.lost.map(reasonWords))}` : ''}${tight ? `; only ${s.margin} % is left to its limits` : ''}.`,
+      sentence: `${name}: ${rails.map((c) => reasonWords(c.reason)).join('; ')}${s.lost.map((r) => `; ${reasonWords(r)}`).join('')}${tight ? `; only ${s.margin} % is left to its limits` : ''}.`,
       ...(s.margin === null ? {} : { margin: s.margin / 100 }),
       grounds: rails.flatMap((c) => c.grounds ?? []),
     },

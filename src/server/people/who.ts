@@ -75,6 +75,13 @@ export async function whoAsks(headers: Headers, build?: string): Promise<Who | n
   return { role, workspace, name: session.user.name, person: session.user.id, share: null };
 }
 
+/** The address of whoever is signed in and in no workspace, as after the last owner removed them; null for everybody else. */
+export async function inNoWorkspace(headers: Headers): Promise<string | null> {
+  const session = await accounts().api.getSession({ headers });
+  if (!session) return null;
+  return (await placesOf(database(), session.user.id)).length === 0 ? session.user.email : null;
+}
+
 async function byToken(db: Database, secret: string): Promise<Who | null> {
   const pass = await passOf(db, secret);
   if (pass?.kind !== 'token' || !pass.role) return null;

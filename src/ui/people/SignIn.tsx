@@ -7,8 +7,8 @@ import Typography from '@mui/material/Typography';
 import { useState, type FormEvent } from 'react';
 import { askServer, under } from '../room/ask-server';
 
-/** The way in. `to`: where to go on; always a page of Rung. */
-export function SignIn({ to }: { to: string }) {
+/** The way in. `to`: where to go on; always a page of Rung. `placeless`: the address of who is signed in and in no workspace. */
+export function SignIn({ to, placeless }: { to: string; placeless: string | null }) {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const [said, setSaid] = useState<string | null>(null);
@@ -32,6 +32,12 @@ export function SignIn({ to }: { to: string }) {
       <Typography sx={{ color: 'text.secondary', mt: 0.5 }}>
         Which flight controller carries a build, why, and how to wire it.
       </Typography>
+      {placeless && (
+        <Typography role="status" sx={{ mt: 2 }}>
+          You are signed in as {placeless}, and in no workspace: an owner has taken you off the list, or it was removed.
+          Ask an owner to invite you again, or sign in as somebody else.
+        </Typography>
+      )}
       <Box component="form" aria-label="Sign in" onSubmit={enter} sx={{ display: 'grid', gap: 2, mt: 3 }}>
         <TextField
           label="E-mail address"

@@ -1,0 +1,82 @@
+import { describe, expect, test } from 'vitest';
+import { readSpec } from '../read-spec';
+
+/** Of one field of a text: the value with how sure it is, and why not. */
+const said = (text: string, field: string) => {
+  const r = readSpec(text).find((x) => x.field === field);
+  return r && [r.value, r.doubt, r.why];
+};
+
+describe('what stays sure behind its own word, and what does not', () => {
+  test.each([
+    ['a "no" at the end of its row', 'BEC 9 V 2 A | no\nUART 6', 'regulators', 'a no stands behind it in its line'],
+    ['a "no" behind a colon', 'USB-C: none\nUART 6', 'usbPlug', 'a no stands behind it in its line'],
+    [
+      'what it goes with',
+      'UART 6\nCamera 5 V 2 A',
+      'regulators',
+      '"camera" stands in its line: it may be said of that',
+    ],
+    [
+      'held against another',
+      'UART 6\nHoles 30.5 mm, old board 20 mm',
+      'patternMm',
+      '"old" stands in its line: it may be said of that',
+    ],
+    ['what a weight includes', 'Weight: 8 g with wires', 'massIncludes', 'look which weight it is said of'],
+    [
+      'volts among other words',
+      'Two regulators, 3-6S, max 26 V',
+      'packMaxVolts',
+      'its line does not begin with its name',
+    ],
+    [
+      'amps behind volts',
+      'Continuous, 12 V: 30 A continuous',
+      'continuousAmps',
+      'behind volts: it may be said of a regulator',
+    ],
+    [
+      'amps of all pads',
+      'Continuous 60 A per channel, pads 100 A',
+      'continuousAmps',
+      'of pads, of all motors, or of what it goes with: look which',
+    ],
+    ['few amps', 'Burst: 3 A', 'burstAmps', 'so few amps may be those of a regulator'],
+    [
+      'three currents in one line',
+      'ESC 45 A continuous, 50 A, 60 A',
+      'continuousAmps',
+      'several currents in one line: look which it is',
+    ],
+    ['an S that may be cells', 'Burst 30 A (5S)', 'burstSeconds', 'S may be seconds or cells'],
+    ['a bare word', 'Baro\nUART 6', 'barometer', 'named, without a word that it is there'],
+    ['the far end of a range', 'UART 6\nOutput 4.9-5.2 V at 3 A', 'regulators', 'the end of a range of volts'],
+  ])('%s: likely', (_, text, field, why) => expect(said(text, field)?.slice(1)).toEqual(['likely', why]));
+
+  test.each([
+    ['UART 6 | no notes', 'claimedPorts', 6],
+    ['Input: 3-6S, max 26 V', 'packMaxVolts', 26],
+    ['Continuous: 45 A per channel', 'continuousAmps', 45],
+    ['Continuous 45 A, burst 55 A (10 s)', 'continuousAmps', 45],
+    ['Burst: 55 A (10 s)', 'burstAmps', 55],
+    ['Burst: 55 A (10 s)', 'burstSeconds', 10],
+    ['Burst: 4 A (3 s)', 'burstAmps', 4],
+    ['Current sensor: 120 A', 'sensorAmps', 120],
+    ['Barometer: yes', 'barometer', true],
+    ['Barometer: no', 'barometer', false],
+    ['Barometer DPS310', 'barometer', true],
+    ['BMP280 baro', 'barometer', true],
+    ['- Barometer', 'barometer', true],
+    ['F722, OSD, 16 MB', 'overlayChip', true],
+  ])('%s: sure', (text, field, value) => expect(said(text, field)?.slice(0, 2)).toEqual([value, 'sure']));
+});
+
+test('pairs of name and value, as saved pages carry them', () => {
+  const text = '[{"name":"UARTs","value":"5"},{"name":"Barometer","value":"no"},{"name":"Weight","value":"7.1 g"}]';
+  expect(readSpec(text).map((r) => [r.field, r.value, r.doubt])).toEqual([
+    ['claimedPorts', 5, 'sure'],
+    ['barometer', false, 'sure'],
+    ['massG', 7.1, 'sure'],
+  ]);
+});
