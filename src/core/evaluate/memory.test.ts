@@ -41,6 +41,8 @@ const more = [
   { key: 'a capacitor', change: (b: Build): Build => ({ ...b, capacitor: { microfarads: 470, volts: 16 } }) },
 ];
 
+const plain = new Map(boards.map((board) => [board.id, evaluate(build, board)]));
+
 describe('what is remembered of a climb', () => {
   test.each([...edits, ...more])(
     'after an edit of $key it is the climb that nothing was remembered for',
@@ -51,7 +53,7 @@ describe('what is remembered of a climb', () => {
         evaluate(build, board, null, memory);
         expect(evaluate(edited, board, null, memory), board.id).toEqual(evaluate(change(build), board));
         // And back again.
-        expect(evaluate(build, board, null, memory), board.id).toEqual(evaluate(build, board));
+        expect(evaluate(build, board, null, memory), board.id).toEqual(plain.get(board.id));
       }
     },
   );

@@ -74,13 +74,13 @@ describe('an unknown figure of the build is never read as yes, nor as no', () =>
   test.each(builds.map((b, i) => [b.id, b, i] as const))(
     '%s',
     (_, build, i) => {
-      for (const board of shelf.boards.filter((_, n) => n % 20 === i)) checkBuild(build, board);
+      for (const board of shelf.boards.filter((_, n) => n % 30 === i)) checkBuild(build, board);
     },
     180_000,
   );
 
   test('random builds, with parts that feed others, on random boards', () => {
-    for (let seed = 1; seed <= 4; seed++) {
+    for (let seed = 1; seed <= 3; seed++) {
       const { build, board } = randomPair(seed, { parts: 5, ports: 4, rails: 3, bridges: 1 });
       checkBuild(build, board);
     }

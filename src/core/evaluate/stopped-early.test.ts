@@ -7,7 +7,7 @@ import { evaluate } from './climb';
 import { stoppedEarly } from './stopped-early';
 
 const shelf = demoShelf();
-const varied = Array.from({ length: 60 }, (_, i) => variedBoard(7000 + i, shelf.boards)).filter(isCandidate);
+const varied = Array.from({ length: 24 }, (_, i) => variedBoard(7000 + i, shelf.boards)).filter(isCandidate);
 const boards = [...shelf.boards.filter(isCandidate), ...varied];
 const builds = [...demoBuilds(), ...[1, 2, 3].map((seed) => drawnBuild(seed, 8, demoBuilds(), shelf.peripherals))];
 
