@@ -142,3 +142,8 @@ export function list(words: string[]): string {
 export function capital(text: string): string {
   return text.replace(/^./, (c) => c.toUpperCase());
 }
+
+/** Behind a colon: "Two-wire" is "two-wire", "RC" stays. */
+export function uncapital(text: string): string {
+  return text.replace(/^[A-Z](?=[a-z])/, (c) => c.toLowerCase());
+}

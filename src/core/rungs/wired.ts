@@ -4,7 +4,7 @@ import { reasonWords } from '../wiring/reason';
 import type { Condition, SolvedRung } from '../wiring/way';
 import { comfort } from '../trade/comfort';
 import { railWords } from '../circuit/rail-words';
-import { capital, counted, list, marginOf, num, onlySpare, stateOf, worst, type Finding } from './finding';
+import { capital, counted, list, marginOf, num, onlySpare, stateOf, uncapital, worst, type Finding } from './finding';
 import { linkWords } from '../wiring/signal-words';
 
 /** Findings of rungs 4 to 7 on everything that the hookup does wire. */
@@ -57,7 +57,7 @@ function linkFindings(part: WiredPart): Finding[] {
       const at = (rung: SolvedRung) => l.conditions.filter((c) => c.rung === rung);
       const ports = at(4);
       const signals = at(5);
-      const on = `${capital(linkWords(l.link))} on ${l.on}`;
+      const on = `${part.name}: ${uncapital(linkWords(l.link))} on ${l.on}`;
       return [
         {
           rung: 4,
@@ -74,7 +74,7 @@ function linkFindings(part: WiredPart): Finding[] {
                 state: worst(signals.map((c) => stateOf(c.truth))),
                 code: 'signal' as const,
                 about: part.name,
-                sentence: `${on}: ${list([...new Set(signals.map((c) => reasonWords(c.reason)))])}.`,
+                sentence: `${on}; ${list([...new Set(signals.map((c) => reasonWords(c.reason)))])}.`,
                 grounds: signals.flatMap((c) => c.grounds ?? []),
               },
             ]

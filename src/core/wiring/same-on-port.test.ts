@@ -32,7 +32,7 @@ describe('what is said of a port that is like another', () => {
     const signals = rungs[4]!.findings.filter((f) => f.sentence.includes(' on Port '));
     expect(signals).toHaveLength(3);
     for (const { sentence, grounds } of signals) {
-      const [, n] = / on Port (\d):/.exec(sentence)!;
+      const [, n] = / on Port (\d);/.exec(sentence)!;
       expect(sentence).toContain(`Port ${n} is plain as it stands`);
       expect(sentence).toContain(`R${n} stands the 5 V signal`);
       expect(sentence.match(/Port \d/g)).toEqual([`Port ${n}`, `Port ${n}`]);
