@@ -113,8 +113,30 @@ describe('how every build stands', () => {
       await waitForText(page, 'Next: ');
       // The sets are searched behind that, build by build, and what has been found is known at the next visit.
       await page.waitForFunction(() => /\d+ fit of \d+ boards and the \d+ best sets/.test(document.body.innerText));
+      // It is what was kept that is shown: marked, it comes back with its mark.
+      await page.waitForFunction(async () => {
+        const open = indexedDB.open('rung-stands');
+        await new Promise((done) => (open.onsuccess = done));
+        const store = open.result.transaction('stands', 'readwrite').objectStore('stands');
+        let marked = 0;
+        await new Promise((done) => {
+          store.openCursor().onsuccess = (event) => {
+            const cursor = (event.target as IDBRequest<IDBCursorWithValue | null>).result;
+            if (!cursor) return done(null);
+            const at = cursor.value as { fits?: number };
+            if (at.fits !== undefined) {
+              cursor.update({ ...at, fits: 777 });
+              marked += 1;
+            }
+            cursor.continue();
+          };
+        });
+        await new Promise((done) => (store.transaction.oncomplete = done));
+        open.result.close();
+        return marked > 0;
+      });
       await page.reload({ waitUntil: 'networkidle0' });
-      await page.waitForFunction(() => /\d+ fit of \d+ boards and the \d+ best sets/.test(document.body.innerText));
+      await waitForText(page, '777 fit of');
       // What other tests have changed by then is told apart from what only came.
       await page.waitForFunction(() => /boards new|All of it has come/.test(document.body.innerText));
       await expectAccessible(page);

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import type { Board, Build, Peripheral } from '@/core';
 import type { OnHome, Then, ToHome } from '@/workers/home.worker';
 import { answerKey } from '../room/kept-answers';
@@ -97,10 +97,13 @@ export function useStands(builds: Build[] | undefined, moved: MovedOf | null | u
       known: known?.stands ?? {},
     } satisfies ToHome,
   }));
+  const kept = useRef(new Set<string>());
   useEffect(() => {
     for (const [id, at] of Object.entries(answer?.stands ?? {})) {
       const under = known?.keys[id];
-      if (under && !at.alone && !known.stands[id]) void knownStands.keep(under, at);
+      if (!under || at.alone || known.stands[id] || kept.current.has(under)) continue;
+      kept.current.add(under);
+      void knownStands.keep(under, at);
     }
   }, [answer, known]);
   return answer;

@@ -1,4 +1,4 @@
-import { clear, createStore, delMany, get, setMany, type UseStore } from 'idb-keyval';
+import { clear, createStore, delMany, get, set, update, type UseStore } from 'idb-keyval';
 import type { Board } from '@/core';
 
 /** What a browser keeps of what was worked out, for the next visit. */
@@ -28,15 +28,19 @@ export function keptAnswers<T>(database: string, name: string, most: number): Ke
     },
     keep: async (key, answer) => {
       try {
-        const keys = [key, ...((await get<string[]>(newestFirst, store())) ?? []).filter((k) => k !== key)];
-        await setMany(
-          [
-            [key, answer],
-            [newestFirst, keys.slice(0, most)],
-          ],
+        await set(key, answer, store());
+        // In one transaction: several are kept at once, and none may fall out of the list without being removed.
+        let old: string[] = [];
+        await update<string[]>(
+          newestFirst,
+          (before = []) => {
+            const keys = [key, ...before.filter((k) => k !== key)];
+            old = keys.slice(most);
+            return keys.slice(0, most);
+          },
           store(),
         );
-        await delMany(keys.slice(most), store());
+        await delMany(old, store());
       } catch {
         // Nothing is lost but time at the next visit.
       }

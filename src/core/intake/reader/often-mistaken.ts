@@ -30,7 +30,6 @@ export function oftenMistaken({ field, value, line, after, quote }: Read): strin
   if (!escAmps.includes(field)) return undefined;
   const before = line.slice(0, Math.max(0, line.indexOf(quote.toLowerCase())));
   if (/\b\d{1,2}(?:[.,]\d)? ?v\d?\b[^|\n]*$/.test(before)) return 'behind volts: it may be said of a regulator';
-  if (field !== 'burstSeconds' && Number(value) < 4) return 'so few amps may be those of a regulator';
   if (/\bpads?\b|\bsensor\b|\b(?:compatible|works? with|for motors|over all|in all|total)\b/.test(line))
     return 'of pads, of all motors, or of what it goes with: look which';
   const all = new Set([...line.matchAll(/\b(\d{1,3}(?:[.,]\d)?) ?a\b/g)].map((m) => m[1]));

@@ -148,22 +148,21 @@ const ofARail = (amps: number, around: Around) =>
   (/\b(?:bec|regulators?|rail|servos?|ldo|buck|sensor)\b(?:[^.;\n]|\.\d)*$/.test(around.before) ||
     /\d ?v[^.;|\n]{0,24}$/.test(around.before) ||
     /^ ?(?:@|at|bec)/.test(around.after));
+const fewAmps = (amps: number) => (amps < 4 ? 'so few amps may be those of a regulator' : undefined);
+
 const burst = (a: string | undefined, s: string | undefined, around: Around): Found[] =>
   ofARail(num(a), around)
     ? []
-    : [...sane('burstAmps', num(a), 2, 400, openness(around)), ...(s ? sane('burstSeconds', num(s), 1, 120) : [])];
+    : [
+        ...sane('burstAmps', num(a), 2, 400, openness(around) ?? fewAmps(num(a))),
+        ...(s ? sane('burstSeconds', num(s), 1, 120) : []),
+      ];
 const continuous = (a: string | undefined, around: Around): Found[] =>
   ofARail(num(a), around) ||
   /^ ?(?:per|a|each) (?:motor )?pad\b/.test(around.after) ||
   (/per motor$/.test(around.text) && /^ pads?\b/.test(around.after))
     ? []
-    : sane(
-        'continuousAmps',
-        num(a),
-        2,
-        300,
-        openness(around) ?? (num(a) < 4 ? 'so few amps may be those of a regulator' : undefined),
-      );
+    : sane('continuousAmps', num(a), 2, 300, openness(around) ?? fewAmps(num(a)));
 
 /** Amps that the current sensor reads to. Before regulators and motors: its figure stands among theirs. */
 export const sensorRules: Rule[] = [
