@@ -16,11 +16,11 @@ const rooms = [
   'drawing',
   'rungs',
   'evaluate',
+  'words',
   'decide',
   'guide',
   'bench',
   'intake',
-  'words',
 ];
 
 const rule = (name, from, to) => ({ name, severity: 'error', from, to });

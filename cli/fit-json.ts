@@ -1,4 +1,4 @@
-import { reasonWords, type bestSets, type Build, type Hookup, type Ranked } from '../src/core';
+import { adviceWords, reasonWords, sentenceOf, type bestSets, type Build, type Hookup, type Ranked } from '../src/core';
 
 /** The shape that `rung fit --json` prints; docs/fit-json.md describes it. */
 export function fitJson(
@@ -10,7 +10,12 @@ export function fitJson(
     format: 'rung-fit',
     version: 1,
     build: build.name,
-    sets: { possible, tried, proved, out },
+    sets: {
+      possible,
+      tried,
+      proved,
+      out: out.map(({ id, name, finding }) => ({ id, name, rung: finding.rung, sentence: sentenceOf(finding) })),
+    },
     boards: ranked.map(({ rank, climb, score }) => ({
       rank,
       id: climb.boardId,
@@ -34,11 +39,13 @@ export function fitJson(
           about: f.about,
           member: f.member ?? null,
           state: f.state,
-          sentence: f.sentence,
+          says: f.says,
+          sentence: sentenceOf(f),
           needed: f.needed ?? null,
           given: f.given ?? null,
           margin: f.margin ?? null,
-          fix: f.fix ?? null,
+          fix: f.fix ? adviceWords(f.fix) : null,
+          advice: f.fix ?? null,
           figures: f.grounds,
         })),
       })),

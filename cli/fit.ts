@@ -2,6 +2,7 @@ import { parseArgs } from 'node:util';
 import {
   bestSets,
   candidateAt,
+  firstSentence,
   isCandidate,
   money,
   rankClimbs,
@@ -65,7 +66,7 @@ function table(ranked: Ranked[], { currency }: Build): string {
   const lines = ranked.map(({ rank, climb }) => {
     const rungs = climb.rungs.map((r) => marks[r.state]).join('');
     const stop = climb.rungs.find((r) => r.rung === climb.stopsAt) ?? climb.rungs.find((r) => r.state === 'unknown');
-    const why = stop ? `${stop.name}: ${stop.findings[0]?.sentence ?? ''}` : '';
+    const why = stop ? `${stop.name}: ${firstSentence(stop)}` : '';
     const price = climb.totalCents === null ? 'no offer' : money(climb.totalCents, currency);
     return `${String(rank).padStart(3)}  ${climb.boardName.padEnd(width)}  ${rungs}  ${climb.verdict.padEnd(14)}  ${price.padStart(9)}  ${why}`;
   });

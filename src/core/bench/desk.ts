@@ -1,4 +1,4 @@
-import { reasonWords } from '../wiring/reason';
+import { reasonWords } from '../words/reason-words';
 import { deskDraws, sumOf } from '../rungs/desk';
 import type { Climb } from '../evaluate/climb';
 import type { Build } from '../records/build';

@@ -1,4 +1,4 @@
-import { counted, list } from '../rungs/finding';
+import { counted, list } from '../quantity/spelled';
 import { elementOf, nodeOf } from '../simulate/names';
 import { operatingPoint } from '../simulate/operating-point';
 import { benchScene } from '../simulate/scene';

@@ -2,7 +2,7 @@ import { motorAmps } from '../circuit/packs';
 import { interval, isKnown } from '../quantity/figure';
 import { estimatedAmpHours } from '../trade/cell';
 import type { Build } from '../records/build';
-import { num } from '../rungs/finding';
+import { num } from '../quantity/spelled';
 import { elementOf } from '../simulate/names';
 import { operatingPoint } from '../simulate/operating-point';
 import { benchScene } from '../simulate/scene';

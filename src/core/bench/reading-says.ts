@@ -7,7 +7,7 @@ import { benchScene } from '../simulate/scene';
 import { num as constant, times } from '../simulate/expression';
 import { spotsOn } from './meter';
 import { netlistOn, voltsBetween, type Bench } from './on-the-bench';
-import { num } from '../rungs/finding';
+import { num } from '../quantity/spelled';
 
 /** One figure that would make the circuit read what was read, and how much speaks for it against the others. */
 export interface Explanation {

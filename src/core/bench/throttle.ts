@@ -1,7 +1,7 @@
 import { motorAmps } from '../circuit/packs';
 import { isKnown } from '../quantity/figure';
 import type { Build } from '../records/build';
-import { num } from '../rungs/finding';
+import { num } from '../quantity/spelled';
 import { elementOf, nodeOf } from '../simulate/names';
 import { operatingPoint } from '../simulate/operating-point';
 import { benchScene } from '../simulate/scene';

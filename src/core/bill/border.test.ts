@@ -3,6 +3,7 @@ import { evaluate } from '../evaluate/climb';
 import { makeBoard, makeBuild } from '../tests/make';
 import { orderFor, type BasketLine } from './basket';
 import { atTheDoor } from './border';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const offer = (shop: string, cents: number, shippingCents: number) => ({
   shop,
@@ -36,5 +37,5 @@ test('the climb counts it, and says so', () => {
     evaluate(makeBuild({ imports }), makeBoard({ offers: [offer('Far', 5000, 1000)] }));
   const [before, after] = [cost([]), cost([{ ...far, shop: 'FAR' }])];
   expect(after.totalCents! - before.totalCents!).toBe(1170 + 234 + 600);
-  expect(after.rungs[8]!.findings[0]!.sentence).toContain('duty and tax included');
+  expect(sentenceOf(after.rungs[8]!.findings[0]!)).toContain('duty and tax included');
 });

@@ -4,6 +4,7 @@ import { readFile } from '../records/file';
 import { makeBoard, makeBuild, makePart, portsAndPads, serial } from '../tests/make';
 import { basketOf, orderFor } from './basket';
 import { buildInCurrency, inMoneyOf } from './exchange';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const offer = { shop: 'Far Shop', cents: 5000, shippingCents: 1000, seen: '2026-11-01', currency: 'USD' };
 const board = makeBoard({ ...portsAndPads(['rt']), offers: [offer] });
@@ -19,7 +20,7 @@ describe('offers in another currency', () => {
     const climb = evaluate(build, board);
     expect(climb.totalCents).toBeNull();
     expect(climb.rungs[8]).toMatchObject({ state: 'unknown' });
-    expect(climb.rungs[8]!.findings[0]!.sentence).toContain('USD');
+    expect(sentenceOf(climb.rungs[8]!.findings[0]!)).toContain('USD');
     expect(evaluate({ ...build, rates: { USD: 0.9 } }, board).rungs[8]!.state).not.toBe('unknown');
   });
 
@@ -51,8 +52,8 @@ describe('a build in another currency', () => {
     const after = evaluate(buildInCurrency(build, 'USD', 1.25), euros);
     expect(after.verdict).toBe(before.verdict);
     expect(Math.abs(after.totalCents! - before.totalCents! * 1.25)).toBeLessThan(10);
-    expect(after.rungs[8]!.findings[0]!.sentence).toContain('$');
-    expect(after.rungs[8]!.findings[0]!.sentence).not.toContain('€');
+    expect(sentenceOf(after.rungs[8]!.findings[0]!)).toContain('$');
+    expect(sentenceOf(after.rungs[8]!.findings[0]!)).not.toContain('€');
   });
 
   test('back again at the inverse rate it is the build it was', () => {

@@ -20,10 +20,6 @@ export interface Unlisted {
   why: string;
 }
 
-/** What ends the doubt about things that nobody listed. */
-export const howToName =
-  'List what is missing among the parts, or say on the page of the part or the board that it comes with it: then its own figures count.';
-
 /**
  * ESCs of separate motors without a name, the supply of servos that take none from the board, aerials of radios that do not say that they come with one, isolators of a
  * board of which nobody says whether they come with it.

@@ -1,8 +1,6 @@
 import type { Board } from '../records/board';
 import { flag, type Truth } from '../quantity/truth';
 
-export const undrawn = 'not all pads of the board are drawn';
-
 /** May the board have pads that are not among those of its file? Then what is not here is unknown, not absent. */
 export function mayHaveMore(board: Board): boolean {
   return flag(board.allPads) !== 'yes';

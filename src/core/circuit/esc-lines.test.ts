@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
 import type { Board } from '../records/board';
 import { makeBoard, makeBuild, makePart, says } from '../tests/make';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 /**
  * A stack's harness carries the motor outputs of its controller to its ESC: their pads are on the board, but they are not free. Outputs of one timer run at one
@@ -31,7 +32,11 @@ function wired(
     makeBoard({ outputs, pads, ...board }),
   );
   const ends = climb.hookup.parts.find((p) => p.id === 'it')?.links.flatMap((l) => l.pads.map((p) => p.pad)) ?? [];
-  return { state: climb.rungs[3]!.state, pads: ends, says: climb.rungs[3]!.findings.map((f) => f.sentence).join(' ') };
+  return {
+    state: climb.rungs[3]!.state,
+    pads: ends,
+    says: climb.rungs[3]!.findings.map((f) => sentenceOf(f)).join(' '),
+  };
 }
 
 describe('outputs that drive the ESC on the board', () => {

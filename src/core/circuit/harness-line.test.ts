@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
 import { buildSheet } from '../guide/build-sheet';
 import { makeBoard, makeBuild, makePart, portsAndPads, serial } from '../tests/make';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 /** The harness of a stack brings the telemetry of its ESC on a wire of its own: common practice, no source. */
 const taken = {
@@ -43,7 +44,7 @@ describe('telemetry that the harness brings', () => {
     ]);
     expect(climb.hookup.releases).toEqual([]);
     expect(buildSheet(build, board(['rt']), climb).wires.filter((w) => w.part === 'tell')).toEqual([]);
-    expect(climb.rungs[3]!.findings.find((f) => f.about === 'Serial ports')!.sentence).toBe(
+    expect(sentenceOf(climb.rungs[3]!.findings.find((f) => f.about === 'Serial ports')!)).toBe(
       '1 of 2 ports can be used: 1 taken, 0 left free.',
     );
   });

@@ -4,6 +4,7 @@ import { buildSheet } from '../guide/build-sheet';
 import { makeBoard, makeBuild, makePart, says } from '../tests/make';
 import { routeMm } from './route';
 import { asItLies, lieOf } from './turn';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const frame = (openSides: ('front' | 'right' | 'rear' | 'left')[], bayLengthMm = 44, bayWidthMm = 44) =>
   makeBuild({
@@ -38,7 +39,7 @@ test('a board lies as drawn, unless another way opens USB; a long one only along
 test('findings, sheet, drawing and routes turn it alike', () => {
   const build = frame(['front']);
   const climb = evaluate(build, board);
-  expect(climb.rungs[0]!.findings.find((f) => f.code === 'usb reach')!.sentence).toContain('yaw offset of 90');
+  expect(sentenceOf(climb.rungs[0]!.findings.find((f) => f.code === 'usb reach')!)).toContain('yaw offset of 90');
   expect(buildSheet(build, board, climb).before.find((s) => s.key === 'arrow')!.does).toContain('yaw offset of 90');
   expect(asItLies(build, board)).toMatchObject({ usb: { side: 'front' }, arrowOffsetDeg: 90 });
   // The left pad has come to the front: 22 - 17 mm and 25 mm of slack, as for a pad that is drawn there.

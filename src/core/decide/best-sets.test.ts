@@ -5,6 +5,7 @@ import { drawnBuild } from '../tests/drawn-build';
 import { variedShelf } from '../tests/varied-shelf';
 import { allSets, bestSets } from './best-sets';
 import { rankClimbs } from './rank-shelf';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const { boards, peripherals } = demoShelf();
 const builds = demoBuilds();
@@ -39,8 +40,8 @@ describe('the best sets', () => {
     const build = builds.find((b) => b.name === 'Belfry Six')!;
     const { out, climbs } = bestSets(build, boards, { keep: 5 });
     const cotter = out.find((o) => o.id === 'marlpit-cotter-30');
-    expect(cotter?.rung).toBe(2);
-    expect(cotter?.sentence).toContain('4 cells at most');
+    expect(cotter?.finding.rung).toBe(2);
+    expect(sentenceOf(cotter!.finding)).toContain('4 cells at most');
     expect(climbs.every((c) => c.members!.every((m) => m.id !== 'marlpit-cotter-30'))).toBe(true);
   });
 

@@ -27,8 +27,7 @@ import {
 export interface MemberOut {
   id: string;
   name: string;
-  rung: Finding['rung'];
-  sentence: string;
+  finding: Finding;
 }
 
 export interface BestSets {
@@ -73,7 +72,7 @@ export function* searchSets(
   const wanted = shelf.filter((b) => !isCandidate(b) || roleOf(b) === 'controller');
   const bounds = wanted.map((board) => memberBound(build, board));
   const alive = bounds.filter((m) => !m.out);
-  const out: MemberOut[] = bounds.flatMap((m) => (m.out ? [outWords(m, m.out)] : []));
+  const out: MemberOut[] = bounds.flatMap((m) => (m.out ? [memberOut(m, m.out)] : []));
   const as = (role: ReturnType<typeof roleOf>) => alive.filter((m) => roleOf(m.board) === role);
   const [controllers, escs, powers] = [as('controller'), as('esc'), as('power board')];
   const count = (role: ReturnType<typeof roleOf>) => wanted.filter((b) => roleOf(b) === role).length;
@@ -144,7 +143,7 @@ export function* searchSets(
         };
     kept.set(controller, known);
     if (stop && shapesOf.every((shape) => shape.get(controller) === null))
-      out.push(outWords(controller, { ...stop.findings[0]!, rung: stop.rung }));
+      out.push(memberOut(controller, stop.findings[0]!));
     return known;
   };
   const boundOf = (controller: MemberBound, rest: readonly MemberBound[], key: string, hope: Hope) => {
@@ -278,8 +277,8 @@ function piecesOfBounds(controller: MemberBound, rest: readonly MemberBound[]): 
   return { controller: controller.board, esc: of('esc'), power: of('power board') };
 }
 
-function outWords({ board }: MemberBound, { rung, sentence }: Pick<Finding, 'rung' | 'sentence'>): MemberOut {
-  return { id: board.id, name: board.name, rung, sentence };
+function memberOut({ board }: MemberBound, finding: Finding): MemberOut {
+  return { id: board.id, name: board.name, finding };
 }
 
 /** The same order as that of a bound: class before score. */

@@ -1,7 +1,7 @@
 import { mayHaveMore } from '../circuit/all-pads';
 import type { Part } from '../records/build';
 import type { Mode } from '../records/peripheral';
-import { counted } from '../rungs/finding';
+import { counted } from '../quantity/spelled';
 import { mayShare, protocols, softSerialCarries } from '../trade/protocol';
 import { leastOf, type BriefLine } from './brief-line';
 

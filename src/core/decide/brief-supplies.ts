@@ -4,7 +4,7 @@ import { suppliesOf } from '../circuit/rail-tree';
 import { exactly, interval, isKnown } from '../quantity/figure';
 import type { Build, Part } from '../records/build';
 import type { Supply } from '../records/peripheral';
-import { num } from '../rungs/finding';
+import { num } from '../quantity/spelled';
 import { ratingShare } from '../trade/rating';
 import { insideRange } from '../wiring/supply-ways';
 import type { BriefLine } from './brief-line';

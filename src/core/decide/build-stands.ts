@@ -1,5 +1,5 @@
 import type { Build } from '../records/build';
-import { counted } from '../rungs/finding';
+import { counted } from '../quantity/spelled';
 import { rungNames, type RungName } from '../trade/rungs';
 import { carries, outcomeWords } from '../evaluate/outcome';
 import { pickedId, pickedName, stillStands } from './pick';

@@ -3,6 +3,7 @@ import { evaluate } from '../evaluate/climb';
 import { makeBoard, makeBuild, says } from '../tests/make';
 import { commonBreak } from './common-break';
 import { rankClimbs } from './rank-shelf';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 /** Judged by hand from the rungs of each board: the definition, not a source. */
 describe('what stands in the way of every board', () => {
@@ -18,8 +19,8 @@ describe('what stands in the way of every board', () => {
   test('the lowest rung that breaks on all, what it is about, and how the first board fails', () => {
     const found = at([channels(4), channels(2)])!;
     expect([found.rung, found.about]).toEqual(['Motors', ['ESC channels']]);
-    expect(found.finding.sentence).toContain('6 motors need a channel each');
-    expect(found.finding.fix).toContain('separate ESCs');
+    expect(sentenceOf(found.finding)).toContain('6 motors need a channel each');
+    expect(found.finding.fix?.code).toBe('separate ESCs');
   });
   test('what it is about is named only where it is the same on all', () => {
     const weak = makeBoard({

@@ -56,7 +56,7 @@ describe('scores', () => {
       code: 'wish' as const,
       state,
       about: 'w',
-      sentence: '',
+      says: { code: 'no wishes' as const },
       grounds: [],
       counts,
     });

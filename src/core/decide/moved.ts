@@ -1,4 +1,5 @@
 import type { Climb } from '../evaluate/climb';
+import { sentenceOf } from '../words/finding/sentence-of';
 import type { Ranked } from './rank-shelf';
 
 /** One board that stands elsewhere, or is judged otherwise, than before. */
@@ -49,7 +50,7 @@ function changedRung(was: Climb, is: Climb): string | null {
     if (a.state === b.state) continue;
     const telling =
       b.state === 'holds' ? a.findings.find((f) => f.state === a.state) : b.findings.find((f) => f.state === b.state);
-    return `${b.name} ${b.state} (${a.state} before)${telling ? `: ${b.state === 'holds' ? 'no longer: ' : ''}${telling.sentence}` : ''}`;
+    return `${b.name} ${b.state} (${a.state} before)${telling ? `: ${b.state === 'holds' ? 'no longer: ' : ''}${sentenceOf(telling)}` : ''}`;
   }
   return null;
 }

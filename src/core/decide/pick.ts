@@ -3,15 +3,15 @@ import type { Board } from '../records/board';
 import { bought } from '../sets/roles';
 import { setId } from '../sets/set-id';
 import { completenessOf } from '../figures/completeness';
-import { rungNames } from '../trade/rungs';
 import { briefOf } from './brief';
+import { firstSentence, sentenceOf } from '../words/finding/sentence-of';
 import type { Ranked } from './rank-shelf';
 
 /** A frozen copy of a choice with its reasons and what was open. */
 export function pickOf(build: Build, board: Board, ranked: Ranked, firstShare: number | null, when: string): Pick {
   const { climb } = ranked;
   const telling = climb.rungs.flatMap((r) =>
-    r.findings.filter((f) => f.state !== 'holds').map((f) => `${r.name} ${f.state}: ${f.sentence}`),
+    r.findings.filter((f) => f.state !== 'holds').map((f) => `${r.name} ${f.state}: ${sentenceOf(f)}`),
   );
   const [first, ...others] = bought(board).map((m) => m.board);
   const id = `${when}-${first!.id}`.slice(0, 60);
@@ -54,11 +54,13 @@ export function stillStands(pick: Pick, ranked: readonly Ranked[]): { stands: bo
       sentence: `${name} is no longer on the shelf${pick.with.length > 0 ? ', or not among its best sets' : ''}.`,
     };
   const first = ranked[0]!;
-  if (now.climb.stopsAt !== null)
+  if (now.climb.stopsAt !== null) {
+    const stop = now.climb.rungs[now.climb.stopsAt - 1]!;
     return {
       stands: false,
-      sentence: `It would not: ${name} now stops at ${rungNames[now.climb.stopsAt - 1]}. ${now.climb.rungs[now.climb.stopsAt - 1]!.findings[0]?.sentence ?? ''}`,
+      sentence: `It would not: ${name} now stops at ${stop.name}. ${firstSentence(stop)}`,
     };
+  }
   if (now.climb.verdict === 'cannot say yet')
     return {
       stands: false,

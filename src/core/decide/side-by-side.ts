@@ -2,7 +2,7 @@ import { money } from '../quantity/money';
 import { euroIn } from '../bill/exchange';
 import type { Build } from '../records/build';
 import type { Climb } from '../evaluate/climb';
-import { linkWords } from '../wiring/signal-words';
+import { linkWords } from '../words/link-words';
 
 export interface SideRow {
   group: 'rungs' | 'figures' | 'hookup';

@@ -7,6 +7,7 @@ import { commonBreak } from './common-break';
 import { whatMoved } from './moved';
 import { rankClimbs } from './rank-shelf';
 import { likelyFirst, slimmed } from './slim';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const boards = demoShelf().boards.filter(isCandidate);
 
@@ -22,10 +23,10 @@ describe('a slim climb', () => {
       const after = rankClimbs(boards.map((b) => evaluate(richer, b)));
       expect(whatMoved(rankClimbs(slim), after)).toEqual(whatMoved(rankClimbs(whole), after));
       const said = commonBreak(rankClimbs(slim));
-      expect(said && { ...said, finding: said.finding.sentence }).toEqual(
+      expect(said && { ...said, finding: sentenceOf(said.finding) }).toEqual(
         (() => {
           const all = commonBreak(rankClimbs(whole));
-          return all && { ...all, finding: all.finding.sentence };
+          return all && { ...all, finding: sentenceOf(all.finding) };
         })(),
       );
       const size = (climbs: typeof whole) => JSON.stringify(climbs.filter((c) => c.stopsAt !== null)).length;

@@ -16,12 +16,12 @@ export function slimmed(climb: Climb): Climb {
     slim: true,
     rungs: climb.rungs.map((r) => ({
       ...r,
-      findings: r.findings.map(({ rung, state, code, about, sentence, counts, fix }) => ({
+      findings: r.findings.map(({ rung, state, code, about, says, counts, fix }) => ({
         rung,
         state,
         code,
         about,
-        sentence,
+        says,
         grounds: [],
         ...(counts === undefined ? {} : { counts }),
         ...(fix === undefined ? {} : { fix }),

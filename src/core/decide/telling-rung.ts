@@ -1,4 +1,5 @@
 import type { Climb, Rung } from '../evaluate/climb';
+import { firstSentence } from '../words/finding/sentence-of';
 import type { Ranked } from './rank-shelf';
 
 /** The rung whose reason is written beside a board: the break, else the first unknown, else the first strained one. */
@@ -30,7 +31,7 @@ export function rankedRow({ rank, climb }: Ranked): RankedRow {
     maker: climb.maker,
     verdict: climb.verdict,
     rung: tells?.name ?? null,
-    why: tells?.findings[0]?.sentence ?? null,
+    why: firstSentence(tells) || null,
     takeOffMassG: climb.massG,
     toPayCents: climb.totalCents,
   };

@@ -1,3 +1,4 @@
+import type { Finding } from '../rungs/finding';
 import type { Ranked } from './rank-shelf';
 
 /** A board of which it cannot be said whether it carries the build, with what it hangs on. */
@@ -5,7 +6,7 @@ export interface Undecided {
   boardId: string;
   name: string;
   rank: number;
-  hangsOn: { rung: string; sentence: string }[];
+  hangsOn: { rung: string; finding: Finding }[];
 }
 
 /** All boards that cannot be told yet, best first: what the ladder counts as such, and nothing else. */
@@ -17,7 +18,7 @@ export function undecidedBoards(ranked: readonly Ranked[]): Undecided[] {
       name: climb.boardName,
       rank,
       hangsOn: climb.rungs.flatMap((r) =>
-        r.findings.filter((f) => f.state === 'unknown').map((f) => ({ rung: r.name, sentence: f.sentence })),
+        r.findings.filter((f) => f.state === 'unknown').map((finding) => ({ rung: r.name, finding })),
       ),
     }));
 }

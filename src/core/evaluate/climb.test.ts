@@ -7,6 +7,7 @@ import type { Policies } from '../trade/policies';
 import { rankShelf } from '../decide/rank-shelf';
 import { makePart, serial, supply } from '../tests/make';
 import { mayShare, protocols } from '../trade/protocol';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const shelf = open('demo/shelf.json', 'rung-shelf');
 const build = (id: string) => open(`demo/builds/${id}.json`, 'rung-build');
@@ -62,7 +63,7 @@ describe('the traps of the demo shelf', () => {
     };
     const climb = evaluate(changed, board('marlpit-skiff'));
     expect(climb.stopsAt).toBe(6);
-    expect(climb.rungs[5]!.findings[0]!.sentence).toContain('above the 16 V it survives');
+    expect(sentenceOf(climb.rungs[5]!.findings[0]!)).toContain('above the 16 V it survives');
   });
 });
 

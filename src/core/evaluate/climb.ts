@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { draggedIn } from '../bill/dragged-in';
 import { inMoneyOf } from '../bill/exchange';
 import { checkComforts } from '../rungs/comforts';
@@ -231,9 +232,9 @@ function setAsideWiring(build: Build): Wiring {
     state: 'unknown',
     code: 'set aside',
     about: 'Set aside',
-    sentence: `The wiring was not worked out within the ${usualSteps.toLocaleString('en')} steps of one climb: nothing is said about rungs 4 to 7.`,
+    says: { code: 'too many steps', steps: usualSteps },
     grounds: [],
-    fix: 'Fewer optional parts, or a choice locked on the hookup page, make the search shorter. A board that nobody needs can be removed from the shelf.',
+    fix: { code: 'shorter search' },
   };
   const states = new Map(solvedRungs.map((rung) => [rung, 'unknown' as RungState]));
   return { hookup: nothingWired(build), findings: [finding], states, setAside: true };
@@ -319,7 +320,7 @@ function verdictOf(rungs: Rung[]): Verdict {
 
 function worstFirst(findings: Finding[]): Finding[] {
   const order: RungState[] = ['breaks', 'unknown', 'strained', 'holds'];
-  const once = findings.filter((f, i) => findings.findIndex((g) => g.sentence === f.sentence) === i);
+  const once = findings.filter((f, i) => findings.findIndex((g) => equal(g.says, f.says)) === i);
   return once.sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
 }
 
@@ -330,7 +331,7 @@ function nothingToJudge(rung: RungNumber): Finding {
     state: 'holds',
     code: 'nothing new',
     about: 'Nothing wired',
-    sentence: 'Nothing is wired that could be wrong here.',
+    says: { code: 'nothing to judge' },
     grounds: [],
   };
 }
@@ -357,7 +358,7 @@ export function notClimbed(build: Build, board: Board, why: string): Climb {
     state: 'unknown',
     code: 'set aside',
     about: 'Set aside',
-    sentence: why,
+    says: { code: 'climb failed', why },
     grounds: [],
   };
   return {

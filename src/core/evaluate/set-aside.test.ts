@@ -9,6 +9,7 @@ import type { Board } from '../records/board';
 import { readData } from '../records/file';
 import { makeBoard, makeBuild, makePart, supply } from '../tests/make';
 import { randomPair } from '../tests/random-build';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const build = makeBuild({}, [makePart('a', { supply: supply(4.5, 5.5, 0.2) })]);
 const pack = { id: 'r0', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' as const } };
@@ -73,7 +74,7 @@ describe('no board stops the ladder', () => {
     const climb = evaluate(build, board);
     expect(climb).toMatchObject({ setAside: true, verdict: 'cannot say yet' });
     expect(climb.rungs.slice(3, 7).map((r) => r.state)).toEqual(['unknown', 'unknown', 'unknown', 'unknown']);
-    expect(climb.rungs[3]!.findings[0]!.sentence).toContain('steps');
+    expect(sentenceOf(climb.rungs[3]!.findings[0]!)).toContain('steps');
   });
 
   test('the bench does not hang on such a board either', () => {

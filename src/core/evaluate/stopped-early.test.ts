@@ -5,6 +5,7 @@ import { drawnBuild } from '../tests/drawn-build';
 import { variedBoard } from '../tests/varied-board';
 import { evaluate } from './climb';
 import { stoppedEarly } from './stopped-early';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const shelf = demoShelf();
 const varied = Array.from({ length: 24 }, (_, i) => variedBoard(7000 + i, shelf.boards)).filter(isCandidate);
@@ -24,8 +25,8 @@ describe('a board that is stopped before its wiring is worked out', () => {
         early += 1;
         expect([light.stopsAt, light.verdict], board.id).toEqual([whole.stopsAt, whole.verdict]);
         for (const r of [0, 1, 2]) expect(light.rungs[r]!.state, `${board.id} ${r}`).toBe(whole.rungs[r]!.state);
-        expect(light.rungs[light.stopsAt! - 1]!.findings[0]!.sentence).toBe(
-          whole.rungs[whole.stopsAt! - 1]!.findings[0]!.sentence,
+        expect(sentenceOf(light.rungs[light.stopsAt! - 1]!.findings[0]!)).toBe(
+          sentenceOf(whole.rungs[whole.stopsAt! - 1]!.findings[0]!),
         );
         expect(light.massG.low).toBeLessThanOrEqual(whole.massG.low + 1e-6);
       }

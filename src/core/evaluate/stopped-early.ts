@@ -62,6 +62,6 @@ const notWorkedOut: Omit<Finding, 'rung'> = {
   state: 'unknown',
   code: 'not worked out',
   about: 'Not worked out',
-  sentence: 'Not worked out, since the board stops before. Open it for all of it.',
+  says: { code: 'stops before' },
   grounds: [],
 };

@@ -8,7 +8,7 @@ import { byReason, type Step } from './step';
 import { turnsInside } from '../wiring/reason';
 import type { Climb } from '../evaluate/climb';
 import { currentIsSensed } from '../rungs/current-sensing';
-import { num } from '../rungs/finding';
+import { num } from '../quantity/spelled';
 import { stackLines } from '../rungs/frame';
 import { arranged } from '../sets/arranged';
 import { bought } from '../sets/roles';

@@ -1,6 +1,6 @@
 import type { Wire } from '../bill/wire-list';
 import { comesOut } from '../circuit/route';
-import { list } from '../rungs/finding';
+import { list } from '../quantity/spelled';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { foldOutMm } from '../trade/place';

@@ -2,7 +2,7 @@ import type { Climb } from '../evaluate/climb';
 import type { Build } from '../records/build';
 import { packsOf } from '../circuit/packs';
 import { cellVolts } from '../trade/cell';
-import { num } from '../rungs/finding';
+import { num } from '../quantity/spelled';
 import type { Step } from './step';
 
 /** What is set in the firmware between the last joint and the first flight, in its order and in no firmware's words (common practice, no source). */

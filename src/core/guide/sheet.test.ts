@@ -9,6 +9,7 @@ import { buildSheet, sheetMarkdown } from './build-sheet';
 import { arrivesOn, currentScale, logCsv, voltageScale, withReading } from './logbook';
 import { csvLines } from '../records/csv-lines';
 import { wireList } from '../bill/wire-list';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const shelf = readFile(readFileSync('demo/shelf.json', 'utf8'), 'rung-shelf');
 const load = (id: string) => {
@@ -132,7 +133,7 @@ describe('the basket', () => {
     // of which the grounds of the two pictures are 0.17: 0.1 m of wire more, and two pieces of shrink.
     const found = evaluate(load('gutterling'), board('oxbow-cleat-25'));
     expect(found.totalCents).toBe(9990 + 1700 + 2176 + 276 + 656 + 590 + 4309 + 2149 + 352);
-    expect([found.stopsAt, found.rungs[8]!.findings[0]!.sentence]).toEqual([
+    expect([found.stopsAt, sentenceOf(found.rungs[8]!.findings[0]!)]).toEqual([
       9,
       '€1.98 over the budget of €220.00: the board is €99.90 at Gable Parts, all else still to buy €116.18, shipping €5.90 for 2 parcels, €221.98 together.',
     ]);

@@ -15,6 +15,7 @@ import {
 import { evaluate, type Climb } from '../evaluate/climb';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const rung = (climb: Climb, n: number) => climb.rungs[n - 1]!;
 const states = (build: Build, board: Board, n: number) => rung(evaluate(build, board), n).state;
@@ -242,7 +243,7 @@ describe('4 Ports and 5 Signals', () => {
       ]),
       board,
     );
-    expect(rung(climb, 4).findings[0]!.sentence).toBe(
+    expect(sentenceOf(rung(climb, 4).findings[0]!)).toBe(
       'A and b need 2 serial ports between them; 1 is there. The board claims 2 ports; 1 is free (Port 2: the built-in receiver).',
     );
   });
@@ -314,7 +315,7 @@ describe('6 Rails', () => {
     });
     const climb = evaluate(makeBuild({}, [camera, transmitter]), bridged);
     expect(rung(climb, 6).state).toBe('breaks');
-    expect(rung(climb, 6).findings[0]!.sentence).toBe(
+    expect(sentenceOf(rung(climb, 6).findings[0]!)).toBe(
       'camera and transmitter sit behind one bridge: no position of the video bridge suits them all.',
     );
   });
@@ -416,7 +417,7 @@ describe('8 Weight, 9 Cost, 10 Comforts', () => {
     // Board with shipping 55.00, capacitor 1.80, standoffs 1.00; the part between nought and 150.
     expect([rung(5_000), rung(10_000), rung(30_000)].map((r) => r.state)).toEqual(['breaks', 'unknown', 'holds']);
     expect(rung(10_000, true).state).toBe('holds');
-    expect(rung(10_000).findings[0]!.sentence).toContain('Nobody says what cam costs');
+    expect(sentenceOf(rung(10_000).findings[0]!)).toContain('Nobody says what cam costs');
   });
   test('pack leads first, by policy: pads without thermal relief strain the board, with it they hold, unsaid is unknown; by default it is not asked', () => {
     const state = (relief: boolean | undefined, batteryLeads: 'first' | 'last') =>

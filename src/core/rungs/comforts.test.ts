@@ -3,6 +3,7 @@ import { evaluate } from '../evaluate/climb';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { holes, makeBoard, makeBuild, makePart, portsAndPads, says, serial, unknown } from '../tests/make';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 type Change = Parameters<typeof makeBoard>[0];
 type Wishes = NonNullable<Parameters<typeof makeBuild>[0]>['comforts'];
@@ -46,7 +47,7 @@ describe('each comfort by itself: met holds, missed strains, unsaid is unknown a
   });
   test('what is not wished for is not said', () => {
     const findings = comforts(makeBuild(), makeBoard({ barometer: no, storageMb: unknown, ...gyro('high') }));
-    expect(findings.map((f) => f.sentence)).toEqual(['No preferences are set.']);
+    expect(findings.map((f) => sentenceOf(f))).toEqual(['No preferences are set.']);
   });
 });
 
@@ -84,7 +85,7 @@ describe('what the wishes hang on', () => {
     // Of two ports alike the one on top is nearer.
     expect([state('r2', 't2').state, state('r1', 't1').state]).toEqual(['holds', 'holds']);
     expect([state('r1', 'r2').state, state('r1', 't1', 'r2', 't2').state]).toEqual(['strained', 'strained']);
-    expect(state('r1', 't1', 'r2', 't2').sentence).toContain('2 pads');
+    expect(sentenceOf(state('r1', 't1', 'r2', 't2'))).toContain('2 pads');
   });
   test('the processor: the oldest families are asked about, an F4 with many links has little headroom, known support is believed', () => {
     const about = (family: 'F3' | 'F4' | 'H7', links: number, supported?: boolean) => {
@@ -99,7 +100,7 @@ describe('what the wishes hang on', () => {
       });
       return comforts(makeBuild({}, [makePart('p', { links: ways })]), board)
         .filter((f) => f.code === 'processor')
-        .map((f) => f.sentence);
+        .map((f) => sentenceOf(f));
     };
     expect(about('H7', 8)).toEqual([]);
     expect(about('F4', 5)).toEqual([]);

@@ -4,7 +4,9 @@ import { interval, isUnknown } from '../quantity/figure';
 import { all, atLeast, flag, type Truth } from '../quantity/truth';
 import { ground } from '../quantity/ground';
 import type { Hookup } from '../wiring/hookup';
-import { counted, list, num, type Finding } from './finding';
+import type { Advice } from './says/advice';
+import type { ComfortSays } from './says/comfort-says';
+import { type Finding } from './finding';
 
 /** Rung 10: preferences. A missed one strains the rung; it never breaks a board. */
 export function checkComforts(build: Build, board: Board, hookup: Hookup): Finding[] {
@@ -14,7 +16,7 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
     about: string,
     weight: number,
     truth: Truth,
-    sentence: string,
+    says: ComfortSays,
     grounds: Finding['grounds'],
   ): Finding => {
     let state: 'unknown' | 'holds' | 'strained';
@@ -26,53 +28,38 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
       state,
       code: 'wish',
       about,
-      sentence,
+      says,
       grounds,
       counts: weight,
     };
   };
-  const yesNo = (truth: Truth, yes: string, no: string, unknown: string) => ({ yes, no, unknown })[truth];
   const found: Finding[] = [];
   found.push(...processor(board, hookup));
   if (want.barometer) {
     const t = flag(board.barometer);
     found.push(
-      finding(
-        'Barometer',
-        counts.barometer,
-        t,
-        yesNo(t, 'A barometer is on board.', 'There is no barometer.', 'Nobody says whether there is a barometer.'),
-        [ground('Barometer', board.barometer)],
-      ),
+      finding('Barometer', counts.barometer, t, { code: 'on board', what: 'barometer', there: t }, [
+        ground('Barometer', board.barometer),
+      ]),
     );
   }
   if (want.compass) {
     const figure = board.compass ?? { unknown: true as const };
     const t = flag(figure);
     found.push(
-      finding(
-        'Compass',
-        counts.compass,
-        t,
-        yesNo(t, 'A compass is on board.', 'There is no compass.', 'Nobody says whether there is a compass.'),
-        [ground('Compass', figure)],
-      ),
+      finding('Compass', counts.compass, t, { code: 'on board', what: 'compass', there: t }, [
+        ground('Compass', figure),
+      ]),
     );
   }
   if (want.storageMb > 0) {
     const t = atLeast(interval(board.storageMb), { low: want.storageMb, high: want.storageMb });
-    const given = num(interval(board.storageMb).low, 0);
     found.push(
       finding(
         'Storage',
         counts.storage,
         t,
-        yesNo(
-          t,
-          `${given} MB for logs.`,
-          `${given} MB for logs, ${num(want.storageMb, 0)} MB wanted.`,
-          'Nobody says how much it can log.',
-        ),
+        { code: 'storage', givenMb: interval(board.storageMb).low, wantedMb: want.storageMb, enough: t },
         [ground('Storage', board.storageMb, 'MB')],
       ),
     );
@@ -89,14 +76,7 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
         'Gyro',
         counts.gyro,
         t,
-        yesNo(
-          t,
-          !isUnknown(board.gyroNoise) && board.gyroNoise.value === 'high'
-            ? 'The gyro is sensitive, but the board is mounted soft.'
-            : 'The gyro stands noise well.',
-          'The gyro is sensitive to noise: mount it soft.',
-          'Nobody says how the gyro stands noise.',
-        ),
+        { code: 'gyro', quiet: t, mountedSoft: !isUnknown(board.gyroNoise) && board.gyroNoise.value === 'high' },
         [ground('Gyro noise', board.gyroNoise)],
       ),
     );
@@ -108,27 +88,14 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
         'Spare ports',
         counts['spare ports'],
         t,
-        `${counted(hookup.freePorts, 'port')} ${hookup.freePorts === 1 ? 'stays' : 'stay'} free, ${want.sparePorts} wanted for later.`,
+        { code: 'spare ports', free: hookup.freePorts, wanted: want.sparePorts },
         [],
       ),
     );
   }
   if (want.plugs) {
     const t: Truth = board.plugs.length > 0 ? 'yes' : 'no';
-    found.push(
-      finding(
-        'Plugs',
-        counts.plugs,
-        t,
-        yesNo(
-          t,
-          `The board has ${counted(board.plugs.length, 'plug')}.`,
-          'Everything is soldered: the board has no plugs.',
-          '',
-        ),
-        [],
-      ),
-    );
+    found.push(finding('Plugs', counts.plugs, t, { code: 'plugs', count: board.plugs.length }, []));
   }
   if (want.topSide) {
     const used = new Set(
@@ -140,18 +107,7 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
     const under = board.pads.filter((p) => p.face === 'bottom' && used.has(p.id));
     const t: Truth = under.length === 0 ? 'yes' : 'no';
     found.push(
-      finding(
-        'Top side',
-        counts['top side'],
-        t,
-        yesNo(
-          t,
-          'Nothing is soldered on the underside.',
-          `Needed on the underside: ${counted(under.length, 'pad')} (${list(under.slice(0, 3).map((p) => p.label))}).`,
-          '',
-        ),
-        [],
-      ),
+      finding('Top side', counts['top side'], t, { code: 'underside', labels: under.map((p) => p.label) }, []),
     );
   }
   if (want.buttonReach) {
@@ -159,39 +115,13 @@ export function checkComforts(build: Build, board: Board, hookup: Hookup): Findi
     if (!board.buttonSide) t = 'unknown';
     else if (build.frame.openSides.includes(board.buttonSide)) t = 'yes';
     else t = 'no';
-    found.push(
-      finding(
-        'Button',
-        counts.button,
-        t,
-        yesNo(
-          t,
-          'The button can be reached.',
-          'The button is behind a closed side.',
-          'Nobody says where the button is.',
-        ),
-        [],
-      ),
-    );
+    found.push(finding('Button', counts.button, t, { code: 'button', reached: t }, []));
   }
   if (build.policies.batteryLeads === 'first') {
     const t = leadsFirst(board);
-    found.push(
-      finding(
-        'Pack leads',
-        1,
-        t,
-        yesNo(
-          t,
-          'Pack leads may be soldered first: nothing here draws the heat away.',
-          'Pack leads soldered first would draw the heat away from every later joint: its pack pads have no thermal relief.',
-          'Nobody says whether its pack pads have thermal relief, and the pack leads are to be soldered first.',
-        ),
-        [],
-      ),
-    );
+    found.push(finding('Pack leads', 1, t, { code: 'pack leads first', able: t }, []));
   }
-  return found.length > 0 ? found : [finding('Comforts', 1, 'yes', 'No preferences are set.', [])];
+  return found.length > 0 ? found : [finding('Comforts', 1, 'yes', { code: 'no wishes' }, [])];
 }
 
 /** A board without pack pads gets its pack from a power board; else its pads want thermal relief. */
@@ -215,13 +145,13 @@ const easyLinks = 5;
 function processor({ processor: figure, firmware }: Board, { parts }: Hookup): Finding[] {
   if (isUnknown(figure)) return [];
   const supported = firmware ? flag(firmware.supported) : 'unknown';
-  const say = (sentence: string, fix?: string): Finding[] => [
+  const say = (says: ComfortSays, fix?: Advice): Finding[] => [
     {
       rung: 10,
       state: 'strained',
       code: 'processor',
       about: 'Processor',
-      sentence,
+      says,
       ...(fix ? { fix } : {}),
       grounds: [
         ground('Processor', figure),
@@ -229,15 +159,12 @@ function processor({ processor: figure, firmware }: Board, { parts }: Hookup): F
       ],
     },
   ];
-  if (supported === 'no') return say('Its firmware is no longer brought up to date.');
+  if (supported === 'no') return say({ code: 'firmware ended' });
   const old = figure.value === 'F1' || figure.value === 'F3';
   if (old && supported === 'unknown')
-    return say(
-      `The ${figure.value} family is among the oldest: its support may have ended.`,
-      'Ask the seller which firmware target it takes and whether that is still brought up to date.',
-    );
+    return say({ code: 'old processor', family: figure.value }, { code: 'ask which firmware' });
   const links = parts.flatMap((p) => p.links).filter((l) => l.link.kind === 'serial').length;
   if ((old || figure.value === 'F4') && links > easyLinks)
-    return say(`${links} serial links are much for the ${figure.value} family: it has little headroom left for more.`);
+    return say({ code: 'many serial links', links, family: figure.value });
   return [];
 }

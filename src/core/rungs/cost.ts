@@ -11,8 +11,7 @@ import { comfort } from '../trade/comfort';
 import { plausibleEnds } from '../figures/plausible-ends';
 import { exactly } from '../quantity/figure';
 import { atLeast } from '../quantity/truth';
-import { howToName } from '../bill/unlisted';
-import { list, marginOf, stateWithin, type Finding } from './finding';
+import { marginOf, stateWithin, type Finding } from './finding';
 
 export interface Bill {
   lines: BasketLine[];
@@ -34,15 +33,14 @@ function unsold(build: Build, board: Board): ReturnType<typeof bought> {
   return bought(board).filter((m) => m.board.offers.length === 0 && (build.atHome[boardKey(m.board)] ?? 0) < m.count);
 }
 
-function unpricedWords(build: Build, board: Board): string {
+function unpriced(build: Build, board: Board): Finding['says'] {
   const open = unsold(build, board).map((m) => m.board);
-  const foreign = [...new Set(open.flatMap((b) => b.foreign ?? []))];
-  const what = board.members ? list(open.map((b) => b.name)) : 'this board';
-  if (foreign.length > 0)
-    return `Offers of ${what} are in ${list(foreign)}, and you have not said what one is worth in ${build.currency}: the price is unknown.`;
-  return board.members
-    ? `Nobody offers ${what}, so the price of the set is unknown.`
-    : 'Nobody offers this board, so its price is unknown.';
+  return {
+    code: 'no price',
+    members: board.members ? open.map((b) => b.name) : null,
+    foreign: [...new Set(open.flatMap((b) => b.foreign ?? []))],
+    currency: build.currency,
+  };
 }
 
 /** Rung 9: landed price with everything the hookup drags in, against the budget. */
@@ -56,7 +54,7 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
         state: 'unknown',
         code: 'price',
         about: 'Price',
-        sentence: unpricedWords(build, board),
+        says: unpriced(build, board),
         given: money(budget),
         grounds: [{ what: 'Offers', figure: 'none', origin: 'unknown' }],
       },
@@ -79,38 +77,36 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
   });
   const shipping = order.parcels.reduce((total, p) => total + p.shippingCents, 0);
   const rest = sum - mine.reduce((total, m) => total + m.cents, 0) - shipping;
-  const called = (b: Board) => (board.members ? b.name : 'the board');
   const homely = bought(board).filter((m) => !mine.some((x) => x.board === m.board));
+  const called = (b: Board) => (board.members ? b.name : null);
   const boards = [
-    ...mine.map((m) => `${called(m.board)} is ${money(m.cents)} at ${m.shop}`),
-    ...homely.map((m) => `${called(m.board)} is at home`),
+    ...mine.map((m) => ({ name: called(m.board), bought: { cents: m.cents, shop: m.shop } })),
+    ...homely.map((m) => ({ name: called(m.board), bought: null })),
   ];
-  const home = `${boards.join(', ')}, all else still to buy ${money(rest)}`;
-  const sent =
-    order.parcels.length === 0
-      ? ''
-      : `, shipping ${money(shipping)} for ${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}`;
-  const without =
-    unsaid.length > 0
-      ? ` Nobody says what ${list(unsaid.map((l) => l.what))} ${unsaid.length === 1 ? 'costs' : 'cost'}: it comes on top.`
-      : '';
-  const guess =
-    unlisted.length > 0
-      ? ` Nobody has listed: ${list(unlisted.map((l) => `${l.what} (${money(l.cents)} to ${money(l.mostCents!)})`))}; the least of it is counted.`
-      : '';
   const taxed = (shop: string) => borderOf(shop, build.imports) !== undefined;
-  const border = order.parcels.some((p) => taxed(p.shop)) ? ', duty and tax included' : '';
   return [
     {
       rung: 9,
       state: stateWithin(truth, margin, comfort.cost),
       code: 'price',
       about: 'Price',
-      sentence: `${sum <= budget ? `${money(budget - sum)} below` : `${money(sum - budget)} over`} the budget of ${money(budget)}: ${home}${sent}${border}, ${money(sum)} together.${without}${guess}`,
+      says: {
+        code: 'price',
+        currency: build.currency,
+        budgetCents: budget,
+        sumCents: sum,
+        boards,
+        restCents: rest,
+        parcels: order.parcels.length,
+        shippingCents: shipping,
+        dutied: order.parcels.some((p) => taxed(p.shop)),
+        unsaid: unsaid.map((l) => l.what),
+        unlisted: unlisted.map((l) => ({ what: l.what, cents: l.cents, mostCents: l.mostCents! })),
+      },
       needed: unsaid.length + unlisted.length > 0 ? `at least ${money(sum)}` : money(sum),
       given: money(budget),
       ...(margin === undefined ? {} : { margin }),
-      ...(truth === 'unknown' && unlisted.length > 0 ? { fix: howToName } : {}),
+      ...(truth === 'unknown' && unlisted.length > 0 ? { fix: { code: 'list what is missing' } as const } : {}),
       grounds: [
         ...mine.map((m) => {
           const seen = m.board.offers.find((o) => o.shop === m.shop)?.seen;

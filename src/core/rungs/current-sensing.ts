@@ -4,7 +4,8 @@ import type { Build } from '../records/build';
 import { exactly, interval, isKnown } from '../quantity/figure';
 import { atLeast, type Truth } from '../quantity/truth';
 import { ground } from '../quantity/ground';
-import { num, span, stateOf, type Finding } from './finding';
+import { num } from '../quantity/spelled';
+import { stateOf, type Finding } from './finding';
 
 type Sensor = NonNullable<Board['currentSensor']>;
 
@@ -12,13 +13,12 @@ type Sensor = NonNullable<Board['currentSensor']>;
 export function checkSensing(build: Build, board: Board): Finding[] {
   if (!board.currentSensor) return [];
   const separate = build.motors.esc === 'separate';
-  if (build.policies.currentSensing === 'none')
-    return separate ? [lost('By policy the pack goes straight to the ESC: the board senses no current.')] : [];
+  if (build.policies.currentSensing === 'none') return separate ? [lost({ code: 'no sensing by policy' })] : [];
   if (!currentIsSensed(build, board))
     return [
       {
-        ...lost('The current sensor of this stack is on its own ESC: what separate ESCs draw does not pass it.'),
-        fix: 'An external current sensor, where the board has a current input.',
+        ...lost({ code: "sensor on the stack's ESC" }),
+        fix: { code: 'external current sensor' },
       },
     ];
   return [
@@ -33,8 +33,8 @@ export function currentIsSensed(build: Build, board: Board): boolean {
   return build.motors.esc === 'on the board' || board.kind !== 'stack' || !board.esc;
 }
 
-function lost(sentence: string): Finding {
-  return { rung: 3, state: 'strained', code: 'current sensing', about: 'Current sensing', sentence, grounds: [] };
+function lost(says: Finding['says']): Finding {
+  return { rung: 3, state: 'strained', code: 'current sensing', about: 'Current sensing', says, grounds: [] };
 }
 
 /** An all-in-one's own shunt senses a separate ESC only if the ESC's current runs through it, within what trace and pads carry. */
@@ -46,10 +46,7 @@ function shunt(build: Build, sensor: Sensor): Finding {
     sensor.shuntMilliohm && isKnown(sensor.shuntMilliohm)
       ? (interval(sensor.shuntMilliohm).high / 1000) * total ** 2
       : null;
-  const says =
-    through && isKnown(through)
-      ? `trace and pads carry ${span(interval(through).low, interval(through).high, 'A', 0)}`
-      : 'nobody says what trace and pads carry';
+  const carries = through && isKnown(through) ? interval(through) : null;
   let state: 'unknown' | 'holds' | 'strained';
   if (truth === 'yes') state = 'holds';
   else if (truth === 'no') state = 'strained';
@@ -59,9 +56,9 @@ function shunt(build: Build, sensor: Sensor): Finding {
     state,
     code: 'current sensing',
     about: 'Current sensing',
-    sentence: `To be sensed, ${num(total, 0)} A must run through the board's shunt and back on an equal ground wire; ${says}${truth === 'no' ? ', so go straight to the ESC and lose sensing' : ''}${heat === null ? '' : `; the shunt burns ${num(heat)} W at that`}.`,
+    says: { code: 'through the shunt', amps: total, carries, enough: truth, watts: heat },
     needed: `${num(total, 0)} A`,
-    given: through && isKnown(through) ? `${num(interval(through).low, 0)} A` : 'unknown',
+    given: carries ? `${num(carries.low, 0)} A` : 'unknown',
     grounds: through ? [ground('Through the shunt', through, 'A')] : [],
   };
 }
@@ -76,7 +73,12 @@ function range(build: Build, sensor: Sensor): Finding {
     state: truth === 'no' ? 'strained' : stateOf(truth),
     code: 'current sensor',
     about: 'Current sensor',
-    sentence: `All motors together peak at ${num(total, 0)} A; ${isKnown(figure) ? `the sensor reads up to ${span(interval(figure).low, interval(figure).high, 'A', 0)}${truth === 'no' ? ', so it under-reads at full throttle' : ''}` : 'nobody says how far the sensor reads'}.`,
+    says: {
+      code: 'range of the sensor',
+      amps: total,
+      reads: isKnown(figure) ? interval(figure) : null,
+      enough: truth,
+    },
     needed: `${num(total, 0)} A`,
     given: `${num(interval(figure).low, 0)} A`,
     grounds: [ground('Sensor full scale', figure, 'A')],

@@ -35,8 +35,8 @@ describe('500 mA on the desk (USB 2.0, 7.2.1)', () => {
     expect([c.stopsAt, c.verdict]).toEqual([null, 'fits with work']);
     expect(desk(c)).toMatchObject({
       state: 'strained',
-      sentence:
-        'On the desk all that is alive on USB would draw 0.7 A, and USB gives 0.5 A: keep dark or unplugged what need not live on it (lights 0.6 A).',
+      says: { amps: expect.closeTo(0.7) as unknown, gives: 0.5, others: [{ name: 'lights', amps: 0.6 }] },
+      fix: { code: 'dead rail on USB' },
     });
   });
   test('within the 500 mA together nothing is said', () =>

@@ -1,7 +1,8 @@
 import { suppliedName, type Hookup } from '../wiring/hookup';
 import type { Build } from '../records/build';
 import { usbAmps } from '../trade/usb';
-import { list, num, type Finding } from './finding';
+import { num } from '../quantity/spelled';
+import { type Finding } from './finding';
 
 /** What a part does when only USB is plugged in. */
 export interface DeskDraw {
@@ -42,19 +43,21 @@ export function checkDesk(build: Build, hookup: Hookup): Finding[] {
   const others = draws.filter((d) => !d.asked);
   const all = sumOf(draws);
   if (asked.length === 0 || others.length === 0 || all <= usbAmps) return [];
-  const said = others.map((d) =>
-    d.amps === null ? `${d.name}, whose draw nobody says` : `${d.name} ${num(d.amps, 2)} A`,
-  );
   return [
     {
       rung: 7,
       state: 'strained',
       code: 'usb on the desk',
       about: 'USB on the desk',
-      sentence: `On the desk all that is alive on USB would draw ${num(all, 2)} A, and USB gives ${num(usbAmps, 1)} A: keep dark or unplugged what need not live on it (${list(said)}).`,
+      says: {
+        code: 'USB on the desk',
+        amps: all,
+        gives: usbAmps,
+        others: others.map(({ name, amps }) => ({ name, amps })),
+      },
       needed: `${num(all, 2)} A`,
       given: `${num(usbAmps, 1)} A`,
-      fix: 'A rail that is dead on USB, where the board has one.',
+      fix: { code: 'dead rail on USB' },
       grounds: [],
     },
   ];

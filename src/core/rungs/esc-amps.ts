@@ -7,17 +7,19 @@ import { ground } from '../quantity/ground';
 import { planGrounds } from '../figures/plan-figures';
 import { comfort } from '../trade/comfort';
 import { ratingShare } from '../trade/rating';
-import { counted, marginOf, num, onlySpare, span, stateOf, stateWithin, type Finding } from './finding';
+import { counted, num, span } from '../quantity/spelled';
+import type { Advice } from './says/advice';
+import { marginOf, stateOf, stateWithin, type Finding } from './finding';
 
 /** The figures of an ESC, on the board or the buyer's own. */
 export type EscFigures = Pick<NonNullable<Board['esc']>, 'continuousAmps' | 'burstAmps' | 'burstSeconds' | 'channels'>;
 
 /** An ESC against the motors: a channel each, amps for cruise and for full throttle. `fix`: what helps where its channels are too few. */
-export function escAgainstMotors(build: Build, esc: EscFigures, whose: string, fix?: string): Finding[] {
+export function escAgainstMotors(build: Build, esc: EscFigures, whose: string, fix?: Advice): Finding[] {
   return [channels(build, esc, whose, fix), cruise(build, esc), peak(build, esc)];
 }
 
-function channels(build: Build, esc: EscFigures, whose: string, fix?: string): Finding {
+function channels(build: Build, esc: EscFigures, whose: string, fix?: Advice): Finding {
   const figure = esc.channels;
   const truth = atLeast(interval(figure), exactly(build.motors.count));
   return {
@@ -25,7 +27,12 @@ function channels(build: Build, esc: EscFigures, whose: string, fix?: string): F
     state: stateOf(truth),
     code: 'esc channels',
     about: 'ESC channels',
-    sentence: `${counted(build.motors.count, 'motor')} ${build.motors.count === 1 ? 'needs a channel' : 'need a channel each'}; ${isKnown(figure) ? `${whose} has ${num(interval(figure).low, 0)}` : `nobody says how many ${whose} has`}.`,
+    says: {
+      code: 'ESC channels',
+      motors: build.motors.count,
+      whose,
+      channels: isKnown(figure) ? interval(figure).low : null,
+    },
     needed: counted(build.motors.count, 'channel'),
     given: counted(interval(figure).low, 'channel'),
     grounds: [ground('ESC channels', figure)],
@@ -42,15 +49,18 @@ function cruise(build: Build, esc: EscFigures): Finding {
   const margin = marginOf(usable.low, amps);
   const truth = atLeast(usable, exactly(amps));
   const state = stateWithin(truth, margin, comfort.motors);
-  const derated = share === 1 ? '' : ` (${span(rated.low, rated.high, 'A')} x ${num(share * 100, 0)} %)`;
   return {
     rung: 3,
     state,
     code: 'cruise current',
     about: 'Cruise current',
-    sentence: isKnown(figure)
-      ? `Each motor cruises at ${num(amps)} A; a channel carries ${span(usable.low, usable.high, 'A')}${derated} without end${onlySpare(state, margin)}.`
-      : `Each motor cruises at ${num(amps)} A; nobody says what a channel carries.`,
+    says: {
+      code: 'cruise',
+      amps,
+      carries: isKnown(figure) ? usable : null,
+      derated: share === 1 ? null : { rated, share },
+      margin,
+    },
     needed: `${num(amps)} A`,
     given: isKnown(figure) ? span(usable.low, usable.high, 'A') : 'unknown',
     ...(margin === undefined ? {} : { margin }),
@@ -75,21 +85,25 @@ function peak(build: Build, { continuousAmps, burstAmps, burstSeconds }: EscFigu
   const given = interval(useBurst ? burstAmps : continuousAmps).low;
   const margin = marginOf(given, peakAmps);
   const state = stateWithin(truth, margin, comfort.motors);
-  const said = (f: typeof burstAmps, unit: string, digits = 1) =>
-    isKnown(f) ? span(interval(f).low, interval(f).high, unit, digits) : `an unknown number of ${unit}`;
-  const words = useBurst
-    ? `${said(burstAmps, 'A')} for ${said(burstSeconds, 's', 0)}`
-    : `${said(continuousAmps, 'A')} without end`;
-  const ignored =
-    build.policies.burst === 'ignored' && byContinuous !== 'yes' ? ' Burst ratings are ignored by policy.' : '';
+  const said = (f: NumberFigure) => (isKnown(f) ? interval(f) : null);
+  const gives = said(useBurst ? burstAmps : continuousAmps);
+  const forSeconds = useBurst ? said(burstSeconds) : undefined;
   return {
     rung: 3,
     state,
     code: 'full throttle',
     about: 'Full throttle',
-    sentence: `Full throttle draws ${num(peakAmps)} A a motor for up to ${num(peakSeconds, 0)} s; a channel gives ${words}${onlySpare(state, margin)}.${ignored}`,
+    says: {
+      code: 'full throttle',
+      amps: peakAmps,
+      seconds: peakSeconds,
+      gives,
+      forSeconds,
+      burstIgnored: build.policies.burst === 'ignored' && byContinuous !== 'yes',
+      margin,
+    },
     needed: `${num(peakAmps)} A for ${num(peakSeconds, 0)} s`,
-    given: words,
+    given: `${gives ? span(gives.low, gives.high, 'A') : 'unknown'}${forSeconds ? ` for ${span(forSeconds.low, forSeconds.high, 's', 0)}` : ''}`,
     ...(margin === undefined ? {} : { margin }),
     grounds: [
       ...planGrounds(build, 'peak amps', 'peak seconds', 'amps at volts'),
@@ -112,7 +126,12 @@ export function padLimit(build: Build, figure: NumberFigure | undefined): Findin
       state,
       code: 'motor pads',
       about: 'Motor pads',
-      sentence: `Full throttle puts ${num(motorAmps(build).peak)} A through each motor pad; ${isKnown(figure) ? `the pads carry ${span(interval(figure).low, interval(figure).high, 'A')}${onlySpare(state, margin)}` : 'nobody says what the pads carry'}.`,
+      says: {
+        code: 'motor pads',
+        amps: motorAmps(build).peak,
+        carry: isKnown(figure) ? interval(figure) : null,
+        margin,
+      },
       needed: `${num(motorAmps(build).peak)} A`,
       given: isKnown(figure) ? `${num(interval(figure).low)} A` : 'unknown',
       ...(margin === undefined ? {} : { margin }),

@@ -1,5 +1,7 @@
 import type { Ground } from '../quantity/ground';
 import type { Truth } from '../quantity/truth';
+import type { Advice } from './says/advice';
+import type { Says } from './says/says';
 
 export { rungNames, type RungName } from '../trade/rungs';
 /** 1 Frame to 10 Comforts, in the order in which a careful buyer would stop bothering. */
@@ -75,14 +77,15 @@ export interface Finding {
   code: FindingCode;
   /** The part, pad or limit it is about. */
   about: string;
-  /** One sentence with the figures in it. */
-  sentence: string;
+  /** What it says, as a code with its figures: `sentenceOf` in `words/` makes a sentence of it. */
+  says: Says;
   needed?: string;
   given?: string;
   /** (given - needed) / needed, where both are numbers: 0.1 is a tenth to spare. */
   margin?: number;
   grounds: Ground[];
-  fix?: string;
+  /** What would help. */
+  fix?: Advice;
   /** Of a set, the id of the member that it is about. */
   member?: string;
   /** How much a wish counts among the wishes, 0 to 5. */
@@ -114,36 +117,4 @@ export function stateWithin(truth: Truth, margin: number | undefined, comfort: n
 export function marginOf(given: number, needed: number): number | undefined {
   if (!Number.isFinite(given) || !Number.isFinite(needed) || needed <= 0) return undefined;
   return (given - needed) / needed;
-}
-
-/** Why a check that holds is strained: the end of its sentence. */
-export function onlySpare(state: RungState, margin: number | undefined): string {
-  return state === 'strained' && margin !== undefined ? `: only ${num(margin * 100, 0)} % to spare` : '';
-}
-
-/** Digits as a person would write them: no more than `digits` behind the point, no trailing zeros. */
-export function num(value: number, digits = 1): string {
-  return Number.isFinite(value) ? String(Math.round(value * 10 ** digits) / 10 ** digits) : 'unknown';
-}
-
-export function span(low: number, high: number, unit: string, digits = 1): string {
-  return low === high ? `${num(low, digits)} ${unit}` : `${num(low, digits)} to ${num(high, digits)} ${unit}`;
-}
-
-/** A number of things in words: 1 board, 2 boards, 3 entries. */
-export function counted(n: number, thing: string): string {
-  return `${num(n, 0)} ${n === 1 ? thing : thing.replace(/y$/, 'ie').concat('s')}`;
-}
-
-export function list(words: string[]): string {
-  return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
-}
-
-export function capital(text: string): string {
-  return text.replace(/^./, (c) => c.toUpperCase());
-}
-
-/** Behind a colon: "Two-wire" is "two-wire", "RC" stays. */
-export function uncapital(text: string): string {
-  return text.replace(/^[A-Z](?=[a-z])/, (c) => c.toLowerCase());
 }

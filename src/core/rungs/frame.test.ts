@@ -6,6 +6,7 @@ import type { Build } from '../records/build';
 import { claims, holes, makeBoard, makeBuild, makePart, says, unknown, yes } from '../tests/make';
 import { lieOf, turned, yawOffset } from '../circuit/turn';
 import { checkFrame, stackLines } from './frame';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const about = (build: Build, board: Board, what: string) => checkFrame(build, board).find((f) => f.about === what);
 const frame = (change: object) =>
@@ -129,7 +130,7 @@ describe('holes: every pattern on every pattern, every screw in every hole', () 
       'holds',
       'strained',
     ]);
-    expect(about(at(44), board, 'Outline')!.sentence).toContain('its holes meet only turned');
+    expect(sentenceOf(about(at(44), board, 'Outline')!)).toContain('its holes meet only turned');
     expect(about(at(36), board, 'Mounting')!.state).toBe('breaks');
   });
   test('of two patterns of a board the better one is taken; without holes it is taped down', () => {
@@ -146,9 +147,9 @@ describe('holes: every pattern on every pattern, every screw in every hole', () 
     expect(evaluate(frame({ mounts: [] }), none).verdict).toBe('fits');
   });
   test('a break names the way out', () =>
-    expect(about(frame({ mounts: [{ alongMm: 20, screw: 'M3' }] }), makeBoard(), 'Mounting')!.fix).toContain(
-      'adapter plate',
-    ));
+    expect(about(frame({ mounts: [{ alongMm: 20, screw: 'M3' }] }), makeBoard(), 'Mounting')!.fix).toEqual({
+      code: 'adapter plate',
+    }));
 });
 
 describe('height', () => {
@@ -157,29 +158,36 @@ describe('height', () => {
   test('standoffs and board against the bay: 4 + 10 of 20 leaves 6', () =>
     expect(of(says(10))).toMatchObject({
       state: 'holds',
-      sentence: 'The bay is 20 mm high, the stack 14 mm (standoffs: 4 + the board: 10): 6 mm is left.',
+      says: {
+        code: 'height of the bay',
+        bayMm: 20,
+        stackMm: { low: 14, high: 14 },
+        lines: [
+          { what: 'standoffs', mm: 4 },
+          { what: 'the board', mm: 10 },
+        ],
+      },
     }));
   test('what hangs in from above takes from the same bay', () =>
     expect(of(says(10), { overhangMm: 7 })).toMatchObject({
       state: 'breaks',
-      sentence: expect.stringContaining('it stands 1 mm too high'),
+      says: { bayMm: 20, stackMm: { low: 21, high: 21 } },
     }));
   test('a height that nobody says: how much is left for it', () =>
     expect(of(unknown)).toMatchObject({
       state: 'unknown',
-      sentence:
-        'The bay is 20 mm high, and nobody says how high the board builds. 16 mm is left for it (standoffs: 4).',
+      says: { bayMm: 20, stackMm: { high: Infinity }, lines: [{ what: 'standoffs', mm: 4 }] },
     }));
   test('what takes no height is not named', () => {
-    expect(of(unknown, { standoffMm: 0 }).sentence).toBe(
+    expect(sentenceOf(of(unknown, { standoffMm: 0 }))).toBe(
       'The bay is 20 mm high, and nobody says how high the board builds. 20 mm is left for it.',
     );
-    expect(of(says(10), { standoffMm: 0 }).sentence).toContain('the stack 10 mm (the board: 10)');
+    expect(sentenceOf(of(says(10), { standoffMm: 0 }))).toContain('the stack 10 mm (the board: 10)');
   });
   test('a range that may go in and may not is unknown, and is not called unsaid', () =>
     expect(of({ low: 15, high: 17, origin: 'print' })).toMatchObject({
       state: 'unknown',
-      sentence: expect.stringContaining('the stack 19 to 21 mm'),
+      says: { stackMm: { low: 19, high: 21 } },
     }));
   test('a range that goes in at its worst holds', () =>
     expect(of({ low: 8, high: 10, origin: 'print' }).state).toBe('holds'));
@@ -192,7 +200,7 @@ describe('height', () => {
       ['Own', 8],
       ['the board', 10],
     ]);
-    expect(about(build, makeBoard(), 'Height')!.sentence).toContain('Own: 8');
+    expect(sentenceOf(about(build, makeBoard(), 'Height')!)).toContain('Own: 8');
   });
   test('the tallest of the parts above counts, not their sum', () => {
     const tall = (mm: number, id: string) => ({
@@ -216,12 +224,12 @@ describe('outline', () => {
   test('a range that may go in and may not is unknown and says why', () =>
     expect(of({ low: 36, high: 42, origin: 'print' }, says(30))).toMatchObject({
       state: 'unknown',
-      sentence: expect.stringContaining('only known as a range'),
+      says: { boardMm: [42, 30], airMm: -2 },
     }));
   test('nothing said is unknown', () =>
     expect(of(unknown, says(30))).toMatchObject({
       state: 'unknown',
-      sentence: expect.stringContaining('nobody says how large'),
+      says: { airMm: -Infinity },
     }));
   test('one side too long either way breaks although the other is not said', () =>
     expect(of(says(50), unknown).state).toBe('breaks'));
@@ -237,7 +245,7 @@ describe('which way the board lies', () => {
       makeBoard({ usb: { plug: 'C', side: 'rear' }, lengthMm: says(36), widthMm: says(36) }),
       'USB reach',
     )!;
-    expect([found.state, found.sentence.includes('yaw offset of 90')]).toEqual(['strained', true]);
+    expect([found.state, sentenceOf(found).includes('yaw offset of 90')]).toEqual(['strained', true]);
   });
   test('USB counts before the button when both cannot be had', () => {
     const board = makeBoard({ usb: { plug: 'C', side: 'left' }, buttonSide: 'right' });
@@ -248,7 +256,7 @@ describe('which way the board lies', () => {
     const board = makeBoard({ pads: [{ id: 'vbat', label: 'VBAT', reachable: false }] });
     expect(about(makeBuild(), board, 'Underside')).toMatchObject({
       state: 'holds',
-      sentence: expect.stringContaining('VBAT'),
+      says: { code: 'pads out of reach', labels: ['VBAT'] },
     });
     expect(evaluate(makeBuild(), board).rungs[0]!.state).toBe('holds');
   });

@@ -17,7 +17,9 @@ import { planGrounds } from '../figures/plan-figures';
 import { lieOf, mmOff, turned, yawOffset, type Turn } from '../circuit/turn';
 import { comfort } from '../trade/comfort';
 import { betweenBoardsMm, isolatorsBridgeMm, patternWords, samePatternMm } from '../trade/frame';
-import { counted, list, num, stateOf, worst, type Finding, type RungState } from './finding';
+import { num } from '../quantity/spelled';
+import { stateOf, worst, type Finding, type RungState } from './finding';
+import type { FrameSays, HolesMeet } from './says/frame-says';
 
 /** Rung 1: does the board, or every member of a set, go onto the frame, and can its USB plug be reached? */
 export function checkFrame(build: Build, board: Board): Finding[] {
@@ -58,13 +60,11 @@ function mounting(build: Build, board: Board): Finding {
   const tries = patterns.flatMap((pattern) => mounts.map((mount) => meet(pattern, mount, at, softIsolators)));
   const states: RungState[] = ['holds', 'strained', 'unknown', 'breaks'];
   const best = [...tries].sort((a, b) => states.indexOf(a.state) - states.indexOf(b.state))[0]!;
-  const fix =
-    best.state === 'breaks' ? 'An adapter plate joins two patterns, for a few grams and millimetres.' : undefined;
   return {
     ...base,
     state: best.state,
-    sentence: `The frame takes ${offered}; the board has ${given}: ${best.why}.`,
-    ...(fix ? { fix } : {}),
+    says: { code: 'holes on the frame', offered, has: given, meet: best.meet },
+    ...(best.state === 'breaks' ? { fix: { code: 'adapter plate' } } : {}),
   };
 }
 
@@ -78,14 +78,9 @@ function holeWords({ alongMm, acrossMm, screw }: Pattern): string {
 }
 
 /** Without holes on one side a board is taped down: as meant where the frame has a tray, a compromise where it has standoffs. */
-function taped(boardHasHoles: boolean, frameHasHoles: boolean): { state: RungState; sentence: string } {
-  if (frameHasHoles)
-    return {
-      state: 'strained',
-      sentence: 'The board has no holes and the frame has standoffs: it is taped down between them.',
-    };
-  const besides = boardHasHoles ? ', and the holes of the board stay empty' : '';
-  return { state: 'holds', sentence: `The frame has a tray and no holes: the board is taped down${besides}.` };
+function taped(boardHasHoles: boolean, frameHasHoles: boolean): Pick<Finding, 'state' | 'says'> {
+  if (frameHasHoles) return { state: 'strained', says: { code: 'taped between standoffs' } };
+  return { state: 'holds', says: { code: 'taped to a tray', holesStayEmpty: boardHasHoles } };
 }
 
 /** One pattern of the board on one of the frame's. */
@@ -94,7 +89,7 @@ function meet(
   mount: Build['frame']['mounts'][number],
   at: Turn,
   softIsolators: FlagFigure,
-): { state: RungState; why: string } {
+): { state: RungState; meet: HolesMeet } {
   const off = mmOff(pattern, mount, at);
   const within = (mm: number): Truth => {
     if (off.high <= mm) return 'yes';
@@ -102,30 +97,23 @@ function meet(
     return 'unknown';
   };
   const goesOn = screwGoes(isUnknown(pattern.screw) ? null : pattern.screw.value, mount.screw);
-  if (within(samePatternMm) === 'yes') return { state: worst([goesOn.state]), why: goesOn.why };
+  if (within(samePatternMm) === 'yes') return goesOn;
   const soft = all([within(isolatorsBridgeMm), flag(softIsolators)]);
   const truth = any([within(samePatternMm), soft]);
-  if (truth === 'yes')
-    return {
-      state: worst(['strained', goesOn.state]),
-      why: 'the patterns differ by half a millimetre: soft isolators take it up',
-    };
-  return {
-    state: stateOf(truth),
-    why: truth === 'unknown' ? 'nobody says what pattern the board has' : 'the holes do not meet',
-  };
+  if (truth === 'yes') {
+    const state = worst(['strained', goesOn.state]);
+    return { state, meet: state === 'strained' ? 'isolators take it up' : goesOn.meet };
+  }
+  return { state: stateOf(truth), meet: truth === 'unknown' ? 'pattern unsaid' : 'holes apart' };
 }
 
 /** A thinner screw goes through a wider hole (ISO 273 clearance holes), not the other way. */
-function screwGoes(board: Screw | null, frame: Screw): { state: RungState; why: string } {
-  if (board === null) return { state: 'unknown', why: 'nobody says what screw the holes take' };
-  if (board === frame) return { state: 'holds', why: 'the holes meet' };
-  if (board === 'M3')
-    return { state: 'strained', why: 'the holes meet; M2 screws sit loose in M3 holes and want isolators or washers' };
-  return { state: 'breaks', why: "the frame's M3 screws do not pass M2 holes" };
+function screwGoes(board: Screw | null, frame: Screw): { state: RungState; meet: HolesMeet } {
+  if (board === null) return { state: 'unknown', meet: 'screw unsaid' };
+  if (board === frame) return { state: 'holds', meet: 'holes meet' };
+  if (board === 'M3') return { state: 'strained', meet: 'loose screws' };
+  return { state: 'breaks', meet: 'screws too thick' };
 }
-
-const hangsOnRange = 'whether it goes in hangs on a figure that is only known as a range.';
 
 /** The members of a set are told apart, a board alone needs no name. */
 function about(member: Board | undefined, finding: Finding): Finding {
@@ -146,24 +134,15 @@ function stacking(build: Build, upper: Board, lower: Board): Finding {
     ),
   };
   const meets = any(upper.mounting.patterns.flatMap((a) => lower.mounting.patterns.map((b) => sameHoles(a, b))));
-  if (meets === 'yes')
-    return { ...base, state: 'holds', sentence: `${upper.name} stands on ${lower.name} by the same holes.` };
-  if (meets === 'unknown')
-    return {
-      ...base,
-      state: 'unknown',
-      sentence: `Whether ${upper.name} stands on ${lower.name} is open: nobody says the hole pattern of both.`,
-    };
+  const [on, below] = [upper.name, lower.name];
+  const by = (how: Extract<FrameSays, { code: 'stands on' }>['by']) =>
+    ({ code: 'stands on', upper: on, lower: below, by: how }) as const;
+  if (meets === 'yes') return { ...base, state: 'holds', says: by('same holes') };
+  if (meets === 'unknown') return { ...base, state: 'unknown', says: by('unsaid') };
   const onFrame = upper.mounting.patterns.some((pattern) =>
     build.frame.mounts.some((mount) => meet(pattern, mount, 0, upper.mounting.softIsolators).state !== 'breaks'),
   );
-  return {
-    ...base,
-    state: 'strained',
-    sentence: onFrame
-      ? `The holes of ${upper.name} do not meet those of ${lower.name}: it goes on holes of the frame's own, if there is room beside the other.`
-      : `The holes of ${upper.name} meet neither those of ${lower.name} nor the frame's: it is taped down.`,
-  };
+  return { ...base, state: 'strained', says: by(onFrame ? "the frame's holes" : 'tape') };
 }
 
 function sameHoles(a: Pattern, b: Pattern): Truth {
@@ -195,21 +174,22 @@ function outline(build: Build, board: Board, whole: Board): Finding {
   const truth = any([fitsStraight, fitsTurned]);
   const room = turn ? turned : straight;
   const state: RungState = truth === 'yes' && (turn || room.low < comfort.airMm) ? 'strained' : stateOf(truth);
+  const turnedWhy = fitsStraight === 'yes' ? 'for its holes' : 'for its size';
   const size = `${num(length.high)} x ${num(width.high)} mm`;
-  const why = {
-    holds: `${num(room.low)} mm of air is left.`,
-    strained: turn
-      ? `${fitsStraight === 'yes' ? 'its holes meet' : 'it goes in'} only turned by 90 degrees: set the yaw offset.`
-      : `${room.low === 0 ? 'no' : `only ${num(room.low)} mm of`} air is left.`,
-    unknown: Number.isFinite(room.low) ? hangsOnRange : 'nobody says how large the board is.',
-    breaks: `it is ${num(-Math.max(straight.high, turned.high))} mm too large.`,
-  }[state];
   return {
     rung: 1,
     state,
     code: 'outline',
     about: 'Outline',
-    sentence: `The bay is ${num(bayLengthMm)} x ${num(bayWidthMm)} mm, ${whole.members ? board.name : 'the board'} ${size}: ${why}`,
+    says: {
+      code: 'in the bay',
+      bayMm: [bayLengthMm, bayWidthMm],
+      member: whole.members ? board.name : null,
+      boardMm: [length.high, width.high],
+      airMm: room.low,
+      turned: turn ? turnedWhy : null,
+      overMm: -Math.max(straight.high, turned.high),
+    },
     needed: size,
     given: `${num(bayLengthMm)} x ${num(bayWidthMm)} mm`,
     ...(Number.isFinite(room.low) ? { margin: room.low / Math.max(1, length.high) } : {}),
@@ -252,22 +232,17 @@ function height(build: Build, board: Board): Finding {
   const room = bay - h.high;
   const state: RungState = truth === 'yes' && room < comfort.airMm ? 'strained' : stateOf(truth);
   const known = lines.filter((l) => Number.isFinite(l.mm.high) && l.mm.high > 0);
-  const sum = known.map((l) => `${l.what}: ${num(l.mm.high)}`).join(' + ');
-  const stack = h.low === h.high ? `${num(h.high)} mm` : `${num(h.low)} to ${num(h.high)} mm`;
-  const why = {
-    holds: `the stack ${stack} (${sum}): ${num(room)} mm is left.`,
-    strained: `the stack ${stack} (${sum}): ${room === 0 ? 'nothing' : `only ${num(room)} mm`} is left.`,
-    unknown: Number.isFinite(h.high)
-      ? `the stack ${stack} (${sum}): ${hangsOnRange}`
-      : `and nobody says how high the board builds. ${num(bay - known.reduce((mm, l) => mm + l.mm.high, 0))} mm is left for it${sum && ` (${sum})`}.`,
-    breaks: `the stack ${stack} (${sum}): it stands ${num(h.low - bay)} mm too high.`,
-  }[state];
   return {
     rung: 1,
     state,
     code: 'height',
     about: 'Height',
-    sentence: `The bay is ${num(bay)} mm high, ${why}`,
+    says: {
+      code: 'height of the bay',
+      bayMm: bay,
+      stackMm: h,
+      lines: known.map(({ what, mm }) => ({ what, mm: mm.high })),
+    },
     needed: `${num(h.high)} mm`,
     given: `${num(bay)} mm`,
     ...(Number.isFinite(room) ? { margin: room / Math.max(1, h.high) } : {}),
@@ -286,22 +261,20 @@ function plugs(build: Build, board: Board): Finding[] {
   const reached = (side: Side) => openSides.includes(turned(side, best));
   const usbSide = board.usb.side === 'unknown' ? null : board.usb.side;
   const offset = yawOffset(board.arrowOffsetDeg, best);
-  const turnedWords =
-    offset === 0 ? '' : ` The board lies with its arrow at ${offset} degrees: set a yaw offset of ${offset}.`;
   const usb = usbSide !== null && reached(usbSide);
-  let sentence: string;
-  if (usb) sentence = `The USB plug comes to the ${turned(usbSide, best)}, where the frame is open.${turnedWords}`;
-  else if (usbSide)
-    sentence = `The USB plug is on the ${usbSide}, the frame is open at: ${openings}. The board comes out to be plugged in.`;
-  else
-    sentence = `Nobody says on which side the USB plug is, the frame is open at: ${openings}. The board may have to come out to be plugged in.`;
   const findings: Finding[] = [
     {
       rung: 1,
       state: usb && offset === 0 ? 'holds' : 'strained',
       code: 'usb reach',
       about: 'USB reach',
-      sentence,
+      says: {
+        code: 'USB reach',
+        side: usbSide,
+        comesTo: usbSide && turned(usbSide, best),
+        openSides,
+        yawOffset: offset,
+      },
       needed: `one of: ${openings}`,
       given: usbSide ? turned(usbSide, best) : 'unknown',
       grounds: [],
@@ -313,7 +286,7 @@ function plugs(build: Build, board: Board): Finding[] {
       state: 'strained',
       code: 'button reach',
       about: 'Button reach',
-      sentence: `The button comes to the ${turned(board.buttonSide, best)}, where the frame is closed: the board comes out to press it.`,
+      says: { code: 'button behind a closed side', comesTo: turned(board.buttonSide, best) },
       grounds: [],
     });
   }
@@ -324,7 +297,7 @@ function plugs(build: Build, board: Board): Finding[] {
       state: 'strained',
       code: 'cables',
       about: 'Cables',
-      sentence: `Cables leave at the ${list(shut.map((s) => turned(s, best)))}, where the frame is closed: they bend round the edge.`,
+      says: { code: 'cables behind a closed side', comeTo: shut.map((s) => turned(s, best)) },
       grounds: [],
     });
   }
@@ -341,7 +314,7 @@ function underside(board: Board): Finding[] {
       state: 'holds',
       code: 'underside',
       about: 'Underside',
-      sentence: `${counted(hidden.length, 'pad')} (${list(hidden.slice(0, 4).map((p) => p.label))}${hidden.length > 4 ? ' ...' : ''}) cannot be reached once the board is mounted: solder them first.`,
+      says: { code: 'pads out of reach', labels: hidden.map((p) => p.label) },
       grounds: [],
     },
   ];

@@ -3,6 +3,7 @@ import { evaluate } from '../evaluate/climb';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { makeBoard, makeBuild, makePart, portsAndPads, regulator, says, serial, supply, unknown } from '../tests/make';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 /** One test for each way in which a joint used to be forgotten. Worked out by hand; values without a source are common practice, no source. */
 const state = (build: Build, board: Board, rung: number) => evaluate(build, board).rungs[rung - 1]!.state;
@@ -516,7 +517,7 @@ test('servos go on the servo rail where there is one, and nothing else does', ()
 describe('conflicts name what they are about', () => {
   const said = (build: Build, board: Board) =>
     evaluate(build, board)
-      .rungs.flatMap((r) => r.findings.filter((f) => f.state === 'breaks').map((f) => f.sentence))
+      .rungs.flatMap((r) => r.findings.filter((f) => f.state === 'breaks').map((f) => sentenceOf(f)))
       .join(' ');
   test('the address, the pad, the timer', () => {
     const i2c = (id: string) => makePart(id, { links: [{ kind: 'i2c', id: 'i', address: 0x1e }] });
@@ -551,9 +552,9 @@ describe('conflicts name what they are about', () => {
       ],
     });
     const climb = evaluate(wants(fed('p', 4.5, 5.5, 2)), board);
-    expect(climb.rungs[2]!.findings.map((f) => f.sentence).join()).toContain('20 to 28 A');
+    expect(climb.rungs[2]!.findings.map((f) => sentenceOf(f)).join()).toContain('20 to 28 A');
     const load = climb.rungs[6]!.findings.filter((f) => f.state === 'breaks')
-      .map((f) => f.sentence)
+      .map((f) => sentenceOf(f))
       .join();
     expect(load).not.toContain('inside its range:');
   });

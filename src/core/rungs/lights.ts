@@ -1,7 +1,8 @@
 import type { Build } from '../records/build';
 import { interval, isKnown } from '../quantity/figure';
 import { ampsPerLight, mostLightsInChain } from '../trade/comfort';
-import { num, type Finding } from './finding';
+import { num } from '../quantity/spelled';
+import { type Finding } from './finding';
 
 /** Chains of lights: how many chips one data wire drives, and whether the stated current can be true at full white. */
 export function checkLights(build: Build): Finding[] {
@@ -15,7 +16,7 @@ export function checkLights(build: Build): Finding[] {
         state: 'strained',
         code: 'long chain',
         about: name,
-        sentence: `${name} is a chain of ${lights} lights; beyond ${mostLightsInChain} the data wire gets unsure: split it, or light fewer.`,
+        says: { code: 'long chain', part: name, lights, most: mostLightsInChain },
         needed: `${lights}`,
         given: `${mostLightsInChain}`,
         grounds: [],
@@ -30,7 +31,13 @@ export function checkLights(build: Build): Finding[] {
         state: 'strained',
         code: 'light draw',
         about: name,
-        sentence: `${name}: ${lights} lights at full white take ${num(white, 2)} A, the stated peak is ${num(interval(supply.peakAmps).high, 2)} A: keep the brightness down.`,
+        says: {
+          code: 'lights at full white',
+          part: name,
+          lights,
+          whiteAmps: white,
+          statedAmps: interval(supply.peakAmps).high,
+        },
         needed: `${num(white, 2)} A`,
         given: `${num(interval(supply.peakAmps).high, 2)} A`,
         grounds: [],

@@ -8,13 +8,15 @@ import { capacitorVolts } from '../trade/capacitor';
 import { wantedCapacitor } from '../circuit/esc-capacitor';
 import { motorAmps, packsOf, packVolts } from '../circuit/packs';
 import { plugFamily } from '../trade/plug';
-import { airCelsius, carriesAmps, dropVolts, settlesAtCelsius, sleeveMostCelsius } from '../trade/wire';
+import { carriesAmps, dropVolts, settlesAtCelsius, sleeveMostCelsius } from '../trade/wire';
 import { checkSensing } from './current-sensing';
 import { escAgainstMotors, padLimit } from './esc-amps';
-import { counted, num, stateOf, type Finding } from './finding';
+import { counted, num } from '../quantity/spelled';
+import { stateOf, type Finding } from './finding';
+import type { Advice } from './says/advice';
 import { separateEscs } from './separate-esc';
 
-const separate = 'Set the build to separate ESCs (Pack and motors), and add their price and mass.';
+const separate: Advice = { code: 'separate ESCs' };
 
 /** Rung 3: enough ESC channels or motor outputs, and amps for cruise and for full throttle. */
 export function checkMotors(build: Build, board: Board): Finding[] {
@@ -26,7 +28,7 @@ export function checkMotors(build: Build, board: Board): Finding[] {
         state: 'holds',
         code: 'motors',
         about: 'Motors',
-        sentence: 'The build has no motors on the board.',
+        says: { code: 'no motors' },
         grounds: [],
       },
     ];
@@ -39,7 +41,7 @@ export function checkMotors(build: Build, board: Board): Finding[] {
         state: 'breaks',
         code: 'esc channels',
         about: 'ESC channels',
-        sentence: `The build counts on ESCs on the board for ${counted(motors.count, 'motor')}; this board has none.`,
+        says: { code: 'no ESC on the board', motors: motors.count },
         needed: counted(motors.count, 'channel'),
         given: 'none',
         grounds: [],
@@ -73,7 +75,14 @@ function leads(build: Build, board: Board): Finding[] {
       state,
       code: 'capacitor',
       about: 'Capacitor',
-      sentence: `The pack reaches ${num(full, 1)} V; the capacitor of ${num(capacitor.microfarads, 0)} uF is rated ${num(capacitor.volts, 0)} V${capacitor.volts >= wanted ? '' : `, ${wanted} V is usual on this pack`}${small ? `; the ESC's maker asks for ${num(interval(wants).high, 0)} uF or more` : ''}.`,
+      says: {
+        code: 'capacitor',
+        packVolts: full,
+        microfarads: capacitor.microfarads,
+        ratedVolts: capacitor.volts,
+        usualVolts: wanted,
+        asksMicrofarads: small ? interval(wants).high : null,
+      },
       needed: `${wanted} V`,
       given: `${num(capacitor.volts, 0)} V`,
       grounds: wants ? [ground('The ESC asks for', wants, 'uF')] : [],
@@ -109,18 +118,22 @@ function packLeads(build: Build, pack: Pack): Finding[] {
   let state: 'breaks' | 'strained' | 'holds' = 'holds';
   if (celsius > sleeveMostCelsius) state = 'breaks';
   else if (carries < steady || 3 * carries < peak) state = 'strained';
-  const hot = Number.isFinite(celsius) ? `settle near ${num(celsius, 0)} C` : 'never stop getting hotter';
-  const heat =
-    carries < steady
-      ? ` Cruising they ${hot} in air of ${airCelsius} C${state === 'breaks' ? `, more than the ${sleeveMostCelsius} C that silicone stands` : ''}.`
-      : '';
   return [
     {
       rung: 3,
       state,
       code: 'pack leads',
       about: 'Pack leads',
-      sentence: `The leads are ${gauge} AWG: good for ${num(carries, 0)} A steady by the usual table; the motors cruise at ${num(steady, 0)} A and peak at ${num(peak, 0)} A, when ${num(leadMm, 0)} mm out and back lose ${num(dropVolts(gauge, leadMm, peak), 2)} V.${heat}`,
+      says: {
+        code: 'pack leads',
+        gauge,
+        carriesAmps: carries,
+        cruiseAmps: steady,
+        peakAmps: peak,
+        mm: leadMm,
+        lostVolts: dropVolts(gauge, leadMm, peak),
+        celsius: carries < steady ? celsius : null,
+      },
       needed: `${num(steady, 0)} A`,
       given: `${num(carries, 0)} A`,
       grounds: drawGrounds(build),
@@ -137,17 +150,17 @@ function packPlug(build: Build, pack: Pack): Finding[] {
   if (!family) return [];
   const { steady, peak } = drawn(build);
   const amps = family.ampsPerPin;
-  const beyond = peak > plugForMoments * amps;
+  const momentAmps = plugForMoments * amps;
   let state: 'breaks' | 'strained' | 'holds' = 'holds';
   if (steady > amps) state = 'breaks';
-  else if (beyond) state = 'strained';
+  else if (peak > momentAmps) state = 'strained';
   return [
     {
       rung: 3,
       state,
       code: 'pack plug',
       about: 'Pack plug',
-      sentence: `The pack's ${connector} plug carries ${num(amps, 0)} A for long; the motors cruise at ${num(steady, 0)} A and peak at ${num(peak, 0)} A${beyond ? `, more than the ${num(plugForMoments * amps, 0)} A that it carries for moments` : ''}.`,
+      says: { code: 'pack plug', plug: connector!, amps, momentAmps, cruiseAmps: steady, peakAmps: peak },
       needed: `${num(steady, 0)} A`,
       given: `${num(amps, 0)} A`,
       grounds: drawGrounds(build),
@@ -170,7 +183,7 @@ function packAmps(build: Build, pack: Pack): Finding[] {
       state,
       code: 'pack amps',
       about: 'Pack amps',
-      sentence: `The pack gives ${num(gives.low, 0)} A without end; the motors cruise at ${num(steady, 0)} A and peak at ${num(peak, 0)} A${state === 'strained' ? ': for moments more than it gives for long' : ''}.`,
+      says: { code: 'pack amps', gives: gives.low, cruiseAmps: steady, peakAmps: peak },
       needed: `${num(steady, 0)} A`,
       given: `${num(gives.low, 0)} A`,
       grounds: [...drawGrounds(build), ground('The pack gives', figure, 'A')],

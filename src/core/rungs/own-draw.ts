@@ -4,8 +4,8 @@ import { ground } from '../quantity/ground';
 import type { Board } from '../records/board';
 import type { Hookup } from '../wiring/hookup';
 import { togetherKey } from '../wiring/keys';
-import { railWords } from '../circuit/rail-words';
-import { num, span, type Finding } from './finding';
+import { num } from '../quantity/spelled';
+import { type Finding } from './finding';
 
 /**
  * What the board itself draws must be carried before any part is: by every regulator on its way, and by several together where they share a limit. Found by solving the circuit; a board with nothing on its rails would
@@ -30,7 +30,7 @@ export function checkOwnDraw(board: Board, hookup: Hookup): Finding[] {
         state: breaks ? 'breaks' : 'unknown',
         code: 'rail load',
         about: line.label,
-        sentence: `The board itself draws ${span(amps.low, amps.high, 'A', 2)} through ${railWords(line.label)}, which carries ${span(rated.low, rated.high, 'A', 2)}: ${breaks ? 'nothing is left for parts, nor enough for the board' : 'whether that is enough for the board alone hangs on a figure'}.`,
+        says: { code: 'own draw', rail: line.label, amps, carries: rated },
         needed: `${num(amps.high, 2)} A`,
         given: `${num(rated.low, 2)} A`,
         grounds: [ground(`${line.label} rating`, rating, 'A'), ...own.map((f) => ground('The board itself', f, 'A'))],

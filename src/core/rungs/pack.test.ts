@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import type { Board } from '../records/board';
 import { makeBoard, makeBuild, says, unknown } from '../tests/make';
 import { checkPack } from './pack';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 // Common practice, no source: a full cell is 4.20 V, one of the high-voltage kind 4.35 V.
 const full = { lipo: 4.2, 'high-voltage lipo': 4.35 } as const;
@@ -37,10 +38,10 @@ describe('the full pack: every pack on every board', () => {
     expect([16.7, 16.8, 17.6, 17.7, 30].map(state)).toEqual(['breaks', 'strained', 'strained', 'holds', 'holds']);
   });
   test('the sentence has both figures', () => {
-    expect(find(6, 'lipo', board(2, 4), 'Full pack').sentence).toBe(
+    expect(sentenceOf(find(6, 'lipo', board(2, 4), 'Full pack'))).toBe(
       '6 cells reach 25.2 V when full; the board takes 4 cells at most, 16.8 V full: the full pack would destroy it.',
     );
-    expect(find(4, 'lipo', board(2, 6, 17), 'Full pack').sentence).toContain('17 V at most');
+    expect(sentenceOf(find(4, 'lipo', board(2, 6, 17), 'Full pack'))).toContain('17 V at most');
   });
 });
 

@@ -8,21 +8,12 @@ import { fullVolts } from '../trade/cell';
 import { packCells, packsOf, packVolts } from '../circuit/packs';
 import { comfort } from '../trade/comfort';
 import { suppliesOf } from '../circuit/rail-tree';
-import { railWords } from '../circuit/rail-words';
-import { counted, list, marginOf, num, span, stateOf, stateWithin, type Finding } from './finding';
+import { num, span } from '../quantity/spelled';
+import { marginOf, stateOf, stateWithin, type Finding } from './finding';
 
 /** Rung 2: does the board survive the full pack and start on the empty one? */
 export function checkPack(build: Build, board: Board): Finding[] {
   return [fullPack(build, board), emptyPack(build, board), ...inputs(build, board)];
-}
-
-function packWords(build: Build): string {
-  return list(packsOf(build).map((p) => counted(p.cells, 'cell')));
-}
-
-function reach(build: Build): string {
-  if (packsOf(build).length > 1) return 'reach up to';
-  return build.pack.cells === 1 ? 'reaches' : 'reach';
 }
 
 /** A stated limit in volts counts; else "6S" is read as six plain cells at 4.20 V, with nothing to spare promised or needed. */
@@ -36,23 +27,23 @@ function fullPack(build: Build, board: Board): Finding {
       : { low: fullVolts(cells.low), high: fullVolts(cells.high) };
   const truth = atLeast(limit, { low: high, high });
   const margin = marginOf(limit.low, high);
-  const words = stated
-    ? `${num(limit.low, 2)} V at most`
-    : `${num(cells.low, 0)} cells at most, ${num(limit.low, 2)} V full`;
   const state = stated ? stateWithin(truth, margin, comfort.packVolts) : stateOf(truth);
-  const why = {
-    holds: 'it survives the full pack.',
-    strained: `only ${num((margin ?? 0) * 100, 0)} % is left for spikes.`,
-    unknown: 'nobody says what the board survives.',
-    breaks: 'the full pack would destroy it.',
-  }[state];
+  const member = deciding(board, 'max');
   return {
     rung: 2,
     state,
     code: 'full pack',
-    ...memberIs(deciding(board, 'max')),
+    ...memberIs(member),
     about: 'Full pack',
-    sentence: `${packWords(build)} ${reach(build)} ${num(high, 2)} V when full; ${whose(board, 'max')} takes ${Number.isFinite(limit.low) ? words : 'an unknown number of cells'}: ${why}`,
+    says: {
+      code: 'full pack',
+      cells: packsOf(build).map((p) => p.cells),
+      fullVolts: high,
+      member: member?.name ?? null,
+      standsVolts: limit.low,
+      standsCells: stated ? null : cells.low,
+      margin: margin ?? null,
+    },
     needed: `${num(high, 2)} V`,
     given: `${num(limit.low, 2)} V`,
     ...(margin === undefined || !stated ? {} : { margin }),
@@ -68,19 +59,21 @@ function emptyPack(build: Build, board: Board): Finding {
   const fewest = packCells(build).low;
   const truth = atLeast(exactly(fewest), cells);
   const state = stateOf(truth);
-  const why = {
-    holds: 'it starts.',
-    strained: '',
-    unknown: 'nobody says from how many cells it runs.',
-    breaks: 'it may not start, or drop out in flight.',
-  }[state];
+  const member = deciding(board, 'min');
   return {
     rung: 2,
     state,
     code: 'empty pack',
-    ...memberIs(deciding(board, 'min')),
+    ...memberIs(member),
     about: 'Empty pack',
-    sentence: `${packsOf(build).length > 1 ? `The smallest pack has ${counted(fewest, 'cell')}` : `The pack has ${counted(fewest, 'cell')}`} (${num(packVolts(build).low, 2)} V empty under load); ${whose(board, 'min')} asks for ${num(cells.low, 0)} or more: ${why}`,
+    says: {
+      code: 'empty pack',
+      packs: packsOf(build).length,
+      fewestCells: fewest,
+      emptyVolts: packVolts(build).low,
+      member: member?.name ?? null,
+      fromCells: cells.low,
+    },
     needed: `${num(cells.high, 0)} cells`,
     given: `${fewest} cells`,
     grounds: [...planGrounds(build, 'pack cells'), ground('Fewest cells', board.packCells.min, 'cells')],
@@ -97,10 +90,6 @@ function deciding(board: Board, end: 'min' | 'max'): Board | undefined {
   return board.members?.find((m) =>
     stated ? m.board.packMaxVolts === board.packMaxVolts : m.board.packCells[end] === board.packCells[end],
   )?.board;
-}
-
-function whose(board: Board, end: 'min' | 'max'): string {
-  return deciding(board, end)?.name ?? 'the board';
 }
 
 /** A regulator whose stated input ends below what reaches it, on every way it can be fed, is destroyed. */
@@ -123,7 +112,7 @@ function inputs(build: Build, board: Board): Finding[] {
         state: stateOf(atLeast(stands, highest)),
         code: 'regulator input',
         about: rail.label,
-        sentence: `Up to ${num(highest.high, 2)} V reach the regulator of ${railWords(rail.label)}; it takes ${given} at most.`,
+        says: { code: 'regulator input', rail: rail.label, reachVolts: highest.high, standsVolts: stands },
         needed: `${num(highest.high, 2)} V`,
         given,
         grounds: [ground(`${rail.label}, most input`, most, 'V')],

@@ -10,6 +10,7 @@ import { cellOhm, lowestVolts } from '../trade/cell';
 import { meetings } from '../trade/harness';
 import { plugFamily } from '../trade/plug';
 import { awgMilliohmPerM, carriesAmps, dropVolts, wireGramsPerM } from '../trade/wire';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const rung = (build: Build, board: Board, n: number) => evaluate(build, board).rungs[n - 1]!;
 const about = (build: Build, board: Board, n: number, what: string) =>
@@ -48,7 +49,7 @@ describe('the pack under load', () => {
       );
     const open = of();
     expect([open.verdict, open.rungs[5]!.state]).toEqual(['cannot say yet', 'unknown']);
-    expect(open.rungs[5]!.findings.map((f) => f.sentence).join()).toContain(
+    expect(open.rungs[5]!.findings.map((f) => sentenceOf(f)).join()).toContain(
       'the pack may fall to 9.71 V at full throttle, below the 12 V it needs',
     );
     expect(of(says(2)).verdict).toBe('fits');
@@ -181,16 +182,16 @@ describe('plug pins (data sheets of the families, from memory)', () => {
     expect(on(1.2, 'solder').stopsAt).toBeNull();
   });
   test('a pin at nine tenths is strained, and says so with both figures', () =>
-    expect(on(0.95).rungs[6]!.findings.find((f) => f.sentence.includes('SH pins carry 1 A'))!.state).toBe('strained'));
+    expect(on(0.95).rungs[6]!.findings.find((f) => f.says.code === 'over the pins')!.state).toBe('strained'));
   test('a draw that nobody says is not nothing on a pin', () => {
     const climb = evaluate(
       makeBuild({}, [makePart('p', { supply: { ...supply(7, 12, 1, 9), peakAmps: unknown } })]),
       board,
     );
-    expect(climb.rungs[6]!.findings.find((f) => f.sentence.includes('SH pins carry 1 A'))).toMatchObject({
+    expect(climb.rungs[6]!.findings.find((f) => f.says.code === 'over the pins')).toMatchObject({
       state: 'unknown',
       needed: 'unknown',
-      sentence: expect.stringContaining('draws nobody says how much through 1 pin') as unknown,
+      says: { amps: null, pins: 1, family: 'SH', ampsPerPin: 1 },
     });
   });
 });
@@ -250,7 +251,7 @@ describe('a separate ESC', () => {
   });
   test('different orders strain the rung and spell out what would meet what', () => {
     const found = about(build(), board({ escPlug: { family: 'SH', pins: ['GND', 'VBAT', 'S1'] } }), 3, 'ESC harness')!;
-    expect([found.state, found.sentence.includes('GND would meet VBAT')]).toEqual(['strained', true]);
+    expect([found.state, sentenceOf(found).includes('GND would meet VBAT')]).toEqual(['strained', true]);
     expect(
       about(build(), board({ escPlug: { family: 'SH', pins: ['VBAT', 'GND', 'S1'] } }), 3, 'ESC harness')!.state,
     ).toBe('holds');
@@ -272,7 +273,7 @@ describe('a separate ESC', () => {
         'Current sensing',
       )!;
     expect(sensed(120)).toMatchObject({ state: 'holds' });
-    expect(sensed(120).sentence).toContain('burns 5 W');
+    expect(sentenceOf(sensed(120))).toContain('burns 5 W');
     expect(sensed(60).state).toBe('strained');
   });
 });
@@ -296,8 +297,8 @@ describe('lights', () => {
     expect(rung(lights(33, 2), board, 5).state).toBe('strained');
   });
   test('60 mA a light at full white (data sheets of the common part, from memory): 20 lights are 1.2 A, not 0.5', () => {
-    expect(rung(lights(20, 0.5), board, 7).findings.some((f) => f.sentence.includes('1.2 A'))).toBe(true);
-    expect(rung(lights(20, 1.2), board, 7).findings.some((f) => f.sentence.includes('full white'))).toBe(false);
+    expect(rung(lights(20, 0.5), board, 7).findings.some((f) => sentenceOf(f).includes('1.2 A'))).toBe(true);
+    expect(rung(lights(20, 1.2), board, 7).findings.some((f) => sentenceOf(f).includes('full white'))).toBe(false);
   });
 });
 

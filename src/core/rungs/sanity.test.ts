@@ -33,11 +33,10 @@ describe('figures that cannot be true', () => {
       ['rails[1].source.ratedAmps', false, 7],
     ]);
     expect(doubt({ rails: rails(regulator(5, 1)) })).toEqual([]);
-    expect(
-      doubtsAbout(
-        makeBoard({ rails: rails(regulator(5, 1.05, { type: 'linear' })), packCells: { min: says(2), max: says(3) } }),
-      )[0]!.sentence,
-    ).toContain('8 W'); // (12.6 - 5) x 1.05
+    const hot = doubtsAbout(
+      makeBoard({ rails: rails(regulator(5, 1.05, { type: 'linear' })), packCells: { min: says(2), max: says(3) } }),
+    )[0]!;
+    expect(hot.says).toMatchObject({ code: 'linear too hot', watts: expect.closeTo(7.98) as unknown }); // (12.6 - 5) x 1.05
     // 5 W is where it starts: 20.2 V x 0.2476 A.
     expect(doubt({ rails: rails(regulator(5, 0.24, { type: 'linear' })) })).toEqual([]);
   });

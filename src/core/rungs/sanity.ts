@@ -4,13 +4,13 @@ import { interval, isKnown, type NumberFigure } from '../quantity/figure';
 import { fullVolts } from '../trade/cell';
 import { plugFamily } from '../trade/plug';
 import { processors } from '../trade/processor';
-import { railWords } from '../circuit/rail-words';
-import { capital, num, type Finding } from './finding';
+import type { Finding } from './finding';
+import type { DoubtSays } from './says/doubt-says';
 
 /** A figure that cannot be true as it stands, or that wants a second look. */
 export interface Doubt {
   field: string;
-  sentence: string;
+  says: DoubtSays;
   /** It cannot be true; else it is only unlikely. */
   impossible: boolean;
   rung: Finding['rung'];
@@ -39,7 +39,7 @@ export function sanityFindings(board: Board): Finding[] {
       state: d.impossible ? 'unknown' : 'strained',
       code: 'a figure in doubt',
       about: 'A figure in doubt',
-      sentence: d.sentence,
+      says: d.says,
       grounds: [],
       ...(board.members ? { member: m.board.id } : {}),
     })),
@@ -51,16 +51,12 @@ function portsBeyondProcessor(board: Board): Doubt[] {
   const claimed = interval(board.claimedPorts).low;
   const { usualPorts, mostPorts, family } = processors[board.processor.value];
   if (claimed <= usualPorts) return [];
-  const most =
-    claimed > mostPorts
-      ? `no ${family} processor of the trade has more than ${mostPorts}`
-      : `the usual ${family} processors have ${usualPorts}, only the largest up to ${mostPorts}`;
   return [
     {
       field: 'claimedPorts',
       rung: 4,
       impossible: claimed > mostPorts,
-      sentence: `The board claims ${num(claimed, 0)} serial ports; ${most}. Ask which of them are soft serial.`,
+      says: { code: 'ports beyond the processor', claimed, family, usual: usualPorts, most: mostPorts },
     },
   ];
 }
@@ -77,7 +73,13 @@ function tooLight(board: Board): Doubt[] {
       field: 'massG',
       rung: 8,
       impossible: true,
-      sentence: `${num(mass)} g is less than a bare board of ${num(interval(board.lengthMm).low)} x ${num(interval(board.widthMm).low)} mm weighs (about ${num(bare)} g).`,
+      says: {
+        code: 'lighter than bare',
+        massG: mass,
+        lengthMm: interval(board.lengthMm).low,
+        widthMm: interval(board.widthMm).low,
+        bareG: bare,
+      },
     },
   ];
 }
@@ -99,7 +101,7 @@ function regulators(board: Board): Doubt[] {
           rung: 7,
           // The load rung holds what is really drawn to what its heat allows.
           impossible: false,
-          sentence: `${capital(railWords(rail.label))}: a linear regulator giving ${num(amps)} A at ${num(out)} V from a full ${num(cells, 0)}-cell pack would burn ${num(watts, 0)} W; it cannot, so less counts.`,
+          says: { code: 'linear too hot', rail: rail.label, amps, outVolts: out, cells, watts },
         });
     }
     const parent = input?.source.kind === 'regulator' ? known(input.source.outVolts) : null;
@@ -108,14 +110,14 @@ function regulators(board: Board): Doubt[] {
         field: `rails[${i}].source.outVolts`,
         rung: 6,
         impossible: true,
-        sentence: `${capital(railWords(rail.label))} is said to give ${num(out)} V out of a rail of ${num(parent)} V; bucks and linear regulators only go down.`,
+        says: { code: 'more volts out than in', rail: rail.label, outVolts: out, inVolts: parent },
       });
     if (amps !== null && amps > 6)
       doubts.push({
         field: `rails[${i}].source.ratedAmps`,
         rung: 7,
         impossible: false,
-        sentence: `${capital(railWords(rail.label))}: ${num(amps)} A is more than a regulator of this size usually gives; ask for how long.`,
+        says: { code: 'strong regulator', rail: rail.label, amps },
       });
     const eta = s.efficiency ? known(s.efficiency) : null;
     if (eta !== null && eta > 0.99)
@@ -123,7 +125,7 @@ function regulators(board: Board): Doubt[] {
         field: `rails[${i}].source.efficiency`,
         rung: 7,
         impossible: true,
-        sentence: `${capital(railWords(rail.label))}: an efficiency of ${num(eta * 100, 0)} % is not to be had.`,
+        says: { code: 'efficiency', rail: rail.label, share: eta },
       });
     return doubts;
   });
@@ -144,7 +146,14 @@ function plugPins(board: Board): Doubt[] {
           field: `plugs[${i}]`,
           rung: 7,
           impossible: false,
-          sentence: `${capital(railWords(rail.label))} is rated ${num(amps)} A, but leaves the board only by ${pins} pin${pins === 1 ? '' : 's'} of the ${plug.label} plug, good for ${num(pins * family.ampsPerPin)} A.`,
+          says: {
+            code: 'rail beyond its pins',
+            rail: rail.label,
+            amps,
+            pins,
+            plug: plug.label,
+            pinAmps: pins * family.ampsPerPin,
+          },
         },
       ];
     });
@@ -161,7 +170,7 @@ function escFigures(board: Board): Doubt[] {
       field: 'esc.burstAmps',
       rung: 3,
       impossible: true,
-      sentence: `A burst of ${num(burst)} A below the continuous ${num(cont)} A cannot be: the two are swapped, or one is wrong.`,
+      says: { code: 'burst below continuous', burstAmps: burst, continuousAmps: cont },
     },
   ];
 }
@@ -175,7 +184,7 @@ function packLimit(board: Board): Doubt[] {
       field: 'packMaxVolts',
       rung: 2,
       impossible: true,
-      sentence: `The board claims ${num(cells, 0)} cells and at most ${num(volts, 1)} V; ${num(cells, 0)} full cells are ${num(fullVolts(cells), 1)} V.`,
+      says: { code: 'volts below its cells', cells, volts, fullVolts: fullVolts(cells) },
     },
   ];
 }

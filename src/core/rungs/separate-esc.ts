@@ -3,7 +3,7 @@ import type { Build, OwnEsc } from '../records/build';
 import { exactly, interval, isKnown, type NumberFigure } from '../quantity/figure';
 import { atLeast } from '../quantity/truth';
 import { ground } from '../quantity/ground';
-import { enoughDrawn, undrawn } from '../circuit/all-pads';
+import { enoughDrawn } from '../circuit/all-pads';
 import { fullVolts } from '../trade/cell';
 import { packCells, packVolts } from '../circuit/packs';
 import { meetings } from '../trade/harness';
@@ -11,7 +11,8 @@ import { plugFamily } from '../trade/plug';
 import { isRigid } from '../sets/feed';
 import { piecesOf } from '../sets/pieces';
 import { escAgainstMotors, padLimit } from './esc-amps';
-import { counted, list, num, stateOf, type Finding } from './finding';
+import { counted, num } from '../quantity/spelled';
+import { stateOf, type Finding } from './finding';
 
 /** What rung 3 asks where the ESCs are separate. */
 export function separateEscs(build: Build, board: Board): Finding[] {
@@ -21,19 +22,15 @@ export function separateEscs(build: Build, board: Board): Finding[] {
 /** Nothing breaks by it, but few would want it. */
 function idle({ esc, kind }: Board): Finding[] {
   if (!esc) return [];
-  const fix =
-    kind === 'stack'
-      ? 'The controller of this stack alone, where a shop sells it; or ESCs on the board, where its channels are enough.'
-      : 'ESCs on the board, where its channels are enough.';
   return [
     {
       rung: 3,
       state: 'strained',
       code: 'esc on the board',
       about: 'ESC on the board',
-      sentence: 'The build counts on separate ESCs: the one on the board is paid for and carried for nothing.',
+      says: { code: 'ESC on the board idle' },
       grounds: [],
-      fix,
+      fix: { code: 'ESCs on the board', orControllerAlone: kind === 'stack' },
     },
   ];
 }
@@ -47,7 +44,7 @@ function outputs(build: Build, board: Board): Finding {
     state: stateOf(truth),
     code: 'motor outputs',
     about: 'Motor outputs',
-    sentence: `${count === 1 ? 'The separate ESC needs a motor output' : `${count} separate ESCs need a motor output each`}; ${truth === 'unknown' ? `${there} are drawn, and ${undrawn}` : `the board has ${there}`}.`,
+    says: { code: 'outputs for separate ESCs', escs: count, there, drawn: truth },
     needed: counted(count, 'output'),
     given: counted(there, 'output'),
     grounds: [],
@@ -86,10 +83,10 @@ function unnamed({ motors }: Build): Finding {
     state: 'unknown',
     code: 'esc not named',
     about: 'ESCs',
-    sentence: `${motors.count === 1 ? 'The motor needs an ESC' : `The ${motors.count} motors need ESCs`}, and the build names none: whether they carry the motors is open.`,
+    says: { code: 'ESC not named', motors: motors.count },
     needed: counted(motors.count, 'channel'),
     given: 'unknown',
-    fix: 'Name your ESC in Pack and motors.',
+    fix: { code: 'name your ESC' },
     grounds: [],
   };
 }
@@ -101,13 +98,19 @@ function escVolts(build: Build, esc: OwnEsc): Finding {
   const stated = esc.maxVolts && isKnown(esc.maxVolts) ? esc.maxVolts : null;
   const stands = stated ? interval(stated) : { low: fullVolts(cells.low), high: fullVolts(cells.high) };
   const truth = atLeast(stands, exactly(full));
-  const takes = stated ? `${num(stands.low, 2)} V` : `${counted(cells.low, 'cell')}, ${num(stands.low, 2)} V full`;
   return {
     rung: 3,
     state: stateOf(truth),
     code: 'esc cells',
     about: 'ESC volts',
-    sentence: `${counted(packCells(build).high, 'cell')} reach ${num(full, 2)} V when full; ${Number.isFinite(stands.low) ? `${esc.name} takes ${takes}` : `nobody says how many volts or cells ${esc.name} takes`}.`,
+    says: {
+      code: 'volts of the ESC',
+      cells: packCells(build).high,
+      fullVolts: full,
+      esc: esc.name,
+      standsVolts: stands.low,
+      standsCells: stated ? null : cells.low,
+    },
     needed: `${num(full, 2)} V`,
     given: `${num(stands.low, 2)} V`,
     grounds: [stated ? ground('Most volts of the ESC', stated, 'V') : ground('Most cells of the ESC', esc.maxCells)],
@@ -128,7 +131,7 @@ function harness(build: Build, board: Board): Finding[] {
         state: 'strained',
         code: 'esc harness',
         about: 'ESC harness',
-        sentence: 'The board has no plug for a four-in-one ESC: its wires are soldered one by one.',
+        says: { code: 'no plug for an ESC' },
         grounds: [],
       },
     ];
@@ -142,12 +145,12 @@ function harness(build: Build, board: Board): Finding[] {
         state: 'holds',
         code: 'esc harness',
         about: 'ESC harness',
-        sentence: 'Both ends of the ESC harness have the same pin order.',
+        says: { code: 'pin orders alike' },
         grounds: [],
       },
     ];
   const burns = meets.filter((m) => m.burns);
-  const first = (burns.length > 0 ? burns : meets).slice(0, 2).map((m) => `${m.board} would meet ${m.esc}`);
+  const first = (burns.length > 0 ? burns : meets).slice(0, 2);
   return [
     ...families,
     {
@@ -155,7 +158,12 @@ function harness(build: Build, board: Board): Finding[] {
       state: 'strained',
       code: 'esc harness',
       about: 'ESC harness',
-      sentence: `The pin orders differ at ${counted(meets.length, 'pin')}. Plugged straight, ${list(first)}${burns.length > 0 ? ': that burns a board' : ''}. Re-pin the plug first; the build sheet has the table.`,
+      says: {
+        code: 'pin orders differ',
+        pins: meets.length,
+        meet: first.map((m) => ({ board: m.board, esc: m.esc })),
+        burns: burns.length > 0,
+      },
       needed: own.join(' '),
       given: pins.join(' '),
       grounds: [],
@@ -175,7 +183,7 @@ function otherFamily(esc: string | undefined, board: string | undefined): Findin
       state: 'strained',
       code: 'esc harness',
       about: 'ESC plug',
-      sentence: `The plug of the ESC is ${esc}, that of the board ${board}: they do not go into each other, so make a cable with one of each.`,
+      says: { code: 'plugs of two families', esc, board },
       needed: esc,
       given: board,
       grounds: [],

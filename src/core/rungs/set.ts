@@ -7,7 +7,7 @@ import { feedBridge, feedsOf, positionOf, isRigid, linesOfFiveMeet } from '../se
 import { piecesOf, type Pieces } from '../sets/pieces';
 import { isSingleEsc, memberOf } from '../sets/roles';
 import { sensingOf } from '../sets/sensing';
-import { counted, list, type Finding } from './finding';
+import { type Finding } from './finding';
 
 /** What is asked of boards that are bought together: the lines between them, their sources of 5 V, and that nothing is paid for twice. */
 export function checkSet(build: Build, board: Board, hookup: Hookup): Finding[] {
@@ -27,8 +27,7 @@ function harness(build: Build, pieces: Pieces): Finding[] {
   if (!esc) return [];
   const base = { rung: 3 as const, code: 'harness line' as const, about: 'Harness', member: esc.id, grounds: [] };
   const [own, its] = [controller.escPlug?.pins ?? [], esc.escPlug?.pins ?? []];
-  if (isSingleEsc(esc))
-    return [{ ...base, state: 'holds', sentence: `Each ${esc.name} is soldered to its motor output and to the pack.` }];
+  if (isSingleEsc(esc)) return [{ ...base, state: 'holds', says: { code: 'ESCs soldered one by one', esc: esc.name } }];
   if (own.length === 0 || its.length === 0) {
     const lacks = own.length === 0 ? controller : esc;
     if (isRigid(pieces))
@@ -36,7 +35,7 @@ function harness(build: Build, pieces: Pieces): Finding[] {
         {
           ...base,
           state: 'breaks',
-          sentence: `One of the two sits board to board, and ${lacks.name} has no plug for it.`,
+          says: { code: 'no plug board to board', lacks: lacks.name },
         },
       ];
     // Of a controller without one rung 3 speaks already.
@@ -45,7 +44,7 @@ function harness(build: Build, pieces: Pieces): Finding[] {
       {
         ...base,
         state: 'strained',
-        sentence: `${lacks.name} has no plug for the harness: its wires are soldered one by one.`,
+        says: { code: 'no plug for the harness', lacks: lacks.name },
       },
     ];
   }
@@ -62,12 +61,14 @@ function harness(build: Build, pieces: Pieces): Finding[] {
       {
         ...base,
         state: 'breaks',
-        sentence: `The two sit board to board, so no line can be moved, and ${
-          missing.length > 0 ? `there is no line for ${list(missing)}` : `${first!.board} meets ${first!.esc}`
-        }.`,
+        says: {
+          code: 'lines clash board to board',
+          missing,
+          meet: first ? { board: first.board, esc: first.esc } : null,
+        },
         needed: own.join(' '),
         given: its.join(' '),
-        fix: 'A controller or an ESC with a plug on wires.',
+        fix: { code: 'plug on wires' },
       },
     ];
   }
@@ -76,7 +77,7 @@ function harness(build: Build, pieces: Pieces): Finding[] {
     {
       ...base,
       state: 'strained',
-      sentence: `The harness lacks ${missing.length === 1 ? 'the line' : 'the lines'} for ${list(missing)}: ${counted(missing.length, 'wire')} to be soldered beside it.`,
+      says: { code: 'harness lacks lines', missing },
       needed: own.join(' '),
       given: its.join(' '),
     },
@@ -101,8 +102,8 @@ function twoSources(pieces: Pieces, hookup: Hookup): Finding[] {
       {
         ...base,
         state: 'breaks',
-        sentence: `${pieces.controller.name} and ${pieces.esc.name} each make 5 V, and the plug between them joins the two without a diode: the stronger drives current into the other.`,
-        fix: 'An ESC without a 5 V line, or a controller that takes its 5 V from it.',
+        says: { code: 'two sources joined', controller: pieces.controller.name, esc: pieces.esc.name },
+        fix: { code: 'one source of 5 V' },
       },
     ];
   const feed = hookup.bridges.find((b) => b.bridge === feedBridge);
@@ -111,7 +112,7 @@ function twoSources(pieces: Pieces, hookup: Hookup): Finding[] {
     {
       ...base,
       state: 'strained',
-      sentence: `Both ends of the harness carry 5 V, and here ${pieces.controller.name} gets its own from ${feed.positionLabel}: pull the 5 V pin out of the plug, or two sources meet.`,
+      says: { code: 'pull the 5 V pin', controller: pieces.controller.name, from: feed.positionLabel },
     },
   ];
 }
@@ -127,7 +128,7 @@ function packLine(board: Board, { controller }: Pieces): Finding[] {
       code: 'pack line',
       about: 'Pack line',
       member: controller.id,
-      sentence: `The full pack would destroy ${controller.name}: leave its pack line out and feed it 5 V. It does not see the pack's volts then.`,
+      says: { code: 'pack line left out', controller: controller.name },
       grounds: [],
     },
   ];
@@ -147,14 +148,14 @@ function sensors(board: Board, pieces: Pieces): Finding[] {
       about: 'Current line',
       state: 'strained',
       member: memberOf(board, used.role)!.board.id,
-      sentence: `The current sensor of ${nameOf(used.role)} has no line in the harness: solder a wire from it to the controller's current input.`,
+      says: { code: 'sensor by a wire', of: nameOf(used.role) },
     });
   if (used && idle.length > 0)
     found.push({
       ...base,
       state: 'strained',
       member: memberOf(board, idle[0]!.role)!.board.id,
-      sentence: `A sensor is paid for twice: that of ${nameOf(used.role)} is read, ${list(idle.map((s) => nameOf(s.role)))} ${idle.length === 1 ? 'brings one' : 'bring one each'} for nothing.`,
+      says: { code: 'sensor twice', read: nameOf(used.role), idle: idle.map((s) => nameOf(s.role)) },
     });
   const unread = pieces.esc?.currentSensor && !there.some((s) => s.role === 'esc') && !isSingleEsc(pieces.esc);
   if (unread)
@@ -164,7 +165,7 @@ function sensors(board: Board, pieces: Pieces): Finding[] {
       about: 'Current line',
       state: 'strained',
       member: pieces.esc!.id,
-      sentence: `The harness has no line for the current sensor of ${pieces.esc!.name}, and ${pieces.controller.name} has no input for a wire: it is not read.`,
+      says: { code: 'sensor not read', esc: pieces.esc!.name, controller: pieces.controller.name },
     });
   return found;
 }

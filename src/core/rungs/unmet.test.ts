@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
 import { claims, makeBoard, makeBuild, makePart, regulator, says, supply } from '../tests/make';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 /** The sentence that says which sum is too much names what falls short, and nothing that would do. Figures by hand. */
 const pads = ['vbat', 'a', 'b'].map((id) => ({ id, label: id }));
@@ -20,10 +21,10 @@ describe('what is too little', () => {
     });
     const finding = load(board, makePart('servo', { supply: supply(4.8, 6.6, 1.2) }));
     // 1.2 A peak against 1 A printed; 0.6 A steady is within 0.8 A.
-    expect(finding.sentence).toBe(
+    expect(sentenceOf(finding)).toBe(
       'servo would draw 0.6 A of the 5 V rail, 1.2 A at peak; it may carry 0.8 A (80 % of its rating), 1 A for moments: too little.',
     );
-    expect(finding.fix).toContain('external regulator');
+    expect(finding.fix?.code).toBe('external regulator');
   });
 
   test('where USB is what falls short, the regulator that would do is not named, and the fix is to ask less of USB', () => {
@@ -39,11 +40,11 @@ describe('what is too little', () => {
     const alive = makePart('gps', { supply: supply(4.5, 5.5, 0.1) }, { onUsb: true });
     const finding = load(board, alive, makePart('servo', { supply: supply(4.5, 6.6, 1.2) }, { onUsb: true }));
     // Typical 0.6 A on the servo: within 3 A x 80 %, above the 0.5 A of USB 2.0 (7.2.1).
-    expect(finding.sentence).toContain(
+    expect(sentenceOf(finding)).toContain(
       'servo would draw 0.6 A of USB on the desk; it gives 0.5 A to what must live on it',
     );
-    expect(finding.sentence).not.toContain('Regulator');
-    expect(finding.fix).toContain('go without USB');
+    expect(sentenceOf(finding)).not.toContain('Regulator');
+    expect(finding.fix?.code).toBe('go without USB');
   });
 
   test('where no single sum is too much but all choices together are, every regulator is named, and the sentence is whole', () => {
@@ -56,7 +57,7 @@ describe('what is too little', () => {
       part('two'),
       part('three'),
     );
-    expect(finding.sentence).toBe(
+    expect(sentenceOf(finding)).toBe(
       'one, two and three would draw 0.9 A of left, 1.8 A at peak; it may carry 0.8 A (80 % of its rating), 1 A for moments; or 0.9 A of right, 1.8 A at peak; it may carry 0.8 A (80 % of its rating), 1 A for moments: too little.',
     );
   });
@@ -73,7 +74,7 @@ describe('what is too little', () => {
       makePart('lamp', { supply: supply(4.5, 5.5, 0.5) }),
     );
     // 0.5 A peak against 0.3 A printed; derated 0.24 A.
-    expect(finding.sentence).toBe(
+    expect(sentenceOf(finding)).toBe(
       'lamp would draw 0.25 A of the 5 V out of transmitter, 0.5 A at peak; it may carry 0.24 A, 0.3 A for moments: too little.',
     );
   });

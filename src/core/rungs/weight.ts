@@ -7,13 +7,14 @@ import { ground } from '../quantity/ground';
 import { planGrounds } from '../figures/plan-figures';
 import { draggedIn } from '../bill/dragged-in';
 import { flownBeside } from '../bill/flown';
-import { howToName, unlistedParts } from '../bill/unlisted';
+import { unlistedParts } from '../bill/unlisted';
 import type { Hookup } from '../wiring/hookup';
 import { comfort } from '../trade/comfort';
 import { atLeast, flag } from '../quantity/truth';
 import { massIncludes } from '../trade/mass-words';
 import { sundries } from '../trade/sundries';
-import { list, marginOf, num, span, stateWithin, type Finding } from './finding';
+import { num, span } from '../quantity/spelled';
+import { marginOf, stateWithin, type Finding } from './finding';
 
 export interface MassLine {
   what: string;
@@ -92,31 +93,18 @@ export function checkWeight(build: Build, lines: MassLine[]): Finding[] {
   const truth = atLeast({ low: limit, high: limit }, mass);
   const state = stateWithin(truth, margin, comfort.weight);
   const unknown = lines.filter((l) => !Number.isFinite(l.grams.high)).map((l) => l.what);
-  const words = Number.isFinite(mass.high)
-    ? span(mass.low, mass.high, 'g', 0)
-    : `at least ${num(mass.low, 0)} g (nobody says what ${unknown.join(' and ')} weighs)`;
-  const unlisted = lines.filter((l) => l.unlisted);
-  const guess =
-    unlisted.length === 0
-      ? ''
-      : ` In that, nobody has listed: ${list(unlisted.map((l) => `${l.what} (${span(l.grams.low, l.grams.high, 'g', 1)})`))}.`;
-  const lead = {
-    holds: `${num(limit - mass.high, 0)} g below the limit of ${num(limit, 0)} g`,
-    strained: `Only ${num(limit - mass.high, 0)} g below the limit of ${num(limit, 0)} g`,
-    unknown: `It may or may not stay below the limit of ${num(limit, 0)} g`,
-    breaks: `${num(mass.low - limit, 0)} g over the limit of ${num(limit, 0)} g`,
-  }[state];
+  const unlisted = lines.filter((l) => l.unlisted).map((l) => ({ what: l.what, grams: l.grams }));
   return [
     {
       rung: 8,
       state,
       code: 'take-off mass',
       about: 'Take-off mass',
-      sentence: `${lead}: with all that the hookup drags in it weighs ${words}.${guess}`,
-      needed: words,
+      says: { code: 'take-off mass', limitG: limit, massG: mass, unsaid: unknown, unlisted },
+      needed: Number.isFinite(mass.high) ? span(mass.low, mass.high, 'g', 0) : `at least ${num(mass.low, 0)} g`,
       given: `${num(limit, 0)} g`,
       ...(margin === undefined ? {} : { margin }),
-      ...(state === 'unknown' && unlisted.length > 0 ? { fix: howToName } : {}),
+      ...(state === 'unknown' && unlisted.length > 0 ? { fix: { code: 'list what is missing' } as const } : {}),
       grounds: [...planGrounds(build, 'take-off limit'), ...lines.map((l) => ground(l.what, l.figure, 'g'))],
     },
   ];

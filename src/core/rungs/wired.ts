@@ -1,11 +1,9 @@
 import { suppliedName, type Hookup, type WiredPart, type WiredSupply } from '../wiring/hookup';
 import { portSums } from '../wiring/port-sums';
-import { reasonWords } from '../wiring/reason';
-import type { Condition, SolvedRung } from '../wiring/way';
+import type { SolvedRung } from '../wiring/way';
 import { comfort } from '../trade/comfort';
-import { railWords } from '../circuit/rail-words';
-import { capital, counted, list, marginOf, num, onlySpare, stateOf, uncapital, worst, type Finding } from './finding';
-import { linkWords } from '../wiring/signal-words';
+import { counted, num } from '../quantity/spelled';
+import { marginOf, stateOf, worst, type Finding } from './finding';
 
 /** Findings of rungs 4 to 7 on everything that the hookup does wire. */
 export function checkWired(hookup: Hookup): Finding[] {
@@ -22,14 +20,14 @@ export function checkWired(hookup: Hookup): Finding[] {
 function portCount(hookup: Hookup): Finding[] {
   if (hookup.ports.length === 0) return [];
   const { open, used } = portSums(hookup.ports);
-  const released = hookup.releases.map((r) => `${r.what}: ${r.lost}`);
+  const released = hookup.releases.map(({ what, lost }) => ({ what, lost }));
   return [
     {
       rung: 4,
       state: released.length > 0 ? 'strained' : 'holds',
       code: 'serial ports',
       about: 'Serial ports',
-      sentence: `${open} of ${counted(hookup.ports.length, 'port')} can be used: ${used} taken, ${hookup.freePorts} left free.${released.length > 0 ? ` ${released.join('. ')}.` : ''}`,
+      says: { code: 'serial ports', ports: hookup.ports.length, usable: open, used, free: hookup.freePorts, released },
       needed: counted(used, 'port'),
       given: counted(open, 'port'),
       grounds: [],
@@ -46,7 +44,7 @@ function linkFindings(part: WiredPart): Finding[] {
             state: 'strained',
             code: 'wired another way',
             about: part.name,
-            sentence: `${part.name} is wired by "${part.mode!.label}": ${list(part.mode!.lost)}.`,
+            says: { code: 'wired another way', part: part.name, mode: part.mode!.label, lost: part.mode!.lost },
             grounds: [],
           },
         ]
@@ -57,14 +55,15 @@ function linkFindings(part: WiredPart): Finding[] {
       const at = (rung: SolvedRung) => l.conditions.filter((c) => c.rung === rung);
       const ports = at(4);
       const signals = at(5);
-      const on = `${part.name}: ${uncapital(linkWords(l.link))} on ${l.on}`;
+      const on = { part: part.name, link: l.link, on: l.on };
+      const open = ports.filter((c) => c.truth === 'unknown').map((c) => c.reason);
       return [
         {
           rung: 4,
           state: worst([l.lost.length > 0 ? 'strained' : 'holds', ...ports.map((c) => stateOf(c.truth))]),
           code: 'link',
           about: part.name,
-          sentence: `${on}${l.lost.map((r) => `; ${reasonWords(r)}`).join('')}${doubtful(ports)}.`,
+          says: { code: 'link', ...on, lost: l.lost, open },
           grounds: ports.flatMap((c) => c.grounds ?? []),
         },
         ...(signals.length > 0
@@ -74,7 +73,7 @@ function linkFindings(part: WiredPart): Finding[] {
                 state: worst(signals.map((c) => stateOf(c.truth))),
                 code: 'signal' as const,
                 about: part.name,
-                sentence: `${on}; ${list([...new Set(signals.map((c) => reasonWords(c.reason)))])}.`,
+                says: { code: 'signal' as const, ...on, reasons: signals.map((c) => c.reason) },
                 grounds: signals.flatMap((c) => c.grounds ?? []),
               },
             ]
@@ -82,11 +81,6 @@ function linkFindings(part: WiredPart): Finding[] {
       ];
     }),
   ];
-}
-
-function doubtful(conditions: readonly Condition[]): string {
-  const open = conditions.filter((c) => c.truth === 'unknown');
-  return open.length > 0 ? `; ${list(open.map((c) => reasonWords(c.reason)))}` : '';
 }
 
 function supplyFindings(name: string, s: WiredSupply): Finding[] {
@@ -99,7 +93,12 @@ function supplyFindings(name: string, s: WiredSupply): Finding[] {
       state: worst([s.lost.length > 0 || tight ? 'strained' : 'holds', ...rails.map((c) => stateOf(c.truth))]),
       code: 'supply',
       about: name,
-      sentence: `${name}: ${rails.map((c) => reasonWords(c.reason)).join('; ')}${s.lost.map((r) => `; ${reasonWords(r)}`).join('')}${tight ? `; only ${s.margin} % is left to its limits` : ''}.`,
+      says: {
+        code: 'supply',
+        part: name,
+        reasons: [...rails.map((c) => c.reason), ...s.lost],
+        leftPercent: tight ? s.margin : null,
+      },
       ...(s.margin === null ? {} : { margin: s.margin / 100 }),
       grounds: rails.flatMap((c) => c.grounds ?? []),
     },
@@ -108,7 +107,7 @@ function supplyFindings(name: string, s: WiredSupply): Finding[] {
       state: stateOf(c.truth),
       code: 'load reason',
       about: name,
-      sentence: `${capital(reasonWords(c.reason))}.`,
+      says: { code: 'load hangs on', reason: c.reason },
       grounds: c.grounds ?? [],
     })),
   ];
@@ -122,7 +121,7 @@ function bridgeFindings(hookup: Hookup): Finding[] {
       state: 'holds',
       code: 'bridge to set',
       about: b.label,
-      sentence: `Set ${b.label} to ${b.positionLabel}, before anything is powered.`,
+      says: { code: 'set the bridge', bridge: b.label, position: b.positionLabel },
       grounds: [],
     }));
 }
@@ -136,18 +135,27 @@ function loadFinding(r: Hookup['rails'][number]): Finding[] {
   else if (r.over || free < comfort.load) state = 'strained';
   else state = 'holds';
   const unsaid = r.parts.filter((p) => p.unsaid).map((p) => p.name);
-  const own = r.ownMa > 0 ? `, less ${num(r.ownMa / 1000, 2)} A for the board itself` : '';
-  let derate: string;
-  if (r.byHeat) derate = ` (a linear regulator: more would burn too many watts on the full pack${own})`;
-  else if (r.share < 1) derate = ` (${num((r.printedMa + r.ownMa) / 1000, 2)} A x ${num(r.share * 100, 0)} %${own})`;
-  else derate = '';
   return [
     {
       rung: 7,
       state,
       code: 'rail load',
       about: r.label,
-      sentence: `${list(r.parts.map((p) => p.name))} ${r.parts.length === 1 ? 'draws' : 'together draw'} ${r.atLeast ? 'at least ' : ''}${num(r.typicalMa / 1000, 2)} A, ${num(r.peakMa / 1000, 2)} A at peak; ${railWords(r.label)} may carry ${num(r.usableMa / 1000, 2)} A${derate}${r.over ? ': the peak goes into the reserve' : onlySpare(state, free)}${r.atLeast ? `; nobody says what ${list(unsaid)} draws` : ''}.`,
+      says: {
+        code: 'rail load',
+        rail: r.label,
+        parts: r.parts.map((p) => p.name),
+        typicalMa: r.typicalMa,
+        peakMa: r.peakMa,
+        usableMa: r.usableMa,
+        share: r.share,
+        printedMa: r.printedMa,
+        ownMa: r.ownMa,
+        byHeat: r.byHeat,
+        intoReserve: r.over,
+        unsaid,
+        free,
+      },
       needed: `${num(r.peakMa / 1000, 2)} A`,
       given: `${num(r.usableMa / 1000, 2)} A`,
       ...(margin === undefined ? {} : { margin: free }),

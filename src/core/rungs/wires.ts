@@ -2,7 +2,8 @@ import type { Board } from '../records/board';
 import { suppliedName, type Hookup, type WiredSupply } from '../wiring/hookup';
 import { railPlugs, type RailPlug } from '../circuit/plug-pins';
 import { gaugeFor } from '../trade/wire';
-import { counted, list, num, type Finding } from './finding';
+import { num } from '../quantity/spelled';
+import { type Finding } from './finding';
 
 /** Rung 7, the way from pad to part: the pins of the plug, and the wire and its ground return. */
 export function checkWires(board: Board, hookup: Hookup): Finding[] {
@@ -44,17 +45,21 @@ function overPins({ plug, family, pads, amps, groundAmps }: RailPlug, joined: Jo
   let state: 'unknown' | 'holds' | 'strained' = 'holds';
   if (unsaid) state = 'unknown';
   else if (peak > 0.9 * most) state = 'strained';
-  const names = list([...joined, ...guests].map((p) => p.name));
-  const back =
-    groundAmps === null
-      ? 'the plug names no ground pin, so the return takes another way'
-      : `back through ${counted(Math.round(groundAmps / family.ampsPerPin), 'pin')} of ground`;
   return {
     rung: 7,
     state,
     code: 'plug pin',
     about: plug.label,
-    sentence: `${names} ${joined.length + guests.length === 1 ? 'draws' : 'together draw'} ${unsaid ? 'nobody says how much' : `up to ${num(peak, 2)} A`} through ${counted(pads.length, 'pin')} of the ${plug.label} plug, ${back}; ${family.family} pins carry ${num(family.ampsPerPin, 1)} A each.`,
+    says: {
+      code: 'over the pins',
+      parts: [...joined, ...guests].map((p) => p.name),
+      amps: unsaid ? null : peak,
+      pins: pads.length,
+      plug: plug.label,
+      groundPins: groundAmps === null ? null : Math.round(groundAmps / family.ampsPerPin),
+      family: family.family,
+      ampsPerPin: family.ampsPerPin,
+    },
     needed: unsaid ? 'unknown' : `${num(peak, 2)} A`,
     given: `${num(most, 1)} A`,
     ...(unsaid ? {} : { margin: (most - peak) / most }),
@@ -71,7 +76,7 @@ function wire(name: string, { peakAmps, volts, gauge, lostVolts }: WiredSupply):
         state: 'strained',
         code: 'wire too thin',
         about: name,
-        sentence: `${name} draws ${num(peakAmps, 0)} A: no single wire of the table carries that; run two.`,
+        says: { code: 'no wire carries it', part: name, amps: peakAmps },
         grounds: [],
       },
     ];
@@ -82,7 +87,7 @@ function wire(name: string, { peakAmps, volts, gauge, lostVolts }: WiredSupply):
       state: 'strained',
       code: 'wire loses volts',
       about: name,
-      sentence: `The wire of ${gauge} AWG to ${name} loses ${num(lostVolts, 2)} V of ${num(volts.low, 1)} V out and back at its peak: take a thicker or a shorter one.`,
+      says: { code: 'wire loses volts', part: name, gauge, lostVolts, railVolts: volts.low },
       grounds: [],
     },
   ];

@@ -8,6 +8,7 @@ import { makeBoard, makeBuild, says, unknown } from '../tests/make';
 import { candidateAt } from './candidate';
 import { feedsOf } from './feed';
 import { joined } from './join';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const { boards } = demoShelf();
 const builds = demoBuilds();
@@ -26,7 +27,7 @@ describe('three sets worked out by hand', () => {
     expect(climb.verdict).toBe('fits with work');
     expect(climb.rungs.filter((r) => r.rung <= 3).map((r) => r.state)).toEqual(['holds', 'holds', 'holds']);
     // 6 mm of ESC, 2 mm of air, 7 mm of controller.
-    expect(finding(climb, 'height')[0]!.sentence).toContain('the stack 15 mm');
+    expect(sentenceOf(finding(climb, 'height')[0]!)).toContain('the stack 15 mm');
     // 80 % of 55 A carry the 9 A of cruise: (44 - 9) / 9.
     expect(finding(climb, 'cruise current')[0]!.margin).toBeCloseTo(35 / 9, 6);
     expect(harnessOf(belfry, set)!.meets).toEqual([]);
@@ -46,7 +47,7 @@ describe('three sets worked out by hand', () => {
     expect(climb.stopsAt).toBe(3);
     const [stop] = finding(climb, 'harness line').filter((f) => f.state === 'breaks');
     // Pin 1 of the header is the pack, pin 1 of the plug is ground.
-    expect(stop!.sentence).toContain('VBAT meets GND');
+    expect(sentenceOf(stop!)).toContain('VBAT meets GND');
     expect(stop!.member).toBe('tarnfield-joist-55');
   });
 
@@ -119,7 +120,7 @@ describe('what members bring', () => {
   test('a sensor without a line to the controller is said not to be read', () => {
     const set = joined({ controller: board('dunmarrow-sluice'), esc: board('copperwren-truss-50') }, belfry);
     expect(set.currentSensor).toBeUndefined();
-    expect(finding(evaluate(belfry, set), 'harness line')[0]!.sentence).toContain('it is not read');
+    expect(sentenceOf(finding(evaluate(belfry, set), 'harness line')[0]!)).toContain('it is not read');
   });
 
   test('a second sensor is said to be paid for twice', () => {
@@ -127,7 +128,7 @@ describe('what members bring', () => {
       { controller: board('marlpit-stile'), esc: board('tarnfield-joist-55'), power: board('tarnfield-leat') },
       belfry,
     );
-    expect(finding(evaluate(belfry, set), 'sensor twice')[0]!.sentence).toContain('Leat brings one for nothing');
+    expect(sentenceOf(finding(evaluate(belfry, set), 'sensor twice')[0]!)).toContain('Leat brings one for nothing');
   });
 
   test('an ESC that asks for a capacitor and brings none has it bought, as large as it asks', () => {
@@ -141,7 +142,7 @@ describe('what members bring', () => {
     const climb = evaluate(belfry, set);
     const line = basketOf(belfry, set, climb.hookup).find((l) => l.key === 'board tarnfield-peg-45')!;
     expect([line.quantity, line.cents, line.grams]).toEqual([4, 4 * 1290, 23.6]);
-    expect(finding(climb, 'height')[0]!.sentence).toContain('the stack 7 mm');
+    expect(sentenceOf(finding(climb, 'height')[0]!)).toContain('the stack 7 mm');
   });
 
   test('what is at home costs nothing in any set', () => {
@@ -149,7 +150,7 @@ describe('what members bring', () => {
     const home = { ...belfry, atHome: { 'board marlpit-stile': 1 } };
     const saved = evaluate(belfry, set).totalCents! - evaluate(home, set).totalCents!;
     expect(saved).toBeGreaterThanOrEqual(3990);
-    expect(finding(evaluate(home, set), 'price')[0]!.sentence).toContain('Stile F7 is at home');
+    expect(sentenceOf(finding(evaluate(home, set), 'price')[0]!)).toContain('Stile F7 is at home');
   });
 
   test('pads stay on their member, and the words of a pad say whose it is', () => {
@@ -230,7 +231,7 @@ describe('both ends of a line', () => {
   test('who has ESCs at home and puts another into a set flies on that one', () => {
     const wing = build('saltgrass');
     const set = candidateAt(wing, boards, 'tarnfield-thwart~quillon-dowel-60')!;
-    expect(finding(evaluate(wing, set), 'esc channels')[0]!.sentence).toContain('Dowel 60');
+    expect(sentenceOf(finding(evaluate(wing, set), 'esc channels')[0]!)).toContain('Dowel 60');
   });
 });
 

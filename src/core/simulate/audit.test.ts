@@ -8,6 +8,7 @@ import { makeBoard, makeBuild, makePart, regulator, says, supply } from '../test
 import { damaged, lawfulPair } from '../tests/lawful-pair';
 import { randomPair } from '../tests/random-build';
 import { auditHookup } from './audit';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const rail = (source: object, more: object = {}) => [
   { id: 'pack', label: 'Pack', pads: [], source: { kind: 'pack' as const } },
@@ -53,7 +54,7 @@ test('a board whose regulator cannot even feed the board itself breaks at Load, 
   const own = makeBoard({ rails: rail(regulator(5, 0.02), { ownAmps: says(0.4) }) });
   const climb = evaluate(makeBuild({}, []), own);
   expect(climb.stopsAt).toBe(7);
-  expect(climb.rungs[6]!.findings[0]!.sentence).toContain(
+  expect(sentenceOf(climb.rungs[6]!.findings[0]!)).toContain(
     'The board itself draws 0.4 A through the 5 V rail, which carries 0.02 A',
   );
   const unsaid = makeBoard({ rails: rail(regulator(5, 0.2), { ownAmps: { unknown: true } }) });

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
 import { makeBoard, makeBuild, makePart, says } from '../tests/make';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const pads = ['vbat', 'in', 'sda', 'scl', 'led'].map((id) => ({ id, label: id.toUpperCase() }));
 const on = (link: object, board: object = {}) => {
@@ -31,7 +32,7 @@ describe('analogue inputs: what is measured against what the input stands', () =
   test('both numbers are said, and what helps', () =>
     expect(
       signals(link(42), input(40))
-        .findings.map((f) => f.sentence)
+        .findings.map((f) => sentenceOf(f))
         .join(' '),
     ).toMatch(/42 V .*40 V.*divider/));
 });

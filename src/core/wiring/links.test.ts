@@ -15,6 +15,7 @@ import {
   unknown,
 } from '../tests/make';
 import { alternativesOf, bridgeAlternativesOf, priceOfLocks } from './alternatives';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 /** Section 4 of the rules, what connects to what. Values without a source named beside them are common practice, no source. */
 const state = (build: Build, board: Board, rung: number) => evaluate(build, board).rungs[rung - 1]!;
@@ -184,7 +185,7 @@ describe('over the motor wires', () => {
       return {
         state: rungs[3]!.state,
         on: hookup.parts.find((p) => p.id === 'gauge')!.links[0]?.on,
-        says: rungs[3]!.findings.map((f) => f.sentence).join(' '),
+        says: rungs[3]!.findings.map((f) => sentenceOf(f)).join(' '),
       };
     };
     expect(on(['curr']).state).toBe('breaks');

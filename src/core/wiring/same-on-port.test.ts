@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
 import { makeBoard, makeBuild, makePart, portsAndPads, says } from '../tests/make';
 import { sameOnPort } from './same-on-port';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 describe('what is said of a port that is like another', () => {
   test('names that port and its pads, and leaves alone what is about neither', () => {
@@ -29,9 +30,11 @@ describe('what is said of a port that is like another', () => {
       makePart(id, { links: [{ kind: 'serial', id: 'serial', protocol: 'two-wire-rc', sendsVolts: 5 }] });
     const { hookup, rungs } = evaluate(makeBuild({}, [loud('one'), loud('two'), loud('three')]), board);
     expect(hookup.parts.map((p) => p.links[0]!.on).sort()).toEqual(['Port 1', 'Port 2', 'Port 3']);
-    const signals = rungs[4]!.findings.filter((f) => f.sentence.includes(' on Port '));
+    const signals = rungs[4]!.findings.filter((f) => f.code === 'signal');
     expect(signals).toHaveLength(3);
-    for (const { sentence, grounds } of signals) {
+    for (const signal of signals) {
+      const { grounds } = signal;
+      const sentence = sentenceOf(signal);
       const [, n] = / on Port (\d);/.exec(sentence)!;
       expect(sentence).toContain(`Port ${n} is plain as it stands`);
       expect(sentence).toContain(`R${n} stands the 5 V signal`);

@@ -5,6 +5,7 @@ import { checkBoard } from '../records/board-links';
 import { joined } from '../sets/join';
 import { wiringClass } from '../sets/wiring-class';
 import { makeBoard, makeBuild, makePart, regulator, says, supply, unknown } from '../tests/make';
+import { sentenceOf } from '../words/finding/sentence-of';
 
 const both = (amps?: NumberFigure) =>
   makeBoard({
@@ -30,7 +31,7 @@ describe('regulators that carry less together than each alone (common practice, 
     expect(load(says(5)).state).toBe('holds');
   });
   test('the sentence names both, and what they may carry together', () =>
-    expect(load(says(3)).findings[0]!.sentence).toBe(
+    expect(sentenceOf(load(says(3)).findings[0]!)).toBe(
       'five and nine would draw 1.6 A of the 5 V and 9 V together, 3.2 A at peak; it may carry 2.4 A (80 % of its rating), 3 A for moments: too little.',
     ));
   test('what nobody says is never yes', () => {

@@ -1,4 +1,6 @@
 import type { Climb } from '../evaluate/climb';
+import { adviceWords } from './finding/advice-words';
+import { sentenceOf } from './finding/sentence-of';
 
 /** What was found of a board, rung by rung, as text that can be sent: the verdict first, then every finding with its fix. */
 export function climbMarkdown(
@@ -12,7 +14,7 @@ export function climbMarkdown(
       '',
       `## ${r.rung} ${r.name}: ${r.state}`,
       '',
-      ...r.findings.map((f) => `- ${f.state}: ${f.sentence}${f.fix ? ` Fix: ${f.fix}` : ''}`),
+      ...r.findings.map((f) => `- ${f.state}: ${sentenceOf(f)}${f.fix ? ` Fix: ${adviceWords(f.fix)}` : ''}`),
     ]),
     '',
   ].join('\n');

@@ -5,6 +5,7 @@ import { rungNames } from '../trade/rungs';
 import { demoBuilds, demoShelf } from '../tests/demo';
 import { climbMarkdown } from './climb-markdown';
 import { wiresCsv } from './wires-csv';
+import { sentenceOf } from './finding/sentence-of';
 
 const build = demoBuilds().find((b) => b.id === 'gutterling')!;
 const board = demoShelf().boards.find((b) => evaluate(build, b).stopsAt === null)!;
@@ -14,7 +15,7 @@ test('findings as Markdown: the verdict in the title, every rung, every sentence
   const text = climbMarkdown(build, climb);
   expect(text.split('\n')[0]).toContain(`for Gutterling: ${climb.verdict}`);
   for (const [i, name] of rungNames.entries()) expect(text).toContain(`## ${i + 1} ${name}: ${climb.rungs[i]!.state}`);
-  for (const f of climb.rungs.flatMap((r) => r.findings)) expect(text).toContain(f.sentence);
+  for (const f of climb.rungs.flatMap((r) => r.findings)) expect(text).toContain(sentenceOf(f));
 });
 
 test('wires as a table: one line a wire below its heading (RFC 4180)', () => {

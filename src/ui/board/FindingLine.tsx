@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import type { Board, Finding } from '@/core';
+import { adviceWords, sentenceOf, type Board, type Finding } from '@/core';
 import { useWords } from '../frame/ways';
 import { stateColour } from '../marks/words';
 import { SaysWho } from './SaysWho';
@@ -17,11 +17,11 @@ export function FindingLine({ finding, board }: { finding: Finding; board?: Boar
       <Box component="span" sx={{ color: stateColour[finding.state], fontWeight: 600, mr: 0.75 }}>
         {finding.state}
       </Box>
-      {words(finding.sentence)}
+      {words(sentenceOf(finding))}
       {finding.fix && (
         <Box component="span" sx={{ color: 'text.secondary' }}>
           {' '}
-          Fix: {words(finding.fix)}
+          Fix: {words(adviceWords(finding.fix))}
         </Box>
       )}
       {finding.grounds.length > 0 && (

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { evaluate, ifWordCounts, ruleOfWords, type Board, type Ground } from '@/core';
+import { evaluate, firstSentence, ifWordCounts, ruleOfWords, type Board, type Ground } from '@/core';
 import { useWords } from '../frame/ways';
 import { SourcePlace } from '../intake/SourcePlace';
 import { verdictColour } from '../marks/words';
@@ -97,7 +97,7 @@ function IfTrue({ of, at, board, figure }: { of: Ground; at: number; board: Boar
       {climb && (
         <span role="status">
           then the board <b style={{ color: verdictColour[climb.verdict] }}>{climb.verdict}</b>
-          {stop ? words(`: ${stop.findings[0]?.sentence}`) : ''}
+          {stop ? words(`: ${firstSentence(stop)}`) : ''}
         </span>
       )}
     </>

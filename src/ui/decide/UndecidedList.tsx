@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { counted, undecidedBoards, type Ranked } from '@/core';
+import { counted, sentenceOf, undecidedBoards, type Ranked } from '@/core';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 
@@ -32,7 +32,7 @@ export function UndecidedList({ ranked, asked }: { ranked: Ranked[]; asked: Read
           <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
             {b.hangsOn.slice(0, mostReasons).map((h, i) => (
               <li key={i}>
-                {h.rung}: {words(h.sentence)}
+                {h.rung}: {words(sentenceOf(h.finding))}
               </li>
             ))}
             {b.hangsOn.length > mostReasons && <li>and {b.hangsOn.length - mostReasons} more</li>}

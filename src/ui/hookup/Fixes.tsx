@@ -5,15 +5,16 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import {
-  withSet,
+  firstSentence,
   fixWords,
+  money,
   numbered,
   outcomeWords,
+  withSet,
   type Board,
   type Climb,
   type Fix,
   type FixSet,
-  money,
 } from '@/core';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
@@ -44,7 +45,7 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
           <Typography variant="h2" sx={{ color: 'error.main' }}>
             Stops at {reason.name}
           </Typography>
-          <Box sx={{ fontSize: 12.5 }}>{words(reason.findings[0]?.sentence ?? '')}</Box>
+          <Box sx={{ fontSize: 12.5 }}>{words(firstSentence(reason))}</Box>
           <Typography variant="h3" sx={{ mt: 1 }}>
             What would carry it on
           </Typography>

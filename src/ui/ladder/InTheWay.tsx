@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Link from 'next/link';
-import { commonBreak, money, overBudget, type Build, type Ranked } from '@/core';
+import { adviceWords, commonBreak, money, overBudget, sentenceOf, type Build, type Ranked } from '@/core';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 
@@ -39,6 +39,6 @@ function sharedBreak(build: Build, ranked: readonly Ranked[]): string[] {
   if (!common) return [];
   const { rung, about, board, finding } = common;
   return [
-    `No board passes ${rung}${about.length === 0 ? '' : ` (${about.join(', ')})`}. The first, ${board}: ${finding.sentence}${finding.fix ? ` ${finding.fix}` : ''}`,
+    `No board passes ${rung}${about.length === 0 ? '' : ` (${about.join(', ')})`}. The first, ${board}: ${sentenceOf(finding)}${finding.fix ? ` ${adviceWords(finding.fix)}` : ''}`,
   ];
 }

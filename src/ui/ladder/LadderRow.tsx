@@ -1,4 +1,4 @@
-import { plainMoney, list, money, type Mended, type Ranked } from '@/core';
+import { firstSentence, list, money, plainMoney, type Mended, type Ranked } from '@/core';
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import type { MouseEvent } from 'react';
@@ -41,7 +41,9 @@ export function LadderRow({
 }: Props) {
   const { climb, rank } = ranked;
   const about = told?.findings[0];
-  const stopper = climb.members?.find((m) => m.id === about?.member && !about?.sentence.includes(m.name))?.name;
+  const stopper = climb.members?.find(
+    (m) => m.id === about?.member && about && !Object.values(about.says).includes(m.name),
+  )?.name;
   let moved: string;
   if (before === undefined || before === rank) moved = '';
   else if (before > rank) moved = `up ${before - rank}`;
@@ -153,7 +155,7 @@ export function LadderRow({
               {told.name}:{' '}
             </Box>
             {stopper && <strong>{stopper}. </strong>}
-            {mended ? <strong>{mendingWords(mended, currency)}</strong> : words(told.findings[0]?.sentence ?? '')}
+            {mended ? <strong>{mendingWords(mended, currency)}</strong> : words(firstSentence(told))}
             {mended === null && ' No fix was found.'}
           </>
         )}

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { useState } from 'react';
 import type { Ranked } from '@/core';
 import { RemoveBoard } from '../shelf/RemoveBoard';
-import { tellingRung } from '@/core';
+import { firstSentence, tellingRung } from '@/core';
 
 const mostShown = 4;
 
@@ -23,7 +23,7 @@ export function SetAside({ aside }: { aside: readonly Ranked[] }) {
       )}
       {boards.slice(0, mostShown).map(({ climb }) => (
         <div key={climb.boardId}>
-          <strong>{climb.boardName}</strong> {climb.maker}: {tellingRung(climb)?.findings[0]?.sentence}{' '}
+          <strong>{climb.boardName}</strong> {climb.maker}: {firstSentence(tellingRung(climb))}{' '}
           <RemoveBoard id={climb.boardId} name={climb.boardName} onDone={setFault} />
         </div>
       ))}

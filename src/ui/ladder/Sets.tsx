@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
-import { counted, rungNames } from '@/core';
+import { counted, rungNames, sentenceOf } from '@/core';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 
@@ -42,8 +42,8 @@ export function Sets() {
           <Box component="ul" sx={{ m: 0, maxHeight: 160, overflow: 'auto' }}>
             {sets.out.map((o) => (
               <li key={o.id}>
-                <Link href={`/b/${build.id}/shelf/${o.id}`}>{o.name}</Link>, {rungNames[o.rung - 1]}:{' '}
-                {words(o.sentence)}
+                <Link href={`/b/${build.id}/shelf/${o.id}`}>{o.name}</Link>, {rungNames[o.finding.rung - 1]}:{' '}
+                {words(sentenceOf(o.finding))}
               </li>
             ))}
           </Box>

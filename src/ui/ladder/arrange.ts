@@ -1,4 +1,13 @@
-import { boardIdsIn, boardKey, tellingRung, type Board, type Build, type Mended, type Ranked } from '@/core';
+import {
+  boardIdsIn,
+  boardKey,
+  firstSentence,
+  tellingRung,
+  type Board,
+  type Build,
+  type Mended,
+  type Ranked,
+} from '@/core';
 import type { View } from './Filters';
 import { isMadeOf } from './stop';
 
@@ -29,7 +38,7 @@ export function arrange(
     if (most !== null && (climb.totalCents ?? Infinity) > most * 100) return false;
     if (light !== null && (climb.massG.high ?? Infinity) > light) return false;
     if (!word) return true;
-    const text = `${climb.boardName} ${climb.maker} ${climb.verdict} ${tellingRung(climb)?.name ?? ''} ${tellingRung(climb)?.findings[0]?.sentence ?? ''}`;
+    const text = `${climb.boardName} ${climb.maker} ${climb.verdict} ${tellingRung(climb)?.name ?? ''} ${firstSentence(tellingRung(climb))}`;
     return text.toLowerCase().includes(word);
   });
   const by = {

@@ -1,4 +1,13 @@
-import { csvLines, plainMoney, tellingRung, type Board, type Climb, type Ranked, type RungName } from '@/core';
+import {
+  csvLines,
+  firstSentence,
+  plainMoney,
+  tellingRung,
+  type Board,
+  type Climb,
+  type Ranked,
+  type RungName,
+} from '@/core';
 
 export type SortKey = 'rank' | 'price' | 'grams' | 'name';
 export const sortKeys: SortKey[] = ['rank', 'price', 'grams', 'name'];
@@ -47,7 +56,7 @@ export function toldOf(rows: readonly Ranked[]): Told[] {
     const open = climb.rungs.filter((r) => r.state !== 'holds' && r !== first);
     const above: RungName[] = [];
     for (const rung of first ? [first, ...open] : []) {
-      const sentence = rung.findings[0]?.sentence ?? '';
+      const sentence = firstSentence(rung);
       if (!met.has(sentence)) {
         met.add(sentence);
         return { above, tells: rung };
@@ -66,7 +75,7 @@ export function asCsv(ranked: readonly Ranked[], separator: ',' | '\t', currency
     climb.maker,
     climb.verdict,
     tellingRung(climb)?.name ?? '',
-    tellingRung(climb)?.findings[0]?.sentence ?? '',
+    firstSentence(tellingRung(climb)),
     climb.totalCents === null ? '' : plainMoney(climb.totalCents),
     massWords(climb, (g) => String(Math.round(g))),
   ]);

@@ -12,8 +12,10 @@ import {
   differencesOf,
   doubtsAbout,
   evaluate,
+  firstSentence,
   isCandidate,
   readData,
+  sentenceOf,
   type Board,
   type Build,
   type Climb,
@@ -157,7 +159,7 @@ function Editor({ stored }: { stored: Board }) {
                 </Box>{' '}
                 for {build.name}
                 {before && before.verdict !== climb.verdict ? ` (${before.verdict} as saved)` : ''}
-                {stop ? words(`: ${stop.findings[0]?.sentence}`) : '.'}
+                {stop ? words(`: ${firstSentence(stop)}`) : '.'}
               </>
             ) : (
               `It takes part in sets only, and the shelf has nothing yet to put it with.`
@@ -167,7 +169,7 @@ function Editor({ stored }: { stored: Board }) {
         {doubts.length > 0 && (
           <Box component="ul" sx={{ m: 0, pl: 2.5, color: 'error.main', fontSize: 12.5 }} aria-label="Figures in doubt">
             {doubts.map((d) => (
-              <li key={d.field + d.sentence}>{d.sentence}</li>
+              <li key={d.field + d.says.code}>{words(sentenceOf({ says: d.says, state: 'unknown' }))}</li>
             ))}
           </Box>
         )}

@@ -1,0 +1,47 @@
+import { money as moneyIn } from '../../quantity/money';
+import { counted, list, num, span } from '../../quantity/spelled';
+import type { LimitSays } from '../../rungs/says/limit-says';
+import type { WordsOf } from './words-of';
+
+export const limitWords: WordsOf<LimitSays> = {
+  'take-off mass': ({ limitG, massG, unsaid, unlisted }, state) => {
+    const lead = {
+      holds: `${num(limitG - massG.high, 0)} g below the limit of ${num(limitG, 0)} g`,
+      strained: `Only ${num(limitG - massG.high, 0)} g below the limit of ${num(limitG, 0)} g`,
+      unknown: `It may or may not stay below the limit of ${num(limitG, 0)} g`,
+      breaks: `${num(massG.low - limitG, 0)} g over the limit of ${num(limitG, 0)} g`,
+    }[state];
+    const weighs = Number.isFinite(massG.high)
+      ? span(massG.low, massG.high, 'g', 0)
+      : `at least ${num(massG.low, 0)} g (nobody says what ${unsaid.join(' and ')} weighs)`;
+    const guess = unlisted.map((l) => `${l.what} (${span(l.grams.low, l.grams.high, 'g', 1)})`);
+    return `${lead}: with all that the hookup drags in it weighs ${weighs}.${guess.length === 0 ? '' : ` In that, nobody has listed: ${list(guess)}.`}`;
+  },
+  price: (s) => {
+    const money = (cents: number) => moneyIn(cents, s.currency);
+    const boards = s.boards.map(
+      ({ name, bought }) =>
+        `${name ?? 'the board'} is ${bought ? `${money(bought.cents)} at ${bought.shop}` : 'at home'}`,
+    );
+    const lead =
+      s.sumCents <= s.budgetCents
+        ? `${money(s.budgetCents - s.sumCents)} below`
+        : `${money(s.sumCents - s.budgetCents)} over`;
+    const sent = s.parcels === 0 ? '' : `, shipping ${money(s.shippingCents)} for ${counted(s.parcels, 'parcel')}`;
+    const without =
+      s.unsaid.length > 0
+        ? ` Nobody says what ${list(s.unsaid)} ${s.unsaid.length === 1 ? 'costs' : 'cost'}: it comes on top.`
+        : '';
+    const guess = s.unlisted.map((l) => `${l.what} (${money(l.cents)} to ${money(l.mostCents)})`);
+    const least = guess.length > 0 ? ` Nobody has listed: ${list(guess)}; the least of it is counted.` : '';
+    return `${lead} the budget of ${money(s.budgetCents)}: ${boards.join(', ')}, all else still to buy ${money(s.restCents)}${sent}${s.dutied ? ', duty and tax included' : ''}, ${money(s.sumCents)} together.${without}${least}`;
+  },
+  'no price': ({ members, foreign, currency }) => {
+    const what = members ? list(members) : 'this board';
+    if (foreign.length > 0)
+      return `Offers of ${what} are in ${list(foreign)}, and you have not said what one is worth in ${currency}: the price is unknown.`;
+    return members
+      ? `Nobody offers ${what}, so the price of the set is unknown.`
+      : 'Nobody offers this board, so its price is unknown.';
+  },
+};
