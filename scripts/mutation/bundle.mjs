@@ -20,8 +20,11 @@ export async function bundle(sources, testFiles, outfile) {
       contents: [
         `export { tests, runTest } from ${JSON.stringify(harness)};`,
         `import { inFile } from ${JSON.stringify(harness)};`,
-        'export async function load() {',
-        ...testFiles.map((f) => `inFile(${JSON.stringify(f)}); await import(${JSON.stringify(path.resolve(f))});`),
+        'export async function load(only) {',
+        ...testFiles.map(
+          (f) =>
+            `if (!only || only.includes(${JSON.stringify(f)})) { inFile(${JSON.stringify(f)}); await import(${JSON.stringify(path.resolve(f))}); }`,
+        ),
         '}',
       ].join('\n'),
       resolveDir: process.cwd(),

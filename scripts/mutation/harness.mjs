@@ -29,9 +29,10 @@ export const tests = [];
 const groups = [];
 let file = '';
 
-/** Tests that follow stand in this file. */
+/** Tests that follow stand in this file; what its loading runs is told apart from what its tests run. */
 export function inFile(name) {
   file = name;
+  globalThis.__stryker__.currentTestId = `load ${name}`;
 }
 
 export function test(name, ...rest) {

@@ -1,4 +1,4 @@
-import { mkdirSync, readdirSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { bundle } from './bundle.mjs';
@@ -16,6 +16,8 @@ const longestMs = 800;
 /** Of the tests that run a mutant the quickest, until they would take so long together. */
 const mostMs = 4_000;
 const patienceMs = 30_000;
+/** Those that were slow in an earlier room are not even run once. */
+const slowFile = '.rung/mutants/slow.txt';
 
 const filesOf = (folder, keep) =>
   readdirSync(folder, { recursive: true })
@@ -26,9 +28,9 @@ const isTest = (name) => name.endsWith('.test.ts');
 const testFiles = filesOf('src/core', (name) => isTest(name) && !tooLong.test(name));
 
 /** A worker that answers one question at a time; null where it took too long, and then it is gone. */
-async function start(file, active) {
+async function start(file, from = {}) {
   const worker = new Worker(path.resolve('scripts/mutation/worker.mjs'), {
-    workerData: { file, active },
+    workerData: { file, ...from },
     stdout: true,
     stderr: true,
   });
@@ -44,14 +46,43 @@ async function start(file, active) {
       worker.once('error', (error) => done({ error }));
     });
   const ready = await heard(60_000);
-  if (ready.value !== 'ready') return { failed: ready.error?.stack ?? 'not ready', end: () => worker.terminate() };
   return {
-    ask: async (question, ms = patienceMs) => {
+    failed: ready.value === 'ready' ? null : (ready.error?.stack ?? 'not ready'),
+    ask: (question, ms = patienceMs) => {
       worker.postMessage(question);
       return heard(ms);
     },
     end: () => worker.terminate(),
   };
+}
+
+/** Which tests, and the loading of which test files, run each mutant. */
+function whoRuns({ tests, by }) {
+  const usable = (i) => tests[i].fault === null && tests[i].ms < longestMs;
+  const runs = new Map();
+  for (const [who, ids] of by)
+    for (const [id, hits] of Object.entries(ids)) {
+      const own = runs.get(id) ?? { among: [], loads: [], hits: 0 };
+      runs.set(id, own);
+      if (who.startsWith('load ')) own.loads.push(who.slice(5));
+      else if (usable(Number(who))) {
+        own.among.push(Number(who));
+        own.hits = Math.max(own.hits, hits);
+      }
+    }
+  let ms = 0;
+  const quickest = (among) => (
+    (ms = 0),
+    among.sort((a, b) => tests[a].ms - tests[b].ms).filter((i) => (ms += tests[i].ms) <= mostMs)
+  );
+  const msOf = (file) => tests.reduce((sum, t) => sum + (t.file === file ? t.ms : 0), 0);
+  const quickFiles = (loads) =>
+    loads
+      .filter((f) => msOf(f) < mostMs)
+      .sort((a, b) => msOf(a) - msOf(b))
+      .slice(0, 3);
+  for (const own of runs.values()) Object.assign(own, { among: quickest(own.among), loads: quickFiles(own.loads) });
+  return runs;
 }
 
 async function room(name) {
@@ -64,55 +95,49 @@ async function room(name) {
   );
   let worker = await start(file);
   if (worker.failed) throw new Error(worker.failed);
-  const { value: covered } = await worker.ask('cover', 1_200_000);
-  const broken = covered.tests.filter((t) => t.fault !== null);
-  if (broken.length > 0)
-    console.error(`Without any mutant these fail:\n${broken.map((t) => `${t.file} ${t.name}: ${t.fault}`).join('\n')}`);
-  const usable = new Set(covered.tests.flatMap((t, i) => (t.fault === null && t.ms < longestMs ? [i] : [])));
-  const byMutant = new Map();
-  for (const [i, ids] of Object.entries(covered.by))
-    if (usable.has(Number(i)))
-      for (const [id, hits] of ids) {
-        const own = byMutant.get(id) ?? { among: [], hits: 0 };
-        own.among.push(Number(i));
-        own.hits = Math.max(own.hits, hits);
-        byMutant.set(id, own);
-      }
-  const quick = (a, b) => covered.tests[a].ms - covered.tests[b].ms;
-  const onLoad = new Set(covered.onLoad);
-  const count = { mutants: mutants.length, noticed: 0, 'in a circle': 0, survived: 0, 'not run by any test': 0 };
+  const slow = existsSync(slowFile) ? readFileSync(slowFile, 'utf8').split('\n') : [];
+  const { value: covered } = await worker.ask({ slow }, 1_200_000);
+  const slowNow = covered.tests.filter((t) => t.ms >= longestMs).map((t) => `${t.file} ${t.name}`);
+  writeFileSync(slowFile, slowNow.join('\n'));
+  for (const t of covered.tests) if (t.fault !== null) console.error(`Fails without any mutant: ${t.file} ${t.name}`);
+  const runs = whoRuns(covered);
+  const count = { mutants: mutants.length, noticed: 0, 'never ends': 0, survived: 0, 'not run': 0 };
   const survivors = [];
+  const noticedBy = new Map();
   for (const [n, mutant] of mutants.entries()) {
-    if (n % 250 === 0) console.error(`${name}: ${n} of ${mutants.length}, ${count.survived} survived`);
-    const own = byMutant.get(mutant.id) ?? { among: [], hits: 0 };
-    let ms = 0;
-    const among = own.among.sort(quick).filter((i) => (ms += covered.tests[i].ms) <= mostMs);
+    if (n % 250 === 0) console.error(`${name}: ${n} of ${mutants.length}, ${survivors.length} left`);
+    const own = runs.get(mutant.id);
     let found = { value: null };
-    if (among.length > 0) found = await worker.ask({ id: mutant.id, among, mostHits: 200 * own.hits + 1000 });
-    if (found.value === null && onLoad.has(mutant.id)) {
-      // What is worked out while the files load is worked out anew, with the mutant in place from the start.
-      const again = await start(file, mutant.id);
-      found = again.failed
-        ? { value: -1 }
-        : await again.ask({ id: mutant.id, among: [...usable].sort(quick), mostHits: Infinity });
-      await again.end();
-    } else if (found.late || found.error) {
-      await worker.end();
-      worker = await start(file);
+    if (own && own.among.length > 0) {
+      // What noticed a change near by is asked first.
+      const near = noticedBy.get(mutant.file) ?? [];
+      const among = [...near.filter((i) => own.among.includes(i)), ...own.among.filter((i) => !near.includes(i))];
+      found = await worker.ask({ id: mutant.id, among, mostHits: 200 * own.hits + 1000 });
+      if (typeof found.value === 'number')
+        noticedBy.set(mutant.file, [found.value, ...near.filter((i) => i !== found.value)].slice(0, 20));
+      if (found.late || found.error) {
+        await worker.end();
+        worker = await start(file);
+      }
     }
-    if (found.late || found.error) count['in a circle'] += 1;
+    if (found.value === null && own && own.loads.length > 0) {
+      // What a test file works out while it loads is worked out anew, with the mutant in place from the start.
+      const again = await start(file, { active: mutant.id, only: own.loads });
+      found = again.failed ? { value: -1 } : await again.ask({ id: mutant.id, mostHits: Infinity });
+      await again.end();
+    }
+    if (found.late || found.error) count['never ends'] += 1;
     else if (found.value !== null) count.noticed += 1;
     else {
-      const untried = among.length === 0 && !onLoad.has(mutant.id);
-      count[untried ? 'not run by any test' : 'survived'] += 1;
-      survivors.push(
-        `${mutant.file}:${mutant.line} ${mutant.mutatorName}${untried ? ' (not run)' : ''}: ${mutant.replacement.replace(/\s+/g, ' ').slice(0, 160)}`,
-      );
+      count[own ? 'survived' : 'not run'] += 1;
+      const change = mutant.replacement.replace(/\s+/g, ' ').slice(0, 160);
+      survivors.push(`${mutant.file}:${mutant.line} ${mutant.mutatorName}${own ? '' : ' (not run)'}: ${change}`);
     }
   }
   await worker.end();
   writeFileSync(`.rung/mutants/${name}.txt`, survivors.join('\n'));
-  return { ...count, '% noticed': Math.round((1000 * (count.noticed + count['in a circle'])) / mutants.length) / 10 };
+  const noticed = count.noticed + count['never ends'];
+  return { ...count, '% noticed': Math.round((1000 * noticed) / mutants.length) / 10 };
 }
 
 const table = {};

@@ -49,6 +49,20 @@ describe('several packs: each must pass', () => {
     const nice = saggedVolts({ ...flying(pack(4, led)), parts: [{ ...parts[0]!, priority: 'nice' }] });
     expect([nice.low, nice.high]).toEqual([both.low, motors.high]);
   });
+  test('by hand: what keeps its watts draws more the lower the pack falls, until it rests, or the pack goes down', () => {
+    // 16 A of motors behind 35 mohm, and 10 W behind 85 %: V = 3.5 - 0.035 (16 + 10 / (0.85 V)), so V = (2.94 + sqrt(2.94^2 - 4 x 0.41176)) / 2.
+    const cell = makeBuild({
+      pack: pack(1, { cellMilliohm: says(35) }),
+      motors: { count: 4, cruiseAmps: 1, peakAmps: 4, peakSeconds: 5, esc: 'on the board', signal: 'digital' },
+    });
+    const drawing = (amps: number) => ({ ...cell, parts: [makePart('tx', { supply: supply(4.5, 5.5, amps, 5) })] });
+    expect(saggedVolts(drawing(2)).low).toBeCloseTo((2.94 + Math.sqrt(2.94 ** 2 - (4 * 0.35) / 0.85)) / 2, 2);
+    // The board's own 2 A at 5 V are no other.
+    expect(saggedVolts(cell, [{ amps: 2, volts: 5 }]).low).toBeCloseTo(saggedVolts(drawing(2)).low, 6);
+    // Beyond 2.94^2 x 0.85 / (4 x 0.035) = 52.5 W it never rests.
+    expect(saggedVolts(drawing(10.4)).low).toBeGreaterThan(1.4);
+    expect(saggedVolts(drawing(10.6)).low).toBeLessThan(0.5);
+  });
   test('at the good end a must takes its least: the fewest watts at the fewest volts, in the way that draws least', () => {
     const amps = (part: ReturnType<typeof makePart>) => {
       const { high } = saggedVolts({ ...flying(pack(4, { cellMilliohm: says(5) })), parts: [part] });

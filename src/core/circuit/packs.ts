@@ -30,16 +30,37 @@ export function packVolts(build: Powered): Interval {
   return { low: Math.min(...swings.map((s) => s.low)), high: Math.max(...swings.map((s) => s.high)) };
 }
 
-/** The lowest volts of any pack at full throttle with all parts at their peak; between the ends lies what is not known. */
-export function saggedVolts(build: Powered): Interval {
+/**
+ * The lowest volts of any pack at full throttle with all parts at their peak; between the ends lies what is not known. `own`: amps that the board itself takes, at the volts
+ * of their rails. What keeps its watts draws more the lower the pack falls, so at the low end that is followed until it rests.
+ */
+export function saggedVolts(build: Powered, own: readonly { amps: number; volts: number }[] = []): Interval {
   const motors = build.motors.count * peakAmps(build);
   const lowest = packsOf(build).map((pack) => {
     const behind = leadOhm(pack);
-    const parts = partsAmps(build.parts ?? [], lowestVolts(pack, exactly(motors), behind));
-    return lowestVolts(pack, { low: motors + parts.low, high: motors + parts.high }, behind);
+    const before = lowestVolts(pack, exactly(motors), behind);
+    const sagging = ({ low, high }: Interval) => {
+      const parts = partsAmps(build.parts ?? [], { low, high });
+      const board = own.reduce((sum, { amps, volts }) => sum + switched(amps, volts, Math.max(leastVolts, low)), 0);
+      return lowestVolts(pack, { low: motors + parts.low, high: motors + parts.high + board }, behind);
+    };
+    const { high } = sagging(before);
+    let { low } = before;
+    for (let i = 0; i < mostRounds; i++) {
+      const next = sagging({ low, high: before.high }).low;
+      if (low - next < restsVolts) return { low: next, high };
+      low = next;
+    }
+    return { low: 0, high };
   });
   return { low: Math.min(...lowest.map((v) => v.low)), high: Math.min(...lowest.map((v) => v.high)) };
 }
+
+/** Below so many volts nothing is worked out any more. */
+const leastVolts = 0.5;
+const restsVolts = 0.0005;
+/** A pack that has not come to rest by then goes down. */
+const mostRounds = 60;
 
 /** One pair of contacts of a pack plug, in ohm: data sheets, from memory. */
 const packPlugOhm = 0.0005;
@@ -58,10 +79,9 @@ export function leadOhm({ connector, leadGauge, leadMm = 0 }: Volts): number {
 function partsAmps(parts: readonly Fed[], volts: Interval): Interval {
   const ofModes = (part: Fed, amps: (supply: Supply) => number) =>
     part.peripheral.modes.map((m) => m.supplies.reduce((sum, s) => sum + amps(s), 0));
-  const [low, high] = [Math.max(0.5, volts.low), Math.max(0.5, volts.high)];
+  const [low, high] = [Math.max(leastVolts, volts.low), Math.max(leastVolts, volts.high)];
   const peak = ({ peakAmps, typicalAmps }: Supply) => (isKnown(peakAmps) ? peakAmps : typicalAmps);
-  const most = (s: Supply) =>
-    isKnown(peak(s)) ? interval(peak(s)).high * Math.max(1, s.atVolts / (assumedEfficiency * low)) : 0;
+  const most = (s: Supply) => (isKnown(peak(s)) ? switched(interval(peak(s)).high, s.atVolts, low) : 0);
   const least = (s: Supply) => {
     if (!isKnown(peak(s))) return 0;
     // One that draws the same amps at any volts takes the fewest watts at the fewest volts.
@@ -73,6 +93,11 @@ function partsAmps(parts: readonly Fed[], volts: Interval): Interval {
     low: musts.reduce((sum, p) => sum + Math.min(...ofModes(p, least)), 0),
     high: parts.reduce((sum, p) => sum + Math.max(...ofModes(p, most)), 0),
   };
+}
+
+/** Amps of the pack for amps at the volts of a rail: ampere for ampere, or the watts and what a switching regulator loses, whichever is more. */
+function switched(amps: number, volts: number, packVolts: number): number {
+  return amps * Math.max(1, volts / (assumedEfficiency * packVolts));
 }
 
 /** Fewest and most cells of all packs. */

@@ -1,7 +1,7 @@
 import { feedersOf, mostWaysToFeed } from '../records/board-links';
 import type { Board, Rail, Regulator } from '../records/board';
 import { plausible } from '../figures/plausible-ends';
-import { assumed, exactly, interval, type Interval } from '../quantity/figure';
+import { assumed, exactly, interval, isKnown, type Interval } from '../quantity/figure';
 import { any, flag, not, type Truth } from '../quantity/truth';
 import { railsFedByEsc } from './esc-supply';
 import { packVolts, saggedVolts, type Powered } from './packs';
@@ -99,7 +99,7 @@ function supplied(board: Board, build: Powered, rail: Rail, end: End, parent: (i
       return [];
     case 'pack': {
       const swing = packVolts(build);
-      const low = saggedVolts(build);
+      const low = saggedVolts(build, ownDraw(board));
       const sags = low.low < swing.low ? [ground(cellGround, build.pack.cellMilliohm ?? { unknown: true }, 'mΩ')] : [];
       return [{ ...bare(rail), swing: { low, high: exactly(swing.high) }, reads: (v) => v, raw: true, grounds: sags }];
     }
@@ -138,6 +138,15 @@ function supplied(board: Board, build: Powered, rail: Rail, end: End, parent: (i
   }
 }
 
+/** What a board itself takes at most, at the volts of its regulators. */
+function ownDraw({ rails }: Board): { amps: number; volts: number }[] {
+  return rails.flatMap(({ ownAmps, source }) =>
+    ownAmps && source.kind === 'regulator' && isKnown(source.outVolts)
+      ? [{ amps: plausible(ownAmps, 'ownAmps').high, volts: interval(source.outVolts).high }]
+      : [],
+  );
+}
+
 /** A rail that nothing feeds yet. */
 function bare(rail: Rail): Omit<Supplied, 'swing' | 'reads'> {
   return {
@@ -166,9 +175,12 @@ function behindDiode(from: Supplied, { dropVolts }: Either, id: string): Supplie
   const drop = dropVolts?.[id] ?? 0;
   if (drop === 0) return from;
   const less = ({ low, high }: Interval) => ({ low: low - drop, high: high - drop });
+  // What is not known stays so.
+  const dark = (v: number) => (Number.isFinite(v) ? Math.max(0, v) : v);
+  const atLeastNone = ({ low, high }: Interval) => ({ low: dark(low), high: dark(high) });
   return {
     ...from,
-    swing: { low: less(from.swing.low), high: less(from.swing.high) },
+    swing: { low: atLeastNone(less(from.swing.low)), high: atLeastNone(less(from.swing.high)) },
     reads: (v) => Math.max(0, from.reads(v) - drop),
     onUsb: from.onUsb && { ...from.onUsb, volts: less(from.onUsb.volts), nominal: from.onUsb.nominal - drop },
   };

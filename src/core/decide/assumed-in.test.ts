@@ -12,9 +12,9 @@ test('counts what a beginning brings, craft and parts apart; saying one takes it
     ...startingCraft('wing'),
     parts: startingPartsOf('wing', [{ part: 'buzzer', owned: false }]),
   });
-  // Eight plain numbers, the pack's and the bare craft's mass; of the buzzer its mass, two volts and two currents.
-  expect(assumedIn(begun)).toEqual({ craft: 10, parts: 5 });
-  expect(assumedIn({ ...begun, bareMassG: { value: 500, origin: 'measured' } }).craft).toBe(9);
+  // Eight plain numbers, the pack's mass and its cells' resistance, the bare craft's mass; of the buzzer its mass, two volts and two currents.
+  expect(assumedIn(begun)).toEqual({ craft: 11, parts: 5 });
+  expect(assumedIn({ ...begun, bareMassG: { value: 500, origin: 'measured' } }).craft).toBe(10);
 });
 
 test('picks keep the boards of their day: what is assumed in those is not asked of the buyer', () => {

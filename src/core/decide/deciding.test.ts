@@ -375,6 +375,11 @@ describe('what tips the pick, and whether it still stands', () => {
       sentence: expect.stringContaining('now stops at Load') as unknown,
     });
     expect(stillStands(pick, rankShelf(build, [b])).sentence).toContain('no longer on the shelf');
+    // What was open when it was picked is not told as news.
+    const open = { ...a, lengthMm: { unknown: true as const } };
+    const now = rankShelf(build, [open]);
+    expect(stillStands(pick, now).sentence).toContain('are now unknown');
+    expect(stillStands(pickOf(build, open, now[0]!, null, '2026-11-25'), now).sentence).toContain('picked before');
   });
 });
 

@@ -64,7 +64,10 @@ export function stillStands(pick: Pick, ranked: readonly Ranked[]): { stands: bo
   if (now.climb.verdict === 'cannot say yet')
     return {
       stands: false,
-      sentence: `That cannot be said: figures of ${name} that decide are now unknown.`,
+      sentence:
+        pick.verdict === 'cannot say yet'
+          ? `It was picked before it could be said whether it carries the build, and that cannot be said yet: figures of ${name} that decide are unknown.`
+          : `That cannot be said: figures of ${name} that decide are now unknown.`,
     };
   if (now.rank === 1) return { stands: true, sentence: `It still stands: ${name} is first, ${now.climb.verdict}.` };
   return {

@@ -39,7 +39,7 @@ const usual = (value: number): NumberFigure => ({ value, origin: 'assumed', sour
 
 interface Usual {
   frame: Omit<Build['frame'], 'name' | 'standoffMm' | 'overhangMm'>;
-  pack: Pick<Build['pack'], 'cells' | 'chemistry'> & { grams: number };
+  pack: Pick<Build['pack'], 'cells' | 'chemistry'> & { grams: number; milliohm: number };
   motors: Pick<Build['motors'], 'count' | 'cruiseAmps' | 'peakAmps' | 'peakSeconds' | 'esc'>;
   bareGrams: number;
   takeOffMassG: number;
@@ -58,7 +58,7 @@ export const crafts: Record<StartingKind, Usual> = {
       bayHeightMm: 22,
       openSides: ['left', 'right'],
     },
-    pack: { cells: 6, chemistry: 'lipo', grams: 200 },
+    pack: { cells: 6, chemistry: 'lipo', grams: 200, milliohm: 8 },
     motors: { count: 4, cruiseAmps: 6, peakAmps: 35, peakSeconds: 5, esc: 'on the board' },
     bareGrams: 380,
     takeOffMassG: 750,
@@ -72,7 +72,7 @@ export const crafts: Record<StartingKind, Usual> = {
       bayHeightMm: 26,
       openSides: ['left', 'right'],
     },
-    pack: { cells: 6, chemistry: 'li-ion', grams: 420 },
+    pack: { cells: 6, chemistry: 'li-ion', grams: 420, milliohm: 12 },
     motors: { count: 4, cruiseAmps: 5, peakAmps: 28, peakSeconds: 8, esc: 'on the board' },
     bareGrams: 480,
     takeOffMassG: 1200,
@@ -86,7 +86,7 @@ export const crafts: Record<StartingKind, Usual> = {
       bayHeightMm: 20,
       openSides: ['left', 'right'],
     },
-    pack: { cells: 4, chemistry: 'lipo', grams: 75 },
+    pack: { cells: 4, chemistry: 'lipo', grams: 75, milliohm: 14 },
     motors: { count: 4, cruiseAmps: 2.5, peakAmps: 14, peakSeconds: 5, esc: 'on the board' },
     bareGrams: 95,
     takeOffMassG: 250,
@@ -100,7 +100,7 @@ export const crafts: Record<StartingKind, Usual> = {
       bayHeightMm: 12,
       openSides: ['front', 'rear', 'left', 'right'],
     },
-    pack: { cells: 1, chemistry: 'lipo', grams: 8 },
+    pack: { cells: 1, chemistry: 'lipo', grams: 8, milliohm: 35 },
     motors: { count: 4, cruiseAmps: 0.8, peakAmps: 4, peakSeconds: 5, esc: 'on the board' },
     bareGrams: 11,
     takeOffMassG: 45,
@@ -114,7 +114,7 @@ export const crafts: Record<StartingKind, Usual> = {
       bayHeightMm: 32,
       openSides: ['front', 'rear', 'left', 'right'],
     },
-    pack: { cells: 4, chemistry: 'li-ion', grams: 270 },
+    pack: { cells: 4, chemistry: 'li-ion', grams: 270, milliohm: 12 },
     motors: { count: 1, cruiseAmps: 8, peakAmps: 30, peakSeconds: 20, esc: 'any' },
     bareGrams: 560,
     takeOffMassG: 1200,
@@ -125,12 +125,12 @@ export const crafts: Record<StartingKind, Usual> = {
 /** What a new build of a kind begins with: every figure is said to be assumed, so that whoever reads a verdict sees what is only usual. */
 export function startingCraft(kind: StartingKind): Partial<Build> {
   const { frame, pack, motors, bareGrams, takeOffMassG, euros } = crafts[kind];
-  const { grams, ...cells } = pack;
+  const { grams, milliohm, ...cells } = pack;
   const word = { origin: 'assumed', source: startingSource } as const;
   return {
     craft: `Begun as ${startingWords[kind]}: figures that are usual for one, until you say yours.`,
     frame: { name: 'Frame', standoffMm: 0, overhangMm: 0, ...frame },
-    pack: { ...cells, massG: usual(grams), leadMm: 80 },
+    pack: { ...cells, massG: usual(grams), cellMilliohm: usual(milliohm), leadMm: 80 },
     motors: { ...motors, signal: 'digital' },
     bareMassG: usual(bareGrams),
     limits: { takeOffMassG, budgetCents: euros * 100 },

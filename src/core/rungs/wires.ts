@@ -80,7 +80,7 @@ function wire(name: string, { peakAmps, volts, gauge, lostVolts }: WiredSupply):
         grounds: [],
       },
     ];
-  if (!Number.isFinite(volts.low) || lostVolts <= 0.05 * volts.low) return [];
+  if (!Number.isFinite(volts.low) || volts.low <= 0 || lostVolts <= 0.05 * volts.low) return [];
   return [
     {
       rung: 7,

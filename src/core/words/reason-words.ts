@@ -99,7 +99,7 @@ export function reasonWords(r: Reason): string {
     case 'volts of a rail':
       return voltWords(r);
     case 'sag may be too deep':
-      return `${railWords(r.rail)} may fall to ${volts(r.volts)} V at full throttle, below the ${volts(r.minVolts)} V it needs: nobody says one cell's resistance, and a tired pack has much`;
+      return `${railWords(r.rail)} ${r.volts > 0 ? `may fall to ${volts(r.volts)} V at full throttle, below the ${volts(r.minVolts)} V it needs` : 'may go out at full throttle'}: nobody says one cell's resistance, and a tired pack has much`;
     case 'volts hang on a range':
       return `${swingWords(r.swing)}, and it takes ${outputVolts(r.minVolts)} at least and ${outputVolts(r.maxVolts)} at most: that hangs on a figure that is only known as a range`;
     case 'volts unsaid':
