@@ -4,11 +4,14 @@ import { Worker } from 'node:worker_threads';
 import { bundle } from './bundle.mjs';
 
 /**
- * Mutation testing of rooms of the core: `npm run mutation -- [ROOM…]`. Every file of a room is changed in small ways (the mutators of Stryker), and all tests of the core
+ * Mutation testing of rooms of the core: `npm run mutation -- [ROOM…] [--every 10]`. Every file of a room is changed in small ways (the mutators of Stryker), and all tests of the core
  * that run a changed place are tried until one notices. Prints what was noticed, room by room; survivors are written to `.rung/mutants/ROOM.txt`.
  */
-const rooms =
-  process.argv.slice(2).length > 0 ? process.argv.slice(2) : ['circuit', 'wiring', 'rungs', 'decide', 'bill', 'guide'];
+const args = process.argv.slice(2);
+const asked = args.indexOf('--every');
+/** Of so many mutants one is tried. */
+const every = asked < 0 ? 1 : Number(args.splice(asked, 2)[1]);
+const rooms = args.length > 0 ? args : ['circuit', 'wiring', 'rungs', 'decide', 'bill', 'guide'];
 
 /** Searches over thousands of random problems: they would run for every mutant. What takes longer than `longestMs` is left out as well. */
 const tooLong = /tests\/hostile|soundness|solver\/(oracle|general|improve|search|solve)|wiring\/verify|corpus/;
@@ -88,11 +91,12 @@ function whoRuns({ tests, by }) {
 async function room(name) {
   const file = path.resolve(`.rung/mutants/${name}.mjs`);
   mkdirSync(path.dirname(file), { recursive: true });
-  const mutants = await bundle(
+  const all = await bundle(
     filesOf(`src/core/${name}`, (f) => !isTest(f)),
     testFiles,
     file,
   );
+  const mutants = all.filter((_, i) => i % every === 0);
   let worker = await start(file);
   if (worker.failed) throw new Error(worker.failed);
   const slow = existsSync(slowFile) ? readFileSync(slowFile, 'utf8').split('\n') : [];

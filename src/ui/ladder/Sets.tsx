@@ -5,6 +5,23 @@ import { counted, rungNames, sentenceOf } from '@/core';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 
+interface Search {
+  busy: boolean;
+  tried: number;
+  possible: number;
+  proved: boolean;
+}
+
+function saidOf({ busy, tried, possible: of, proved }: Search, shown: number, possible: string): string {
+  if (busy) return `Sets are looked for: ${tried} of ${possible} tried so far.`;
+  if (!proved)
+    return `The best ${counted(shown, 'set')} of ${tried} tried are shown, of ${possible}: a better one may be among the rest.`;
+  if (shown === 0)
+    return `None of the ${possible} sets that this shelf makes could carry it: figures of their boards rule them out.`;
+  const rest = tried === of ? 'All were tried.' : `${tried} were tried, bounds rule the rest out.`;
+  return `The best ${counted(shown, 'set')} of ${possible} that this shelf makes are shown: no other is better. ${rest}`;
+}
+
 /** What the search for boards bought together came to: how many were looked at, which members no set can have, and how sure the order is. */
 export function Sets() {
   const { build, ranking } = useRoom('build', 'ranking');
@@ -13,12 +30,7 @@ export function Sets() {
   if (!sets || sets.possible === 0) return null;
   const possible = sets.possible.toLocaleString('en');
   const shown = ranking.ranked?.filter((r) => r.climb.members).length ?? 0;
-  let said: string;
-  if (sets.busy) said = `Sets are looked for: ${sets.tried} of ${possible} tried so far.`;
-  else if (sets.proved)
-    said = `The best ${counted(shown, 'set')} of ${possible} that this shelf makes are shown: no other is better. ${sets.tried} were tried, bounds rule the rest out.`;
-  else
-    said = `The best ${counted(shown, 'set')} of ${sets.tried} tried are shown, of ${possible}: a better one may be among the rest.`;
+  const said = saidOf(sets, shown, possible);
   return (
     <Box
       sx={{
