@@ -119,7 +119,13 @@ export function regulator(n: Named, input: string, out: string, gnd: string, f: 
     { kind: 'volts', ...named(n), from: out, to: gnd, formula },
     { kind: 'amps', ...own('in', 'input'), from: input, to: gnd, formula: f.type === 'linear' ? gives : watts },
     // Its start: a state of its own between 0 and 1, which follows the input being high enough.
-    { kind: 'amps', ...own('start', 'start'), from: '0', to: enable, formula: ramp(inVolts, f.startsAtVolts - 0.2, 0.2) },
+    {
+      kind: 'amps',
+      ...own('start', 'start'),
+      from: '0',
+      to: enable,
+      formula: ramp(inVolts, f.startsAtVolts - 0.2, 0.2),
+    },
     resistor(own('hold', 'start'), enable, '0', 1),
     capacitor(own('soft', 'soft start'), enable, '0', softStartSeconds),
   ];
