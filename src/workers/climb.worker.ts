@@ -57,7 +57,7 @@ async function climb(build: Build, run: number, known: ReadonlySet<string>): Pro
       if (carries(climb)) remembered.add(board.id);
       else remembered.delete(board.id);
     }
-    climbs.push(many && climb.stopsAt !== null ? slimmed(climb) : climb);
+    climbs.push(many ? slimmed(climb) : climb);
     if (performance.now() < pause) continue;
     tell();
     climbs = [];

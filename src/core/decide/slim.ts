@@ -1,9 +1,10 @@
-import type { Climb } from '../evaluate/climb';
+import type { Climb, Rung } from '../evaluate/climb';
+import type { Finding } from '../rungs/finding';
 import { briefOf, failedLines } from './brief';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 
-/** Of more boards than this a machine holds neither every wire nor all that was worked out: of those that break only what the order needs, and the likely ones climb first. */
+/** Of more boards than this a machine holds neither every wire nor all that was worked out: only what the order needs is kept of them, and the likely ones climb first. */
 export const manyBoards = 600;
 /** Sets that are tried of so large a shelf: what is not proved to be the best is said to be so. */
 export const mostSetsOfMany = 300;
@@ -16,7 +17,7 @@ export function slimmed(climb: Climb): Climb {
     slim: true,
     rungs: climb.rungs.map((r) => ({
       ...r,
-      findings: r.findings.map(({ rung, state, code, about, says, counts, fix }) => ({
+      findings: tellingOf(climb, r).map(({ rung, state, code, about, says, counts, fix }) => ({
         rung,
         state,
         code,
@@ -41,6 +42,16 @@ export function slimmed(climb: Climb): Climb {
       marginPercent,
     },
   };
+}
+
+/** What an order, a row, what moved and what stands in every board's way are told by: of what holds only the wishes, which count. */
+function tellingOf({ verdict }: Climb, { findings }: Rung): Finding[] {
+  return findings.filter((f, i) => {
+    if (f.code === 'wish' || f.state === 'breaks') return true;
+    if (f.state === 'holds') return false;
+    const all = f.state === 'unknown' && verdict === 'cannot say yet';
+    return all || findings.findIndex((g) => g.state === f.state) === i;
+  });
 }
 
 /** The boards in the order in which it pays to let them climb: those first that keep every line of the buyer's brief, since no other one can carry the build. */

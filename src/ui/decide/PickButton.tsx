@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { pickedId, pickOf, type Ranked } from '@/core';
 import { useRoom } from '../room/store';
 import { useCandidate } from '../room/use-candidate';
+import { wholeClimb } from '../room/use-whole-climb';
 import { today } from '../room/today';
 
 /** Picks a board: a frozen copy with its reasons and open questions is kept with the build. */
@@ -20,7 +21,10 @@ export function PickButton({ ranked, firstShare }: { ranked: Ranked; firstShare:
         edit(`pick ${board.id}`, (b) => ({
           ...b,
           stage: 'picked',
-          picks: [...b.picks, pickOf(b, board, ranked, firstShare, today())].slice(-20),
+          picks: [
+            ...b.picks,
+            pickOf(b, board, { ...ranked, climb: wholeClimb(b, board, ranked.climb) }, firstShare, today()),
+          ].slice(-20),
         }))
       }
     >

@@ -3,13 +3,15 @@ import Link from 'next/link';
 import type { Ranked } from '@/core';
 import { PickButton } from '../decide/PickButton';
 import { useRoom } from '../room/store';
+import { useCandidate } from '../room/use-candidate';
+import { useWholeClimb } from '../room/use-whole-climb';
 import { FindingLine } from '../board/FindingLine';
 import { stateColour } from '../marks/words';
 
 /** The findings of the rung under the cursor, at the foot of the ladder. */
 export function RungReader({ ranked, rung }: { ranked: Ranked; rung: number }) {
   const { build } = useRoom('build');
-  const { climb } = ranked;
+  const climb = useWholeClimb(ranked.climb, useCandidate(ranked.climb.boardId))!;
   const r = climb.rungs[rung - 1]!;
   return (
     <Box

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { evaluate, type Board, type Build, type Climb } from '@/core';
 import { useRoom } from './store';
 
-/** A climb with its figures and wires: of a very large shelf those that break come without, and climb anew when they are looked at. */
+/** A climb with its figures and wires: those of a very large shelf come without, and climb anew when they are looked at. */
 export function wholeClimb(build: Build, board: Board | null, climb: Climb): Climb {
   return climb.slim && board ? evaluate(build, board) : climb;
 }
