@@ -1,5 +1,5 @@
 import { withoutAsides } from './reader/asides';
-import { asLabels, labelsJoined, leadersShort, tickedOnly } from './reader/data-forms';
+import { asLabels, labelsJoined, leadersShort, railsSaid, tickedOnly } from './reader/data-forms';
 import { inEnglish } from './reader/languages';
 import { inDigits } from './reader/number-words';
 import { plain } from './reader/plain';
@@ -73,7 +73,13 @@ function prepared(text: string): Page {
   const english = inEnglish(asMeant(scriptOf(own)));
   const about = withoutAsides(english.text);
   const script = tickedOnly(leadersShort(labelsJoined(asLabels(inDigits({ ...english, text: about.text })))));
-  return { ...inLines(script), own, talk: about.talk.map(([from, to]) => sourceOf(english, from, to)) };
+  const lines = inLines(script);
+  return {
+    ...lines,
+    script: railsSaid(lines.script),
+    own,
+    talk: about.talk.map(([from, to]) => sourceOf(english, from, to)),
+  };
 }
 
 function readPiece(text: string, { script, versions }: Page, from: number, to: number): Read[] {

@@ -14,8 +14,9 @@ const boxBegins =
 
 /** Pieces of a line that are about a parcel, an accessory, a shop or another product. */
 const pieces: RegExp[] = [
+  /\bmy (?:own |other |old )?(?:\d{1,2}[ -]?inch(?:er)?|wing|racer|long[ -]range)(?: (?:build|quad|craft|machine))? (?:with|has|runs|uses) [^\n.;]{0,60}/g,
   /\bweight,? (?:incl(?:\.|uding)?|with) (?:the )?packag[a-z]{1,3}[^|\n;]{0,40}/g,
-  /\b(?:package|packaging|parcel|packed|packing|gross|shipping|shipped|box|carton)[ -](?:weight|size|dimensions?|measure\w{0,6})\b[^|\n;]{0,80}|\bg\.w\.?[^|\n;]{0,40}/g,
+  /\b(?:package|packaging|parcel|packed|packing|gross|shipping|shipped|box|carton)[ -](?:weight|size|dimensions?|measure\w{0,6})\b(?:[^|\n;.]|\.(?! )){0,80}|\bg\.w\.?[^|\n;]{0,40}/g,
   /\bfor (?:any|all|every|most) (?:flight )?controllers?[^\n.;]{0,60}/g,
   /\b(?:box|parcel|package)[ :]{1,3}\d{1,3} ?x ?\d[^.;\n]{0,60}/g,
   /\b(?:parcel|package|box) (?:weighs|is) [^|\n;.]{0,40}/g,

@@ -5,7 +5,12 @@ import { isLabel } from './field-labels';
 const keyed = /(?:^|[\n,{;])[ \t]{0,12}"?[a-z][a-z0-9_ ]{0,24}"?[ \t]{0,3}[:=]/g;
 
 /** A text that is JSON, YAML or key=value as lines of "label: value". */
-export function asLabels(script: Script): Script {
+export function asLabels(file: Script): Script {
+  const script = replaced(
+    file,
+    /"(?:related|similar|recommended|accessories|also|upsell|others)[a-z_ ]{0,16}"[ \t]{0,3}:[ \t\n]{0,3}\[[^\]]{0,4000}\]/g,
+    () => ' ',
+  );
   const keys = script.text.match(keyed)?.length ?? 0;
   const data = /[{}]/.test(script.text)
     ? keys >= 3
@@ -92,4 +97,13 @@ export function leadersShort(script: Script): Script {
 export function tickedOnly(script: Script): Script {
   const s = replaced(script, /\( \)[^(\n]{0,60}/g, () => ' ');
   return replaced(s, /\(x\)[ \t]{0,4}/g, () => 'option ');
+}
+
+/** "5 V rail current: 2.0 A" as what a regulator gives. */
+export function railsSaid(script: Script): Script {
+  return replaced(
+    script,
+    /(?<=^|\n|[;,] ?)(\d{1,2}(?:\.\d{1,2})?) ?v (?:rail |output |bec )?(?:output )?(?:current|load) ?: ?(\d{1,2}(?:[.,]\d{1,2})?) ?a\b/g,
+    ([volts, amps]) => `bec ${volts} v ${amps} a`,
+  );
 }

@@ -37,6 +37,22 @@ function byNumber(name: string): string {
   return /[\x20-\x7e✓✗]/.test(sign) ? sign : ' ';
 }
 
+/** `<bec volts="5" amps="3"/>`: what stands in a tag's attributes. */
+function attributesSaid(script: Script): Script {
+  return replaced(
+    script,
+    /<([a-z][a-z0-9_]{1,20})((?: [a-z_]{1,16}="[^"<>\n]{0,30}"){1,6}) ?\/>/g,
+    ([tag, attributes]) => {
+      const said = new Map([...attributes!.matchAll(/ ([a-z_]+)="([^"]*)"/g)].map((m) => [m[1]!, m[2]!]));
+      const [min, max, volts, amps] = ['min', 'max', 'volts', 'amps'].map((name) => said.get(name));
+      if (tag === 'cells' && min && max) return `\ncells: ${min}-${max}s\n`;
+      if (volts && amps) return `\nbec: ${volts} v ${amps} a\n`;
+      const named = (name: string) => (/^(?:pitch|pattern|spacing)$/.test(name) ? 'hole pattern' : `${tag} ${name}`);
+      return [...said].map(([name, value]) => `\n${name === 'screw' ? name : named(name)}: ${value}\n`).join('');
+    },
+  );
+}
+
 /** Words run together with figures, known misspellings, marks of pages and of forums: what an eye reads over. */
 export function asMeant(script: Script): Script {
   let s = replaced(
@@ -79,6 +95,7 @@ export function asMeant(script: Script): Script {
   s = replaced(s, /\bserial (?:lines|links|channels)\b/g, () => 'serial ports');
   // "<uarts>5</uarts>": a data file's own marks are its labels.
   s = replaced(s, /<([a-z][a-z0-9_]{1,20})(?: [^>\n]{0,60})?>(?=[^<\n]{1,60}<\/)/g, ([name]) => `\n${name}: `);
+  s = attributesSaid(s);
   s = replaced(s, /<\/?[a-z][a-z0-9_]{0,20}(?: [^>\n]{0,60})?\/?>/g, () => ' ');
   // "8 .2 g", "6 . 4 g", "m 2"
   s = replaced(s, /(?<=\b\d{1,3}) \. (?=\d{1,2} ?(?:g|mm|v|a)\b)/g, () => '.');
@@ -112,6 +129,8 @@ export function asMeant(script: Script): Script {
   );
   // "3O.5" as a scanner reads it.
   s = replaced(s, /(?<=\d)o(?=[.,]?\d)/g, () => '0');
+  // "2l.5": a figure of which a digit is not sure is none.
+  s = replaced(s, /\d{1,3}l[.,]\d{1,2}/g, () => ' ');
   s = replaced(
     s,
     /\b(bec|input|esc|holes?|usb|osd|lipo|size|weight|burst|mass|flash|baro(?:meter)?)(?=\d|type|onboard|micro)/g,

@@ -146,8 +146,13 @@ function table(rows: Row[], text: string): LaidOut | null {
   const units = head.findIndex((c) => /^units?$/.test(c.text));
   if (units === head.length - 1 && head.length === 3) return { pieces: rows.slice(1).flatMap(withUnit), versions: [] };
   const limits = head.map((c) => /^(min|typ|max|unit)\.?(?:imum|ical)?s?$/.exec(c.text)?.[1]);
+  // A symbol before its name says nothing.
+  const labelled = Math.max(
+    0,
+    head.findIndex((c) => /^(?:parameter|description|characteristic)s?$/.test(c.text)),
+  );
   if (limits.filter(Boolean).length >= 2)
-    return { pieces: rows.slice(1).flatMap((r) => limited(r, limits)), versions: [] };
+    return { pieces: rows.slice(1).flatMap((r) => limited(r, limits, labelled)), versions: [] };
   const rails = railColumns(head);
   if (rails) return { pieces: rows.slice(1).flatMap((r) => rail(r, rails)), versions: [] };
   if (
@@ -170,7 +175,7 @@ const statement = (label: Cell, value: Cell): Piece[] => [
 const hasUnit = (value: string) => !/\d/.test(value) || /\d ?[a-z"]/.test(value.replace(/\d ?[x*] ?\d/g, ''));
 
 /** A row of a datasheet with its limits: a range where it has both ends, else the one figure. */
-function limited(cells: Row, limits: (string | undefined)[]): Piece[] {
+function limited(cells: Row, limits: (string | undefined)[], labelled: number): Piece[] {
   // A row without its last cells is short at the end.
   const at = (name: string) => {
     const c = cells[limits.indexOf(name)];
@@ -178,7 +183,8 @@ function limited(cells: Row, limits: (string | undefined)[]): Piece[] {
   };
   const unit = limits.includes('unit') ? cells[limits.indexOf('unit')]?.text.replace(/^-$/, '') : '';
   const [min, typ, max] = [at('min'), at('typ'), at('max')];
-  const label: Piece = { start: cells[0]!.start, end: cells[0]!.end };
+  const name = cells[labelled] ?? cells[0]!;
+  const label: Piece = { start: name.start, end: name.end };
   const piece = (c: Cell): Piece => ({ start: c.start, end: c.end });
   if (typ) return [label, ': ', piece(typ), ` ${unit}`, '\n'];
   if (min && max) return [label, ': ', piece(min), ' - ', piece(max), ` ${unit}`, '\n'];
@@ -193,14 +199,17 @@ interface RailColumns {
 
 /** A table of regulators: what each is called, its volts and its amps. */
 function railColumns(head: Row): RailColumns | null {
-  const volts = head.findIndex((c) => /^(?:volts?|voltage|v|output(?: voltage)?)(?: ?\(v\))?$/.test(c.text));
+  const beside = head.findIndex(
+    (c, i) => i > 0 && /^(?:volts?|voltage|v|output(?: voltage)?|nominal(?: volt(?:s|age))?)(?: ?\(v\))?$/.test(c.text),
+  );
   const amps = head.findIndex((c) =>
-    /^(?:amps?|a|current|load|(?:cont|continuous|constant|rated|max)\.?(?: (?:current|amps|load))?)(?: ?\(a\))?$/.test(
+    /^(?:amps?|a|current|load|(?:cont|continuous|constant|steady|rated|max)\.?(?: continuous)?(?: (?:current|amps|load))?)(?: ?\(a\))?$/.test(
       c.text,
     ),
   );
   const named = /^(?:rails?|becs?|regulators?|supply|supplies|outputs?|power rails?)$/.test(head[0]!.text);
-  return named && volts > 0 && amps > 0 ? { volts, amps } : null;
+  // Without a column of volts the rail's own name says them.
+  return named && amps > 0 ? { volts: Math.max(0, beside), amps } : null;
 }
 
 /** Of several volts that a jumper chooses the first, in which it is delivered. */
@@ -222,7 +231,8 @@ function rail(cells: Row, { volts, amps }: RailColumns): Piece[] {
 
 /** "Mass | 7.7 | g", "Regulator 1 | 5.0 / 3.0 | V / A": each figure gets its own unit. */
 function withUnit([label, value, unit]: Row): Piece[] {
-  if (!label || !value) return [];
+  // A dash for a value and one for its unit: nobody says.
+  if (!label || !value || (/^[-–—]+$/.test(value.text) && /^[-–—]*$/.test(unit?.text ?? ''))) return [];
   const piece = (c: Cell): Piece => ({ start: c.start, end: c.end });
   const [figures, units] = [value.text.split('/'), (unit?.text ?? '').split('/').map((u) => u.trim())];
   if (figures.length !== 2 || units.length !== 2) return [piece(label), ': ', piece(value), ` ${units[0]}`, '\n'];

@@ -27,10 +27,12 @@ const ofOneOf = (r: Read): Read =>
   r.doubt === 'sure'
     ? { ...r, doubt: 'likely', why: 'the page sells several versions: ask which', onlyOfVersions: true }
     : r;
-const versioned = (r: Read, _: number, all: Read[]): Read =>
-  r.version !== undefined && all.some((o) => o.value !== r.value && o.version !== undefined && key(o) === key(r))
-    ? ofOneOf(r)
-    : r;
+/** What is said of one version is sure where every version that the page speaks of has it. */
+const versioned = (r: Read, _: number, all: Read[]): Read => {
+  if (r.version === undefined) return r;
+  const same = all.filter((o) => key(o) === key(r) && o.value === r.value).map((o) => o.version);
+  return all.every((o) => o.version === undefined || same.includes(o.version)) ? r : ofOneOf(r);
+};
 
 /** "v1: first lot, F722": of a revision that is not the one on sale. */
 function olderRevision(r: Read, text: string): Read {
