@@ -1,10 +1,11 @@
 import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { evaluate, readFile, type Climb } from '../src/core';
 import { manyPairs } from '../src/core/tests/many-climbs';
+import { toldLines } from '../src/core/tests/telling-pairs';
 
 /**
  * Whether the climbs are still those that were recorded: the demo's 160, 240 with builds drawn from its library, 1,000 with boards made from its boards.
- * `npm run -s bench -- climbs` names every difference; `npm run -s bench -- climbs write` records anew; `climbs write FILE` records each climb whole, as lines of JSON.
+ * `npm run -s bench -- climbs` names every difference; `npm run -s bench -- climbs write` records anew, the words of some of them as well; `climbs write FILE` records each climb whole, as lines of JSON.
  */
 const recorded = 'bench/recorded-climbs.csv';
 const read = <K extends 'rung-shelf' | 'rung-build'>(file: string, kind: K) => {
@@ -36,11 +37,13 @@ const pairs = manyPairs(builds, shelf.boards, shelf.peripherals);
 const climbs = pairs.map(({ name, build, board }) => ({ name, climb: evaluate(build, board) }));
 const lines = climbs.map(({ name, climb }) => `${name},${summary(climb)}`);
 if (whole) writeFileSync(whole, climbs.map((c) => JSON.stringify(c)).join('\n'));
-else if (act === 'write')
+else if (act === 'write') {
+  writeFileSync('bench/recorded-words.txt', `${toldLines(builds, shelf.boards).join('\n')}\n`);
   writeFileSync(
     recorded,
     `${['pair,verdict,rungs,least g,most g,cents,cost,margin,free ports', ...lines].join('\n')}\n`,
   );
+}
 const before = existsSync(recorded) ? readFileSync(recorded, 'utf8').trim().split('\n').slice(1) : [];
 const changed = lines.filter((line, i) => line !== before[i]);
 for (const line of changed.slice(0, 40)) console.log(`was ${before[lines.indexOf(line)] ?? 'nothing'}\nis  ${line}`);

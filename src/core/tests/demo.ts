@@ -11,9 +11,11 @@ export function demoShelf(): Shelf {
 }
 
 export function demoBuilds(): Build[] {
-  return readdirSync('demo/builds').map((file) => {
-    const read = readFile(readFileSync(`demo/builds/${file}`, 'utf8'), 'rung-build');
-    if (!read.ok) throw new Error(file);
-    return read.value;
-  });
+  return readdirSync('demo/builds')
+    .sort()
+    .map((file) => {
+      const read = readFile(readFileSync(`demo/builds/${file}`, 'utf8'), 'rung-build');
+      if (!read.ok) throw new Error(file);
+      return read.value;
+    });
 }

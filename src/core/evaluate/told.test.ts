@@ -1,0 +1,12 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from 'vitest';
+import { demoBuilds, demoShelf } from '../tests/demo';
+import { toldLines } from '../tests/telling-pairs';
+
+/** Intended changes are recorded by `npm run -s bench -- climbs write`: what changed is then read line by line. */
+test('what is said of some hundred pairs is what was recorded, to the word', () => {
+  const recorded = readFileSync('bench/recorded-words.txt', 'utf8').split('\n').slice(0, -1);
+  const told = toldLines(demoBuilds(), demoShelf().boards);
+  expect(told.filter((line) => !recorded.includes(line))).toEqual([]);
+  expect(told).toEqual(recorded);
+});

@@ -1,0 +1,92 @@
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
+import { candidateAt } from '../sets/candidate';
+import { isCandidate, roleOf } from '../sets/roles';
+import { setId } from '../sets/set-id';
+import { evaluate } from '../evaluate/climb';
+import { adviceWords } from '../words/finding/advice-words';
+import { sentenceOf } from '../words/finding/sentence-of';
+import { variedBoard } from './varied-board';
+
+/** What a build may be changed to, so that rungs speak that the demo's own builds leave silent. */
+const changes: ((b: Build) => void)[] = [
+  () => undefined,
+  (b) => {
+    b.motors.esc = 'separate';
+    delete b.motors.ownEsc;
+  },
+  (b) => {
+    b.pack = {
+      ...b.pack,
+      leadGauge: 26,
+      connector: 'XT30',
+      mostAmps: { value: 10, origin: 'claim' },
+      cellMilliohm: { unknown: true },
+    };
+  },
+  (b) => {
+    b.policies = { ...b.policies, currentSensing: 'none', batteryLeads: 'first', burst: 'ignored' };
+    b.frame = { ...b.frame, mounts: [] };
+  },
+  (b) => {
+    b.limits = { ...b.limits, budgetCents: 10_000, takeOffMassG: 100 };
+    for (const p of b.parts) p.peripheral.lights = 300;
+  },
+  (b) => {
+    b.comforts = { ...b.comforts, barometer: true, compass: true, storageMb: 16, quietGyro: true, sparePorts: 2 };
+    b.comforts = { ...b.comforts, plugs: true, topSide: true, buttonReach: true };
+    b.capacitor = { microfarads: 100, volts: 16 };
+    for (const p of b.parts) p.onUsb = true;
+  },
+  (b) => {
+    b.motors.count = 0;
+  },
+];
+
+/** Some hundred pairs of a build and a board, or a set, that between them make nearly everything be said that can be. */
+function tellingPairs(
+  builds: readonly Build[],
+  shelf: readonly Board[],
+): { name: string; build: Build; board: Board }[] {
+  const alone = shelf.filter(isCandidate);
+  const of = (role: ReturnType<typeof roleOf>) => shelf.filter((b) => roleOf(b) === role);
+  const [controllers, escs, powers] = [of('controller'), of('esc'), of('power board')];
+  const pairs = builds.flatMap((build, n) =>
+    [
+      ...changes.map((_, i) => alone[(7 * n + 5 * i) % alone.length]!),
+      ...[1, 2, 3].map((i) => variedBoard(31 * n + i, alone)),
+      ...[0, 1, 2].flatMap((i) => {
+        const members = [controllers[(n + 3 * i) % controllers.length]!, escs[(2 * n + i) % escs.length]!];
+        const more = i === 2 ? [powers[n % powers.length]!] : [];
+        return candidateAt(build, shelf, setId([...members, ...more].map((b) => b.id))) ?? [];
+      }),
+    ].map((board, i) => ({ build, board, change: i % changes.length })),
+  );
+  return pairs.map(({ build, board, change }) => {
+    const changed = structuredClone(build);
+    changes[change]!(changed);
+    return { name: `${build.id} (${change}) ${board.id}`, build: changed, board };
+  });
+}
+
+/** Every finding of them, a line each: what it is about, its sentence, figures, advice, and what it leans on. */
+export function toldLines(builds: readonly Build[], shelf: readonly Board[]): string[] {
+  return tellingPairs(builds, shelf).flatMap(({ name, build, board }) => {
+    const climb = evaluate(build, board);
+    return [
+      `# ${name}: ${climb.verdict}`,
+      ...climb.rungs.flatMap((r) =>
+        r.findings.map((f) =>
+          [
+            `${f.rung} ${f.state}`,
+            `${f.code}, ${f.about}${f.member === undefined ? '' : `, of ${f.member}`}`,
+            sentenceOf(f),
+            `${f.given ?? ''} of ${f.needed ?? ''}${f.margin === undefined ? '' : `, ${f.margin.toFixed(3)}`}${f.counts === undefined ? '' : `, counts ${f.counts}`}`,
+            f.fix ? adviceWords(f.fix) : '',
+            f.grounds.map((g) => `${g.what}: ${g.figure} (${g.origin})`).join('; '),
+          ].join(' | '),
+        ),
+      ),
+    ];
+  });
+}
