@@ -1,5 +1,10 @@
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
+import { basketCsv, basketOf, orderFor } from '../bill/basket';
+import { wireList } from '../bill/wire-list';
+import { briefText } from '../decide/brief';
+import { buildSheet, sheetMarkdown } from '../guide/build-sheet';
+import { wiresCsv } from '../words/wires-csv';
 import { candidateAt } from '../sets/candidate';
 import { isCandidate, roleOf } from '../sets/roles';
 import { setId } from '../sets/set-id';
@@ -88,5 +93,26 @@ export function toldLines(builds: readonly Build[], shelf: readonly Board[]): st
         ),
       ),
     ];
+  });
+}
+
+/** What goes along to the shop and to the bench, of the first board that carries each build. */
+export function carriedLines(builds: readonly Build[], shelf: readonly Board[]): string[] {
+  return builds.flatMap((build) => {
+    for (const board of shelf.filter(isCandidate)) {
+      const climb = evaluate(build, board);
+      if (climb.stopsAt !== null) continue;
+      const basket = basketOf(build, board, climb.hookup);
+      const texts = [
+        briefText(build),
+        wiresCsv(wireList(build, board, climb.hookup)),
+        basketCsv(basket, build.currency),
+        JSON.stringify(orderFor(basket, 'cheapest', build)),
+        JSON.stringify(orderFor(basket, 'fastest', build)),
+        sheetMarkdown(buildSheet(build, board, climb)),
+      ];
+      return [`# ${build.id} on ${board.id}`, ...texts.flatMap((text) => text.split('\n'))];
+    }
+    return [];
   });
 }
