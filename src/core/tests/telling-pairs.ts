@@ -8,7 +8,8 @@ import { wiresCsv } from '../words/wires-csv';
 import { candidateAt } from '../sets/candidate';
 import { isCandidate, roleOf } from '../sets/roles';
 import { setId } from '../sets/set-id';
-import { evaluate } from '../evaluate/climb';
+import { sideBySide } from '../decide/side-by-side';
+import { evaluate, type Climb } from '../evaluate/climb';
 import { adviceWords } from '../words/finding/advice-words';
 import { sentenceOf } from '../words/finding/sentence-of';
 import { variedBoard } from './varied-board';
@@ -96,23 +97,45 @@ export function toldLines(builds: readonly Build[], shelf: readonly Board[]): st
   });
 }
 
-/** What goes along to the shop and to the bench, of the first board that carries each build. */
-export function carriedLines(builds: readonly Build[], shelf: readonly Board[]): string[] {
-  return builds.flatMap((build) => {
-    for (const board of shelf.filter(isCandidate)) {
+/** The first board and the first set that carry a build, of those that are worth trying. */
+function carrying(build: Build, shelf: readonly Board[]): { board: Board; climb: Climb }[] {
+  const of = (role: ReturnType<typeof roleOf>) => shelf.filter((b) => roleOf(b) === role);
+  const sets = of('controller')
+    .slice(0, 6)
+    .flatMap((c) => of('esc').map((e) => candidateAt(build, shelf, setId([c.id, e.id])) ?? []))
+    .flat();
+  return [shelf.filter(isCandidate), sets].flatMap((boards) => {
+    for (const board of boards) {
       const climb = evaluate(build, board);
-      if (climb.stopsAt !== null) continue;
-      const basket = basketOf(build, board, climb.hookup);
-      const texts = [
-        briefText(build),
-        wiresCsv(wireList(build, board, climb.hookup)),
-        basketCsv(basket, build.currency),
-        JSON.stringify(orderFor(basket, 'cheapest', build)),
-        JSON.stringify(orderFor(basket, 'fastest', build)),
-        sheetMarkdown(buildSheet(build, board, climb)),
-      ];
-      return [`# ${build.id} on ${board.id}`, ...texts.flatMap((text) => text.split('\n'))];
+      if (climb.stopsAt === null) return [{ board, climb }];
     }
     return [];
+  });
+}
+
+/** What goes along to the shop and to the bench with what carries each build, and how the two stand side by side. */
+export function carriedLines(builds: readonly Build[], shelf: readonly Board[]): string[] {
+  return builds.flatMap((build) => {
+    const carried = carrying(build, shelf);
+    const rows = sideBySide(
+      carried.map((c) => c.climb),
+      build,
+    );
+    return [
+      ...briefText(build).split('\n'),
+      ...rows.map((row) => JSON.stringify(row)),
+      ...carried.flatMap(({ board, climb }) => {
+        const basket = basketOf(build, board, climb.hookup);
+        const texts = [
+          wiresCsv(wireList(build, board, climb.hookup)),
+          basketCsv(basket, build.currency),
+          JSON.stringify(orderFor(basket, 'cheapest', build)),
+          JSON.stringify(orderFor(basket, 'fastest', build)),
+          JSON.stringify(orderFor(basket, 'fewest parcels', build)),
+          sheetMarkdown(buildSheet(build, board, climb)),
+        ];
+        return [`# ${build.id} on ${board.id}`, ...texts.flatMap((text) => text.split('\n'))];
+      }),
+    ];
   });
 }
