@@ -30,7 +30,7 @@ const filesOf = (folder, keep) =>
 const isTest = (name) => name.endsWith('.test.ts');
 const testFiles = filesOf('src/core', (name) => isTest(name) && !tooLong.test(name));
 
-/** A worker that answers one question at a time; null where it took too long, and then it is gone. */
+/** A worker that answers one question at a time: `value`, or `late` where it took too long, or the `error` that ended it. */
 async function start(file, from = {}) {
   const worker = new Worker(path.resolve('scripts/mutation/worker.mjs'), {
     workerData: { file, ...from },

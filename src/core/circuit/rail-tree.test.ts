@@ -41,6 +41,36 @@ const on = (cells: number, rail: string) =>
     (s) => s.rail.id === rail,
   );
 
+test('behind its diode a rail falls to nothing and no further; what nobody says stays unknown', () => {
+  const behind = (source: ReturnType<typeof regulator>) =>
+    suppliesOf(
+      makeBoard({
+        pads: [{ id: 'p', label: '5V' }],
+        rails: [
+          { id: 'pack', label: 'Pack', source: { kind: 'pack' } },
+          { id: 'reg', label: 'Step-up', source },
+          { id: 'usb', label: 'USB', source: { kind: 'usb', dropVolts: 0.3 } },
+          {
+            id: 'out',
+            label: '5 V',
+            pads: ['p'],
+            source: { kind: 'either', of: ['reg', 'usb'], dropVolts: { reg: 0.05 } },
+          },
+        ],
+      }),
+      // One cell of 45 mohm at 16 A: 3.5 - 0.72 = 2.78 V.
+      {
+        pack: { cells: 1, chemistry: 'lipo', massG: says(8), cellMilliohm: says(45) },
+        motors: { count: 4, peakAmps: 4 },
+      },
+    ).find((s) => s.rail.id === 'out')!.swing;
+  const stepUp = (min: number) => regulator(5, 2, { type: 'step-up', inputVolts: { min: says(min), max: says(5.2) } });
+  expect(behind(stepUp(2.7)).low.low).toBeCloseTo(4.95);
+  expect(behind(stepUp(2.9)).low.low).toBe(0);
+  const unsaid = regulator(5, 2, { type: 'step-up', outVolts: unknown as never });
+  expect(behind(unsaid).high.high).toBe(Infinity);
+});
+
 describe("rails over the pack's swing", () => {
   // Common practice, no source: a 10 V rail is nothing on two cells, fades at the end of three, holds on four.
   test('a 10 V rail: two, three and four cells', () => {

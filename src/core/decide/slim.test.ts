@@ -13,26 +13,9 @@ import { firstSentence, sentenceOf } from '../words/finding/sentence-of';
 
 const boards = demoShelf().boards.filter(isCandidate);
 
-/** What a row shows needs no figures. */
-const withoutGrounds = (u: Undecided): Undecided => ({
-  ...u,
-  hangsOn: u.hangsOn.map((h) => {
-    const { rung, state, code, about, says, counts, fix } = h.finding;
-    return {
-      ...h,
-      finding: {
-        rung,
-        state,
-        code,
-        about,
-        says,
-        grounds: [],
-        ...(counts === undefined ? {} : { counts }),
-        ...(fix === undefined ? {} : { fix }),
-      },
-    };
-  }),
-});
+/** What the list of the undecided says of each. */
+const told = (undecided: Undecided[]) =>
+  undecided.map((u) => [u.boardId, u.rank, ...u.hangsOn.map((h) => `${h.rung}: ${sentenceOf(h.finding)}`)]);
 
 describe('a slim climb', () => {
   test.each(demoBuilds().map((b) => [b.id, b] as const))(
@@ -54,7 +37,7 @@ describe('a slim climb', () => {
       );
       const first = (climbs: typeof whole) => climbs.map((c) => firstSentence(tellingRung(c)));
       expect(first(slim)).toEqual(first(whole));
-      expect(undecidedBoards(rankClimbs(slim))).toEqual(undecidedBoards(rankClimbs(whole)).map(withoutGrounds));
+      expect(told(undecidedBoards(rankClimbs(slim)))).toEqual(told(undecidedBoards(rankClimbs(whole))));
       const size = (climbs: typeof whole) => JSON.stringify(climbs).length;
       expect(size(slim)).toBeLessThan(size(whole) / 3);
     },

@@ -116,6 +116,16 @@ describe('holes: every pattern on every pattern, every screw in every hole', () 
     const build = frame({ mounts: [{ ...mount, screw: 'M3' }] });
     expect([about(build, board, 'Mounting')!.state, lieOf(build, board)]).toEqual([state, turn]);
   });
+  test('isolators take up half a millimetre, not a screw that is too thick: that is what is said', () => {
+    const onto = (screw: Screw) =>
+      about(
+        frame({ mounts: [{ alongMm: 25.5, screw }] }),
+        makeBoard({ mounting: holes(says(25), 'M2', yes) }),
+        'Mounting',
+      )!;
+    expect(onto('M2')).toMatchObject({ state: 'strained', says: { meet: 'isolators take it up' } });
+    expect(onto('M3')).toMatchObject({ state: 'breaks', says: { meet: 'screws too thick' } });
+  });
   test('a long board whose holes meet only across lies across where the bay lets it, and breaks where not', () => {
     const board = makeBoard({
       lengthMm: says(42),

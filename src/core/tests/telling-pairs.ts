@@ -49,7 +49,7 @@ const changes: ((b: Build) => void)[] = [
   },
 ];
 
-/** Some hundred pairs of a build and a board, or a set, that between them make nearly everything be said that can be. */
+/** Eighty pairs of a build and a board, or a set, that between them make nearly everything be said that can be. */
 function tellingPairs(
   builds: readonly Build[],
   shelf: readonly Board[],

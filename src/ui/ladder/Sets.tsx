@@ -12,7 +12,8 @@ interface Search {
   proved: boolean;
 }
 
-function saidOf({ busy, tried, possible: of, proved }: Search, shown: number, possible: string): string {
+function saidOf({ busy, tried, possible: of, proved }: Search, shown: number): string {
+  const possible = of.toLocaleString('en');
   if (busy) return `Sets are looked for: ${tried} of ${possible} tried so far.`;
   if (!proved)
     return `The best ${counted(shown, 'set')} of ${tried} tried are shown, of ${possible}: a better one may be among the rest.`;
@@ -28,9 +29,8 @@ export function Sets() {
   const { sets } = ranking;
   const words = useWords();
   if (!sets || sets.possible === 0) return null;
-  const possible = sets.possible.toLocaleString('en');
   const shown = ranking.ranked?.filter((r) => r.climb.members).length ?? 0;
-  const said = saidOf(sets, shown, possible);
+  const said = saidOf(sets, shown);
   return (
     <Box
       sx={{
