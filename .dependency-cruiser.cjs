@@ -53,6 +53,11 @@ module.exports = {
         pathNot: 'node_modules/(zod|papaparse|@types/papaparse|parse5|entities|fast-deep-equal)',
       },
     ),
+    rule(
+      'links-fetch-nothing-ahead',
+      { path: '^src/(app|ui)', pathNot: '^src/ui/frame/Link[.]tsx$' },
+      { path: 'node_modules/next/(dist/client/app-dir/)?link' },
+    ),
     rule('core-no-node', { path: '^src/core', pathNot: test }, { dependencyTypes: ['core'] }),
     rule(
       'the-core-has-one-door',

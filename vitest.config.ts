@@ -12,6 +12,8 @@ export default defineConfig({
           name: 'unit',
           include: ['src/{core,ui,workers,highs}/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts'],
           testTimeout: 120_000,
+          // Loading the core anew for each file takes a third as long as its tests; what a test stubs it puts back.
+          isolate: false,
           // Vitest leaves one processor of two to itself, and hardly uses it.
           maxWorkers: '100%',
         },

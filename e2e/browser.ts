@@ -46,8 +46,30 @@ export async function openPage(browser: Browser, address: string): Promise<{ pag
   const faults: string[] = [];
   page.on('pageerror', (e) => faults.push(String(e)));
   page.on('console', (m) => m.text().includes('Content Security Policy') && faults.push(m.text().slice(0, 300)));
-  await page.goto(address, { waitUntil: 'networkidle0' });
+  await goTo(page, address);
   return { page, faults };
+}
+
+/** Goes to an address of Rung, and waits until what is on the page answers. */
+export async function goTo(page: Page, address: string): Promise<void> {
+  await page.goto(address, { waitUntil: 'load' });
+  await answers(page);
+}
+
+/** Loads the page anew, in the same way. */
+export async function reload(page: Page): Promise<void> {
+  await page.reload({ waitUntil: 'load' });
+  await answers(page);
+}
+
+/** React has taken over all that can be clicked, and what follows from that is done. */
+async function answers(page: Page): Promise<void> {
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('a, button, input')].every((e) =>
+      Object.keys(e).some((key) => key.startsWith('__reactProps')),
+    ),
+  );
+  await page.evaluate(() => new Promise((done) => requestIdleCallback(done, { timeout: 1000 })));
 }
 
 /** Waits until the page's text holds the words. */

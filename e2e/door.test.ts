@@ -5,7 +5,7 @@ import { Client } from 'pg';
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { readFile } from '../src/core';
-import { openBrowser, patientPage } from './browser';
+import { openBrowser, patientPage, goTo } from './browser';
 import { ask } from './visit';
 
 const address = process.env.RUNG_ADDRESS!;
@@ -207,7 +207,7 @@ test('a script that got into a page does not run, a foreign address is not loade
 test('a board that a climb gives up on holds nothing up: it is set aside, said so, and removed from the ladder without being opened', async () => {
   await storeFan();
   const page = await patientPage(browser);
-  await page.goto(`${address}/b/belfry-six/ladder`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${address}/b/belfry-six/ladder`);
   await page.waitForSelector('[aria-label="Set aside"]');
   expect(await page.$eval('[aria-label="Set aside"]', (e) => (e as HTMLElement).innerText)).toContain('Fan of Rails');
   expect(await page.$$eval('[data-row]', (rows) => rows.length)).toBeGreaterThan(10);

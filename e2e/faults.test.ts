@@ -10,7 +10,7 @@ import { clusterFolder, startCluster } from '../scripts/cluster.mjs';
 import { prepared } from '../scripts/prepared.mjs';
 import { freePort } from '../scripts/run.mjs';
 import { serve } from '../scripts/serve.mjs';
-import { openBrowser, openPage, patientPage, waitForText } from './browser';
+import { openBrowser, openPage, patientPage, waitForText, goTo } from './browser';
 import { ask, editing, type Saved, type Told } from './editing-clients';
 
 /** A Rung of its own, with a cluster of its own, that may be killed. */
@@ -193,7 +193,7 @@ describe('a clock that jumps', () => {
           const now = Date.now.bind(Date);
           Date.now = () => now() + ms;
         }, days * 86_400_000);
-        await page.goto(`${address}/b/${id}`, { waitUntil: 'networkidle0' });
+        await goTo(page, `${address}/b/${id}`);
         await page.setOfflineMode(true);
         await page.$$eval('details', (all) => all.forEach((d) => (d.open = true)));
         const budget = (await page.waitForSelector('aria/Budget[role="textbox"]'))!;

@@ -3,7 +3,7 @@ import os from 'node:os';
 import path from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, describe, expect, test } from 'vitest';
-import { waitForText } from './browser';
+import { waitForText, reload } from './browser';
 import { addressHas, ask, choose, clickOn, expectAccessible, useBrowser } from './visit';
 
 afterAll(async () => {
@@ -186,7 +186,7 @@ describe('the shelf', () => {
         body: JSON.stringify(theirs),
       });
       expect(put.status).toBe(200);
-      await page.reload({ waitUntil: 'networkidle0' });
+      await reload(page);
       await page.waitForSelector(name);
       expect(await page.$eval(name, (e) => (e as HTMLInputElement).value)).toBe('77');
       await clickOn(page, 'Save');
@@ -394,7 +394,7 @@ describe('after the pick', () => {
       await waitForText(page, '1 of');
       await new Promise((r) => setTimeout(r, 800));
       await settled(page);
-      await page.reload({ waitUntil: 'networkidle0' });
+      await reload(page);
       // The board that is first while sets are still looked for may be another one, with ticks of its own.
       await page.waitForFunction(
         () => document.querySelector<HTMLInputElement>('input[aria-label^="Check that the print"]')?.checked === true,
@@ -413,7 +413,7 @@ describe('after the pick', () => {
       await waitForText(page, 'Step 3 of');
       await new Promise((r) => setTimeout(r, 800));
       await settled(page);
-      await page.reload({ waitUntil: 'networkidle0' });
+      await reload(page);
       await ranked();
       await waitForText(page, 'Step 3 of');
       await page.keyboard.press('Backspace');

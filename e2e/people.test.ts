@@ -7,7 +7,7 @@ import { prepared } from '../scripts/prepared.mjs';
 import { freePort } from '../scripts/run.mjs';
 import { serve } from '../scripts/serve.mjs';
 import { freshDatabase } from '../src/db/tests/fresh-database';
-import { openBrowser, patientPage } from './browser';
+import { openBrowser, patientPage, goTo, reload } from './browser';
 import { expectAccessible } from './visit';
 
 /** A Rung of its own with accounts, a worker, and three browsers: an owner's, an editor's and a guest's. */
@@ -62,7 +62,7 @@ async function see(page: Page, text: string): Promise<void> {
   await page.waitForFunction((t) => document.body.innerText.includes(t), {}, text);
 }
 async function signIn(page: Page, email: string): Promise<void> {
-  await page.goto(`${address}/sign-in`, { waitUntil: 'networkidle0' });
+  await goTo(page, `${address}/sign-in`);
   await fill(page, 'E-mail address', email);
   await fillPassword(page, password);
   await Promise.all([page.waitForNavigation(), press(page, 'Sign in')]);
@@ -72,7 +72,7 @@ describe('with accounts', () => {
   test('nobody sees a page or a row; the way in is shown, and leads nowhere else', async () => {
     const page = await patientPage(guests);
     for (const path of ['/', '/b/gutterling/ladder', '/people', '/ranked/gutterling']) {
-      await page.goto(address + path, { waitUntil: 'networkidle0' });
+      await goTo(page, address + path);
       expect(page.url()).toContain(`/sign-in?to=${encodeURIComponent(path)}`);
     }
     await expectAccessible(page);
@@ -90,14 +90,14 @@ describe('with accounts', () => {
       },
     ).trim();
     expect(link).toMatch(new RegExp(`^${address}/join/`));
-    await owner.goto(link, { waitUntil: 'networkidle0' });
+    await goTo(owner, link);
     await expectAccessible(owner);
     await fill(owner, 'Your name, as the others see it', 'Ada');
     await fill(owner, 'E-mail address', 'ada@club.example');
     await fillPassword(owner, password);
     await press(owner, 'Join');
     await see(owner, 'Sign in now');
-    await owner.goto(link, { waitUntil: 'networkidle0' });
+    await goTo(owner, link);
     await see(owner, 'opens nothing');
     await signIn(owner, 'ada@club.example');
     await see(owner, 'Gutterling');
@@ -105,7 +105,7 @@ describe('with accounts', () => {
   });
 
   test('an owner invites an editor, who changes a build and finds no way to the people', async () => {
-    await owner.goto(`${address}/people`, { waitUntil: 'networkidle0' });
+    await goTo(owner, `${address}/people`);
     await fill(owner, 'Who the link is for', 'Ben');
     await press(owner, 'Make a link');
     await see(owner, '/join/');
@@ -113,7 +113,7 @@ describe('with accounts', () => {
     const link = await owner.$eval('code', (c) => c.textContent!);
     const context = await browser.createBrowserContext();
     const editor = await patientPage(context);
-    await editor.goto(link, { waitUntil: 'networkidle0' });
+    await goTo(editor, link);
     await fill(editor, 'Your name, as the others see it', 'Ben');
     await fill(editor, 'E-mail address', 'ben@club.example');
     await fillPassword(editor, password);
@@ -121,11 +121,11 @@ describe('with accounts', () => {
     await see(editor, 'Sign in now');
     await signIn(editor, 'ben@club.example');
     await see(editor, 'Home (editor)');
-    await editor.goto(`${address}/people`, { waitUntil: 'networkidle0' });
+    await goTo(editor, `${address}/people`);
     await see(editor, 'Ada');
     expect(await editor.$('::-p-aria([name="Make a link"])')).toBeNull();
     // What was kept to be read while the server is away goes with whoever signs out.
-    await editor.goto(address, { waitUntil: 'networkidle0' });
+    await goTo(editor, address);
     const kept = () => editor.evaluate(async () => (await caches.keys()).length);
     await editor.evaluate(async () => (await caches.open('kept')).put('/b/gutterling', new Response('a build')));
     expect(await kept()).toBeGreaterThan(0);
@@ -137,14 +137,14 @@ describe('with accounts', () => {
   });
 
   test('a ladder is shared; a guest sees it ranked, may change nothing, and nothing else is shown; withdrawn it is gone', async () => {
-    await owner.goto(`${address}/b/gutterling/ladder`, { waitUntil: 'networkidle0' });
+    await goTo(owner, `${address}/b/gutterling/ladder`);
     await press(owner, 'Share');
     await press(owner, 'Make a link');
     await see(owner, '/s/');
     await expectAccessible(owner);
     const link = await owner.$eval('code', (c) => c.textContent!);
     const page = await patientPage(guests);
-    await page.goto(link, { waitUntil: 'networkidle0' });
+    await goTo(page, link);
     expect(page.url()).toBe(`${address}/b/gutterling/ladder`);
     await see(page, 'Shared with you to look at');
     await page.waitForFunction(() => document.querySelectorAll('[role=row]').length > 5);
@@ -156,11 +156,11 @@ describe('with accounts', () => {
       return [reply.status, (await fetch('/api/builds')).status];
     });
     expect(status).toEqual([401, 401]);
-    await owner.reload({ waitUntil: 'networkidle0' });
+    await reload(owner);
     await press(owner, 'Share');
     await press(owner, 'Withdraw the ladder of Gutterling, for whoever has the link');
     await see(owner, 'opens nothing any more');
-    await page.reload({ waitUntil: 'networkidle0' });
+    await reload(page);
     expect(page.url()).toContain('/sign-in');
     await page.close();
   });
@@ -177,7 +177,7 @@ describe('with accounts', () => {
 
   test('a program with a token does what the example of the docs does', async () => {
     const [, example] = /```js\n([\s\S]*?)```/.exec(readFileSync('docs/api.md', 'utf8'))!;
-    await owner.goto(`${address}/people`, { waitUntil: 'networkidle0' });
+    await goTo(owner, `${address}/people`);
     const { token } = await owner.evaluate(async () => {
       const body = JSON.stringify({ kind: 'token', label: 'example', role: 'editor', days: 1 });
       return (await (await fetch('/api/passes', { method: 'POST', body })).json()) as { token: string };
@@ -196,7 +196,7 @@ describe('with accounts', () => {
     const page = await patientPage(context);
     await signIn(page, 'ben@club.example');
     await see(page, 'Home (editor)');
-    await owner.goto(`${address}/people`, { waitUntil: 'networkidle0' });
+    await goTo(owner, `${address}/people`);
     const removed = await owner.evaluate(async () => {
       const { members } = (await (await fetch('/api/people')).json()) as {
         members: { person: string; email: string }[];
@@ -205,7 +205,7 @@ describe('with accounts', () => {
       return (await fetch(`/api/people/${person}`, { method: 'DELETE' })).status;
     });
     expect(removed).toBe(200);
-    await page.goto(`${address}/b/gutterling`, { waitUntil: 'networkidle0' });
+    await goTo(page, `${address}/b/gutterling`);
     await see(page, 'You are signed in as ben@club.example, and in no workspace');
     await expectAccessible(page);
     await context.close();

@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { waitForText } from './browser';
+import { waitForText, goTo, reload } from './browser';
 import { addressHas, ask, clickOn, expectAccessible, useBrowser } from './visit';
 
 const address = process.env.RUNG_ADDRESS!;
@@ -40,12 +40,12 @@ describe('a new build, by keyboard alone', () => {
       await waitForText(page, '2 parts');
       await new Promise((r) => setTimeout(r, 700));
       await saved(page);
-      await page.goto(`${address}/b/heath-runner/ladder?q=sill`, { waitUntil: 'networkidle0' });
+      await goTo(page, `${address}/b/heath-runner/ladder?q=sill`);
       await page.waitForSelector('[data-row]');
       expect(await page.$eval('[data-row="copperwren-sill-45"]', (e) => (e as HTMLElement).innerText)).toContain(
         'Ports: Oxbow Plumb Bus needs a CAN bus',
       );
-      await page.goto(`${address}/b/heath-runner`, { waitUntil: 'networkidle0' });
+      await goTo(page, `${address}/b/heath-runner`);
       expect(await page.$$eval('[data-part]', (rows) => rows.map((r) => r.getAttribute('data-part')))).toEqual([
         'skein-long',
         'plumb-can',
@@ -339,7 +339,7 @@ describe('nothing typed is lost', () => {
       page.on('request', (r) => void (dead && r.method() === 'PUT' ? r.abort() : r.continue()));
       await page.click('[data-part="plumb-can"] [role="radio"]:nth-child(3)');
       await waitForText(page, 'Kept in this browser');
-      await page.reload({ waitUntil: 'networkidle0' });
+      await reload(page);
       expect(
         await page.$eval('[data-part="plumb-can"] [role="radio"]:nth-child(3)', (e) => e.getAttribute('aria-checked')),
       ).toBe('true');

@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { patientPage, waitForText } from './browser';
+import { patientPage, waitForText, goTo, reload } from './browser';
 import { addressHas, ask, clickOn, expectAccessible, useBrowser } from './visit';
 
 const { browser, at } = useBrowser();
@@ -52,7 +52,7 @@ describe('the first five minutes', () => {
       await waitForText(page, 'are only what is usual');
       await waitForText(page, 'Video transmitter');
       const id = path(page).split('/')[2]!;
-      await page.goto(`${process.env.RUNG_ADDRESS}/b/${id}/ladder`, { waitUntil: 'networkidle0' });
+      await goTo(page, `${process.env.RUNG_ADDRESS}/b/${id}/ladder`);
       acts += 1;
       await page.waitForSelector('[data-row]');
       await act(page, 'Pick ');
@@ -135,7 +135,7 @@ describe('how every build stands', () => {
         open.result.close();
         return marked > 0;
       });
-      await page.reload({ waitUntil: 'networkidle0' });
+      await reload(page);
       await waitForText(page, '777 fit of');
       // What other tests have changed by then is told apart from what only came.
       await page.waitForFunction(() => /boards new|All of it has come/.test(document.body.innerText));
@@ -197,9 +197,9 @@ describe('in one place on every screen', () => {
       await (await page.waitForSelector('::-p-aria([name="imperial"][role="option"])'))!.click();
       await waitForText(page, '1.42 x 1.42 in and 0.3 oz');
       await expectAccessible(page);
-      await page.goto(`${process.env.RUNG_ADDRESS}/b/gutterling`, { waitUntil: 'networkidle0' });
+      await goTo(page, `${process.env.RUNG_ADDRESS}/b/gutterling`);
       await waitForText(page, 'oz at take-off');
-      await page.goto(`${process.env.RUNG_ADDRESS}/settings`, { waitUntil: 'networkidle0' });
+      await goTo(page, `${process.env.RUNG_ADDRESS}/settings`);
       await (await page.waitForSelector('::-p-aria([name="Masses and lengths"][role="combobox"])'))!.click();
       await (await page.waitForSelector('::-p-aria([name="metric"][role="option"])'))!.click();
       await waitForText(page, '36 x 36 mm and 8.4 g');
@@ -310,7 +310,7 @@ describe('the shelf', () => {
       await page.waitForSelector('[role=dialog] input');
       await page.type('[role=dialog] input', 'light ones');
       await page.keyboard.press('Enter');
-      await page.goto(`${process.env.RUNG_ADDRESS}/b/belfry-six/shelf`, { waitUntil: 'networkidle0' });
+      await goTo(page, `${process.env.RUNG_ADDRESS}/b/belfry-six/shelf`);
       await clickOn(page, 'Views');
       await clickOn(page, 'light ones');
       await addressHas(page, 'sort', 'mass');
@@ -344,13 +344,13 @@ describe('open states, checked with axe-core (WCAG 2.2 AA)', () => {
 describe('while the server is away', () => {
   test('all screens of a build that was open are read as they were, also those not looked at; what is typed is kept', async () => {
     const page = await patientPage(browser());
-    await page.goto(`${process.env.RUNG_ADDRESS}/b/attic-mouse/ladder`, { waitUntil: 'networkidle0' });
+    await goTo(page, `${process.env.RUNG_ADDRESS}/b/attic-mouse/ladder`);
     await page.waitForFunction(async () => (await caches.keys()).length > 0);
     await page.waitForFunction(
       async () => (await (await caches.open((await caches.keys())[0]!)).match('/b/attic-mouse/log')) !== undefined,
     );
     // What the screens run is kept as they are looked at.
-    await page.goto(`${process.env.RUNG_ADDRESS}/b/attic-mouse`, { waitUntil: 'networkidle0' });
+    await goTo(page, `${process.env.RUNG_ADDRESS}/b/attic-mouse`);
     const worker = await browser().waitForTarget((t) => t.type() === 'service_worker');
     const away = async (offline: boolean) => {
       for (const target of [worker, page.target()]) {

@@ -18,7 +18,7 @@ export { frontierOf, standingsCsv, type Standing } from './decide/frontier';
 export { goodEnds, type GoodEnds } from './decide/good-ends';
 export { sieveOf, siftedOut } from './decide/sieve';
 export type { Bound } from './decide/brief-line';
-export { likelyFirst, manyBoards, mostSetsOfMany, slimmed } from './decide/slim';
+export { likelyFirst, manyBoards, mostRemembered, mostSetsOfMany, slimmed } from './decide/slim';
 export { assumedIn } from './decide/assumed-in';
 export { buildDoubts } from './decide/build-doubts';
 export { rankedRow, tellingRung, type RankedRow } from './decide/telling-rung';

@@ -3,6 +3,7 @@ import {
   keepingWhatIsEqual,
   likelyFirst,
   manyBoards,
+  mostRemembered,
   newMemory,
   slimmed,
   stoppedEarly,
@@ -20,6 +21,8 @@ export type ToClimber =
 export interface FromClimber {
   run: number;
   climbs: Climb[];
+  /** Boards whose climb is the one that was told last: what no edit has touched is not taken over again. */
+  same: string[];
 }
 
 /** One of several that share a shelf; each has some of its boards. */
@@ -29,12 +32,14 @@ let last: Build | null = null;
 /** Runs that are wanted: the newest one of the build at hand, and questions asked aside. */
 const wanted = new Set<number>();
 const sliceMs = 40;
-/** Of many boards, those of which what was worked out is kept: they are the ones that matter at the next edit. */
+/** Of very many boards, those of which what was worked out is kept: they are the ones that matter at the next edit. */
 let remembered = new Set<string>();
+/** What was told last of each board. */
+let told = new WeakMap<Board, Climb>();
 
 onmessage = (event: MessageEvent<ToClimber>) => {
   const said = event.data;
-  if (said.kind === 'boards') [boards, memory, remembered] = [said.boards, newMemory(), new Set()];
+  if (said.kind === 'boards') [boards, memory, remembered, told] = [said.boards, newMemory(), new Set(), new WeakMap()];
   else if (said.kind === 'stop') wanted.delete(said.run);
   else {
     last = keepingWhatIsEqual(last, said.build);
@@ -46,21 +51,24 @@ onmessage = (event: MessageEvent<ToClimber>) => {
 async function climb(build: Build, run: number, known: ReadonlySet<string>): Promise<void> {
   wanted.add(run);
   let climbs: Climb[] = [];
+  let same: string[] = [];
   let pause = performance.now() + sliceMs;
-  const tell = () => postMessage({ run, climbs } satisfies FromClimber);
+  const tell = () => postMessage({ run, climbs, same } satisfies FromClimber);
   const many = boards.length > manyBoards;
+  const all = boards.length <= mostRemembered;
   const asked = known.size > 0 ? boards.filter((b) => !known.has(b.id)) : boards;
   for (const board of many ? likelyFirst(build, asked) : asked) {
-    const early = many ? stoppedEarly(build, board) : null;
-    const climb = early ?? (await climbOf(build, board, many && !remembered.has(board.id) ? null : memory));
-    if (many) {
-      if (carries(climb)) remembered.add(board.id);
-      else remembered.delete(board.id);
-    }
-    climbs.push(many ? slimmed(climb) : climb);
+    const kept = all || remembered.has(board.id) ? memory : null;
+    const early = many ? stoppedEarly(build, board, kept) : null;
+    const climb = early ?? (await climbOf(build, board, kept));
+    if (carries(climb)) remembered.add(board.id);
+    else remembered.delete(board.id);
+    if (told.get(board) === climb) same.push(board.id);
+    else climbs.push(many ? slimmed(climb) : climb);
+    if (all) told.set(board, climb);
     if (performance.now() < pause) continue;
     tell();
-    climbs = [];
+    [climbs, same] = [[], []];
     await new Promise((resolve) => setTimeout(resolve));
     if (!wanted.has(run)) return;
     pause = performance.now() + sliceMs;

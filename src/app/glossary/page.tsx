@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import Link from 'next/link';
+import { Link } from '@/ui/frame/Link';
 import { glossary, rungNames, rungWords } from '@/core';
 
 export const metadata = { title: 'Words' };

@@ -6,6 +6,8 @@ import type { Build } from '../records/build';
 
 /** Of more boards than this a machine holds neither every wire nor all that was worked out: only what the order needs is kept of them, and the likely ones climb first. */
 export const manyBoards = 600;
+/** Of so many boards at most one worker keeps what was worked out of each, some 60 kB a board, so that an edit works out again only what it can change. */
+export const mostRemembered = 1500;
 /** Sets that are tried of so large a shelf: what is not proved to be the best is said to be so. */
 export const mostSetsOfMany = 300;
 

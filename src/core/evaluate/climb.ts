@@ -23,6 +23,7 @@ import { withFixes } from '../fix/apply';
 import { compile, type Compiled } from '../wiring/compile';
 import { juryOf, type Jury } from '../wiring/conflict';
 import { remembered, type Memory } from './memory';
+import { whatWires } from './what-wires';
 import { hookupOf, nothingWired, type Hookup } from '../wiring/hookup';
 import { layOut } from '../wiring/lay-out';
 import type { LaidPart } from '../wiring/laid';
@@ -148,22 +149,6 @@ export function evaluate(
     setAside,
     delegated,
   };
-}
-
-/** The fields of a build that rungs 1 to 7 and the hookup depend on; `memory.test.ts` holds that there are no others. */
-function whatWires({
-  parts,
-  pack,
-  morePacks,
-  radio,
-  motors,
-  frame,
-  policies,
-  locks,
-  fixes,
-  capacitor,
-}: Build): unknown[] {
-  return [parts, pack, morePacks, radio, motors, frame, policies, locks, fixes, capacitor];
 }
 
 /** All of a climb that neither a limit nor a wish can change. */

@@ -4,6 +4,7 @@ import type { Build } from '../records/build';
 import { readFile } from '../records/file';
 import { evaluate } from './climb';
 import { keepingWhatIsEqual, newMemory } from './memory';
+import { stoppedEarly } from './stopped-early';
 
 const read = <F extends 'rung-shelf' | 'rung-build'>(path: string, format: F) => {
   const file = readFile(readFileSync(`demo/${path}`, 'utf8'), format);
@@ -51,6 +52,8 @@ describe('what is remembered of a climb', () => {
       const edited = keepingWhatIsEqual(build, structuredClone(change(build)));
       for (const board of boards) {
         evaluate(build, board, null, memory);
+        stoppedEarly(build, board, memory);
+        expect(stoppedEarly(edited, board, memory), board.id).toEqual(stoppedEarly(change(build), board));
         expect(evaluate(edited, board, null, memory), board.id).toEqual(evaluate(change(build), board));
         // And back again.
         expect(evaluate(build, board, null, memory), board.id).toEqual(plain.get(board.id));
@@ -58,11 +61,14 @@ describe('what is remembered of a climb', () => {
     },
   );
 
-  test('a limit touches no wiring: the hookup is the very same', () => {
+  test('a limit touches no wiring: the hookup is the very same, and so is the climb of a board that stops before', () => {
     const memory = newMemory();
     const first = evaluate(build, boards[0]!, null, memory);
     const next = keepingWhatIsEqual(build, structuredClone({ ...build, limits: { takeOffMassG: 1, budgetCents: 1 } }));
     expect(evaluate(next, boards[0]!, null, memory).hookup).toBe(first.hookup);
+    const early = boards.map((b) => stoppedEarly(build, b, memory));
+    expect(early.filter((c) => c !== null).length).toBeGreaterThan(1);
+    boards.forEach((b, i) => expect(stoppedEarly(next, b, memory)).toBe(early[i]));
     const shorter = keepingWhatIsEqual(build, structuredClone({ ...build, parts: build.parts.slice(1) }));
     expect(evaluate(shorter, boards[0]!, null, memory).hookup).not.toBe(first.hookup);
   });

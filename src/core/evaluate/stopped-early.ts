@@ -12,12 +12,21 @@ import { sanityFindings } from '../rungs/sanity';
 import { massLines, total } from '../rungs/weight';
 import { nothingWired } from '../wiring/hookup';
 import { headOf, type Climb, type Rung } from './climb';
+import { remembered, type Memory } from './memory';
+import { whatWires } from './what-wires';
 
 /**
  * The climb of a board that rungs 1 to 3 stop, without a search for its wiring: where it stops, and that it does, are those of the whole climb; of rungs 4 to 10 nothing is
- * said, and mass and price are the least they can be. null where those rungs do not stop it. For shelves of thousands.
+ * said, and mass and price are the least they can be. null where those rungs do not stop it. For shelves of thousands. With a memory, the very same climb as before where no
+ * edit has touched it.
  */
-export function stoppedEarly(asked: Build, shelved: Board): Climb | null {
+export function stoppedEarly(asked: Build, shelved: Board, memory: Memory | null = null): Climb | null {
+  const { bareMassG, atHome, imports, currency, rates } = asked;
+  const from = [...whatWires(asked), bareMassG, atHome, imports, currency, rates];
+  return remembered(memory, shelved, 'stopped early', from, () => stopped(asked, shelved));
+}
+
+function stopped(asked: Build, shelved: Board): Climb | null {
   const bought = inMoneyOf(asked, shelved);
   const { build, board } = withFixes(asked, bought);
   const findings = [

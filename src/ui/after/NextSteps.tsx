@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { buildSheet, sheetSteps } from '@/core';
 import { useRoom } from '../room/store';
 import { doneKey } from './done';

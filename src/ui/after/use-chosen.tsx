@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { parseAsString, useQueryState } from 'nuqs';
 import type { ReactNode } from 'react';
 import { outcomeWords, type Board, type Climb } from '@/core';

@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { parseAsString, useQueryState } from 'nuqs';
 import { assumedIn, buildDoubts, counted, leadWords, outcomeWords, peripheralsToCsv } from '@/core';
 import { csv, useTakeOut } from '../frame/take-out';

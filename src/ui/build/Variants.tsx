@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { carries, readData, type Build, type Ranked } from '@/core';

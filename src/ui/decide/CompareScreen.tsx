@@ -7,7 +7,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import Typography from '@mui/material/Typography';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { parseAsArrayOf, parseAsBoolean, parseAsString, useQueryStates } from 'nuqs';
 import { sideBySide, type Climb, type Ranked } from '@/core';
 import { RungMark } from '../marks/RungMark';

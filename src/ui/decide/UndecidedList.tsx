@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { counted, sentenceOf, undecidedBoards, type Ranked } from '@/core';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';

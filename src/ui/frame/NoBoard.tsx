@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import Link from 'next/link';
+import { Link } from './Link';
 import { useRoom } from '../room/store';
 
 /** An address that names a board which is not on the shelf (any more). */

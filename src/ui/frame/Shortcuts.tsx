@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import Link from 'next/link';
+import { Link } from './Link';
 import { useState } from 'react';
 import { useTour } from './tour-at';
 import { LetterKeys } from './LetterKeys';

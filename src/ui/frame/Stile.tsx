@@ -1,7 +1,7 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Link from 'next/link';
+import { Link } from './Link';
 import { usePathname } from 'next/navigation';
 import { carries, counted, pickedName } from '@/core';
 import { doneOn } from '../after/done';
@@ -162,8 +162,6 @@ export function Stile() {
               <Box
                 component={Link}
                 href={s.href}
-                // Addresses that follow the cursor of the ladder change with every key.
-                prefetch={named ? false : null}
                 aria-current={s.here ? 'page' : undefined}
                 sx={{
                   textDecoration: 'none',

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import Link from 'next/link';
+import { Link } from './Link';
 
 /** A page that cannot be shown, with what went wrong and what to do. */
 export function Trouble({ title, children }: { title: string; children: string }) {

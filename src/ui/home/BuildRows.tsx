@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { counted, type NextAct } from '@/core';
 import { focusBeside } from '../frame/focus-beside';
 import { useWords } from '../frame/ways';

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { format, parseISO, startOfISOWeek } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Bin } from '../frame/Bin';

@@ -1,7 +1,7 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import type { ReactNode } from 'react';
 import { boardChanges, buildChanges, counted } from '@/core';
 import { useWords } from '../frame/ways';

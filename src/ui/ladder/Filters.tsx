@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { currencySign, manyBoards, roleOf, rungNames } from '@/core';
 import { NumberBox } from '../build/NumberBox';
 import { useMeasure } from '../frame/ways';

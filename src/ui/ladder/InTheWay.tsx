@@ -1,7 +1,7 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { adviceWords, commonBreak, money, overBudget, sentenceOf, type Build, type Ranked } from '@/core';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';

@@ -1,6 +1,6 @@
 import { firstSentence, list, money, plainMoney, type Mended, type Ranked } from '@/core';
 import Box from '@mui/material/Box';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import type { MouseEvent } from 'react';
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
 import { stateColour, verdictColour } from '../marks/words';

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import type { Ranked } from '@/core';
 import { PickButton } from '../decide/PickButton';
 import { useRoom } from '../room/store';

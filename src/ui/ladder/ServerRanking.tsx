@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { useEffect, useState } from 'react';
 import { money, type RankedRow } from '@/core';
 import { linesOf } from '../room/lines-of';

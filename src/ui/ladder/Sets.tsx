@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { counted, rungNames, sentenceOf } from '@/core';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import { useQuery } from '@tanstack/react-query';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { forgetKept } from '../frame/offline';
 import { askServer, under } from '../room/ask-server';
 

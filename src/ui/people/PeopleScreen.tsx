@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import { useState } from 'react';
 import { Choice } from '../build/Choice';
 import { askServer } from '../room/ask-server';

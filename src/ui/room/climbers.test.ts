@@ -29,8 +29,8 @@ function crew(cores: number, boards: number) {
 }
 const boardsOf = (k: number) => made[k]!.told.flatMap((t) => (t.kind === 'boards' ? t.boards.map((b) => b.id) : []));
 const runsOf = (k: number, kind: 'build' | 'stop') => made[k]!.told.flatMap((t) => (t.kind === kind ? [t.run] : []));
-const answer = (k: number, run: number, ids: string[]) =>
-  made[k]!.onmessage!({ data: { run, climbs: ids.map((boardId) => ({ boardId }) as Climb) } });
+const answer = (k: number, run: number, ids: string[], same: string[] = []) =>
+  made[k]!.onmessage!({ data: { run, climbs: ids.map((boardId) => ({ boardId }) as Climb), same } });
 
 afterEach(() => {
   made.length = 0;
@@ -84,6 +84,17 @@ test('what was stopped is not answered, and the workers hear of it; another run 
   expect(first).not.toHaveBeenCalled();
   expect(second).toHaveBeenCalledOnce();
   expect(runsOf(0, 'stop')).toEqual([one]);
+});
+
+test('of a board that no edit has touched the climb of before is taken, also where that was told to a run that was stopped', () => {
+  const climbers = crew(2, 2);
+  const done = vi.fn();
+  climbers.climb(makeBuild(), vi.fn())();
+  climbers.climb(makeBuild(), done);
+  const [one, two] = runsOf(0, 'build');
+  answer(0, one!, ['b0', 'b1']);
+  answer(0, two!, ['b1'], ['b0']);
+  expect((done.mock.calls[0]![0] as Climb[]).map((c) => c.boardId)).toEqual(['b0', 'b1']);
 });
 
 test('an empty shelf is ranked at once; ending ends the workers', () => {

@@ -21,10 +21,14 @@ export function climbersOf(boards: Board[]): Climbers {
   const count = Math.max(1, Math.min(most, boards.length, navigator.hardwareConcurrency - 1));
   const at = new Map(boards.map((b, i) => [b.id, i]));
   const runs = new Map<number, (climbs: Climb[]) => void>();
+  const told = new Map<string, Climb>();
   let fault: (sentence: string) => void = () => undefined;
   const workers = Array.from({ length: count }, (_, k) => {
     const worker = new Worker(new URL('../../workers/climb.worker.ts', import.meta.url), { type: 'module' });
-    worker.onmessage = ({ data }: MessageEvent<FromClimber>) => runs.get(data.run)?.(data.climbs);
+    worker.onmessage = ({ data }: MessageEvent<FromClimber>) => {
+      for (const c of data.climbs) told.set(c.boardId, c);
+      runs.get(data.run)?.([...data.climbs, ...data.same.map((id) => told.get(id)!)]);
+    };
     worker.onerror = ({ message }) => fault(`The climb stopped by a fault of ours: ${message}. Load the page again.`);
     worker.postMessage({ kind: 'boards', boards: boards.filter((_, i) => i % count === k) } satisfies ToClimber);
     return worker;

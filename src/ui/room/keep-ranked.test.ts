@@ -33,7 +33,7 @@ const likely = shelf.slice(0, 2);
 const climbsOf = (ids: string[]): Climb[] => shelf.filter((b) => ids.includes(b.id)).map((b) => evaluate(build, b));
 const asked = (k: number) => made[k]!.told.flatMap((t) => (t.kind === 'build' ? [t] : []));
 const answer = (k: number, ids: string[]) =>
-  made[k]!.onmessage!({ data: { run: asked(k).at(-1)!.run, climbs: climbsOf(ids) } });
+  made[k]!.onmessage!({ data: { run: asked(k).at(-1)!.run, climbs: climbsOf(ids), same: [] } });
 const room = () => roomStore({ build, version: 1, savedAt: '' }, { mayWrite: true, shared: null, accounts: false }, 4);
 const idsOf = (store: ReturnType<typeof room>) =>
   store
@@ -65,11 +65,11 @@ test('with the rest of the shelf they do not climb again, unless they have chang
   const [ranking, aside] = asked(1).sort((a, b) => b.known.length - a.known.length);
   expect(ranking!.known).toEqual(['b0']);
   expect(idsOf(store)).toEqual(['b0', 'b1']);
-  made[1]!.onmessage!({ data: { run: ranking!.run, climbs: climbsOf(['b1', 'b2', 'b3']) } });
+  made[1]!.onmessage!({ data: { run: ranking!.run, climbs: climbsOf(['b1', 'b2', 'b3']), same: [] } });
   expect(idsOf(store)).toEqual(['b0', 'b1', 'b2', 'b3']);
   expect(store.getState().ranking).toMatchObject({ busy: false, partial: null, moved: [], progress: null });
   // What was asked meanwhile is answered of the whole shelf.
-  made[1]!.onmessage!({ data: { run: aside!.run, climbs: climbsOf(['b0', 'b1', 'b2', 'b3']) } });
+  made[1]!.onmessage!({ data: { run: aside!.run, climbs: climbsOf(['b0', 'b1', 'b2', 'b3']), same: [] } });
   expect(await later).toHaveLength(4);
 });
 

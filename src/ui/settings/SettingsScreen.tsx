@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useColorScheme } from '@mui/material/styles';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import type { ReactNode } from 'react';
 import { dayWays, preferred, unitWays } from '@/core';
 import { Choice } from '../build/Choice';

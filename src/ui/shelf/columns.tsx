@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import Link from 'next/link';
+import { Link } from '../frame/Link';
 import type { ReactNode } from 'react';
 import {
   figureWords,
