@@ -1,7 +1,7 @@
 import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { evaluate, readFile, type Climb } from '../src/core';
 import { manyPairs } from '../src/core/tests/many-climbs';
-import { carriedLines, toldLines } from '../src/core/tests/telling-pairs';
+import { sectionsOf, writtenSections } from '../src/core/tests/recorded-words';
 
 /**
  * Whether the climbs are still those that were recorded: the demo's 160, 240 with builds drawn from its library, 1,000 with boards made from its boards.
@@ -38,10 +38,7 @@ const climbs = pairs.map(({ name, build, board }) => ({ name, climb: evaluate(bu
 const lines = climbs.map(({ name, climb }) => `${name},${summary(climb)}`);
 if (whole) writeFileSync(whole, climbs.map((c) => JSON.stringify(c)).join('\n'));
 else if (act === 'write') {
-  writeFileSync(
-    'bench/recorded-words.txt',
-    `${[...toldLines(builds, shelf.boards), ...carriedLines(builds, shelf.boards)].join('\n')}\n`,
-  );
+  writeFileSync('bench/recorded-words.txt', writtenSections(sectionsOf(builds, shelf.boards)));
   writeFileSync(
     recorded,
     `${['pair,verdict,rungs,least g,most g,cents,cost,margin,free ports', ...lines].join('\n')}\n`,

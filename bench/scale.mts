@@ -19,7 +19,7 @@ import { variedBoard } from '../src/core/tests/varied-board';
 const count = Number(process.argv[2] ?? 1000);
 const cluster = await startCluster('bench-cluster');
 process.env.RUNG_CHROMIUM ??= chromiumPath();
-buildWhenStale();
+await buildWhenStale();
 const made = ask(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/fresh-database.ts', cluster.url]);
 const url = prepared(made.out.trim().split('\n').at(-1)!)!;
 const server = await serve(await freePort(), url, ['ignore', 'ignore', 'inherit'] as never);

@@ -75,7 +75,7 @@ console.log(JSON.stringify(figures));
 async function onPage(): Promise<{ editFramesLost: number; editMs: number }> {
   const cluster = await startCluster('bench-cluster');
   process.env.RUNG_CHROMIUM ??= chromiumPath();
-  buildWhenStale();
+  await buildWhenStale();
   const url = ask(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/fresh-database.ts', cluster.url])
     .out.trim()
     .split('\n')

@@ -130,8 +130,14 @@ describe('with accounts', () => {
     await editor.evaluate(async () => (await caches.open('kept')).put('/b/gutterling', new Response('a build')));
     expect(await kept()).toBeGreaterThan(0);
     await see(editor, 'Home (editor)');
+    // Whoever could not be signed out is told so, and what was kept stays theirs.
+    await editor.setOfflineMode(true);
     await press(editor, 'Sign out');
-    await see(editor, 'Sign in');
+    await see(editor, 'You are still signed in. The server does not answer.');
+    expect(await kept()).toBeGreaterThan(0);
+    await editor.setOfflineMode(false);
+    await press(editor, 'Sign out');
+    await see(editor, 'E-mail address');
     expect(await kept()).toBe(0);
     await context.close();
   });
@@ -208,6 +214,9 @@ describe('with accounts', () => {
     await goTo(page, `${address}/b/gutterling`);
     await see(page, 'You are signed in as ben@club.example, and in no workspace');
     await expectAccessible(page);
+    await press(page, 'Sign out');
+    await page.waitForFunction(() => !document.body.innerText.includes('in no workspace'));
+    await see(page, 'E-mail address');
     await context.close();
   });
 

@@ -352,22 +352,23 @@ describe('while the server is away', () => {
     // What the screens run is kept as they are looked at.
     await goTo(page, `${process.env.RUNG_ADDRESS}/b/attic-mouse`);
     const worker = await browser().waitForTarget((t) => t.type() === 'service_worker');
+    const lines = await Promise.all([worker, page.target()].map((target) => target.createCDPSession()));
+    await Promise.all(lines.map((line) => line.send('Network.enable')));
     const away = async (offline: boolean) => {
-      for (const target of [worker, page.target()]) {
-        const client = await target.createCDPSession();
-        await client.send('Network.enable');
-        await client.send('Network.emulateNetworkConditions', {
-          offline,
-          latency: 0,
-          downloadThroughput: -1,
-          uploadThroughput: -1,
-        });
-      }
+      const how = { offline, latency: 0, downloadThroughput: -1, uploadThroughput: -1 };
+      await Promise.all(lines.map((line) => line.send('Network.emulateNetworkConditions', how)));
     };
     await away(true);
     await page.goto(`${process.env.RUNG_ADDRESS}/b/attic-mouse/ladder?q=coracle`);
     await page.waitForSelector('[data-row]');
     await waitForText(page, 'Coracle 12');
+    // What has only not come is not taken for empty.
+    await page.goto(`${process.env.RUNG_ADDRESS}/b/attic-mouse`);
+    await waitForText(page, 'What the build was before cannot be shown: The server does not answer.');
+    await away(false);
+    await (await page.waitForSelector('::-p-aria([name="Ask again: What the build was before"])'))!.click();
+    await page.waitForFunction(() => !document.body.innerText.includes('What the build was before cannot be shown'));
+    await away(true);
     await page.goto(`${process.env.RUNG_ADDRESS}/b/no-such-build`);
     await waitForText(page, 'The server does not answer');
     await away(false);

@@ -1,20 +1,20 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { root, run, stop } from './run.mjs';
+import { root, runBeside } from './run.mjs';
 
-/** Builds the application for production, unless nothing that goes into it has changed. */
-export function buildWhenStale() {
+/** Builds the application for production, unless nothing that goes into it has changed. Throws where it cannot be built. */
+export async function buildWhenStale() {
   const stamp = path.join(root, '.next', 'rung-built');
   const now =
     (process.env.RUNG_PATH ?? '') +
     fingerprint(['src', 'public', 'package-lock.json', 'next.config.ts', 'tsconfig.json']);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
   console.log('Building ...');
-  const code = run(process.execPath, [path.join(root, 'node_modules/next/dist/bin/next'), 'build'], {
+  const code = await runBeside(process.execPath, [path.join(root, 'node_modules/next/dist/bin/next'), 'build'], {
     env: { NEXT_TELEMETRY_DISABLED: '1' },
   });
-  if (code !== 0) stop('The build failed: see above.');
+  if (code !== 0) throw new Error('The build failed: see above.');
   listFiles(path.join(root, '.next', 'static'));
   writeFileSync(stamp, now);
 }

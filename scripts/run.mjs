@@ -16,7 +16,16 @@ export function run(command, args, { quiet = false, env = {} } = {}) {
   return result.error ? 127 : (result.status ?? 1);
 }
 
-/** The same, with what it printed. */
+/** The same, while others run too. */
+export function runBeside(command, args, { env = {} } = {}) {
+  return new Promise((resolve) => {
+    const child = start(command, args, { env });
+    child.on('error', () => resolve(127));
+    child.on('close', (code) => resolve(code ?? 1));
+  });
+}
+
+/** To the end, with what it printed. */
 export function ask(command, args) {
   const result = spawnSync(command, args, { cwd: root, encoding: 'utf8' });
   return { code: result.error ? 127 : (result.status ?? 1), out: `${result.stdout ?? ''}${result.stderr ?? ''}` };

@@ -3,7 +3,7 @@ import path from 'node:path';
 import { buildWhenStale } from './build.mjs';
 import { startCluster } from './cluster.mjs';
 import { chromiumPath, installNgspice, installPackages } from './install.mjs';
-import { ask, freePort, listen, root, run } from './run.mjs';
+import { ask, freePort, listen, root, runBeside } from './run.mjs';
 import { prepared } from './prepared.mjs';
 import { startShopProcess } from './shop.mjs';
 import { serve } from './serve.mjs';
@@ -27,10 +27,10 @@ async function checks(all) {
 }
 
 /** A group of Vitest files; each of their tests counts. */
-function vitest(project, env = {}) {
+async function vitest(project, env = {}) {
   const report = path.join(root, '.rung', `report-${project}.json`);
   rmSync(report, { force: true });
-  const code = run(
+  const code = await runBeside(
     process.execPath,
     [
       bin('vitest/vitest.mjs'),
@@ -75,7 +75,7 @@ await checks({
   layout: ['prettier/bin/prettier.cjs', '--check', '.'],
   'picture of the rooms': ['../scripts/draw-rooms.mjs', '--check'],
 });
-vitest('unit');
+await vitest('unit');
 
 const cluster = await startCluster('test-cluster');
 const shop = await startShopProcess();
@@ -83,9 +83,9 @@ process.env.RUNG_SHOP_URL = shop.address;
 /** A Rung and a database of its own for each of the files of screen tests that run side by side. */
 const servers = [];
 try {
-  vitest('database', { TEST_DATABASE_URL: cluster.url });
   const chromium = chromiumPath();
-  buildWhenStale();
+  // The tests of the database take one processor, one after the other.
+  await Promise.all([vitest('database', { TEST_DATABASE_URL: cluster.url }), buildWhenStale()]);
   for (let i = 0; i < 2; i++) {
     const made = ask(process.execPath, [bin('tsx/dist/cli.mjs'), 'scripts/fresh-database.ts', cluster.url]);
     const url = made.out.trim().split('\n').at(-1) ?? '';
@@ -94,7 +94,7 @@ try {
     if (own === null) throw new Error('a database of the screen tests could not be prepared');
     servers.push({ ...(await serve(await freePort(), own, ['ignore', 'ignore', 'inherit'])), url });
   }
-  vitest('screens', {
+  await vitest('screens', {
     RUNG_SERVERS: JSON.stringify(servers.map(({ address, url }) => ({ address, url }))),
     RUNG_CHROMIUM: chromium,
   });

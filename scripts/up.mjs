@@ -27,8 +27,8 @@ export async function up({ url, demo = false, close = () => undefined }) {
     close();
     stop('Rung was not started.');
   }
-  buildWhenStale();
   try {
+    await buildWhenStale();
     const wanted = Number(process.env.PORT) || (await freePort());
     const { child, address } = await serve(wanted, own, ['ignore', 'ignore', 'inherit']);
     children.push(child);

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { basketCsv, basketOf, orderFor } from '../bill/basket';
@@ -9,10 +10,16 @@ import { candidateAt } from '../sets/candidate';
 import { isCandidate, roleOf } from '../sets/roles';
 import { setId } from '../sets/set-id';
 import { sideBySide } from '../decide/side-by-side';
-import { evaluate, type Climb } from '../evaluate/climb';
+import { evaluate } from '../evaluate/climb';
 import { adviceWords } from '../words/finding/advice-words';
 import { sentenceOf } from '../words/finding/sentence-of';
 import { variedBoard } from './varied-board';
+
+export interface TellingPair {
+  name: string;
+  build: Build;
+  board: Board;
+}
 
 /** What a build may be changed to, so that rungs speak that the demo's own builds leave silent. */
 const changes: ((b: Build) => void)[] = [
@@ -50,10 +57,7 @@ const changes: ((b: Build) => void)[] = [
 ];
 
 /** Eighty pairs of a build and a board, or a set, that between them make nearly everything be said that can be. */
-function tellingPairs(
-  builds: readonly Build[],
-  shelf: readonly Board[],
-): { name: string; build: Build; board: Board }[] {
+export function tellingPairs(builds: readonly Build[], shelf: readonly Board[]): TellingPair[] {
   const alone = shelf.filter(isCandidate);
   const of = (role: ReturnType<typeof roleOf>) => shelf.filter((b) => roleOf(b) === role);
   const [controllers, escs, powers] = [of('controller'), of('esc'), of('power board')];
@@ -75,67 +79,69 @@ function tellingPairs(
   });
 }
 
-/** Every finding of them, a line each: what it is about, its sentence, figures, advice, and what it leans on. */
-export function toldLines(builds: readonly Build[], shelf: readonly Board[]): string[] {
-  return tellingPairs(builds, shelf).flatMap(({ name, build, board }) => {
-    const climb = evaluate(build, board);
-    return [
-      `# ${name}: ${climb.verdict}`,
-      ...climb.rungs.flatMap((r) =>
-        r.findings.map((f) =>
-          [
-            `${f.rung} ${f.state}`,
-            `${f.code}, ${f.about}${f.member === undefined ? '' : `, of ${f.member}`}`,
-            sentenceOf(f),
-            `${f.given ?? ''} of ${f.needed ?? ''}${f.margin === undefined ? '' : `, ${f.margin.toFixed(3)}`}${f.counts === undefined ? '' : `, counts ${f.counts}`}`,
-            f.fix ? adviceWords(f.fix) : '',
-            f.grounds.map((g) => `${g.what}: ${g.figure} (${g.origin})`).join('; '),
-          ].join(' | '),
-        ),
+/**
+ * Every finding of a pair, a line each: what it is about, its sentence, figures, advice, and what it leans on. Then a digest of each thing that its hookup holds: wires and sums
+ * are too much to read.
+ */
+export function toldOf({ build, board }: TellingPair): string[] {
+  const climb = evaluate(build, board);
+  return [
+    climb.verdict,
+    ...climb.rungs.flatMap((r) =>
+      r.findings.map((f) =>
+        [
+          `${f.rung} ${f.state}`,
+          `${f.code}, ${f.about}${f.member === undefined ? '' : `, of ${f.member}`}`,
+          sentenceOf(f),
+          `${f.given ?? ''} of ${f.needed ?? ''}${f.margin === undefined ? '' : `, ${f.margin.toFixed(3)}`}${f.counts === undefined ? '' : `, counts ${f.counts}`}`,
+          f.fix ? adviceWords(f.fix) : '',
+          f.grounds.map((g) => `${g.what}: ${g.figure} (${g.origin})`).join('; '),
+        ].join(' | '),
       ),
-    ];
-  });
+    ),
+    Object.entries(climb.hookup)
+      .map(([what, held]) => `${what} ${digestOf(held)}`)
+      .join(', '),
+  ];
 }
 
-/** The first board and the first set that carry a build, of those that are worth trying. */
-function carrying(build: Build, shelf: readonly Board[]): { board: Board; climb: Climb }[] {
-  const of = (role: ReturnType<typeof roleOf>) => shelf.filter((b) => roleOf(b) === role);
-  const sets = of('controller')
-    .slice(0, 6)
-    .flatMap((c) => of('esc').map((e) => candidateAt(build, shelf, setId([c.id, e.id])) ?? []))
-    .flat();
-  return [shelf.filter(isCandidate), sets].flatMap((boards) => {
-    for (const board of boards) {
-      const climb = evaluate(build, board);
-      if (climb.stopsAt === null) return [{ board, climb }];
-    }
-    return [];
-  });
+function digestOf(held: unknown): string {
+  return createHash('sha256').update(JSON.stringify(held)).digest('hex').slice(0, 8);
 }
 
-/** What goes along to the shop and to the bench with what carries each build, and how the two stand side by side. */
-export function carriedLines(builds: readonly Build[], shelf: readonly Board[]): string[] {
-  return builds.flatMap((build) => {
-    const carried = carrying(build, shelf);
-    const rows = sideBySide(
-      carried.map((c) => c.climb),
-      build,
-    );
-    return [
-      ...briefText(build).split('\n'),
-      ...rows.map((row) => JSON.stringify(row)),
-      ...carried.flatMap(({ board, climb }) => {
-        const basket = basketOf(build, board, climb.hookup);
-        const texts = [
-          wiresCsv(wireList(build, board, climb.hookup)),
-          basketCsv(basket, build.currency),
-          JSON.stringify(orderFor(basket, 'cheapest', build)),
-          JSON.stringify(orderFor(basket, 'fastest', build)),
-          JSON.stringify(orderFor(basket, 'fewest parcels', build)),
-          sheetMarkdown(buildSheet(build, board, climb)),
-        ];
-        return [`# ${build.id} on ${board.id}`, ...texts.flatMap((text) => text.split('\n'))];
-      }),
-    ];
+/** A board and a set that carry each build of the demo, where there are such. */
+const carriers: Record<string, string[]> = {
+  'attic-mouse': ['quillon-coracle'],
+  'belfry-six': ['tarnfield-keel-f7', 'tarnfield-thwart~tarnfield-joist-55'],
+  gutterling: ['marlpit-rafter'],
+  saltgrass: ['oxbow-heron-wing', 'oxbow-heron-wing~tarnfield-peg-45'],
+  thimble: ['dunmarrow-grebe'],
+};
+
+/** What goes along to the shop and to the bench with what carries a build, and how the two stand side by side. */
+export function carriedOf(build: Build, shelf: readonly Board[]): string[] {
+  const carried = carriers[build.id]!.map((id) => {
+    const board = candidateAt(build, shelf, id)!;
+    return { board, climb: evaluate(build, board) };
   });
+  const rows = sideBySide(
+    carried.map((c) => c.climb),
+    build,
+  );
+  return [
+    ...briefText(build).split('\n'),
+    ...rows.map((row) => JSON.stringify(row)),
+    ...carried.flatMap(({ board, climb }) => {
+      const basket = basketOf(build, board, climb.hookup);
+      const texts = [
+        wiresCsv(wireList(build, board, climb.hookup)),
+        basketCsv(basket, build.currency),
+        JSON.stringify(orderFor(basket, 'cheapest', build)),
+        JSON.stringify(orderFor(basket, 'fastest', build)),
+        JSON.stringify(orderFor(basket, 'fewest parcels', build)),
+        sheetMarkdown(buildSheet(build, board, climb)),
+      ];
+      return [`${build.id} on ${board.id}`, ...texts.flatMap((text) => text.split('\n'))];
+    }),
+  ];
 }

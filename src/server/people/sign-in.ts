@@ -32,5 +32,6 @@ export async function signIn(
 export async function signOut(headers: Headers): Promise<string[]> {
   if (!publicAddress()) return [];
   const reply = await accounts().api.signOut({ headers, asResponse: true });
+  if (!reply.ok) throw new Error(`nobody was signed out: ${reply.status}`);
   return reply.headers.getSetCookie();
 }

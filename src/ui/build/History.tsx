@@ -3,10 +3,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useQuery } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
 import { useEffect, useState } from 'react';
 import { buildDifferences, readData, type Build } from '@/core';
+import { useAsked } from '../frame/asked';
 import { bringBack, type Earlier } from '../frame/Bin';
 import { askServer } from '../room/ask-server';
 import { draftsOf, dropDraft, isOwnDraft, type Draft } from '../room/draft';
@@ -17,15 +17,15 @@ export function History() {
   const { build, edit } = useRoom('build', 'edit');
   const [seen, setSeen] = useState<{ of: Earlier; was: Build } | null>(null);
   const [said, setSaid] = useState<string | null>(null);
-  const { data = [] } = useQuery({
-    queryKey: ['history', build.id],
-    queryFn: async () =>
-      (await askServer<{ earlier: Earlier[] }>(`/api/past?kind=build&id=${encodeURIComponent(build.id)}`, {}, '')).said
-        .earlier ?? [],
-  });
+  const { said: past, unanswered } = useAsked<{ earlier: Earlier[] }>(
+    'What the build was before',
+    ['history', build.id],
+    `/api/past?kind=build&id=${encodeURIComponent(build.id)}`,
+  );
+  const earlier = past?.earlier ?? [];
   const [drafts, setDrafts] = useState<Draft[]>([]);
   useEffect(() => setDrafts(otherDrafts(build)), [build]);
-  if (data.length === 0 && drafts.length === 0) return null;
+  if (earlier.length === 0 && drafts.length === 0) return unanswered;
   const look = async (of: Earlier) => {
     const { said: answer } = await askServer<{ found: unknown }>(
       `/api/past?kind=build&id=${encodeURIComponent(of.id)}&version=${of.version}`,
@@ -65,8 +65,9 @@ export function History() {
           </Button>
         </Box>
       ))}
-      {data.length > 0 && <Typography variant="h2">As it was</Typography>}
-      {data.slice(0, 20).map((e) => (
+      {unanswered}
+      {earlier.length > 0 && <Typography variant="h2">As it was</Typography>}
+      {earlier.slice(0, 20).map((e) => (
         <Box key={e.version}>
           <Button aria-pressed={seen?.of.version === e.version} onClick={() => void look(e)}>
             {format(parseISO(e.at), 'd MMMM, HH:mm')}

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useQuery } from '@tanstack/react-query';
+import { useAsked } from '../frame/asked';
 import { Link } from '../frame/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -23,11 +23,8 @@ export function Variants() {
   const [name, setName] = useState('');
   const [said, setSaid] = useState<string | null>(null);
   const [compared, setCompared] = useState<{ id: string; other: Build; ranked: Ranked[] } | null>(null);
-  const { data: list = [] } = useQuery({
-    queryKey: ['builds'],
-    queryFn: async () => (await askServer<{ builds: Listed[] }>('/api/builds', {}, '')).said.builds ?? [],
-  });
-  const kin = list.filter(
+  const { said: list, unanswered } = useAsked<{ builds: Listed[] }>('Other variants', ['builds'], '/api/builds');
+  const kin = (list?.builds ?? []).filter(
     (b) =>
       b.id !== build.id &&
       (b.forkOf === build.id || b.id === build.forkOf || (build.forkOf !== undefined && b.forkOf === build.forkOf)),
@@ -72,6 +69,7 @@ export function Variants() {
         </Button>
       </Box>
       {said && <Box role="alert">{said}</Box>}
+      {unanswered}
       {kin.map((b) => (
         <Box key={b.id} sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
           <Box sx={{ flex: 1 }}>

@@ -3,10 +3,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { askServer } from '../room/ask-server';
+import { useAsked } from './asked';
 
 export interface Earlier {
   kind: 'build' | 'board' | 'part';
@@ -30,22 +31,20 @@ export async function bringBack({ kind, id, version }: Earlier): Promise<string 
 export function Bin({ kind, onBack }: { kind: Earlier['kind']; onBack: () => void }) {
   const client = useQueryClient();
   const [fault, setFault] = useState<string | null>(null);
-  const { data = [] } = useQuery({
-    queryKey: ['bin'],
-    queryFn: async () => (await askServer<{ earlier: Earlier[] }>('/api/past', {}, '')).said.earlier ?? [],
-  });
-  const mine = data.filter((e) => e.kind === kind);
-  if (mine.length === 0) return null;
+  const { said, unanswered } = useAsked<{ earlier: Earlier[] }>('What was removed', ['bin'], '/api/past');
+  const mine = said?.earlier.filter((e) => e.kind === kind) ?? [];
+  if (mine.length === 0) return unanswered;
   const back = async (e: Earlier) => {
-    const said = await bringBack(e);
-    setFault(said);
-    if (said !== null) return;
+    const refused = await bringBack(e);
+    setFault(refused);
+    if (refused !== null) return;
     await client.invalidateQueries({ queryKey: ['bin'] });
     onBack();
   };
   return (
     <Box component="section" aria-label="Removed" sx={{ mt: 2, fontSize: 12.5 }}>
       <Typography variant="h2">Removed in the last 30 days</Typography>
+      {unanswered}
       {mine.map((e) => (
         <Box key={`${e.id} ${e.version}`} sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
           <span>

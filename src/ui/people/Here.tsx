@@ -1,13 +1,14 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
-import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useAsked } from '../frame/asked';
 import { Link } from '../frame/Link';
 import { forgetKept } from '../frame/offline';
 import { askServer, under } from '../room/ask-server';
+import { SignOut } from './SignOut';
 
 interface Place {
   workspace: string;
@@ -17,23 +18,26 @@ interface Place {
 
 /** Who is signed in, and in which workspace; the way to the others and out. */
 export function Here({ me }: { me: string }) {
-  const { data } = useQuery({
-    queryKey: ['workspaces'],
-    queryFn: async () => (await askServer<{ places: Place[]; here: string }>('/api/workspaces', {}, '')).said,
-  });
+  const { said: data } = useAsked<{ places: Place[]; here: string }>('Workspaces', ['workspaces'], '/api/workspaces');
+  const [fault, setFault] = useState<string | null>(null);
   // The whole page anew: nothing of another workspace stays in memory.
   const go = async (id: string) => {
-    const { ok } = await askServer('/api/workspaces', { method: 'PUT', body: JSON.stringify({ id }) }, '');
+    const { ok, said } = await askServer(
+      '/api/workspaces',
+      { method: 'PUT', body: JSON.stringify({ id }) },
+      'The server does not answer.',
+    );
+    if (!ok) return setFault(`You are still in this workspace. ${said.sentence}`);
     await forgetKept();
-    if (ok) window.location.assign(under('/'));
-  };
-  const out = async () => {
-    await askServer('/api/sign-out', { method: 'POST' }, '');
-    await forgetKept();
-    window.location.assign(under('/sign-in'));
+    window.location.assign(under('/'));
   };
   return (
     <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', fontSize: 12.5 }}>
+      {fault && (
+        <Box role="alert" sx={{ color: 'error.main' }}>
+          {fault}
+        </Box>
+      )}
       <span>{me}</span>
       {data?.places && data.here && (
         <Select
@@ -50,7 +54,7 @@ export function Here({ me }: { me: string }) {
         </Select>
       )}
       <Link href="/people">People</Link>
-      <Button onClick={() => void out()}>Sign out</Button>
+      <SignOut />
     </Box>
   );
 }

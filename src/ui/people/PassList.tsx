@@ -4,10 +4,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Choice } from '../build/Choice';
+import { useAsked } from '../frame/asked';
 import { askServer } from '../room/ask-server';
 import { Handed } from './Handed';
 
@@ -24,19 +25,21 @@ export interface Pass {
 
 const silent = 'The server does not answer. Nothing was changed.';
 
-/** All that was handed out and still opens something; of one build where `build` names it. */
-export function usePasses(build?: string): { passes: Pass[]; withdraw: (id: string) => Promise<string> } {
+/** All that was handed out and still opens something, null until it has come; of one build where `build` names it. */
+export function usePasses(build?: string): {
+  passes: Pass[] | null;
+  unanswered: ReactNode;
+  withdraw: (id: string) => Promise<string>;
+} {
   const client = useQueryClient();
-  const { data = [] } = useQuery({
-    queryKey: ['passes'],
-    queryFn: async () => (await askServer<{ passes: Pass[] }>('/api/passes', {}, silent)).said.passes ?? [],
-  });
+  const { said, unanswered } = useAsked<{ passes: Pass[] }>('What was handed out', ['passes'], '/api/passes');
   const withdraw = async (id: string) => {
-    const { said } = await askServer(`/api/passes/${id}`, { method: 'DELETE' }, silent);
+    const { said: answer } = await askServer(`/api/passes/${id}`, { method: 'DELETE' }, silent);
     await client.invalidateQueries({ queryKey: ['passes'] });
-    return said.sentence;
+    return answer.sentence;
   };
-  return { passes: data.filter((p) => build === undefined || p.build === build), withdraw };
+  const passes = said?.passes.filter((p) => build === undefined || p.build === build) ?? null;
+  return { passes, unanswered, withdraw };
 }
 
 export function passWords({ kind, label, role, what }: Pass): string {
@@ -48,7 +51,7 @@ export function passWords({ kind, label, role, what }: Pass): string {
 
 export function PassList({ owner }: { owner: boolean }) {
   const client = useQueryClient();
-  const { passes, withdraw } = usePasses();
+  const { passes, unanswered, withdraw } = usePasses();
   const [said, setSaid] = useState<string | null>(null);
   const [label, setLabel] = useState('');
   const [role, setRole] = useState<'reader' | 'editor'>('reader');
@@ -67,10 +70,11 @@ export function PassList({ owner }: { owner: boolean }) {
   return (
     <Box component="section" aria-label="Handed out" sx={{ mt: 3 }}>
       <Typography variant="h2">Links and tokens that open something</Typography>
-      {passes.length === 0 && <Box sx={{ fontSize: 12.5 }}>None. A build is shared by “Share” above it.</Box>}
+      {unanswered}
+      {passes?.length === 0 && <Box sx={{ fontSize: 12.5 }}>None. A build is shared by “Share” above it.</Box>}
       <table>
         <tbody>
-          {passes.map((p) => (
+          {passes?.map((p) => (
             <tr key={p.id}>
               <td>{passWords(p)}</td>
               <td>made {format(parseISO(p.made), 'd MMMM yyyy')}</td>

@@ -4,8 +4,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
+import { useAsked } from '../frame/asked';
 import { Link } from '../frame/Link';
 import { useState } from 'react';
 import { Choice } from '../build/Choice';
@@ -30,11 +31,11 @@ const silent = 'The server does not answer. Nothing was changed.';
 export function PeopleScreen({ me }: { me: string }) {
   const client = useQueryClient();
   const [said, setSaid] = useState<string | null>(null);
-  const { data } = useQuery({
-    queryKey: ['people'],
-    queryFn: async () =>
-      (await askServer<{ members: Member[]; role: Role; me: string }>('/api/people', {}, silent)).said,
-  });
+  const { said: data, unanswered } = useAsked<{ members: Member[]; role: Role; me: string }>(
+    'Who is here',
+    ['people'],
+    '/api/people',
+  );
   const owner = data?.role === 'owner';
   const act = async (path: string, init: RequestInit) => {
     const reply = await askServer(path, init, silent);
@@ -54,6 +55,7 @@ export function PeopleScreen({ me }: { me: string }) {
           {said}
         </Box>
       )}
+      {unanswered}
       <table>
         <thead>
           <tr>
@@ -64,7 +66,7 @@ export function PeopleScreen({ me }: { me: string }) {
           </tr>
         </thead>
         <tbody>
-          {(data?.members ?? []).map((m) => (
+          {data?.members.map((m) => (
             <tr key={m.person}>
               <td>
                 {m.name}
@@ -188,19 +190,21 @@ function NewWorkspace() {
 }
 
 function Audit() {
-  const { data = [] } = useQuery({
-    queryKey: ['audit'],
-    queryFn: async () =>
-      (await askServer<{ audit: { at: string; who: string; what: string; about: string }[] }>('/api/audit', {}, silent))
-        .said.audit ?? [],
-  });
+  const { said, unanswered } = useAsked<{ audit: { at: string; who: string; what: string; about: string }[] }>(
+    'Who did what',
+    ['audit'],
+    '/api/audit',
+  );
   return (
     <Box component="section" aria-label="Who did what" sx={{ mt: 3 }}>
       <Typography variant="h2">Who did what</Typography>
-      {data.length === 0 && <Box sx={{ fontSize: 12.5 }}>Nothing yet. Edits of builds stand in their history.</Box>}
+      {unanswered}
+      {said?.audit.length === 0 && (
+        <Box sx={{ fontSize: 12.5 }}>Nothing yet. Edits of builds stand in their history.</Box>
+      )}
       <table>
         <tbody>
-          {data.map((a, i) => (
+          {said?.audit.map((a, i) => (
             <tr key={i}>
               <td style={{ whiteSpace: 'nowrap' }}>{format(parseISO(a.at), 'd MMMM, HH:mm')}</td>
               <td>{a.who}</td>

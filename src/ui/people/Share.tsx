@@ -47,7 +47,7 @@ export function Share() {
 
 function ShareForm({ build }: { build: string }) {
   const client = useQueryClient();
-  const { passes, withdraw } = usePasses(build);
+  const { passes, unanswered, withdraw } = usePasses(build);
   const [what, setWhat] = useState<(typeof whats)[number]>('ladder');
   const [span, setSpan] = useState<(typeof spans)[number]>('30 days');
   const [made, setMade] = useState<{ link?: string; sentence: string } | null>(null);
@@ -73,7 +73,8 @@ function ShareForm({ build }: { build: string }) {
         Guests look and change nothing. They never see the logbook, earlier picks or what is at home.
       </Box>
       {made && (made.link ? <Handed what={made.sentence} text={made.link} /> : <Box role="alert">{made.sentence}</Box>)}
-      {passes.map((p) => (
+      {unanswered}
+      {passes?.map((p) => (
         <Box key={p.id} sx={{ display: 'flex', gap: 1, alignItems: 'baseline', fontSize: 12.5, mt: 0.5 }}>
           <Box sx={{ flex: 1 }}>
             {passWords(p)}, {p.expires ? `ends ${format(parseISO(p.expires), 'd MMMM yyyy')}` : 'does not end'}

@@ -6,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState, type FormEvent } from 'react';
 import { askServer, under } from '../room/ask-server';
+import { SignOut } from './SignOut';
 
 /** The way in. `to`: where to go on; always a page of Rung. `placeless`: the address of who is signed in and in no workspace. */
 export function SignIn({ to, placeless }: { to: string; placeless: string | null }) {
@@ -35,7 +36,7 @@ export function SignIn({ to, placeless }: { to: string; placeless: string | null
       {placeless && (
         <Typography role="status" sx={{ mt: 2 }}>
           You are signed in as {placeless}, and in no workspace: an owner has taken you off the list, or it was removed.
-          Ask an owner to invite you again, or sign in as somebody else.
+          Ask an owner to invite you again, or sign in as somebody else. <SignOut />
         </Typography>
       )}
       <Box component="form" aria-label="Sign in" onSubmit={enter} sx={{ display: 'grid', gap: 2, mt: 3 }}>

@@ -12,11 +12,15 @@ const retryMs = 4000;
  * server is taken in; where both changed the same thing the saving waits until the buyer has chosen. Until the returned function ends it.
  */
 export function keepSaved(store: RoomStore, stored: Stored): () => void {
-  let { version, build: clean } = stored;
+  let { version, build: clean, savedAt } = stored;
   let touched = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let held: 'no' | 'on its way' | 'conflict' | 'removed' = 'no';
   const say = (save: SaveState) => store.setState({ save });
+  const saySaved = (at: string) => {
+    savedAt = at;
+    say({ kind: 'saved', at });
+  };
   const again = (ms: number) => {
     clearTimeout(timer);
     timer = setTimeout(() => void save(), ms);
@@ -47,7 +51,7 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
       clean = wanted;
       if (store.getState().build !== wanted) return again(0);
       dropDraft(wanted.id);
-      say({ kind: 'saved', at: said.savedAt ?? '' });
+      saySaved(said.savedAt ?? '');
     } else if (status === 409 && said.current) {
       takeIn(said.current);
     } else if (status === 404) {
@@ -79,7 +83,7 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
     held = 'no';
     if (store.getState().build !== wanted) return again(0);
     dropDraft(wanted.id);
-    say({ kind: 'saved', at: there.savedAt ?? '' });
+    saySaved(there.savedAt ?? '');
   }
 
   const changed = (build: Build) => {
@@ -87,9 +91,12 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
     if (build === clean && held === 'no') {
       // Undone back to what is saved: nothing is left to keep. A draft of an earlier visit is not touched.
       if (touched) dropDraft(build.id);
+      say({ kind: 'saved', at: savedAt });
     } else {
       touched = true;
       keepDraft({ build, base: clean, baseVersion: version });
+      // Not a moment is it called saved that is not.
+      if (store.getState().save.kind === 'saved') say({ kind: 'saving' });
       again(pauseMs);
     }
   };
@@ -116,7 +123,7 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
       const both = put(base, mine);
       return same(both, clean) ? clean : both;
     });
-    if (store.getState().build === clean) say({ kind: 'saved', at: theirs.savedAt });
+    if (store.getState().build === clean) saySaved(theirs.savedAt);
     else again(0);
   }
 

@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { euro } from '@/core';
 import { Currency } from '../build/Currency';
 import { Worth } from '../build/Worth';
+import { useAsked } from '../frame/asked';
 import { askServer } from '../room/ask-server';
 
 interface Money {
@@ -14,18 +14,11 @@ interface Money {
 
 /** What new builds are paid in; a rate is what its buyer says, nothing is fetched. */
 export function WorkspaceMoney({ mayWrite }: { mayWrite: boolean }) {
-  const { data, error } = useQuery({
-    queryKey: ['money'],
-    queryFn: async () => {
-      const { ok, said } = await askServer<Money>('/api/money', {}, 'The server does not answer.');
-      if (!ok || !said.currency) throw new Error(said.sentence);
-      return said as Money;
-    },
-  });
-  if (error) return <Box role="alert">{error.message}</Box>;
-  if (!data) return <Box role="status">On its way ...</Box>;
-  if (!mayWrite) return <Box>New builds are paid in {data.currency}.</Box>;
-  return <Form money={data} />;
+  const { said, unanswered } = useAsked<Money>('The currency', ['money'], '/api/money');
+  if (unanswered) return unanswered;
+  if (!said) return <Box role="status">On its way ...</Box>;
+  if (!mayWrite) return <Box>New builds are paid in {said.currency}.</Box>;
+  return <Form money={said} />;
 }
 
 function Form({ money }: { money: Money }) {

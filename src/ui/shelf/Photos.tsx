@@ -1,25 +1,20 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
+import { useAsked } from '../frame/asked';
 import { askServer, under } from '../room/ask-server';
 
 /** Pictures about a board or a logbook entry, PNG or JPEG; what the camera wrote beside the picture is left out. */
 export function Photos({ about }: { about: string }) {
   const input = useRef<HTMLInputElement>(null);
   const [said, setSaid] = useState<string | null>(null);
-  const { data: photos = [], refetch } = useQuery({
-    queryKey: ['photos', about],
-    queryFn: async () => {
-      const { said: list } = await askServer<{ photos: string[] }>(
-        `/api/photos?about=${encodeURIComponent(about)}`,
-        {},
-        'The server does not answer; the pictures are not here yet.',
-      );
-      return list.photos ?? [];
-    },
-  });
+  const {
+    said: list,
+    unanswered,
+    askAgain,
+  } = useAsked<{ photos: string[] }>('Pictures', ['photos', about], `/api/photos?about=${encodeURIComponent(about)}`);
+  const photos = list?.photos ?? [];
   const send = async (file: File) => {
     const { ok, said: answer } = await askServer(
       `/api/photos?about=${encodeURIComponent(about)}`,
@@ -27,7 +22,7 @@ export function Photos({ about }: { about: string }) {
       'The server does not answer. Nothing was kept.',
     );
     setSaid(ok ? null : answer.sentence);
-    void refetch();
+    askAgain();
   };
   const remove = async (id: string) => {
     const { ok, said: answer } = await askServer(
@@ -36,7 +31,7 @@ export function Photos({ about }: { about: string }) {
       'The server does not answer. The picture is still there.',
     );
     setSaid(ok ? null : answer.sentence);
-    void refetch();
+    askAgain();
   };
   return (
     <section aria-label="Pictures">
@@ -61,6 +56,7 @@ export function Photos({ about }: { about: string }) {
           {said}
         </Box>
       )}
+      {unanswered}
       {photos.map((id, i) => (
         <Box key={id} sx={{ mt: 0.5 }}>
           <img src={under(`/api/photos/${id}`)} alt={`Picture ${i + 1}`} style={{ maxWidth: '100%' }} />

@@ -1,0 +1,82 @@
+import { assumedIn } from '../decide/assumed-in';
+import { buildDoubts } from '../decide/build-doubts';
+import { buildQuestionsFor } from '../decide/build-questions';
+import { bestWith } from '../decide/best-with';
+import { commonBreak } from '../decide/common-break';
+import { findFixes } from '../decide/find-fixes';
+import { frontierOf, standingsCsv } from '../decide/frontier';
+import { whatMoved } from '../decide/moved';
+import { overBudget } from '../decide/over-budget';
+import { pickOf, stillStands } from '../decide/pick';
+import { questionsFor } from '../decide/questions';
+import { rankShelf, type Ranked } from '../decide/rank-shelf';
+import { robustnessOf } from '../decide/robustness';
+import { tally } from '../decide/tally';
+import { rankedRow } from '../decide/telling-rung';
+import { undecidedBoards } from '../decide/undecided';
+import { carries } from '../evaluate/outcome';
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
+import { candidateAt } from '../sets/candidate';
+import { isCandidate, roleOf } from '../sets/roles';
+import { setId } from '../sets/set-id';
+import { variedBoard } from './varied-board';
+
+/** What the core decides for a build among a few boards and sets, by what it is; each is worked out when it is asked. */
+export function decidedOf(build: Build, shelf: readonly Board[]): Record<string, () => unknown[]> {
+  const alone = shelf.filter(isCandidate);
+  const of = (role: ReturnType<typeof roleOf>) => shelf.filter((b) => roleOf(b) === role);
+  const [esc] = of('esc');
+  const sets = of('controller')
+    .slice(0, 2)
+    .flatMap((c) => candidateAt(build, shelf, setId([c.id, esc!.id])) ?? []);
+  const boards = [...alone.filter((_, i) => i % 4 === 1), ...[3, 4].map((i) => variedBoard(i, alone)), ...sets];
+  let order: Ranked[] | null = null;
+  const ranked = () => (order ??= rankShelf(build, boards));
+  const whole = () => ranked().filter((r) => carries(r.climb));
+  const boardOf = (r: Ranked) => boards.find((b) => b.id === r.climb.boardId)!;
+  const dearer: Build = {
+    ...build,
+    limits: {
+      takeOffMassG: build.limits.takeOffMassG * 0.97,
+      budgetCents: Math.round(build.limits.budgetCents * 0.8),
+    },
+  };
+  const firsts = () => [
+    ranked()[0]!,
+    ...ranked()
+      .filter((r) => r.climb.stopsAt !== null)
+      .slice(0, 2),
+  ];
+  return {
+    order: () => ranked().map((r) => ({ ...rankedRow(r), score: r.score })),
+    robustness: () =>
+      whole().length > 0
+        ? [
+            robustnessOf(
+              whole().map((r) => r.climb),
+              build.weighing,
+            ),
+          ]
+        : [],
+    'what is asked': () => questionsFor(build, boards, ranked()),
+    'what is asked of the buyer': () => buildQuestionsFor(build, boards, ranked()),
+    frontier: () => standingsCsv(frontierOf(ranked().map((r) => r.climb)), build.currency).split('\n'),
+    'all in all': () => [
+      { common: commonBreak(ranked()), over: overBudget(ranked()), tally: tally(build), assumed: assumedIn(build) },
+      ...buildDoubts(build),
+      ...undecidedBoards(ranked()),
+    ],
+    'what moves': () => whatMoved(ranked(), rankShelf(dearer, boards)),
+    picks: () =>
+      firsts().flatMap((r) => {
+        const pick = pickOf(build, boardOf(r), r, 0.5, '2026-11-29');
+        return [{ ...pick, board: pick.board.id, with: pick.with.map((b) => b.id) }, stillStands(pick, ranked())];
+      }),
+    fixes: () =>
+      firsts()
+        .slice(1, 2)
+        .flatMap((r) => findFixes(build, boardOf(r))),
+    'best with a member': () => [bestWith(build, esc!, shelf.slice(0, 24))?.boardId ?? null],
+  };
+}
