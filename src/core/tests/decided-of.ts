@@ -1,3 +1,4 @@
+import { buildInCurrency, leastOffer, partInMoneyOf } from '../bill/exchange';
 import { assumedIn } from '../decide/assumed-in';
 import { buildDoubts } from '../decide/build-doubts';
 import { buildQuestionsFor } from '../decide/build-questions';
@@ -37,6 +38,8 @@ export function decidedOf(build: Build, shelf: readonly Board[]): Record<string,
   const boardOf = (r: Ranked) => boards.find((b) => b.id === r.climb.boardId)!;
   const dearer: Build = {
     ...build,
+    currency: 'USD',
+    rates: { EUR: 1.2 },
     limits: {
       takeOffMassG: build.limits.takeOffMassG * 0.97,
       budgetCents: Math.round(build.limits.budgetCents * 0.8),
@@ -66,6 +69,12 @@ export function decidedOf(build: Build, shelf: readonly Board[]): Record<string,
       { common: commonBreak(ranked()), over: overBudget(ranked()), tally: tally(build), assumed: assumedIn(build) },
       ...buildDoubts(build),
       ...undecidedBoards(ranked()),
+    ],
+    money: () => [
+      { ...buildInCurrency(build, 'CHF', 0.95), parts: [], picks: [] },
+      ...buildInCurrency(build, 'CHF', 0.95).parts.map((p) => p.peripheral.cents),
+      ...build.parts.map((p) => partInMoneyOf(dearer, p.peripheral).cents),
+      ...boards.map(leastOffer),
     ],
     'what moves': () => whatMoved(ranked(), rankShelf(dearer, boards)),
     picks: () =>

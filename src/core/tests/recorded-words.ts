@@ -1,7 +1,7 @@
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { decidedOf } from './decided-of';
-import { carriedOf, tellingPairs, toldOf } from './telling-pairs';
+import { abroad, carriedOf, tellingPairs, toldOf } from './telling-pairs';
 
 export interface Section {
   name: string;
@@ -13,6 +13,10 @@ export function sectionsOf(builds: readonly Build[], shelf: readonly Board[]): S
   return [
     ...tellingPairs(builds, shelf).map((pair) => ({ name: pair.name, lines: () => toldOf(pair) })),
     ...builds.map((build) => ({ name: `${build.id}, what goes along`, lines: () => carriedOf(build, shelf) })),
+    ...builds.map((build) => ({
+      name: `${build.id}, what goes along abroad`,
+      lines: () => carriedOf(abroad(build), shelf),
+    })),
     ...builds.flatMap((build) =>
       Object.entries(decidedOf(build, shelf)).map(([what, decided]) => ({
         name: `${build.id}, ${what}`,

@@ -118,6 +118,25 @@ const carriers: Record<string, string[]> = {
   thimble: ['dunmarrow-grebe'],
 };
 
+/** The build of a buyer who has some of it at home, pays duty, in dollars, and flies without a receiver. */
+export function abroad(build: Build): Build {
+  return {
+    ...build,
+    currency: 'USD',
+    rates: { EUR: 1.1 },
+    imports: ['Mast & Line', 'Gable Parts'].map((shop, i) => ({
+      shop,
+      dutyPercent: 4 + i,
+      taxPercent: 19,
+      feeCents: i === 0 ? 600 : 0,
+    })),
+    atHome: Object.fromEntries(build.parts.slice(0, 2).map((p, i) => [`part ${p.peripheral.id}`, i])),
+    parts: build.parts
+      .filter((p) => p.peripheral.kind !== 'receiver')
+      .map((p, i) => (i === 2 ? { ...p, peripheral: { ...p.peripheral, cents: null } } : { ...p, owned: i === 1 })),
+  };
+}
+
 /** What goes along to the shop and to the bench with what carries a build, and how the two stand side by side. */
 export function carriedOf(build: Build, shelf: readonly Board[]): string[] {
   const carried = carriers[build.id]!.map((id) => {
