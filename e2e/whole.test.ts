@@ -376,6 +376,28 @@ describe('while the server is away', () => {
   });
 });
 
+test('on the first page what did not come is not taken for nothing, and comes when it is asked for again', async () => {
+  const page = await patientPage(browser());
+  await page.setBypassServiceWorker(true);
+  await page.setRequestInterception(true);
+  let dead = true;
+  page.on('request', (r) => {
+    const answered = !dead || !/\/api\/(moved|builds|past)/.test(r.url());
+    const body = JSON.stringify({ sentence: 'The database does not answer.' });
+    void (answered ? r.continue() : r.respond({ status: 503, contentType: 'application/json', body }));
+  });
+  await goTo(page, `${process.env.RUNG_ADDRESS}/`);
+  const missing = ['Which boards carry them', 'What moved', 'What was removed'];
+  for (const what of missing) await waitForText(page, `${what} cannot be shown: The database does not answer.`);
+  await expectAccessible(page);
+  dead = false;
+  for (const what of missing)
+    await (await page.waitForSelector(`::-p-aria([name="Ask again: ${what}"][role="button"])`))!.click();
+  await page.waitForFunction(() => !document.body.innerText.includes('cannot be shown'));
+  await waitForText(page, ' fit of ');
+  await page.close();
+});
+
 describe('on paper', () => {
   test('in the dark the ladder is printed in light, with all its rows, a title and a day; then it is as it was', async () => {
     await at('/b/belfry-six/ladder', async (page) => {

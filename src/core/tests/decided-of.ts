@@ -1,4 +1,12 @@
 import { buildInCurrency, leastOffer, partInMoneyOf } from '../bill/exchange';
+import { bestSets } from '../decide/best-sets';
+import { briefOf } from '../decide/brief';
+import { likelyFirst, slimmed } from '../decide/slim';
+import { memberBound } from '../decide/set-bounds';
+import { scoreOf } from '../decide/score';
+import { reasonableWeightings } from '../decide/weightings';
+import { evaluate } from '../evaluate/climb';
+import { unknown } from './make';
 import { assumedIn } from '../decide/assumed-in';
 import { buildDoubts } from '../decide/build-doubts';
 import { buildQuestionsFor } from '../decide/build-questions';
@@ -32,6 +40,8 @@ export function decidedOf(build: Build, shelf: readonly Board[]): Record<string,
     .slice(0, 2)
     .flatMap((c) => candidateAt(build, shelf, setId([c.id, esc!.id])) ?? []);
   const boards = [...alone.filter((_, i) => i % 4 === 1), ...[3, 4].map((i) => variedBoard(i, alone)), ...sets];
+  const many = [...alone, ...Array.from({ length: 40 }, (_, i) => variedBoard(500 + i, alone))];
+  const few = (['controller', 'esc', 'power board'] as const).flatMap((role) => of(role).slice(0, 4));
   let order: Ranked[] | null = null;
   const ranked = () => (order ??= rankShelf(build, boards));
   const whole = () => ranked().filter((r) => carries(r.climb));
@@ -86,6 +96,38 @@ export function decidedOf(build: Build, shelf: readonly Board[]): Record<string,
       firsts()
         .slice(1, 2)
         .flatMap((r) => findFixes(build, boardOf(r))),
+    'the least that a board needs': () =>
+      briefOf(build).map((line) => `${line.asks}: ${many.map((b) => (line.fails(b) ? 'x' : '.')).join('')}`),
+    'likely first': () => [
+      likelyFirst(build, many).map((b) => b.id),
+      ...boards.slice(0, 3).map((b) => slimmed(evaluate(build, b))),
+    ],
+    'best sets': () => {
+      const { climbs, ...more } = bestSets(build, few, { keep: 5 });
+      return [...climbs.map((c) => [c.boardId, c.verdict, scoreOf(c)]), more];
+    },
+    'bounds of members': () => few.map((b) => ({ ...memberBound(build, b), board: b.id })),
+    'fixes with other members': () => findFixes(build, of('controller')[1]!, null, few),
+    'what is asked of a page that says little': () =>
+      whole()
+        .slice(0, 1)
+        .flatMap((r) => {
+          const silent: Board = { ...boardOf(r), massG: unknown, heightMm: unknown, barometer: unknown, id: 'silent' };
+          return questionsFor(build, [silent], rankShelf(build, [silent, ...boards.slice(0, 2)]));
+        }),
+    weightings: () => {
+      const { weightings, agreeing } = reasonableWeightings(
+        {
+          statements: [
+            { more: 'Motors', than: 'Cost' },
+            { more: 'Cost', than: 'Weight' },
+          ],
+          ranges: { Comforts: [0, 0.1] },
+        },
+        6,
+      );
+      return [...weightings.map((w) => [...w].map((x) => x.toFixed(4))), agreeing];
+    },
     'best with a member': () => [bestWith(build, esc!, shelf.slice(0, 24))?.boardId ?? null],
   };
 }

@@ -27,13 +27,17 @@ export function useAsked<T extends object>(
   return {
     said: data,
     askAgain,
-    unanswered: error && (
-      <Box role="status" sx={{ fontSize: 12.5 }}>
-        {what} cannot be shown: {error.message}{' '}
-        <Button aria-label={`Ask again: ${what}`} onClick={askAgain}>
-          Ask again
-        </Button>
-      </Box>
-    ),
+    unanswered: error && <Unanswered what={what} why={error.message} onAgain={askAgain} />,
   };
+}
+
+export function Unanswered({ what, why, onAgain }: { what: string; why: string; onAgain: () => void }) {
+  return (
+    <Box role="status" sx={{ fontSize: 12.5 }}>
+      {what} cannot be shown: {why}{' '}
+      <Button aria-label={`Ask again: ${what}`} onClick={onAgain}>
+        Ask again
+      </Button>
+    </Box>
+  );
 }

@@ -15,6 +15,8 @@ import type { BuildCard } from './build-card';
 import { BuildRows } from './BuildRows';
 import { Moved, type Span } from './Moved';
 import { NewBuild } from './NewBuild';
+import { Unanswered } from '../frame/asked';
+import { useShelf } from '../room/use-shelf';
 import { useBuilds, useMoved, useStands } from './use-home';
 
 /** Of so many builds, the newest, it is worked out how they stand. */
@@ -36,12 +38,15 @@ export function Home({
   const client = useQueryClient();
   const [span, setSpan] = useState<Span>(1);
   const [fault, setFault] = useState<string | null>(null);
-  const moved = useMoved(span);
+  const { moved, unanswered } = useMoved(span);
   const go = useTour((t) => t.go);
   // A build with much in it shows most.
   const [tourOf] = [...builds].filter((b) => b.parts > 0).sort((a, b) => b.parts - a.parts);
   const newest = [...builds].sort((a, b) => b.savedAt.localeCompare(a.savedAt)).slice(0, mostJudged);
-  const onHome = useStands(useBuilds(newest), moved);
+  const whole = useBuilds(newest);
+  const onHome = useStands(whole.builds, moved);
+  const { shelfFault, reloadShelf } = useShelf();
+  const noStands = whole.fault ?? shelfFault;
   const copy = async (b: BuildCard) => {
     const { ok, said } = await askServer(
       '/api/builds',
@@ -99,6 +104,13 @@ export function Home({
               onRemove={(b, focus) => void remove(b, focus)}
             />
           )}
+          {noStands !== null && builds.length > 0 && (
+            <Unanswered
+              what="Which boards carry them"
+              why={noStands}
+              onAgain={whole.fault === null ? reloadShelf : whole.askAgain}
+            />
+          )}
           {fault && (
             <Typography role="alert" color="error" sx={{ mt: 1 }}>
               {fault}
@@ -112,6 +124,7 @@ export function Home({
           <Waiting builds={builds} />
           <Moved
             moved={moved}
+            unanswered={unanswered}
             picks={onHome?.picks ?? {}}
             nameOf={(id) => builds.find((b) => b.id === id)?.name ?? id}
             span={span}

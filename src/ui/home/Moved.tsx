@@ -17,12 +17,14 @@ const mostTold = 12;
 /** What moved: what became of picks, then prices and figures of boards, then builds and parts. */
 export function Moved({
   moved,
+  unanswered,
   picks,
   nameOf,
   span,
   onSpan,
 }: {
   moved: MovedOf | null | undefined;
+  unanswered: ReactNode;
   /** By build: what became of its pick. */
   picks: Record<string, string>;
   nameOf: (build: string) => string;
@@ -44,7 +46,7 @@ export function Moved({
         />
       </Box>
       {moved === undefined && <Box role="status">Looking ...</Box>}
-      {moved === null && <Box role="alert">The server does not answer, so there is no telling.</Box>}
+      {unanswered}
       {moved && <Lines moved={moved} picks={picks} nameOf={nameOf} />}
     </Box>
   );

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef, type ReactNode } from 'react';
 import type { Board, Build, Peripheral } from '@/core';
 import type { OnHome, Then, ToHome } from '@/workers/home.worker';
+import { useAsked } from '../frame/asked';
 import { answerKey } from '../room/kept-answers';
 import { askServer } from '../room/ask-server';
 import { identityOf } from '../room/identity';
@@ -22,35 +23,45 @@ export interface MovedOf {
 }
 
 /** What moved in the last days; undefined while it is on its way, null where the server does not answer. */
-export function useMoved(days: number): MovedOf | null | undefined {
-  const { data } = useQuery({
-    queryKey: ['moved', days],
-    queryFn: async () =>
-      (await askServer<{ moved: ({ kind: keyof MovedOf } & Step<never>)[] }>(`/api/moved?days=${days}`, {}, '')).said
-        .moved ?? null,
-  });
+export function useMoved(days: number): { moved: MovedOf | null | undefined; unanswered: ReactNode } {
+  const { said, unanswered } = useAsked<{ moved: ({ kind: keyof MovedOf } & Step<never>)[] }>(
+    'What moved',
+    ['moved', days],
+    `/api/moved?days=${days}`,
+  );
+  const all = said?.moved;
   // One and the same object as long as nothing else is said: what hangs on it is worked out by its identity.
-  return useMemo(() => {
-    if (!data) return data;
-    const of = (kind: keyof MovedOf) => data.filter((m) => m.kind === kind);
+  const moved = useMemo(() => {
+    if (!all) return undefined;
+    const of = (kind: keyof MovedOf) => all.filter((m) => m.kind === kind);
     return { build: of('build'), board: of('board'), part: of('part') };
-  }, [data]);
+  }, [all]);
+  return { moved: moved ?? (unanswered ? null : undefined), unanswered };
 }
 
 /** The builds themselves, the newest of them; the list of the page has only what it shows. */
-export function useBuilds(listed: { id: string; version: number }[]): Build[] | undefined {
-  const { data } = useQuery({
+export function useBuilds(listed: { id: string; version: number }[]): {
+  builds: Build[] | undefined;
+  fault: string | null;
+  askAgain: () => void;
+} {
+  const { data, error, refetch } = useQuery({
     queryKey: ['builds', listed.map((b) => [b.id, b.version])],
-    queryFn: async () =>
-      (
-        await Promise.all(
-          listed.map(
-            async ({ id }) => (await askServer<{ build: Build }>(`/api/builds/${id}`, {}, '')).said.build ?? [],
-          ),
-        )
-      ).flat(),
+    queryFn: async () => (await Promise.all(listed.map(({ id }) => buildOf(id)))).flat(),
   });
-  return data;
+  return { builds: data, fault: error?.message ?? null, askAgain: () => void refetch() };
+}
+
+/** None where it was removed in the meantime, or cannot be read. */
+async function buildOf(id: string): Promise<Build[]> {
+  const { ok, status, said } = await askServer<{ build: Build }>(
+    `/api/builds/${id}`,
+    {},
+    'The server does not answer.',
+  );
+  if (ok && said.build) return [said.build];
+  if (status === 0 || status === 429 || status > 500) throw new Error(said.sentence);
+  return [];
 }
 
 /** What is known of an earlier visit, with the keys that it is kept under; null while it is looked up. */
