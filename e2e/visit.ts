@@ -51,7 +51,7 @@ export async function expectAccessible(page: Page): Promise<void> {
     ['dark', ofColour],
   ] as const) {
     await page.evaluate((s) => document.documentElement.setAttribute('data-scheme', s), scheme);
-    await new Promise((r) => setTimeout(r, 150));
+    await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
     const violations = await page.evaluate(async (runOnly) => {
       const run = (
         window as unknown as {

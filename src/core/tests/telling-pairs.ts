@@ -10,7 +10,7 @@ import { candidateAt } from '../sets/candidate';
 import { isCandidate, roleOf } from '../sets/roles';
 import { setId } from '../sets/set-id';
 import { sideBySide } from '../decide/side-by-side';
-import { evaluate } from '../evaluate/climb';
+import { evaluate, type Climb } from '../evaluate/climb';
 import { adviceWords } from '../words/finding/advice-words';
 import { sentenceOf } from '../words/finding/sentence-of';
 import { variedBoard } from './varied-board';
@@ -80,8 +80,8 @@ export function tellingPairs(builds: readonly Build[], shelf: readonly Board[]):
 }
 
 /**
- * Every finding of a pair, a line each: what it is about, its sentence, figures, advice, and what it leans on. Then a digest of each thing that its hookup holds: wires and sums
- * are too much to read.
+ * Every finding of a pair, a line each: what it is about, its sentence, figures, advice, and what it leans on. Then digests, of what would be too much to read: of
+ * each thing that its hookup holds, and of what goes along to shop and bench.
  */
 export function toldOf({ build, board }: TellingPair): string[] {
   const climb = evaluate(build, board);
@@ -99,10 +99,21 @@ export function toldOf({ build, board }: TellingPair): string[] {
         ].join(' | '),
       ),
     ),
-    Object.entries(climb.hookup)
+    Object.entries({ ...climb.hookup, ...papersOf(build, board, climb) })
       .map(([what, held]) => `${what} ${digestOf(held)}`)
       .join(', '),
   ];
+}
+
+function papersOf(build: Build, board: Board, climb: Climb): Record<string, unknown> {
+  const basket = basketOf(build, board, climb.hookup);
+  return {
+    wires: wiresCsv(wireList(build, board, climb.hookup)),
+    basket,
+    order: orderFor(basket, 'fastest', build),
+    sheet: sheetMarkdown(buildSheet(build, board, climb)),
+    brief: briefText(build),
+  };
 }
 
 function digestOf(held: unknown): string {
