@@ -4,7 +4,7 @@ import path from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, describe, expect, test } from 'vitest';
 import { waitForText, reload } from './browser';
-import { addressHas, ask, choose, clickOn, expectAccessible, useBrowser } from './visit';
+import { addressHas, ask, choose, clickOn, expectAccessible, useBrowser, ranked } from './visit';
 
 afterAll(async () => {
   // The shelf as it was, whichever file comes next.
@@ -222,6 +222,7 @@ describe('policies and weighing', () => {
   });
   test('a statement narrows the weightings; a pick is kept and stands in the top line', async () => {
     await at('/b/attic-mouse/trade', async (page) => {
+      await ranked(page);
       await waitForText(page, 'of reasonable weightings');
       await clickOn(page, 'Say so');
       await waitForText(page, 'Weight matters at least as much as Cost.');
@@ -243,6 +244,7 @@ describe('policies and weighing', () => {
   });
   test('a figure that cannot be true is asked; answered in place the pick follows, and only what the build leaves open is asked still', async () => {
     await at('/b/belfry-six/questions', async (page) => {
+      await ranked(page);
       await waitForText(page, 'Mullion H7: Serial ports');
       await page.type('[aria-label^="Answer: Mullion H7"]', '6');
       await clickOn(page, 'Answer');
@@ -374,6 +376,7 @@ describe('after the pick', () => {
   });
   test('the basket adds up over shops, and what is at home is not bought', async () => {
     await at('/b/saltgrass/basket', async (page) => {
+      await ranked(page);
       await waitForText(page, 'landed');
       const euro = () => page.evaluate(() => Number(/€([\d.]+) landed/.exec(document.body.innerText)![1]));
       const before = await euro();
@@ -388,6 +391,7 @@ describe('after the pick', () => {
   });
   test('the build sheet spells out the re-pinning, and a ticked step stays ticked', async () => {
     await at('/b/saltgrass/sheet', async (page) => {
+      await ranked(page);
       await waitForText(page, 'Re-pin the ESC plug');
       await waitForText(page, 'burns: pack or ground meets something else');
       await page.click('input[aria-label^="Check that the print"]');
@@ -404,8 +408,7 @@ describe('after the pick', () => {
   test('at the iron: Enter ticks a joint and goes to the next, a reload keeps it, Backspace takes it back', async () => {
     await at('/b/saltgrass/sheet?walk=true', async (page) => {
       // The steps are those of the board at hand, which is another one once a set is found that comes first.
-      const ranked = () => page.waitForSelector('nav[aria-label=Stages][aria-busy=false]');
-      await ranked();
+      await ranked(page);
       await waitForText(page, 'Step 1 of');
       await page.keyboard.press('Enter');
       await waitForText(page, 'Step 2 of');
@@ -414,7 +417,7 @@ describe('after the pick', () => {
       await new Promise((r) => setTimeout(r, 800));
       await settled(page);
       await reload(page);
-      await ranked();
+      await ranked(page);
       await waitForText(page, 'Step 3 of');
       await page.keyboard.press('Backspace');
       await waitForText(page, 'Step 2 of');
@@ -426,6 +429,7 @@ describe('after the pick', () => {
   });
   test('the sheet prints as pages of A4 and of Letter', async () => {
     await at('/b/saltgrass/sheet', async (page) => {
+      await ranked(page);
       await waitForText(page, 'Port settings');
       for (const format of ['a4', 'letter'] as const) {
         const pdf = Buffer.from(await page.pdf({ format })).toString('latin1');
@@ -437,6 +441,7 @@ describe('after the pick', () => {
   });
   test('practice: reading every place leaves one fault, and naming it is right', async () => {
     await at('/b/belfry-six/bench?scene=practice', async (page) => {
+      await ranked(page);
       await waitForText(page, 'hold the meter');
       for (;;) {
         const more = await page.evaluate(() => {
@@ -455,6 +460,7 @@ describe('after the pick', () => {
   });
   test('the brief counts who fails a line, names them, and copies as text', async () => {
     await at('/b/belfry-six/brief', async (page) => {
+      await ranked(page);
       await waitForText(page, 'stands a full pack of 25.2 V (6S)');
       await page.waitForFunction(() => /\d+ of \d+ boards and sets fail no line/.test(document.body.innerText));
       await page.evaluate(() =>

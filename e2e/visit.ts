@@ -71,6 +71,11 @@ export async function expectAccessible(page: Page): Promise<void> {
   }
 }
 
+/** Waits until boards and sets are in their order: until then the board at hand, and with it the whole screen, may be another one. */
+export async function ranked(page: Page): Promise<void> {
+  await page.waitForSelector('nav[aria-label=Stages][aria-busy=false]');
+}
+
 /** Waits until the address carries the word: it follows the screen by a moment. */
 export async function addressHas(page: Page, key: string, word: string): Promise<void> {
   await page.waitForFunction((k, w) => new URL(location.href).searchParams.get(k) === w, {}, key, word);

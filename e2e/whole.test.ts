@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { patientPage, waitForText, goTo, reload } from './browser';
-import { addressHas, ask, clickOn, expectAccessible, useBrowser } from './visit';
+import { addressHas, ask, clickOn, expectAccessible, useBrowser, ranked } from './visit';
 
 const { browser, at } = useBrowser();
 const path = (page: Page) => new URL(page.url()).pathname;
@@ -251,7 +251,6 @@ describe('the order of an earlier visit', () => {
       open.result.close();
       return all.length - 1;
     }, name);
-  const ranked = (page: Page) => page.waitForSelector('[aria-label="Stages"][aria-busy="false"]');
 
   test('is shown at once, and never for another build', async () => {
     await at('/b/gutterling/ladder', async (page) => {

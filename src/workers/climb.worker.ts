@@ -50,10 +50,18 @@ onmessage = (event: MessageEvent<ToClimber>) => {
 /** In slices, so that a word to stop comes through between them. `known`: boards that have climbed already. */
 async function climb(build: Build, run: number, known: ReadonlySet<string>): Promise<void> {
   wanted.add(run);
-  let climbs: Climb[] = [];
-  let same: string[] = [];
+  let found: { board: Board; climb: Climb }[] = [];
   let pause = performance.now() + sliceMs;
-  const tell = () => postMessage({ run, climbs, same } satisfies FromClimber);
+  const tell = () => {
+    // Asked only now: another run may have spoken while this one waited for the general solver.
+    const isTold = ({ board, climb }: (typeof found)[number]) => told.get(board) === climb;
+    const fresh = found.filter((f) => !isTold(f));
+    const same = found.filter(isTold).map(({ board }) => board.id);
+    const climbs = fresh.map(({ climb }) => (many ? slimmed(climb) : climb));
+    postMessage({ run, climbs, same } satisfies FromClimber);
+    if (all) for (const { board, climb } of fresh) told.set(board, climb);
+    found = [];
+  };
   const many = boards.length > manyBoards;
   const all = boards.length <= mostRemembered;
   const asked = known.size > 0 ? boards.filter((b) => !known.has(b.id)) : boards;
@@ -63,12 +71,9 @@ async function climb(build: Build, run: number, known: ReadonlySet<string>): Pro
     const climb = early ?? (await climbOf(build, board, kept));
     if (carries(climb)) remembered.add(board.id);
     else remembered.delete(board.id);
-    if (told.get(board) === climb) same.push(board.id);
-    else climbs.push(many ? slimmed(climb) : climb);
-    if (all) told.set(board, climb);
+    found.push({ board, climb });
     if (performance.now() < pause) continue;
     tell();
-    [climbs, same] = [[], []];
     await new Promise((resolve) => setTimeout(resolve));
     if (!wanted.has(run)) return;
     pause = performance.now() + sliceMs;
