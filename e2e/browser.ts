@@ -16,8 +16,6 @@ export async function openBrowser(more: string[] = []): Promise<{ browser: Brows
       '--disable-component-update',
       '--disable-sync',
       '--no-first-run',
-      // A page of a test lives for seconds: what V8 spends on optimising its code to the last comes to more than it saves.
-      '--js-flags=--no-turbofan',
       ...more,
     ],
     defaultViewport: { width: 1280, height: 800 },
