@@ -27,14 +27,25 @@ export function useAsked<T extends object>(
   return {
     said: data,
     askAgain,
-    unanswered: error && <Unanswered what={what} why={error.message} onAgain={askAgain} />,
+    unanswered: error && <Unanswered what={what} stale={data !== undefined} why={error.message} onAgain={askAgain} />,
   };
 }
 
-export function Unanswered({ what, why, onAgain }: { what: string; why: string; onAgain: () => void }) {
+/** `stale`: what came earlier is still shown. */
+export function Unanswered({
+  what,
+  stale = false,
+  why,
+  onAgain,
+}: {
+  what: string;
+  stale?: boolean;
+  why: string;
+  onAgain: () => void;
+}) {
   return (
     <Box role="status" sx={{ fontSize: 12.5 }}>
-      {what} cannot be shown: {why}{' '}
+      {what} {stale ? 'may have changed since' : 'cannot be shown'}: {why}{' '}
       <Button aria-label={`Ask again: ${what}`} onClick={onAgain}>
         Ask again
       </Button>

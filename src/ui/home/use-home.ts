@@ -4,7 +4,7 @@ import type { Board, Build, Peripheral } from '@/core';
 import type { OnHome, Then, ToHome } from '@/workers/home.worker';
 import { useAsked } from '../frame/asked';
 import { answerKey } from '../room/kept-answers';
-import { askServer } from '../room/ask-server';
+import { askServer, mayGoLater } from '../room/ask-server';
 import { identityOf } from '../room/identity';
 import { today } from '../room/today';
 import { useShelf } from '../room/use-shelf';
@@ -60,7 +60,7 @@ async function buildOf(id: string): Promise<Build[]> {
     'The server does not answer.',
   );
   if (ok && said.build) return [said.build];
-  if (status === 0 || status === 429 || status > 500) throw new Error(said.sentence);
+  if (mayGoLater(status)) throw new Error(said.sentence);
   return [];
 }
 

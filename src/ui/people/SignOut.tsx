@@ -17,7 +17,7 @@ export function SignOut() {
     <>
       <Button onClick={() => void leave()}>Sign out</Button>
       {fault && (
-        <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
+        <Box component="span" role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
           {fault}
         </Box>
       )}

@@ -5,6 +5,11 @@ export interface Reply<T> {
   said: Partial<T> & { sentence: string };
 }
 
+/** No answer, or one that says to come again: what was asked may go well later. */
+export function mayGoLater(status: number): boolean {
+  return status === 0 || status === 429 || status > 500;
+}
+
 /** An address of ours under the path that Rung is served at, where that is not the root. */
 export function under(path: string): string {
   return `${process.env.NEXT_PUBLIC_RUNG_PATH ?? ''}${path}`;

@@ -1,6 +1,6 @@
 import same from 'fast-deep-equal';
 import { buildChanges, mergeBuilds, type Build } from '@/core';
-import { askServer } from './ask-server';
+import { askServer, mayGoLater } from './ask-server';
 import { draftsOf, dropDraft, isOwnDraft, keepDraft } from './draft';
 import type { RoomStore, SaveState, Stored } from './room';
 
@@ -57,7 +57,7 @@ export function keepSaved(store: RoomStore, stored: Stored): () => void {
     } else if (status === 404) {
       held = 'removed';
       say({ kind: 'removed', why: said.sentence });
-    } else if (status === 0 || status === 429 || status > 500) {
+    } else if (mayGoLater(status)) {
       say({ kind: 'kept here', why: said.sentence });
       again(retryMs);
     } else {

@@ -15,8 +15,8 @@ interface Money {
 /** What new builds are paid in; a rate is what its buyer says, nothing is fetched. */
 export function WorkspaceMoney({ mayWrite }: { mayWrite: boolean }) {
   const { said, unanswered } = useAsked<Money>('The currency', ['money'], '/api/money');
-  if (unanswered) return unanswered;
-  if (!said) return <Box role="status">On its way ...</Box>;
+  // A form that is being filled in stays where a later answer does not come.
+  if (!said) return unanswered ?? <Box role="status">On its way ...</Box>;
   if (!mayWrite) return <Box>New builds are paid in {said.currency}.</Box>;
   return <Form money={said} />;
 }
