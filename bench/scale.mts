@@ -104,14 +104,14 @@ async function whole(page: Page, begun: number): Promise<number> {
   return seconds(begun);
 }
 
-/** Resident memory of the largest page process of this browser, its workers with it. */
+/** What the largest page process of this browser, its workers with it, has of memory to itself: without the pages of the program's own file, which all processes share. */
 function rendererMb(): number {
   const found = readdirSync('/proc').flatMap((pid) => {
     if (!/^\d+$/.test(pid)) return [];
     try {
       const line = readFileSync(`/proc/${pid}/cmdline`, 'utf8');
       if (!line.includes('--type=renderer')) return [];
-      const [, kb] = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8')) ?? [];
+      const [, kb] = /RssAnon:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8')) ?? [];
       return [Number(kb) / 1024];
     } catch {
       return [];

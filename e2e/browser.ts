@@ -1,7 +1,8 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
+import { setTimeout } from 'node:timers/promises';
+import puppeteer, { type Browser, type BrowserContext, type EvaluateFunc, type Page } from 'puppeteer-core';
 
 /** Debian's Chromium with an empty profile, as the set-up scripts install it. */
 export async function openBrowser(more: string[] = []): Promise<{ browser: Browser; close: () => Promise<void> }> {
@@ -29,10 +30,15 @@ export async function openBrowser(more: string[] = []): Promise<{ browser: Brows
   };
 }
 
-/** A page on which a wait may take long: a machine that is at work on more than this must not make it fail. */
+/** A machine that is at work on more than this must not make a wait fail. */
+const patienceMs = 60_000;
+/** Between two looks: what is looked at is laid out anew for each. */
+const betweenMs = 100;
+
+/** A page on which a wait may take long. */
 export async function patientPage(browser: Browser | BrowserContext): Promise<Page> {
   const page = await browser.newPage();
-  page.setDefaultTimeout(60_000);
+  page.setDefaultTimeout(patienceMs);
   return page;
 }
 
@@ -62,7 +68,7 @@ export async function reload(page: Page): Promise<void> {
 
 /** React has taken over all that can be clicked, and what follows from that is done. */
 async function answers(page: Page): Promise<void> {
-  await page.waitForFunction(() =>
+  await until(page, () =>
     [...document.querySelectorAll('a, button, input')].every((e) =>
       Object.keys(e).some((key) => key.startsWith('__reactProps')),
     ),
@@ -72,5 +78,20 @@ async function answers(page: Page): Promise<void> {
 
 /** Waits until the page's text holds the words. */
 export async function waitForText(page: Page, words: string): Promise<void> {
-  await page.waitForFunction((w) => document.body.innerText.includes(w), {}, words);
+  await until(page, (w) => document.body.innerText.includes(w), words);
+}
+
+/** Waits until something holds on the page. It is asked anew each time, so that what the page is by then is asked: a wait that stands on a page goes with it when another one is loaded. */
+export async function until<A extends unknown[]>(page: Page, holds: EvaluateFunc<A>, ...args: A): Promise<void> {
+  const end = Date.now() + patienceMs;
+  for (;;) {
+    // A page that is just being left has no answer.
+    const fault = await page.evaluate(holds, ...args).then(
+      (held: unknown) => (held ? null : 'It never held'),
+      (error: unknown) => String(error),
+    );
+    if (fault === null) return;
+    if (Date.now() > end) throw new Error(`${fault}: ${String(holds)} ${JSON.stringify(args)}, at ${page.url()}`);
+    await setTimeout(betweenMs);
+  }
 }

@@ -5,7 +5,7 @@ import { Client } from 'pg';
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { readFile } from '../src/core';
-import { openBrowser, patientPage, goTo } from './browser';
+import { openBrowser, patientPage, goTo, until } from './browser';
 import { ask } from './visit';
 
 const address = process.env.RUNG_ADDRESS!;
@@ -80,7 +80,7 @@ describe('only this machine, only its own pages', () => {
       document.body.innerHTML = `<form method="post" enctype="text/plain" action="${to}/api/builds"><input name='{"name":"From a form","x":"' value='"}'></form>`;
       document.querySelector('form')!.submit();
     }, address);
-    await page.waitForFunction(() => document.body.innerText.includes('own pages'));
+    await until(page, () => document.body.innerText.includes('own pages'));
     await page.close();
     expect(await state()).toEqual(before);
   });
@@ -212,7 +212,7 @@ test('a board that a climb gives up on holds nothing up: it is set aside, said s
   expect(await page.$eval('[aria-label="Set aside"]', (e) => (e as HTMLElement).innerText)).toContain('Fan of Rails');
   expect(await page.$$eval('[data-row]', (rows) => rows.length)).toBeGreaterThan(10);
   await page.click('[aria-label="Remove Fan of Rails from the shelf"]');
-  await page.waitForFunction(() => !document.querySelector('[aria-label="Set aside"]'));
+  await until(page, () => !document.querySelector('[aria-label="Set aside"]'));
   expect(
     ((await (await ask('/api/shelf')).json()) as { boards: { id: string }[] }).boards.some((b) => b.id === 'fan'),
   ).toBe(false);

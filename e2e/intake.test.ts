@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { openBrowser, patientPage, waitForText } from './browser';
+import { openBrowser, patientPage, waitForText, until } from './browser';
 import { clickOn, expectAccessible, visit } from './visit';
 
 let browser: Browser;
@@ -183,9 +183,9 @@ describe('a page from anywhere', () => {
           const file = path.join(folder, name);
           writeFileSync(file, bytes);
           await open(page, file);
-          await page.waitForFunction(
+          await until(
+            page,
             (s) => document.querySelector('section [role=alert]')?.textContent?.includes(s),
-            {},
             sentences[name as keyof typeof sentences],
           );
         }

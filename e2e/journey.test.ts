@@ -3,7 +3,7 @@ import os from 'node:os';
 import path from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, describe, expect, test } from 'vitest';
-import { waitForText, reload } from './browser';
+import { waitForText, reload, until } from './browser';
 import { addressHas, ask, choose, clickOn, expectAccessible, useBrowser, ranked } from './visit';
 
 afterAll(async () => {
@@ -46,7 +46,7 @@ describe('the shelf', () => {
       await clickOn(page, 'Add a plug');
       await clickOn(page, 'Free: say what takes it');
       await clickOn(page, 'Can be freed');
-      await page.waitForFunction(() => document.querySelectorAll('[aria-label="Bridges"] [role=group]').length === 1);
+      await until(page, () => document.querySelectorAll('[aria-label="Bridges"] [role=group]').length === 1);
       await clickOn(page, 'Save');
       await waitForText(page, 'Saved; the whole shelf climbs again.');
     });
@@ -68,27 +68,15 @@ describe('the shelf', () => {
       await page.waitForSelector('[aria-label="Bridges"] [role=group]');
       const before = await bridges();
       await clickOn(page, 'Add a bridge');
-      await page.waitForFunction(
-        (n) => document.querySelectorAll('[aria-label="Bridges"] [role=group]').length > n,
-        {},
-        before,
-      );
+      await until(page, (n) => document.querySelectorAll('[aria-label="Bridges"] [role=group]').length > n, before);
       await page.type('[aria-label="Text of the spec sheet"]', 'weight 8 g');
       await undo();
       expect(await bridges()).toBe(before + 1);
       await page.evaluate(() => (document.activeElement as HTMLElement).blur());
       await undo();
-      await page.waitForFunction(
-        (n) => document.querySelectorAll('[aria-label="Bridges"] [role=group]').length === n,
-        {},
-        before,
-      );
+      await until(page, (n) => document.querySelectorAll('[aria-label="Bridges"] [role=group]').length === n, before);
       await clickOn(page, 'Redo');
-      await page.waitForFunction(
-        (n) => document.querySelectorAll('[aria-label="Bridges"] [role=group]').length > n,
-        {},
-        before,
-      );
+      await until(page, (n) => document.querySelectorAll('[aria-label="Bridges"] [role=group]').length > n, before);
       await clickOn(page, 'Put back');
     });
   });
@@ -97,12 +85,12 @@ describe('the shelf', () => {
       await waitForText(page, 'What is not drawn counts as unknown until you say so.');
       // A flight controller has no ESC, which is a no; of an all-in-one nobody has said anything yet.
       const verdict = (word: string) =>
-        page.waitForFunction(
+        until(
+          page,
           (w) =>
             (document.querySelector('[aria-label="How it climbs for this build"]') as HTMLElement).innerText.startsWith(
               w,
             ),
-          {},
           word,
         );
       await verdict('does not fit');
@@ -212,9 +200,7 @@ describe('policies and weighing', () => {
       await waitForText(page, 'How much of a rated current may be used?');
       await waitForText(page, 'Carries it best just now');
       await clickOn(page, 'cautious: 70 %');
-      await page.waitForFunction(() =>
-        /boards would stand elsewhere|Nothing would change/.test(document.body.innerText),
-      );
+      await until(page, () => /boards would stand elsewhere|Nothing would change/.test(document.body.innerText));
       await clickOn(page, 'Change it to');
       await waitForText(page, 'How much of a rated current may be used: cautious: 70 %');
       await settled(page);
@@ -227,7 +213,7 @@ describe('policies and weighing', () => {
       await clickOn(page, 'Say so');
       await waitForText(page, 'Weight matters at least as much as Cost.');
       await clickOn(page, 'Pick ');
-      await page.waitForFunction(() => /pick: (?!none)/.test(document.querySelector('header')!.textContent ?? ''));
+      await until(page, () => /pick: (?!none)/.test(document.querySelector('header')!.textContent ?? ''));
       await waitForText(page, 'It still stands');
       await settled(page);
     });
@@ -247,7 +233,7 @@ describe('policies and weighing', () => {
       await ranked(page);
       await waitForText(page, 'Mullion H7: Serial ports');
       await page.type('[aria-label^="Answer: Mullion H7"]', '6');
-      await clickOn(page, 'Answer');
+      await page.keyboard.press('Enter');
       await waitForText(page, 'at its best, Mullion H7 at its worst.');
       await waitForText(page, 'One figure that is unknown');
     });
@@ -347,7 +333,7 @@ describe('what the build itself leaves open', () => {
         await waitForText(page, says);
         await page.type('form input', grams);
         await clickOn(page, 'Answer');
-        await page.waitForFunction((w) => !document.body.innerText.includes(w), {}, says);
+        await until(page, (w) => !document.body.innerText.includes(w), says);
       };
       await answer('what the bare craft weighs', '320');
       await answer('what the pack weighs', '190');
@@ -385,7 +371,7 @@ describe('after the pick', () => {
         { count: 3 },
       );
       await page.keyboard.type('1');
-      await page.waitForFunction((b) => Number(/€([\d.]+) landed/.exec(document.body.innerText)![1]) < b, {}, before);
+      await until(page, (b) => Number(/€([\d.]+) landed/.exec(document.body.innerText)![1]) < b, before);
       await settled(page);
     });
   });
@@ -400,7 +386,8 @@ describe('after the pick', () => {
       await settled(page);
       await reload(page);
       // The board that is first while sets are still looked for may be another one, with ticks of its own.
-      await page.waitForFunction(
+      await until(
+        page,
         () => document.querySelector<HTMLInputElement>('input[aria-label^="Check that the print"]')?.checked === true,
       );
     });
@@ -451,7 +438,7 @@ describe('after the pick', () => {
         });
         if (!more) break;
       }
-      await page.waitForFunction(() => / 1 of \d+ still agree/.test(document.body.innerText));
+      await until(page, () => / 1 of \d+ still agree/.test(document.body.innerText));
       await clickOn(page, 'nothing is wrong');
       await waitForText(page, 'The shortest way');
       await clickOn(page, 'Next round');
@@ -462,7 +449,7 @@ describe('after the pick', () => {
     await at('/b/belfry-six/brief', async (page) => {
       await ranked(page);
       await waitForText(page, 'stands a full pack of 25.2 V (6S)');
-      await page.waitForFunction(() => /\d+ of \d+ boards and sets fail no line/.test(document.body.innerText));
+      await until(page, () => /\d+ of \d+ boards and sets fail no line/.test(document.body.innerText));
       await page.evaluate(() =>
         [...document.querySelectorAll<HTMLElement>('button')]
           .find((b) => b.getAttribute('aria-label')?.includes('fail: stands a full pack'))!
@@ -483,15 +470,13 @@ describe('after the pick', () => {
       await page.waitForSelector('button[aria-label^="Red probe"][aria-label*="9V"]');
       await page.focus('button[aria-label^="Red probe"][aria-label*="9V"]');
       await page.keyboard.press('Enter');
-      await page.waitForFunction(() =>
+      await until(page, () =>
         /^(8\.9|9)/m.test(document.querySelector('[aria-label="The meter shows"]')!.textContent!),
       );
       await clickOn(page, 'Says who?');
       await waitForText(page, '9 V volts');
       await clickOn(page, 'Swap');
-      await page.waitForFunction(() =>
-        document.querySelector('[aria-label="The meter shows"]')!.textContent!.startsWith('-'),
-      );
+      await until(page, () => document.querySelector('[aria-label="The meter shows"]')!.textContent!.startsWith('-'));
     });
   });
   test('a measured value goes from the logbook to the shelf after showing what it moves', async () => {

@@ -6,7 +6,7 @@ import { freshDatabase } from '../src/db/tests/fresh-database';
 import { prepared } from '../scripts/prepared.mjs';
 import { freePort } from '../scripts/run.mjs';
 import { serve } from '../scripts/serve.mjs';
-import { openBrowser, openPage, waitForText } from './browser';
+import { openBrowser, openPage, waitForText, until } from './browser';
 import { ask } from './editing-clients';
 import { clickOn } from './visit';
 
@@ -43,13 +43,13 @@ test('the likely boards of a large shelf are looked at while the rest is on its 
     });
     await page.goto(`${server.address}/b/belfry-six/ladder`, { waitUntil: 'domcontentloaded' });
     await waitForText(page, ', the likely ones first');
-    await page.waitForFunction(() => document.querySelectorAll('[data-row]').length > 3);
+    await until(page, () => document.querySelectorAll('[data-row]').length > 3);
     await waitForText(page, 'fit so far');
     expect(await page.$eval('nav[aria-label=Stages]', (nav) => nav.getAttribute('aria-busy'))).toBe('true');
     // Its findings open, and it cannot be picked before the order is of all.
     await page.evaluate(() => [...document.querySelectorAll('a')].find((a) => a.textContent === 'Findings')!.click());
     await waitForText(page, 'so far');
-    await page.waitForFunction(() => document.querySelector('h1')?.textContent?.startsWith('Varied') ?? false);
+    await until(page, () => document.querySelector('h1')?.textContent?.startsWith('Varied') ?? false);
     const pickable = () =>
       page.evaluate(() => [...document.querySelectorAll('button')].some((b) => b.innerText.startsWith('Pick ')));
     expect(await pickable()).toBe(false);
@@ -61,19 +61,15 @@ test('the likely boards of a large shelf are looked at while the rest is on its 
     await page.keyboard.press('Escape');
     await page.goBack();
     letIn();
-    await page.waitForFunction(
-      () => document.querySelector('nav[aria-label=Stages]')!.getAttribute('aria-busy') === 'false',
-    );
-    await page.waitForFunction(() =>
-      [...document.querySelectorAll('button')].some((b) => b.innerText.startsWith('Pick ')),
-    );
+    await until(page, () => document.querySelector('nav[aria-label=Stages]')!.getAttribute('aria-busy') === 'false');
+    await until(page, () => [...document.querySelectorAll('button')].some((b) => b.innerText.startsWith('Pick ')));
     const said = await page.evaluate(() => document.body.innerText);
     expect(said).not.toContain('so far');
     expect(Number(/ of (\d+) fit/.exec(said)![1])).toBeGreaterThanOrEqual(candidates);
     // What holds is told with its figures, though the order keeps neither: the board climbs anew where it is read, and where it is picked.
     await page.click('nav[aria-label=Stages] a[href^="/b/belfry-six/ladder"]');
     await page.waitForSelector('[data-row]');
-    await page.waitForFunction(() => [...document.querySelectorAll('button')].some((b) => b.innerText === 'says who?'));
+    await until(page, () => [...document.querySelectorAll('button')].some((b) => b.innerText === 'says who?'));
     await clickOn(page, 'Pick ');
     await waitForText(page, 'picked on');
     expect(asked.indexOf('/api/builds/belfry-six/likely')).toBeLessThan(asked.indexOf('/api/shelf'));

@@ -7,7 +7,7 @@ import { prepared } from '../scripts/prepared.mjs';
 import { freePort } from '../scripts/run.mjs';
 import { serve } from '../scripts/serve.mjs';
 import { freshDatabase } from '../src/db/tests/fresh-database';
-import { openBrowser, patientPage, goTo, reload } from './browser';
+import { openBrowser, patientPage, goTo, reload, until, waitForText } from './browser';
 import { expectAccessible } from './visit';
 
 /** A Rung of its own with accounts, a worker, and three browsers: an owner's, an editor's and a guest's. */
@@ -58,9 +58,6 @@ async function fillPassword(page: Page, text: string): Promise<void> {
 async function press(page: Page, name: string): Promise<void> {
   await (await page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`))!.click();
 }
-async function see(page: Page, text: string): Promise<void> {
-  await page.waitForFunction((t) => document.body.innerText.includes(t), {}, text);
-}
 async function signIn(page: Page, email: string): Promise<void> {
   await goTo(page, `${address}/sign-in`);
   await fill(page, 'E-mail address', email);
@@ -96,19 +93,19 @@ describe('with accounts', () => {
     await fill(owner, 'E-mail address', 'ada@club.example');
     await fillPassword(owner, password);
     await press(owner, 'Join');
-    await see(owner, 'Sign in now');
+    await waitForText(owner, 'Sign in now');
     await goTo(owner, link);
-    await see(owner, 'opens nothing');
+    await waitForText(owner, 'opens nothing');
     await signIn(owner, 'ada@club.example');
-    await see(owner, 'Gutterling');
-    await see(owner, 'Home (owner)');
+    await waitForText(owner, 'Gutterling');
+    await waitForText(owner, 'Home (owner)');
   });
 
   test('an owner invites an editor, who changes a build and finds no way to the people', async () => {
     await goTo(owner, `${address}/people`);
     await fill(owner, 'Who the link is for', 'Ben');
     await press(owner, 'Make a link');
-    await see(owner, '/join/');
+    await waitForText(owner, '/join/');
     await expectAccessible(owner);
     const link = await owner.$eval('code', (c) => c.textContent!);
     const context = await browser.createBrowserContext();
@@ -118,20 +115,26 @@ describe('with accounts', () => {
     await fill(editor, 'E-mail address', 'ben@club.example');
     await fillPassword(editor, password);
     await press(editor, 'Join');
-    await see(editor, 'Sign in now');
+    await waitForText(editor, 'Sign in now');
     await signIn(editor, 'ben@club.example');
-    await see(editor, 'Home (editor)');
+    await waitForText(editor, 'Home (editor)');
     await goTo(editor, `${address}/people`);
-    await see(editor, 'Ada');
+    await waitForText(editor, 'Ada');
     expect(await editor.$('::-p-aria([name="Make a link"])')).toBeNull();
     // What was kept to be read while the server is away goes with whoever signs out.
     await goTo(editor, address);
     const kept = () => editor.evaluate(async () => (await caches.keys()).length);
     await editor.evaluate(async () => (await caches.open('kept')).put('/b/gutterling', new Response('a build')));
     expect(await kept()).toBeGreaterThan(0);
-    await see(editor, 'Home (editor)');
+    await waitForText(editor, 'Home (editor)');
+    // Whoever could not be signed out is told so, and what was kept stays theirs.
+    await editor.setOfflineMode(true);
     await press(editor, 'Sign out');
-    await see(editor, 'E-mail address');
+    await waitForText(editor, 'You are still signed in. The server does not answer.');
+    expect(await kept()).toBeGreaterThan(0);
+    await editor.setOfflineMode(false);
+    await press(editor, 'Sign out');
+    await waitForText(editor, 'E-mail address');
     expect(await kept()).toBe(0);
     await context.close();
   });
@@ -140,14 +143,14 @@ describe('with accounts', () => {
     await goTo(owner, `${address}/b/gutterling/ladder`);
     await press(owner, 'Share');
     await press(owner, 'Make a link');
-    await see(owner, '/s/');
+    await waitForText(owner, '/s/');
     await expectAccessible(owner);
     const link = await owner.$eval('code', (c) => c.textContent!);
     const page = await patientPage(guests);
     await goTo(page, link);
     expect(page.url()).toBe(`${address}/b/gutterling/ladder`);
-    await see(page, 'Shared with you to look at');
-    await page.waitForFunction(() => document.querySelectorAll('[role=row]').length > 5);
+    await waitForText(page, 'Shared with you to look at');
+    await until(page, () => document.querySelectorAll('[role=row]').length > 5);
     await expectAccessible(page);
     const stages = await page.$$eval('nav[aria-label=Stages] li', (all) => all.map((l) => l.innerText.split('\n')[0]));
     expect(stages).toEqual(['Ladder', 'Findings', 'Hookup', 'Side by side']);
@@ -159,7 +162,7 @@ describe('with accounts', () => {
     await reload(owner);
     await press(owner, 'Share');
     await press(owner, 'Withdraw the ladder of Gutterling, for whoever has the link');
-    await see(owner, 'opens nothing any more');
+    await waitForText(owner, 'opens nothing any more');
     await reload(page);
     expect(page.url()).toContain('/sign-in');
     await page.close();
@@ -169,8 +172,8 @@ describe('with accounts', () => {
     const page = await patientPage(owner.browserContext());
     await page.setViewport({ width: 390, height: 844 });
     await page.goto(`${address}/ranked/gutterling`, { waitUntil: 'domcontentloaded' });
-    await see(page, 'have climbed.');
-    await see(page, 'fits');
+    await waitForText(page, 'have climbed.');
+    await waitForText(page, 'fits');
     await expectAccessible(page);
     await page.close();
   });
@@ -195,7 +198,7 @@ describe('with accounts', () => {
     const context = await browser.createBrowserContext();
     const page = await patientPage(context);
     await signIn(page, 'ben@club.example');
-    await see(page, 'Home (editor)');
+    await waitForText(page, 'Home (editor)');
     await goTo(owner, `${address}/people`);
     const removed = await owner.evaluate(async () => {
       const { members } = (await (await fetch('/api/people')).json()) as {
@@ -206,11 +209,11 @@ describe('with accounts', () => {
     });
     expect(removed).toBe(200);
     await goTo(page, `${address}/b/gutterling`);
-    await see(page, 'You are signed in as ben@club.example, and in no workspace');
+    await waitForText(page, 'You are signed in as ben@club.example, and in no workspace');
     await expectAccessible(page);
     await press(page, 'Sign out');
-    await page.waitForFunction(() => !document.body.innerText.includes('in no workspace'));
-    await see(page, 'E-mail address');
+    await until(page, () => !document.body.innerText.includes('in no workspace'));
+    await waitForText(page, 'E-mail address');
     await context.close();
   });
 

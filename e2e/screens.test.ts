@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { waitForText, goTo, reload } from './browser';
+import { waitForText, goTo, reload, until } from './browser';
 import { addressHas, ask, clickOn, expectAccessible, useBrowser } from './visit';
 
 const address = process.env.RUNG_ADDRESS!;
@@ -36,7 +36,7 @@ describe('a new build, by keyboard alone', () => {
         await page.keyboard.press('Escape');
         await page.evaluate(() => (document.activeElement as HTMLElement).blur());
       }
-      await page.waitForFunction(() => document.querySelectorAll('[data-part]').length === 2);
+      await until(page, () => document.querySelectorAll('[data-part]').length === 2);
       await waitForText(page, '2 parts');
       await new Promise((r) => setTimeout(r, 700));
       await saved(page);
@@ -56,11 +56,11 @@ describe('a new build, by keyboard alone', () => {
   test('undo takes the last step back and redo brings it again, also on the server', async () => {
     await at('/b/heath-runner', async (page) => {
       await page.click('button[aria-label="Remove Oxbow Plumb Bus"]');
-      await page.waitForFunction(() => document.querySelectorAll('[data-part]').length === 1);
+      await until(page, () => document.querySelectorAll('[data-part]').length === 1);
       await page.keyboard.down('Control');
       await page.keyboard.press('z');
       await page.keyboard.up('Control');
-      await page.waitForFunction(() => document.querySelectorAll('[data-part]').length === 2);
+      await until(page, () => document.querySelectorAll('[data-part]').length === 2);
       await new Promise((r) => setTimeout(r, 700));
       await saved(page);
     });
@@ -86,7 +86,8 @@ test('two tabs keep a draft each: the newest goes on here, the other is offered 
     });
     await page.reload();
     await waitForText(page, 'Typed in another tab, not saved');
-    await page.waitForFunction(
+    await until(
+      page,
       async () =>
         ((await (await fetch('/api/builds/heath-runner')).json()) as { build: { craft: string } }).build.craft ===
         'typed in tab b',
@@ -127,7 +128,7 @@ describe('the ladder', () => {
       await waitForText(page, 'shop page');
       await page.evaluate(() => (document.activeElement as HTMLElement).blur());
       await page.keyboard.press('Enter');
-      await page.waitForFunction((n) => location.pathname.endsWith(`/board/${n}`), {}, name);
+      await until(page, (n) => location.pathname.endsWith(`/board/${n}`), name);
       await waitForText(page, 'Claims 8');
     });
   });
@@ -163,14 +164,15 @@ describe('the ladder', () => {
       );
       await page.waitForSelector('[aria-label="Filter boards"]');
       await page.type('[aria-label="Filter boards"]', 'strake');
-      await page.waitForFunction(
+      await until(
+        page,
         () => !document.querySelector('[data-row="pellmere-strake-4"]')?.textContent?.includes('does not fit'),
       );
       await page.evaluate(() => (document.activeElement as HTMLElement).blur());
       await page.keyboard.down('Control');
       await page.keyboard.press('z');
       await page.keyboard.up('Control');
-      await page.waitForFunction(() =>
+      await until(page, () =>
         document.querySelector('[data-row="pellmere-strake-4"]')?.textContent?.includes('does not fit'),
       );
       await new Promise((r) => setTimeout(r, 700));
@@ -191,12 +193,12 @@ describe('the hookup', () => {
       await page.keyboard.press('Enter');
       await waitForText(page, '1 choice is locked; against the free best that costs 1 compromise');
       const joined = (pad: string) =>
-        page.waitForFunction(
+        until(
+          page,
           (label) =>
             [...document.querySelectorAll('section[aria-label="Joints"] button')].some((b) =>
               b.textContent!.includes(label),
             ),
-          {},
           pad,
         );
       await joined('VBAT');
@@ -247,7 +249,7 @@ describe('the hookup', () => {
       await page.keyboard.press('f');
       await page.keyboard.press('Enter');
       await waitForText(page, 'Accepted for this board');
-      await page.waitForFunction(() => !document.body.innerText.includes('Stops at Load'));
+      await until(page, () => !document.body.innerText.includes('Stops at Load'));
       await waitForText(page, 'external 9 V regulator');
       await page.evaluate(() =>
         [...document.querySelectorAll('button')].find((b) => b.textContent === 'Take back')!.click(),
@@ -270,10 +272,10 @@ describe('nothing typed is lost', () => {
       const both = await stored('heath-runner');
       expect([both.build.name, both.build.parts[1]!.priority]).toEqual(['Heath Walker', 'should']);
       await clickOn(page, 'Undo');
-      await page.waitForFunction(
+      await until(
+        page,
         async (seen) =>
           ((await (await fetch('/api/builds/heath-runner')).json()) as { version: number }).version > seen,
-        {},
         both.version,
       );
       const undone = await stored('heath-runner');
@@ -345,7 +347,7 @@ describe('nothing typed is lost', () => {
       ).toBe('true');
       dead = false;
       await saved(page);
-      await page.waitForFunction(() => document.querySelector('[data-save]')?.getAttribute('data-save') === 'saved');
+      await until(page, () => document.querySelector('[data-save]')?.getAttribute('data-save') === 'saved');
     });
     await new Promise((r) => setTimeout(r, 500));
     expect((await stored('heath-runner')).build.parts[1]!.priority).toBe('nice');
@@ -374,6 +376,40 @@ describe('bad input gets a sentence', () => {
     const { build } = await stored('gutterling');
     expect((await ask(`/api/builds/gutterling`, { method: 'PUT', body: JSON.stringify(build) })).status).toBe(428);
     expect((await ask(`/b/nothing-here`)).status).toBe(404);
+  });
+  test('a form says under its box what is missing or not understood, goes there, and sends nothing', async () => {
+    await at('/b/gutterling/shelf/tarnfield-plover', async (page) => {
+      const form = 'form[aria-label="An offer you have seen"]';
+      const atHand = () =>
+        page.evaluate(() => document.activeElement?.closest('.MuiTextField-root')?.textContent ?? '');
+      const offers = () => page.$$eval('section[aria-label=Offers] tr', (rows) => rows.length);
+      const before = await offers();
+      await page.type(`${form} input`, 'Seen Shop');
+      await page.keyboard.press('Enter');
+      await waitForText(page, 'A price');
+      expect(await atHand()).toMatch(/^Price/);
+      await page.keyboard.type('12 quid');
+      await page.keyboard.press('Enter');
+      await until(page, () => document.activeElement?.getAttribute('aria-invalid') === 'true');
+      expect(await atHand()).toContain('a number');
+      await expectAccessible(page);
+      expect(await offers()).toBe(before);
+      for (let letter = 0; letter < 5; letter++) await page.keyboard.press('Backspace');
+      await page.keyboard.type(',5');
+      await page.keyboard.press('Enter');
+      await waitForText(page, '€12.50');
+      // The boxes are for the next one.
+      expect(await page.$$eval(`${form} input`, (boxes) => boxes.map((b) => b.value))).toEqual(['', '', '', '', 'EUR']);
+    });
+    await at('/b/gutterling/log?board=tarnfield-plover', async (page) => {
+      await waitForText(page, 'Board, pad or step');
+      const boxes = () => page.$$('form[aria-label="New entry"] input[type="text"]');
+      await (await boxes())[0]!.type('Plus to minus');
+      await (await boxes())[1]!.type('12 ohm');
+      await page.keyboard.press('Enter');
+      await waitForText(page, 'a number in V or mV');
+      expect(await page.$('[data-entry]')).toBeNull();
+    });
   });
 });
 

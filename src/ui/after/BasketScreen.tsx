@@ -17,7 +17,7 @@ import {
   money as moneyIn,
 } from '@/core';
 import { useMeasure, useWords } from '../frame/ways';
-import { NumberBox } from '../build/NumberBox';
+import { NumberBox } from '../form/NumberBox';
 import { useRoom } from '../room/store';
 import { csv, useTakeOut } from '../frame/take-out';
 import { WithBoard, type Chosen } from './use-chosen';

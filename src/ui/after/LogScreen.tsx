@@ -8,6 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import {
   currentScale,
   evaluate,
@@ -15,12 +16,15 @@ import {
   logMarkdown,
   measurable,
   rankClimbs,
+  typedNumber,
+  unitsFor,
   voltageScale,
   whatMoved,
   withReading,
   type Entry,
   type Moved,
 } from '@/core';
+import { TextIn } from '../form/in-form';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { NextSteps } from './NextSteps';
@@ -115,67 +119,75 @@ function NewEntry({
   onField: setField,
 }: Pick<Chosen, 'board'> & { field: string; onField: (field: string) => void }) {
   const { edit } = useRoom('edit');
-  const [kind, setKind] = useState<Entry['kind']>('measured');
-  const [about, setAbout] = useState('');
-  const [note, setNote] = useState('');
-  const [value, setValue] = useState('');
-  const [unit, setUnit] = useState('');
-  const [instrument, setInstrument] = useState('');
+  const { control, handleSubmit, reset } = useForm({
+    defaultValues: { kind: 'measured' as Entry['kind'], about: '', value: '', unit: 'V', instrument: '', note: '' },
+  });
+  const { kind, unit: typedUnit } = useWatch({ control });
   const fields = measurable(board);
   const chosen = fields.find((f) => f.field === field);
-  // A figure that was chosen is what the entry is about, until something else is typed.
-  const what = about || (chosen?.says ?? '');
-  const number = Number(value.replace(',', '.'));
-  const sound = what.trim() !== '' && (kind !== 'measured' || (value.trim() !== '' && Number.isFinite(number)));
-  const add = () => {
+  const unit = chosen ? chosen.unit : (typedUnit ?? '').trim();
+  const add = handleSubmit((typed) => {
+    const read = typedNumber(typed.value, unit);
+    const instrument = typed.instrument.trim();
     const entry: Entry = {
       id: `e${Date.now()}`,
       when: today(),
-      about: what.trim(),
-      kind,
-      note: note.trim(),
-      ...(value.trim() !== '' && Number.isFinite(number)
-        ? {
+      about: typed.about.trim() || (chosen?.says ?? ''),
+      kind: typed.kind,
+      note: typed.note.trim(),
+      ...(read === null
+        ? {}
+        : {
             reading: {
-              value: number,
-              unit: chosen?.unit ?? (unit.trim() || 'V'),
-              ...(instrument.trim() ? { instrument: instrument.trim() } : {}),
+              value: read,
+              unit,
+              ...(instrument ? { instrument } : {}),
               ...(chosen ? { field: chosen.field.slice(0, 40) } : {}),
             },
-          }
-        : {}),
+          }),
     };
     edit(`log ${entry.id}`, (b) => ({ ...b, log: [...b.log, entry].slice(-2000) }));
-    setAbout('');
-    setNote('');
-    setValue('');
-  };
+    reset({ ...typed, about: '', note: '', value: '' });
+  });
+  const reading = (text: string) =>
+    Number.isNaN(typedNumber(text, unit))
+      ? `a number in ${[unit || 'the unit', ...unitsFor(unit)].join(' or ')}`
+      : null;
   return (
     <Box
       component="form"
-      onSubmit={(e) => (e.preventDefault(), sound && add())}
+      noValidate
+      onSubmit={add}
       sx={{
         display: 'flex',
         flexWrap: 'wrap',
         gap: 1,
-        alignItems: 'flex-end',
+        alignItems: 'flex-start',
         borderTop: '1px solid var(--hair)',
         pt: 1,
       }}
       aria-label="New entry"
     >
-      <Select value={kind} onChange={(e) => setKind(e.target.value)} inputProps={{ 'aria-label': 'Kind of entry' }}>
-        {kinds.map((k) => (
-          <MenuItem key={k} value={k}>
-            {k}
-          </MenuItem>
-        ))}
-      </Select>
-      <TextField
+      <Controller
+        control={control}
+        name="kind"
+        render={({ field: { ref, ...box } }) => (
+          <Select {...box} inputRef={ref} inputProps={{ 'aria-label': 'Kind of entry' }} sx={{ mt: 2 }}>
+            {kinds.map((k) => (
+              <MenuItem key={k} value={k}>
+                {k}
+              </MenuItem>
+            ))}
+          </Select>
+        )}
+      />
+      <TextIn
+        control={control}
+        name="about"
         label="Board, pad or step"
-        value={what}
-        onChange={(e) => setAbout(e.target.value)}
-        slotProps={{ htmlInput: { maxLength: 80 } }}
+        placeholder={chosen?.says}
+        inputLabel={chosen ? { shrink: true } : {}}
+        wanted={chosen ? undefined : 'Say what it is about'}
         sx={{ width: 150 }}
       />
       <Select
@@ -184,7 +196,7 @@ function NewEntry({
         onChange={(e) => setField(e.target.value)}
         inputProps={{ 'aria-label': 'Figure of the board' }}
         renderValue={(v) => fields.find((f) => f.field === v)?.says ?? 'no figure of the board'}
-        sx={{ width: 170 }}
+        sx={{ width: 170, mt: 2 }}
       >
         <MenuItem value="">no figure of the board</MenuItem>
         {fields.map((f) => (
@@ -193,34 +205,22 @@ function NewEntry({
           </MenuItem>
         ))}
       </Select>
-      <TextField
-        label="Reading"
-        value={value}
-        onChange={(e) => setValue(e.target.value)}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-        sx={{ width: 70 }}
+      <TextIn
+        control={control}
+        name="value"
+        label={chosen ? `Reading, ${chosen.unit}` : 'Reading'}
+        wanted={kind === 'measured' ? 'A number is wanted' : undefined}
+        fits={reading}
+        most={20}
+        htmlInput={{ inputMode: 'decimal' }}
+        sx={{ width: 90 }}
       />
-      <TextField
-        label="Unit"
-        value={fields.find((f) => f.field === field)?.unit ?? unit}
-        onChange={(e) => setUnit(e.target.value)}
-        sx={{ width: 50 }}
-      />
-      <TextField
-        label="Instrument"
-        value={instrument}
-        onChange={(e) => setInstrument(e.target.value)}
-        slotProps={{ htmlInput: { maxLength: 80 } }}
-        sx={{ width: 110 }}
-      />
-      <TextField
-        label="Note"
-        value={note}
-        onChange={(e) => setNote(e.target.value)}
-        slotProps={{ htmlInput: { maxLength: 600 } }}
-        sx={{ flex: 1, minWidth: 160 }}
-      />
-      <Button type="submit" variant="contained" disabled={!sound}>
+      {!chosen && (
+        <TextIn control={control} name="unit" label="Unit" wanted="Say it: V, A, g ..." most={12} sx={{ width: 60 }} />
+      )}
+      <TextIn control={control} name="instrument" label="Instrument" sx={{ width: 110 }} />
+      <TextIn control={control} name="note" label="Note" most={600} sx={{ flex: 1, minWidth: 160 }} />
+      <Button type="submit" variant="contained" sx={{ mt: 2 }}>
         Enter
       </Button>
     </Box>

@@ -5,7 +5,7 @@ import { parseAsInteger, useQueryState } from 'nuqs';
 import { useState } from 'react';
 import { counted, hiddenIn, scoreOf, secondsOf, shortestWay, stillPossible, type Rounds } from '@/core';
 import type { Chosen } from '../after/use-chosen';
-import { NumberBox } from '../build/NumberBox';
+import { NumberBox } from '../form/NumberBox';
 import { useBench } from './use-bench';
 import { Waiting } from './Waiting';
 import { probeWords } from './WhatIf';

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import { centsOf, currencySign, type Build } from '@/core';
 import { useRoom } from '../room/store';
 import { Said } from '../shelf/Said';
-import { NumberBox } from './NumberBox';
+import { NumberBox } from '../form/NumberBox';
 
 type Import = Build['imports'][number];
 

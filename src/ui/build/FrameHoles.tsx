@@ -5,8 +5,8 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { patternWords, type Build } from '@/core';
-import { Choice } from './Choice';
-import { NumberBox } from './NumberBox';
+import { Choice } from '../form/Choice';
+import { NumberBox } from '../form/NumberBox';
 
 type Mount = Build['frame']['mounts'][number];
 

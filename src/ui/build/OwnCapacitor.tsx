@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { useRoom } from '../room/store';
-import { NumberBox } from './NumberBox';
+import { NumberBox } from '../form/NumberBox';
 
 /** A capacitor the buyer has. It counts only once both figures are said: a rating that nobody states is never taken for enough. */
 export function OwnCapacitor() {

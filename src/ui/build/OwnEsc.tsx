@@ -4,9 +4,9 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { newOwnEsc, type Build, type NumberFigure } from '@/core';
 import { useRoom } from '../room/store';
-import { Choice } from './Choice';
-import { FigureBox } from './FigureBox';
-import { NumberBox } from './NumberBox';
+import { Choice } from '../form/Choice';
+import { FigureBox } from '../form/FigureBox';
+import { NumberBox } from '../form/NumberBox';
 
 type Esc = NonNullable<Build['motors']['ownEsc']>;
 

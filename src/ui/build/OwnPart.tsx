@@ -1,7 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import {
   centsOf,
   kindMeant,
@@ -15,56 +14,64 @@ import {
   type PeripheralKind,
 } from '@/core';
 import { today } from '../room/today';
-import { Choice } from './Choice';
-import { NumberBox } from './NumberBox';
+import { ChoiceIn, NumberIn, TextIn } from '../form/in-form';
 
 /** A part that no library has: a name and a kind make one, wired as most of its kind are; what the line or its page says of it goes into it. */
 export function OwnPart({ name: said, onMake }: { name: string; onMake: (part: Peripheral) => void }) {
-  const [name, setName] = useState(() => said.split(/[,;\n]/)[0]!.trim());
-  const [page, setPage] = useState('');
+  const { control, handleSubmit } = useForm({
+    defaultValues: {
+      name: said.split(/[,;\n]/)[0]!.trim(),
+      kind: (kindMeant(said)?.kinds[0] ?? 'other') as PeripheralKind,
+      price: null as number | null,
+      page: '',
+    },
+  });
+  const page = useWatch({ control, name: 'page' });
   const told = readPartPage(`${said}\n${page}`);
   const source = (page || said).trim();
-  const [kind, setKind] = useState<PeripheralKind>(() => kindMeant(said)?.kinds[0] ?? 'other');
-  // What is not said to be free is not taken to be: a price is wanted, 0 where it is at home.
-  const [price, setPrice] = useState<number | null>(null);
-  const bare = price === null ? null : ownPart(name, kind, centsOf(price));
-  const made =
-    bare && (saysSomething(told) ? withPartPage(bare, told, { origin: 'claim', seen: today(), source }) : bare);
+  const make = handleSubmit(({ name, kind, price }) => {
+    const bare = ownPart(name, kind, centsOf(price!));
+    if (bare) onMake(saysSomething(told) ? withPartPage(bare, told, { origin: 'claim', seen: today(), source }) : bare);
+  });
   return (
     <Box
       component="form"
+      noValidate
       aria-label="A part of your own"
-      onSubmit={(e) => (e.preventDefault(), e.stopPropagation(), made && onMake(made))}
-      sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', flexWrap: 'wrap' }}
+      onSubmit={(e) => {
+        e.stopPropagation();
+        void make(e);
+      }}
+      sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', flexWrap: 'wrap' }}
     >
-      <TextField
+      <TextIn
+        control={control}
+        name="name"
         label="Name of the part"
-        value={name}
-        onChange={(e) => setName(e.target.value)}
-        slotProps={{ htmlInput: { maxLength: 80 } }}
+        wanted="A name is wanted"
         sx={{ flex: '1 1 220px' }}
       />
-      <Choice label="Kind" value={kind} words={peripheralKinds} onChange={setKind} />
-      <NumberBox
+      <ChoiceIn control={control} name="kind" label="Kind" words={peripheralKinds} />
+      {/* What is not said to be free is not taken to be. */}
+      <NumberIn
+        control={control}
+        name="price"
         label="Price, 0 if at home"
         unit="€"
-        mayBeUnknown
-        empty=""
-        value={price}
-        onChange={setPrice}
+        wanted="A price is wanted, 0 if it is at home"
         width={110}
       />
-      <TextField
+      <TextIn
+        control={control}
+        name="page"
         label="Its page, pasted"
         multiline
         maxRows={4}
-        value={page}
-        onChange={(e) => setPage(e.target.value)}
         placeholder="5-36 V, 0.3 A, 9 g ..."
-        slotProps={{ htmlInput: { maxLength: 20_000 } }}
+        most={20_000}
         sx={{ flex: '1 1 220px' }}
       />
-      <Button type="submit" disabled={!made}>
+      <Button type="submit" sx={{ mt: 2 }}>
         Make it one of my own
       </Button>
       {saysSomething(told) && (

@@ -3,9 +3,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { chemistries, type Build } from '@/core';
-import { Choice } from './Choice';
-import { FigureBox } from './FigureBox';
-import { NumberBox } from './NumberBox';
+import { Choice } from '../form/Choice';
+import { FigureBox } from '../form/FigureBox';
+import { NumberBox } from '../form/NumberBox';
 
 type Pack = Build['pack'];
 

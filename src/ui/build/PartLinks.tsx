@@ -5,7 +5,7 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { choiceOf, linkChoices, withLink, type Link } from '@/core';
-import { NumberBox } from './NumberBox';
+import { NumberBox } from '../form/NumberBox';
 
 /** What one way of wiring a part asks of the board, wire by wire. */
 export function PartLinks({ links, onChange }: { links: readonly Link[]; onChange: (links: Link[]) => void }) {

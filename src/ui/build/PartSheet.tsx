@@ -20,10 +20,10 @@ import {
 } from '@/core';
 import { useRoom } from '../room/store';
 import { changedPart } from './change';
-import { Choice } from './Choice';
-import { FigureBox } from './FigureBox';
+import { Choice } from '../form/Choice';
+import { FigureBox } from '../form/FigureBox';
 import { KeepPart } from './KeepPart';
-import { NumberBox } from './NumberBox';
+import { NumberBox } from '../form/NumberBox';
 import { PartLinks } from './PartLinks';
 import { PartSupplies } from './PartSupplies';
 import { RadioFields } from './RadioFields';

@@ -5,8 +5,8 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { freeId, unsaidSupply, type Peripheral } from '@/core';
-import { FigureBox } from './FigureBox';
-import { NumberBox } from './NumberBox';
+import { FigureBox } from '../form/FigureBox';
+import { NumberBox } from '../form/NumberBox';
 
 type Supply = Peripheral['modes'][number]['supplies'][number];
 

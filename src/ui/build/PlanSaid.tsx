@@ -5,7 +5,7 @@ import { planFigures, planNumbers, type Build, type PlanNumber } from '@/core';
 import { Said } from '../shelf/Said';
 import { speakers } from '../board/SaysWho';
 import { today } from '../room/today';
-import { Choice } from './Choice';
+import { Choice } from '../form/Choice';
 
 const origins = ['plan', 'claim', 'manual', 'print', 'report', 'tested', 'measured'] as const;
 type Word = NonNullable<Build['said'][PlanNumber]>;

@@ -2,7 +2,7 @@
 
 import { type Build } from '@/core';
 import { Said } from '../shelf/Said';
-import { NumberBox } from './NumberBox';
+import { NumberBox } from '../form/NumberBox';
 
 type Radio = NonNullable<Build['radio']>;
 

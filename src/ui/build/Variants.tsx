@@ -1,12 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useAsked } from '../frame/asked';
 import { Link } from '../frame/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { carries, readData, type Build, type Ranked } from '@/core';
+import { TextIn } from '../form/in-form';
 import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/store';
 
@@ -20,7 +21,7 @@ interface Listed {
 export function Variants() {
   const { build, edit, ranking } = useRoom('build', 'edit', 'ranking');
   const router = useRouter();
-  const [name, setName] = useState('');
+  const { control, handleSubmit } = useForm({ defaultValues: { name: '' } });
   const [said, setSaid] = useState<string | null>(null);
   const [compared, setCompared] = useState<{ id: string; other: Build; ranked: Ranked[] } | null>(null);
   const { said: list, unanswered } = useAsked<{ builds: Listed[] }>('Other variants', ['builds'], '/api/builds');
@@ -29,7 +30,7 @@ export function Variants() {
       b.id !== build.id &&
       (b.forkOf === build.id || b.id === build.forkOf || (build.forkOf !== undefined && b.forkOf === build.forkOf)),
   );
-  const fork = async () => {
+  const fork = handleSubmit(async ({ name }) => {
     const { said: answer } = await askServer<{ id: string }>(
       '/api/builds',
       { method: 'POST', body: JSON.stringify({ name: name.trim(), from: build.id }) },
@@ -37,7 +38,7 @@ export function Variants() {
     );
     if (answer.id) router.push(`/b/${answer.id}`);
     else setSaid(answer.sentence);
-  };
+  });
   const look = async (id: string) => {
     const { said: answer } = await askServer<{ build: unknown }>(`/api/builds/${id}`, {}, '');
     const read = readData(answer.build, 'rung-build');
@@ -56,15 +57,17 @@ export function Variants() {
   return (
     <Box component="section" aria-label="Variants" sx={{ mt: 2, fontSize: 12.5 }}>
       <Typography variant="h2">What if</Typography>
-      <Box component="form" onSubmit={(e) => (e.preventDefault(), void fork())} sx={{ display: 'flex', gap: 1 }}>
-        <TextField
-          value={name}
-          onChange={(e) => setName(e.target.value)}
+      <Box component="form" noValidate onSubmit={fork} sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+        <TextIn
+          bare
+          control={control}
+          name="name"
+          label="Name of a variant"
           placeholder="Name of a variant"
-          slotProps={{ htmlInput: { 'aria-label': 'Name of a variant', maxLength: 80 } }}
+          wanted="A name is wanted"
           sx={{ flex: 1 }}
         />
-        <Button type="submit" variant="outlined" disabled={!name.trim()}>
+        <Button type="submit" variant="outlined">
           Fork
         </Button>
       </Box>

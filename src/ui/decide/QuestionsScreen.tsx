@@ -4,11 +4,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
 import { carries, outcomeWords, withBuildFigure, withTyped, type BuildQuestion, type Question } from '@/core';
-import { NumberBox } from '../build/NumberBox';
+import { NumberIn, TextIn } from '../form/in-form';
 import { markdown, useTakeOut } from '../frame/take-out';
 import { CopyButton } from '../frame/CopyButton';
 import { useRoom } from '../room/store';
@@ -89,8 +88,10 @@ export function QuestionsScreen() {
 /** A figure of the build itself: only the buyer can say it. */
 function OfBuild({ question: q }: { question: BuildQuestion }) {
   const { build, edit } = useRoom('build', 'edit');
-  const [value, setValue] = useState<number | null>(null);
-  const answer = () => value !== null && edit('answer', (b) => withBuildFigure(b, q.path, value, q.origin, today()));
+  const { control, handleSubmit } = useForm({ defaultValues: { value: null as number | null } });
+  const answer = handleSubmit(({ value }) =>
+    edit('answer', (b) => withBuildFigure(b, q.path, value!, q.origin, today())),
+  );
   return (
     <Box sx={{ borderTop: '1px solid var(--hair)', py: 1 }}>
       <strong>
@@ -100,11 +101,12 @@ function OfBuild({ question: q }: { question: BuildQuestion }) {
       <Box sx={{ fontSize: 12.5 }}>{q.measure}</Box>
       <Box
         component="form"
-        onSubmit={(e) => (e.preventDefault(), answer())}
-        sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}
+        noValidate
+        onSubmit={answer}
+        sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', mt: 0.5 }}
       >
-        <NumberBox label={`Answer, ${q.unit}`} value={value} mayBeUnknown empty="" onChange={setValue} width={120} />
-        <Button type="submit" variant="outlined" disabled={value === null}>
+        <NumberIn control={control} name="value" label={`Answer, ${q.unit}`} wanted="A number is wanted" width={120} />
+        <Button type="submit" variant="outlined" sx={{ mt: 2 }}>
           Answer
         </Button>
       </Box>
@@ -112,14 +114,16 @@ function OfBuild({ question: q }: { question: BuildQuestion }) {
   );
 }
 
+const origins = ['manual', 'report', 'print', 'tested', 'measured', 'claim'] as const;
+
 function One({ question: q }: { question: Question }) {
   const { shelf, putBoard } = useShelf();
-  const [value, setValue] = useState('');
-  const [origin, setOrigin] = useState<'manual' | 'report' | 'tested' | 'print' | 'measured' | 'claim'>('manual');
-  const [said, setSaid] = useState<string | null>(null);
+  const { control, handleSubmit, setError } = useForm({
+    defaultValues: { value: '', origin: 'manual' as (typeof origins)[number] },
+  });
   const { build } = useRoom('build');
   const board = shelf?.boards.find((b) => b.id === q.boardId);
-  const answer = async () => {
+  const answer = handleSubmit(async ({ value, origin }) => {
     if (!board) return;
     const made = withTyped(board, q.field, value, {
       origin,
@@ -128,12 +132,11 @@ function One({ question: q }: { question: Question }) {
       who: `${origin}, answered`,
       currency: build.currency,
     });
-    setSaid(
-      made
-        ? ((await putBoard(made)) ?? null)
-        : 'That is not a value of this figure. A number, yes or no, or the word as printed.',
-    );
-  };
+    const fault = made
+      ? await putBoard(made)
+      : 'That is not a value of this figure. A number, yes or no, or the word as printed.';
+    if (fault) setError('value', { message: fault }, { shouldFocus: true });
+  });
   return (
     <Box sx={{ borderTop: '1px solid var(--hair)', py: 1 }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
@@ -154,27 +157,35 @@ function One({ question: q }: { question: Question }) {
       {q.measure && <Box sx={{ fontSize: 12.5 }}>Or find out: {q.measure}</Box>}
       <Box
         component="form"
-        onSubmit={(e) => (e.preventDefault(), void answer())}
-        sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5 }}
+        noValidate
+        onSubmit={answer}
+        sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', mt: 0.5 }}
       >
-        <TextField
-          value={value}
-          onChange={(e) => setValue(e.target.value)}
+        <TextIn
+          bare
+          control={control}
+          name="value"
+          label={`Answer: ${q.boardName}, ${q.says}`}
           placeholder={`answer${q.unit ? `, ${q.unit}` : ''}`}
-          slotProps={{ htmlInput: { 'aria-label': `Answer: ${q.boardName}, ${q.says}` } }}
-          sx={{ width: 120 }}
+          wanted="An answer is wanted"
+          sx={{ width: 160 }}
         />
-        <Select value={origin} onChange={(e) => setOrigin(e.target.value)} inputProps={{ 'aria-label': 'Whose word' }}>
-          {(['manual', 'report', 'print', 'tested', 'measured', 'claim'] as const).map((o) => (
-            <MenuItem key={o} value={o}>
-              {o}
-            </MenuItem>
-          ))}
-        </Select>
-        <Button type="submit" variant="outlined" disabled={!value.trim()}>
+        <Controller
+          control={control}
+          name="origin"
+          render={({ field: { ref, ...field } }) => (
+            <Select {...field} inputRef={ref} inputProps={{ 'aria-label': 'Whose word' }}>
+              {origins.map((o) => (
+                <MenuItem key={o} value={o}>
+                  {o}
+                </MenuItem>
+              ))}
+            </Select>
+          )}
+        />
+        <Button type="submit" variant="outlined">
           Answer
         </Button>
-        {said && <span role="alert">{said}</span>}
       </Box>
     </Box>
   );

@@ -3,9 +3,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
-import TextField from '@mui/material/TextField';
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { TextIn } from '../form/in-form';
 import { useSavedViews } from './saved-views';
 
 const mostLetters = 40;
@@ -16,7 +17,7 @@ export function SavedViews({ screen }: { screen: string }) {
   const router = useRouter();
   const path = usePathname();
   const [at, setAt] = useState<HTMLElement | null>(null);
-  const [name, setName] = useState('');
+  const { control, handleSubmit, reset } = useForm({ defaultValues: { name: '' } });
   useEffect(() => void useSavedViews.persist.rehydrate(), []);
   const mine = views.filter((v) => v.screen === screen);
   const go = (query: string) => {
@@ -52,22 +53,23 @@ export function SavedViews({ screen }: { screen: string }) {
         </Box>
         <Box
           component="form"
-          onSubmit={(e) => {
-            e.preventDefault();
+          noValidate
+          onSubmit={handleSubmit(({ name }) => {
             keep({ screen, name: name.trim(), query: window.location.search });
-            setName('');
+            reset();
             setAt(null);
-          }}
-          sx={{ mt: 1, display: 'flex', gap: 1, alignItems: 'flex-end' }}
+          })}
+          sx={{ mt: 1, display: 'flex', gap: 1, alignItems: 'flex-start' }}
         >
-          <TextField
+          <TextIn
+            control={control}
+            name="name"
             label="Keep this view as"
-            value={name}
-            onChange={(e) => setName(e.target.value)}
-            slotProps={{ htmlInput: { maxLength: mostLetters } }}
+            wanted="A name is wanted"
+            most={mostLetters}
             sx={{ width: 150 }}
           />
-          <Button type="submit" disabled={name.trim() === ''}>
+          <Button type="submit" sx={{ mt: 2 }}>
             Keep
           </Button>
         </Box>

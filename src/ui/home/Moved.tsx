@@ -5,7 +5,7 @@ import { Link } from '../frame/Link';
 import type { ReactNode } from 'react';
 import { boardChanges, buildChanges, counted } from '@/core';
 import { useWords } from '../frame/ways';
-import { Choice } from '../build/Choice';
+import { Choice } from '../form/Choice';
 import type { MovedOf } from './use-home';
 
 export const spans = { 1: 'yesterday', 7: 'a week ago', 30: 'a month ago' } as const;

@@ -2,11 +2,12 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { useState, type FormEvent, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { useForm } from 'react-hook-form';
 import { flyers, startingPartsFor, startingPartWords, type StartingKind, type StartingPart } from '@/core';
+import { TextIn } from '../form/in-form';
 import { askServer } from '../room/ask-server';
 import { ImportFile } from './ImportFile';
 
@@ -19,13 +20,12 @@ export function NewBuild() {
   const router = useRouter();
   const [kind, setKind] = useState<StartingKind | null>('five-inch quad');
   const [wanted, setWanted] = useState<Partial<Record<Thing, Want>>>({});
-  const [name, setName] = useState('');
+  const { control, handleSubmit } = useForm({ defaultValues: { name: '' } });
   const [fault, setFault] = useState<string | null>(null);
   const flyer = flyers.find((f) => f.sizes.some((s) => s.kind === kind)) ?? null;
   const parts = kind === null ? [] : startingPartsFor(kind);
   const usualName = kind === null ? '' : kind.charAt(0).toUpperCase() + kind.slice(1);
-  const create = async (event: FormEvent) => {
-    event.preventDefault();
+  const create = handleSubmit(async ({ name }) => {
     const { said } = await askServer<{ id: string }>(
       '/api/builds',
       {
@@ -47,9 +47,9 @@ export function NewBuild() {
     );
     if (said.id) router.push(`/b/${said.id}`);
     else setFault(said.sentence);
-  };
+  });
   return (
-    <Box component="form" aria-label="A new build" onSubmit={create}>
+    <Box component="form" noValidate aria-label="A new build" onSubmit={create}>
       <Typography variant="h2">A new build</Typography>
       <Question says="1. What flies?">
         {flyers.map((f) => (
@@ -90,15 +90,16 @@ export function NewBuild() {
         </>
       )}
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end', flexWrap: 'wrap', mt: 1 }}>
-        <TextField
+        <TextIn
+          control={control}
+          name="name"
           label="Name"
-          value={name}
           placeholder={usualName}
-          onChange={(e) => setName(e.target.value)}
-          slotProps={{ htmlInput: { maxLength: 80 }, inputLabel: { shrink: true } }}
+          wanted={kind === null ? 'A name is wanted' : undefined}
+          inputLabel={{ shrink: true }}
           sx={{ width: 170 }}
         />
-        <Button type="submit" variant="contained" disabled={kind === null && name.trim() === ''}>
+        <Button type="submit" variant="contained">
           Start the build
         </Button>
         <ImportFile />

@@ -22,8 +22,8 @@ import {
 } from '@/core';
 import type { Proposed } from '@/workers/read-page.worker';
 import { Said } from '../shelf/Said';
-import { Choice } from '../build/Choice';
-import { NumberBox } from '../build/NumberBox';
+import { Choice } from '../form/Choice';
+import { NumberBox } from '../form/NumberBox';
 
 /** What of a page is more than single figures: its pads, the pins of its plugs, its price. Each lands as a whole, once it was looked at. */
 export function Proposals({

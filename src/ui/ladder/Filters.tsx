@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import { Link } from '../frame/Link';
 import { currencySign, manyBoards, roleOf, rungNames } from '@/core';
-import { NumberBox } from '../build/NumberBox';
+import { NumberBox } from '../form/NumberBox';
 import { useMeasure } from '../frame/ways';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';

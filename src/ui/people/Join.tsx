@@ -2,10 +2,11 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Link } from '../frame/Link';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { TextIn } from '../form/in-form';
 import { askServer } from '../room/ask-server';
 
 /** What a link of an invitation or a recovery opens. */
@@ -20,22 +21,10 @@ export function Join({
   label: string;
   signedIn: string | null;
 }) {
-  const [form, setForm] = useState({ name: '', email: '', password: '' });
+  const { control, handleSubmit, formState } = useForm({ defaultValues: { name: '', email: '', password: '' } });
   const [said, setSaid] = useState<string | null>(null);
   const [done, setDone] = useState(false);
-  const field = (key: keyof typeof form, label: string, type: string, autoComplete: string) => (
-    <TextField
-      label={label}
-      type={type}
-      required
-      autoComplete={autoComplete}
-      value={form[key]}
-      onChange={(e) => setForm({ ...form, [key]: e.target.value })}
-      slotProps={{ htmlInput: { maxLength: 200 } }}
-    />
-  );
-  const go = async (event: FormEvent) => {
-    event.preventDefault();
+  const go = handleSubmit(async (form) => {
     const { ok, said: reply } = await askServer(
       '/api/join',
       { method: 'POST', body: JSON.stringify({ secret, ...form }) },
@@ -43,25 +32,50 @@ export function Join({
     );
     setDone(ok);
     setSaid(reply.sentence);
-  };
+  });
   return (
     <Box component="main" sx={{ maxWidth: 420, mx: 'auto', mt: 10, px: 2 }}>
       <Typography variant="h1">{kind === 'invitation' ? `Join ${label}` : 'A new password'}</Typography>
       {!done && (
-        <Box component="form" aria-label="Join" onSubmit={go} sx={{ display: 'grid', gap: 2, mt: 2 }}>
+        <Box component="form" noValidate aria-label="Join" onSubmit={go} sx={{ display: 'grid', gap: 2, mt: 2 }}>
           {kind === 'invitation' && signedIn && <Typography>You join as {signedIn}.</Typography>}
           {kind === 'invitation' && !signedIn && (
             <>
               <Typography sx={{ fontSize: 12.5, color: 'text.secondary' }}>
                 If you have an account here already, say its address and password: you join as yourself.
               </Typography>
-              {field('name', 'Your name, as the others see it', 'text', 'name')}
-              {field('email', 'E-mail address', 'email', 'username')}
+              <TextIn
+                control={control}
+                name="name"
+                label="Your name, as the others see it"
+                wanted="A name is wanted"
+                autoComplete="name"
+                most={200}
+              />
+              <TextIn
+                control={control}
+                name="email"
+                label="E-mail address"
+                type="email"
+                wanted="Your e-mail address is wanted"
+                fits={(text) => (/^\S+@\S+$/.test(text) ? null : 'An address as name@place is wanted')}
+                autoComplete="username"
+                most={200}
+              />
             </>
           )}
-          {(kind === 'recovery' || !signedIn) &&
-            field('password', 'Password, at least 12 characters', 'password', 'new-password')}
-          <Button type="submit" variant="contained" sx={{ justifySelf: 'start' }}>
+          {(kind === 'recovery' || !signedIn) && (
+            <TextIn
+              control={control}
+              name="password"
+              label="Password, at least 12 characters"
+              type="password"
+              wanted="A password is wanted"
+              autoComplete="new-password"
+              most={200}
+            />
+          )}
+          <Button type="submit" variant="contained" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
             {kind === 'invitation' ? 'Join' : 'Set it'}
           </Button>
         </Box>

@@ -2,12 +2,12 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
 import { useState, type ReactNode } from 'react';
-import { Choice } from '../build/Choice';
+import { useForm } from 'react-hook-form';
+import { ChoiceIn, TextIn } from '../form/in-form';
 import { useAsked } from '../frame/asked';
 import { askServer } from '../room/ask-server';
 import { Handed } from './Handed';
@@ -53,10 +53,11 @@ export function PassList({ owner }: { owner: boolean }) {
   const client = useQueryClient();
   const { passes, unanswered, withdraw } = usePasses();
   const [said, setSaid] = useState<string | null>(null);
-  const [label, setLabel] = useState('');
-  const [role, setRole] = useState<'reader' | 'editor'>('reader');
+  const { control, handleSubmit, reset } = useForm({
+    defaultValues: { label: '', role: 'reader' as 'reader' | 'editor' },
+  });
   const [token, setToken] = useState<string | null>(null);
-  const make = async () => {
+  const make = handleSubmit(async ({ label, role }) => {
     const reply = await askServer<{ token: string }>(
       '/api/passes',
       { method: 'POST', body: JSON.stringify({ kind: 'token', label, role, days: 365 }) },
@@ -64,9 +65,9 @@ export function PassList({ owner }: { owner: boolean }) {
     );
     setToken(reply.said.token ?? null);
     setSaid(reply.ok ? null : reply.said.sentence);
-    if (reply.ok) setLabel('');
+    if (reply.ok) reset({ label: '', role });
     await client.invalidateQueries({ queryKey: ['passes'] });
-  };
+  });
   return (
     <Box component="section" aria-label="Handed out" sx={{ mt: 3 }}>
       <Typography variant="h2">Links and tokens that open something</Typography>
@@ -92,17 +93,13 @@ export function PassList({ owner }: { owner: boolean }) {
         <Box
           component="form"
           aria-label="A token for programs"
-          onSubmit={(e) => (e.preventDefault(), void make())}
-          sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end', mt: 1 }}
+          noValidate
+          onSubmit={make}
+          sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start', mt: 1 }}
         >
-          <TextField
-            label="A token for which program"
-            value={label}
-            onChange={(e) => setLabel(e.target.value)}
-            slotProps={{ htmlInput: { maxLength: 80 } }}
-          />
-          <Choice label="It may" value={role} words={['reader', 'editor']} onChange={setRole} />
-          <Button type="submit" variant="outlined" disabled={label.trim() === ''}>
+          <TextIn control={control} name="label" label="A token for which program" wanted="Say which program" />
+          <ChoiceIn control={control} name="role" label="It may" words={['reader', 'editor']} />
+          <Button type="submit" variant="outlined" sx={{ mt: 2 }}>
             Make a token
           </Button>
         </Box>

@@ -2,14 +2,15 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
 import { useAsked } from '../frame/asked';
 import { Link } from '../frame/Link';
 import { useState } from 'react';
-import { Choice } from '../build/Choice';
+import { useForm } from 'react-hook-form';
+import { Choice } from '../form/Choice';
+import { ChoiceIn, TextIn } from '../form/in-form';
 import { askServer } from '../room/ask-server';
 import { Handed } from './Handed';
 import { Here } from './Here';
@@ -118,35 +119,25 @@ const mayWords: Record<Role, string> = {
 
 /** A link for one person; it goes once. */
 function Invite({ onDone }: { onDone: () => unknown }) {
-  const [label, setLabel] = useState('');
-  const [role, setRole] = useState<Role>('editor');
+  const { control, handleSubmit, reset } = useForm({ defaultValues: { label: '', role: 'editor' as Role } });
   const [made, setMade] = useState<{ link?: string; sentence: string } | null>(null);
-  const invite = async () => {
+  const invite = handleSubmit(async ({ label, role }) => {
     const { said } = await askServer<{ link: string }>(
       '/api/people',
       { method: 'POST', body: JSON.stringify({ label, role, days: 7 }) },
       silent,
     );
     setMade(said);
-    if (said.link) setLabel('');
+    if (said.link) reset({ label: '', role });
     onDone();
-  };
+  });
   return (
     <Box component="section" aria-label="Invite somebody" sx={{ mt: 3 }}>
       <Typography variant="h2">Invite somebody</Typography>
-      <Box
-        component="form"
-        onSubmit={(e) => (e.preventDefault(), void invite())}
-        sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end' }}
-      >
-        <TextField
-          label="Who the link is for"
-          value={label}
-          onChange={(e) => setLabel(e.target.value)}
-          slotProps={{ htmlInput: { maxLength: 80 } }}
-        />
-        <Choice label="May" value={role} words={roles} says={(r) => mayWords[r]} onChange={setRole} />
-        <Button type="submit" variant="outlined" disabled={label.trim() === ''}>
+      <Box component="form" noValidate onSubmit={invite} sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start' }}>
+        <TextIn control={control} name="label" label="Who the link is for" wanted="Say whom" />
+        <ChoiceIn control={control} name="role" label="May" words={roles} says={(r) => mayWords[r]} />
+        <Button type="submit" variant="outlined" sx={{ mt: 2 }}>
           Make a link
         </Button>
       </Box>
@@ -158,29 +149,20 @@ function Invite({ onDone }: { onDone: () => unknown }) {
 
 function NewWorkspace() {
   const client = useQueryClient();
-  const [name, setName] = useState('');
+  const { control, handleSubmit, reset } = useForm({ defaultValues: { name: '' } });
   const [said, setSaid] = useState<string | null>(null);
-  const make = async () => {
+  const make = handleSubmit(async ({ name }) => {
     const reply = await askServer('/api/workspaces', { method: 'POST', body: JSON.stringify({ name }) }, silent);
     setSaid(reply.ok ? `${name} is yours: choose it above.` : reply.said.sentence);
-    if (reply.ok) setName('');
+    if (reply.ok) reset();
     await client.invalidateQueries({ queryKey: ['workspaces'] });
-  };
+  });
   return (
     <Box component="section" aria-label="A workspace of one's own" sx={{ mt: 3 }}>
       <Typography variant="h2">Another workspace, with a shelf of its own</Typography>
-      <Box
-        component="form"
-        onSubmit={(e) => (e.preventDefault(), void make())}
-        sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end' }}
-      >
-        <TextField
-          label="Its name"
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          slotProps={{ htmlInput: { maxLength: 80 } }}
-        />
-        <Button type="submit" variant="outlined" disabled={name.trim() === ''}>
+      <Box component="form" noValidate onSubmit={make} sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start' }}>
+        <TextIn control={control} name="name" label="Its name" wanted="A name is wanted" />
+        <Button type="submit" variant="outlined" sx={{ mt: 2 }}>
           Make it
         </Button>
         {said && <span role="status">{said}</span>}

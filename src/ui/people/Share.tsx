@@ -8,7 +8,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useQueryClient } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
-import { Choice } from '../build/Choice';
+import { Choice } from '../form/Choice';
 import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/store';
 import { Handed } from './Handed';

@@ -2,31 +2,27 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { TextIn } from '../form/in-form';
 import { askServer, under } from '../room/ask-server';
 import { SignOut } from './SignOut';
 
 /** The way in. `to`: where to go on; always a page of Rung. `placeless`: the address of who is signed in and in no workspace. */
 export function SignIn({ to, placeless }: { to: string; placeless: string | null }) {
-  const [email, setEmail] = useState('');
-  const [password, setPassword] = useState('');
+  const { control, handleSubmit, formState } = useForm({ defaultValues: { email: '', password: '' } });
   const [said, setSaid] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
-  const enter = async (event: FormEvent) => {
-    event.preventDefault();
-    setBusy(true);
+  const enter = handleSubmit(async (credentials) => {
     const reply = await askServer(
       '/api/sign-in',
-      { method: 'POST', body: JSON.stringify({ email, password }) },
+      { method: 'POST', body: JSON.stringify(credentials) },
       'The server does not answer. Try again in a moment.',
     );
-    setBusy(false);
     // The whole page anew: nothing of whoever was here before stays in memory.
     if (reply.ok) window.location.assign(under(to));
     else setSaid(reply.said.sentence);
-  };
+  });
   return (
     <Box component="main" sx={{ maxWidth: 380, mx: 'auto', mt: 12, px: 2 }}>
       <Typography variant="h1">Rung</Typography>
@@ -39,26 +35,26 @@ export function SignIn({ to, placeless }: { to: string; placeless: string | null
           Ask an owner to invite you again, or sign in as somebody else. <SignOut />
         </Typography>
       )}
-      <Box component="form" aria-label="Sign in" onSubmit={enter} sx={{ display: 'grid', gap: 2, mt: 3 }}>
-        <TextField
+      <Box component="form" noValidate aria-label="Sign in" onSubmit={enter} sx={{ display: 'grid', gap: 2, mt: 3 }}>
+        <TextIn
+          control={control}
+          name="email"
           label="E-mail address"
           type="email"
-          required
+          wanted="Your e-mail address is wanted"
           autoComplete="username"
-          value={email}
-          onChange={(e) => setEmail(e.target.value)}
-          slotProps={{ htmlInput: { maxLength: 200 } }}
+          most={200}
         />
-        <TextField
+        <TextIn
+          control={control}
+          name="password"
           label="Password"
           type="password"
-          required
+          wanted="Your password is wanted"
           autoComplete="current-password"
-          value={password}
-          onChange={(e) => setPassword(e.target.value)}
-          slotProps={{ htmlInput: { maxLength: 200 } }}
+          most={200}
         />
-        <Button type="submit" variant="contained" disabled={busy} sx={{ justifySelf: 'start' }}>
+        <Button type="submit" variant="contained" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
           Sign in
         </Button>
       </Box>

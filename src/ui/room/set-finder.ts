@@ -12,22 +12,39 @@ export interface SetFinder {
   end: () => void;
 }
 
+/** Of more boards none are kept by a worker that has nothing to do: they are sent again when it is wanted. */
+const mostAtHand = 2000;
+
+/** The worker is started when it is first wanted. */
 export function setFinderOf(boards: Board[], many: boolean): SetFinder {
-  const worker = new Worker(new URL('../../workers/sets.worker.ts', import.meta.url), { type: 'module' });
-  const tell = (said: ToSetFinder) => worker.postMessage(said);
+  let worker: Worker | null = null;
+  let fault: (sentence: string) => void = () => undefined;
   let run = 0;
   let last = 0;
-  let told: (found: FromSetFinder) => void = () => undefined;
+  let told: ((found: FromSetFinder) => void) | null = null;
   const asides = new Map<number, (climbs: Climb[]) => void>();
-  worker.onmessage = ({ data }: MessageEvent<FromSetFinder | FromAside>) => {
-    if ('run' in data) {
-      if (data.run === run) told(data);
-      return;
-    }
-    asides.get(data.aside)?.(data.climbs);
-    asides.delete(data.aside);
+  const start = () => {
+    const started = new Worker(new URL('../../workers/sets.worker.ts', import.meta.url), { type: 'module' });
+    started.onmessage = ({ data }: MessageEvent<FromSetFinder | FromAside>) => {
+      if ('aside' in data) {
+        asides.get(data.aside)?.(data.climbs);
+        asides.delete(data.aside);
+      } else if (data.run === run) {
+        told?.(data);
+        if (data.done) told = null;
+      }
+      if (boards.length > mostAtHand && told === null && asides.size === 0) end();
+    };
+    started.onerror = ({ message }) =>
+      fault(`The search for sets stopped by a fault of ours: ${message}. Load the page again.`);
+    started.postMessage({ kind: 'boards', boards, many } satisfies ToSetFinder);
+    return started;
   };
-  tell({ kind: 'boards', boards, many });
+  const tell = (said: ToSetFinder) => (worker ??= start()).postMessage(said);
+  const end = () => {
+    worker?.terminate();
+    worker = null;
+  };
   return {
     find: (build, asked, next) => {
       run += 1;
@@ -42,12 +59,12 @@ export function setFinderOf(boards: Board[], many: boolean): SetFinder {
       }),
     stop: () => {
       run += 1;
-      tell({ kind: 'stop' });
+      told = null;
+      worker?.postMessage({ kind: 'stop' } satisfies ToSetFinder);
     },
     onFault: (say) => {
-      worker.onerror = ({ message }) =>
-        say(`The search for sets stopped by a fault of ours: ${message}. Load the page again.`);
+      fault = say;
     },
-    end: () => worker.terminate(),
+    end,
   };
 }

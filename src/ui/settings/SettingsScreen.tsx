@@ -6,7 +6,7 @@ import { useColorScheme } from '@mui/material/styles';
 import { Link } from '../frame/Link';
 import type { ReactNode } from 'react';
 import { dayWays, preferred, unitWays } from '@/core';
-import { Choice } from '../build/Choice';
+import { Choice } from '../form/Choice';
 import { LetterKeys } from '../frame/LetterKeys';
 import { useWays } from '../frame/ways';
 import { WorkspaceMoney } from './WorkspaceMoney';

@@ -1,9 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { euro } from '@/core';
-import { Currency } from '../build/Currency';
-import { Worth } from '../build/Worth';
+import { CurrencyIn, currencyMeant, NumberIn } from '../form/in-form';
+import { worthBox } from '../form/Worth';
 import { useAsked } from '../frame/asked';
 import { askServer } from '../room/ask-server';
 
@@ -22,11 +23,12 @@ export function WorkspaceMoney({ mayWrite }: { mayWrite: boolean }) {
 }
 
 function Form({ money }: { money: Money }) {
-  const [currency, setCurrency] = useState(money.currency);
-  const [worth, setWorth] = useState<number | null>(money.rates[euro] ?? null);
+  const { control, handleSubmit } = useForm({
+    defaultValues: { currency: money.currency, worth: money.rates[euro] ?? null },
+  });
+  const currency = currencyMeant(useWatch({ control, name: 'currency' }));
   const [said, setSaid] = useState<string | null>(null);
-  const known = /^[A-Z]{3}$/.test(currency) && (currency === euro || worth !== null);
-  const save = async () => {
+  const save = handleSubmit(async ({ worth }) => {
     const { [euro]: _, ...others } = currency === money.currency ? money.rates : {};
     const { said: answer } = await askServer(
       '/api/money',
@@ -37,16 +39,19 @@ function Form({ money }: { money: Money }) {
       'The server does not answer. Nothing was changed.',
     );
     setSaid(answer.sentence);
-  };
+  });
   return (
     <Box
       component="form"
-      onSubmit={(e) => (e.preventDefault(), void save())}
-      sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end', flexWrap: 'wrap' }}
+      noValidate
+      onSubmit={save}
+      sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start', flexWrap: 'wrap' }}
     >
-      <Currency label="Currency" value={currency} onChange={setCurrency} />
-      {currency !== euro && <Worth of={euro} currency={currency} value={worth} onChange={setWorth} />}
-      <Button type="submit" variant="outlined" disabled={!known}>
+      <CurrencyIn control={control} name="currency" label="Currency" />
+      {currency !== euro && (
+        <NumberIn control={control} name="worth" {...worthBox(euro, currency)} wanted="Say what it is worth" />
+      )}
+      <Button type="submit" variant="outlined" sx={{ mt: 2 }}>
         Say it
       </Button>
       {said && <span role="status">{said}</span>}

@@ -2,11 +2,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
-import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
 import { boardKinds, idFrom, newBoard, type Board } from '@/core';
 import { PickFiles } from '../frame/PickFiles';
+import { TextIn } from '../form/in-form';
 import { handOver } from '../intake/handed-over';
 import { pageFiles } from '../intake/page-files';
 import { useRoom } from '../room/store';
@@ -17,13 +18,14 @@ export function AddBoard() {
   const { build } = useRoom('build');
   const { shelf, putBoard } = useShelf();
   const router = useRouter();
-  const [name, setName] = useState('');
-  const [maker, setMaker] = useState('');
-  const [kind, setKind] = useState<Board['kind']>('flight controller');
+  const { control, handleSubmit, getValues } = useForm({
+    defaultValues: { name: '', maker: '', kind: 'flight controller' as Board['kind'] },
+  });
   const [fault, setFault] = useState<string | null>(null);
   const [over, setOver] = useState(false);
   /** `files`: pages that the editor is to read at once. A name that is not typed is that of the file, until the page says another. */
   const add = async (files: File[] = []) => {
+    const { name, maker, kind } = getValues();
     const called =
       name.trim() ||
       (files[0]?.name ?? '')
@@ -48,43 +50,49 @@ export function AddBoard() {
       sx={{
         display: 'flex',
         gap: 1,
-        alignItems: 'center',
+        alignItems: 'flex-start',
         outline: over ? '2px dashed var(--copper)' : 'none',
         outlineOffset: 4,
       }}
-      onSubmit={(e) => (e.preventDefault(), void add())}
+      noValidate
+      onSubmit={handleSubmit(() => add())}
       onDragOver={(e) => (e.preventDefault(), setOver(true))}
       onDragLeave={() => setOver(false)}
       onDrop={(e) => (e.preventDefault(), setOver(false), void add([...e.dataTransfer.files]))}
       onPaste={(e) => e.clipboardData.files.length > 0 && (e.preventDefault(), void add([...e.clipboardData.files]))}
     >
-      <TextField
+      <TextIn
+        bare
+        control={control}
+        name="name"
+        label="Name of a new board"
         placeholder="New board"
-        value={name}
-        onChange={(e) => setName(e.target.value)}
-        slotProps={{ htmlInput: { 'aria-label': 'Name of a new board', maxLength: 80 } }}
+        wanted="Its name is wanted"
         sx={{ width: 110 }}
       />
-      <TextField
+      <TextIn
+        bare
+        control={control}
+        name="maker"
+        label="Maker of a new board"
         placeholder="its maker"
-        value={maker}
-        onChange={(e) => setMaker(e.target.value)}
-        slotProps={{ htmlInput: { 'aria-label': 'Maker of a new board', maxLength: 80 } }}
+        wanted="Its maker is wanted"
         sx={{ width: 90 }}
       />
-      <Select
-        value={kind}
-        onChange={(e) => setKind(e.target.value)}
-        inputProps={{ 'aria-label': 'Kind of a new board' }}
-        sx={{ width: 130 }}
-      >
-        {boardKinds.map((k) => (
-          <MenuItem key={k} value={k}>
-            {k}
-          </MenuItem>
-        ))}
-      </Select>
-      <Button type="submit" variant="contained" disabled={!name.trim() || !maker.trim()}>
+      <Controller
+        control={control}
+        name="kind"
+        render={({ field: { ref, ...field } }) => (
+          <Select {...field} inputRef={ref} inputProps={{ 'aria-label': 'Kind of a new board' }} sx={{ width: 130 }}>
+            {boardKinds.map((k) => (
+              <MenuItem key={k} value={k}>
+                {k}
+              </MenuItem>
+            ))}
+          </Select>
+        )}
+      />
+      <Button type="submit" variant="contained">
         Add
       </Button>
       <PickFiles

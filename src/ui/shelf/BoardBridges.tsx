@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { addBridge, changeBridge, removeBridge, type Board } from '@/core';
-import { Choice } from '../build/Choice';
-import { NumberBox } from '../build/NumberBox';
+import { Choice } from '../form/Choice';
+import { NumberBox } from '../form/NumberBox';
 import { CircuitPart, CircuitRow } from './CircuitRow';
 import { Said } from './Said';
 

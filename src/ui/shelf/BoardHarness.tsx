@@ -1,8 +1,8 @@
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { roleOf, type Board } from '@/core';
-import { Choice } from '../build/Choice';
-import { NumberBox } from '../build/NumberBox';
+import { Choice } from '../form/Choice';
+import { NumberBox } from '../form/NumberBox';
 import { today } from '../room/today';
 import { CircuitPart, CircuitRow } from './CircuitRow';
 import { Said } from './Said';

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { boardKinds, isCandidate, ofKind, sides, type Board } from '@/core';
-import { Choice } from '../build/Choice';
+import { Choice } from '../form/Choice';
 import { today } from '../room/today';
 import { RadioFields } from '../build/RadioFields';
 import { CircuitPart, CircuitRow } from './CircuitRow';

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { takePort, type Board } from '@/core';
-import { NumberBox } from '../build/NumberBox';
+import { NumberBox } from '../form/NumberBox';
 import { CircuitPart, CircuitRow } from './CircuitRow';
 import { Said } from './Said';
 

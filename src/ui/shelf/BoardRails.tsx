@@ -14,8 +14,8 @@ import {
   shareRails,
   type Board,
 } from '@/core';
-import { Choice } from '../build/Choice';
-import { NumberBox } from '../build/NumberBox';
+import { Choice } from '../form/Choice';
+import { NumberBox } from '../form/NumberBox';
 import { Figure } from './BoardFigures';
 import { CircuitPart, CircuitRow } from './CircuitRow';
 import { Said } from './Said';

@@ -3,33 +3,41 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
 import { boardIdsIn, roleOf, setId, withoutSet, withSet } from '@/core';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
+
+const roles = ['controller', 'esc', 'power board'] as const;
+type Chosen = Record<(typeof roles)[number], string>;
 
 /** A set by hand: it takes part in the ladder however it ranks, until it is taken out again. */
 export function MakeSet() {
   const { build, edit } = useRoom('build', 'edit');
   const { shelf } = useShelf();
   const router = useRouter();
-  const [chosen, setChosen] = useState({ controller: '', esc: '', 'power board': '' });
+  const { control, handleSubmit, setError, formState } = useForm<Chosen>({
+    defaultValues: { controller: '', esc: '', 'power board': '' },
+  });
   const boards = shelf?.boards ?? [];
-  const of = (role: keyof typeof chosen) => boards.filter((b) => roleOf(b) === role);
+  const of = (role: keyof Chosen) => boards.filter((b) => roleOf(b) === role);
   if (of('controller').length === 0 || of('esc').length + of('power board').length === 0) return null;
-  const ids = [chosen.controller, chosen.esc, chosen['power board']].filter((id) => id !== '');
   const nameOf = (id: string) => boards.find((b) => b.id === id)?.name ?? id;
-  const make = () => {
+  const make = handleSubmit((chosen) => {
+    const ids = roles.map((role) => chosen[role]).filter((id) => id !== '');
+    if (chosen.controller === '' || ids.length < 2)
+      return setError('root', { message: 'Choose a controller, and an ESC or a power board that goes with it.' });
     const id = setId(ids);
     edit('make a set', (b) => withSet(b, id));
     router.push(`/b/${build.id}/board/${id}`);
-  };
+  });
   return (
     <Box
       component="form"
       className="no-print"
       aria-label="Make a set"
-      onSubmit={(e) => (e.preventDefault(), make())}
+      noValidate
+      onSubmit={make}
       sx={{
         display: 'flex',
         alignItems: 'center',
@@ -47,9 +55,10 @@ export function MakeSet() {
       {choice('esc', 'no ESC')}
       <span>and</span>
       {choice('power board', 'no power board')}
-      <Button type="submit" variant="outlined" disabled={chosen.controller === '' || ids.length < 2}>
+      <Button type="submit" variant="outlined">
         Make it
       </Button>
+      {formState.errors.root && <span role="alert">{formState.errors.root.message}</span>}
       {build.sets.map((id) => (
         <span key={id}>
           {boardIdsIn(id).map(nameOf).join(' + ')}{' '}
@@ -59,22 +68,22 @@ export function MakeSet() {
     </Box>
   );
 
-  function choice(role: keyof typeof chosen, empty: string) {
+  function choice(role: keyof Chosen, empty: string) {
     return (
-      <Select
-        displayEmpty
-        value={chosen[role]}
-        onChange={(e) => setChosen({ ...chosen, [role]: e.target.value })}
-        inputProps={{ 'aria-label': role }}
-        sx={{ width: 150 }}
-      >
-        <MenuItem value="">{empty}</MenuItem>
-        {of(role).map((b) => (
-          <MenuItem key={b.id} value={b.id}>
-            {b.name}
-          </MenuItem>
-        ))}
-      </Select>
+      <Controller
+        control={control}
+        name={role}
+        render={({ field: { ref, ...field } }) => (
+          <Select {...field} displayEmpty inputRef={ref} inputProps={{ 'aria-label': role }} sx={{ width: 150 }}>
+            <MenuItem value="">{empty}</MenuItem>
+            {of(role).map((b) => (
+              <MenuItem key={b.id} value={b.id}>
+                {b.name}
+              </MenuItem>
+            ))}
+          </Select>
+        )}
+      />
     );
   }
 }

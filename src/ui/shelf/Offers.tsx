@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import {
   isStale,
   withOffer,
@@ -15,8 +15,7 @@ import {
   currencyOf,
   plainMoney,
 } from '@/core';
-import { Currency } from '../build/Currency';
-import { NumberBox } from '../build/NumberBox';
+import { CurrencyIn, currencyMeant, NumberIn, TextIn } from '../form/in-form';
 import { askServer } from '../room/ask-server';
 import { useShelf } from '../room/use-shelf';
 import { today } from '../room/today';
@@ -112,12 +111,17 @@ function TypeOffer({
     deliveryDays?: number;
   }) => void;
 }) {
-  const [shop, setShop] = useState('');
-  const [price, setPrice] = useState<number | null>(null);
-  const [shipping, setShipping] = useState<number | null>(null);
-  const [currency, setCurrency] = useState<string>(euro);
-  const [days, setDays] = useState<number | null>(null);
-  const add = () => {
+  const { control, handleSubmit, reset } = useForm({
+    defaultValues: {
+      shop: '',
+      price: null as number | null,
+      shipping: null as number | null,
+      days: null as number | null,
+      currency: euro as string,
+    },
+  });
+  const currency = currencyMeant(useWatch({ control, name: 'currency' }));
+  const add = handleSubmit(({ shop, price, shipping, days }) => {
     onType({
       shop: shop.trim(),
       ...(currency === euro ? {} : { currency }),
@@ -125,48 +129,23 @@ function TypeOffer({
       shippingCents: centsOf(shipping ?? 0),
       ...(days === null ? {} : { deliveryDays: days }),
     });
-    setShop('');
-    setPrice(null);
-    setShipping(null);
-    setDays(null);
-  };
+    reset({ shop: '', price: null, shipping: null, days: null, currency });
+  });
+  const unit = currencySign(currency);
   return (
     <Box
       component="form"
+      noValidate
       aria-label="An offer you have seen"
-      onSubmit={(e) => (e.preventDefault(), add())}
-      sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', mt: 0.5 }}
+      onSubmit={add}
+      sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', mt: 0.5 }}
     >
-      <TextField
-        label="Shop"
-        value={shop}
-        onChange={(e) => setShop(e.target.value)}
-        slotProps={{ htmlInput: { maxLength: 80 } }}
-        sx={{ flex: 1 }}
-      />
-      <NumberBox
-        label="Price"
-        unit={currencySign(currency)}
-        max={10_000}
-        mayBeUnknown
-        empty=""
-        value={price}
-        onChange={setPrice}
-        width={70}
-      />
-      <NumberBox
-        label="Shipping"
-        unit={currencySign(currency)}
-        max={1000}
-        mayBeUnknown
-        empty=""
-        value={shipping}
-        onChange={setShipping}
-        width={62}
-      />
-      <NumberBox label="Days" whole max={365} mayBeUnknown empty="" value={days} onChange={setDays} width={44} />
-      <Currency label="In" value={currency} onChange={setCurrency} />
-      <Button type="submit" disabled={!shop.trim() || price === null}>
+      <TextIn control={control} name="shop" label="Shop" wanted="Say who offers it" sx={{ flex: 1 }} />
+      <NumberIn control={control} name="price" label="Price" unit={unit} max={10_000} wanted="A price" width={70} />
+      <NumberIn control={control} name="shipping" label="Shipping" unit={unit} max={1000} width={62} />
+      <NumberIn control={control} name="days" label="Days" whole max={365} width={44} />
+      <CurrencyIn control={control} name="currency" label="In" />
+      <Button type="submit" sx={{ mt: 2 }}>
         Add
       </Button>
     </Box>

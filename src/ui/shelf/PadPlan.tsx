@@ -21,8 +21,8 @@ import {
   type PadGroup,
   type PlacedPad,
 } from '@/core';
-import { Choice } from '../build/Choice';
-import { NumberBox } from '../build/NumberBox';
+import { Choice } from '../form/Choice';
+import { NumberBox } from '../form/NumberBox';
 import { today } from '../room/today';
 import { Said } from './Said';
 

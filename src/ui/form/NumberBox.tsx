@@ -2,11 +2,11 @@
 
 import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useState, type Ref } from 'react';
 import { preferredUnit, typedNumber, unitsFor } from '@/core';
 import { useWays } from '../frame/ways';
 
-interface Props {
+export interface NumberBoxProps {
   label: string;
   unit?: string;
   /** null shows an empty box: unknown. */
@@ -18,6 +18,11 @@ interface Props {
   mayBeUnknown?: boolean;
   empty?: string;
   onChange: (value: number | null) => void;
+  /** What is typed is no number that can be taken: `value` is no longer what the box shows. */
+  onFault?: () => void;
+  /** What a form misses here. */
+  asked?: string | undefined;
+  inputRef?: Ref<HTMLInputElement>;
   width?: number;
   /** In a table or a line of filters, where what stands around says what it is: the label is only read out. */
   bare?: boolean;
@@ -34,9 +39,12 @@ export function NumberBox({
   mayBeUnknown,
   empty = 'unknown',
   onChange,
+  onFault,
+  asked,
+  inputRef,
   width = 96,
   bare = false,
-}: Props) {
+}: NumberBoxProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const shown = preferredUnit(
     unit ?? '',
@@ -45,18 +53,23 @@ export function NumberBox({
   const text = typed ?? (value === null ? '' : shownNumber(value, shown.per));
   const wanted = { unit, shown: shown.unit, min, max, whole, mayBeUnknown };
   const fault = faultOf(text, wanted);
+  // From here on the box shows the value again, whatever becomes of it.
+  const taken = () => fault === null && setTyped(null);
   return (
     <TextField
       label={bare ? undefined : label}
       value={text}
       placeholder={mayBeUnknown ? empty : ''}
-      error={fault !== null}
-      helperText={fault}
+      error={fault !== null || asked !== undefined}
+      helperText={fault ?? asked}
+      inputRef={inputRef}
       onChange={(e) => {
         setTyped(e.target.value);
         if (faultOf(e.target.value, wanted) === null) onChange(meantNumber(e.target.value, wanted));
+        else onFault?.();
       }}
-      onBlur={() => fault === null && setTyped(null)}
+      onBlur={taken}
+      onKeyDown={(e) => e.key === 'Enter' && taken()}
       sx={{ width }}
       slotProps={{
         inputLabel: { shrink: true },
