@@ -38,7 +38,7 @@ const climbs = pairs.map(({ name, build, board }) => ({ name, climb: evaluate(bu
 const lines = climbs.map(({ name, climb }) => `${name},${summary(climb)}`);
 if (whole) writeFileSync(whole, climbs.map((c) => JSON.stringify(c)).join('\n'));
 else if (act === 'write') {
-  writeFileSync('bench/recorded-words.txt', writtenSections(sectionsOf(builds, shelf.boards)));
+  writeFileSync('bench/recorded-words.txt', writtenSections(sectionsOf(builds, shelf)));
   writeFileSync(
     recorded,
     `${['pair,verdict,rungs,least g,most g,cents,cost,margin,free ports', ...lines].join('\n')}\n`,

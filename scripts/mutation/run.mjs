@@ -4,23 +4,27 @@ import { Worker } from 'node:worker_threads';
 import { bundle } from './bundle.mjs';
 
 /**
- * Mutation testing of rooms of the core: `npm run mutation -- [ROOM…] [--every 10]`. Every file of a room is changed in small ways (the mutators of Stryker), and all tests of the core
+ * Mutation testing of rooms of the core: `npm run mutation -- [ROOM…] [--every 10] [--longest SECONDS]`. Every file of a room is changed in small ways (the mutators of Stryker), and all tests of the core
  * that run a changed place are tried until one notices. Prints what was noticed, room by room; survivors are written to `.rung/mutants/ROOM.txt`.
  */
 const args = process.argv.slice(2);
-const asked = args.indexOf('--every');
+const option = (name, otherwise) => {
+  const at = args.indexOf(name);
+  return at < 0 ? otherwise : Number(args.splice(at, 2)[1]);
+};
 /** Of so many mutants one is tried. */
-const every = asked < 0 ? 1 : Number(args.splice(asked, 2)[1]);
+const every = option('--every', 1);
+/** A test that takes longer is left out. */
+const longestMs = 1000 * option('--longest', 0.8);
 const rooms = args.length > 0 ? args : ['circuit', 'wiring', 'rungs', 'decide', 'bill', 'guide'];
 
-/** Searches over thousands of random problems: they would run for every mutant. What takes longer than `longestMs` is left out as well. */
+/** Searches over thousands of random problems: they would run for every mutant. */
 const tooLong = /tests\/hostile|soundness|solver\/(oracle|general|improve|search|solve)|wiring\/verify|corpus/;
-const longestMs = 800;
 /** Of the tests that run a mutant the quickest, until they would take so long together. */
-const mostMs = 4_000;
-const patienceMs = 30_000;
+const mostMs = 5 * longestMs;
+const patienceMs = 30_000 + 3 * mostMs;
 /** Those that were slow in an earlier room are not even run once. */
-const slowFile = '.rung/mutants/slow.txt';
+const slowFile = `.rung/mutants/slow-${longestMs}.txt`;
 
 const filesOf = (folder, keep) =>
   readdirSync(folder, { recursive: true })

@@ -28,10 +28,20 @@ export async function boardsText(
   const body = forGuest
     ? sql<string>`(${boards.body} - 'sources' - 'corrections' || '{"history": []}')::text`
     : sql<string>`${boards.body}::text`;
-  const all = db.select({ id: boards.id, version: boards.version, body, newest }).from(boards).where(only?.where);
-  const rows = await (only
-    ? all.orderBy(sql`md5(${boards.id})`).limit(only.most)
-    : all.orderBy(asc(boards.maker), asc(boards.name), asc(boards.id)));
+  // Which they are comes first: the sort would carry the documents of all along, and read each of them.
+  const among =
+    only &&
+    db
+      .select({ id: boards.id })
+      .from(boards)
+      .where(only.where)
+      .orderBy(sql`md5(${boards.id})`)
+      .limit(only.most);
+  const rows = await db
+    .select({ id: boards.id, version: boards.version, body, newest })
+    .from(boards)
+    .where(among && inArray(boards.id, among))
+    .orderBy(asc(boards.maker), asc(boards.name), asc(boards.id));
   const { sound: texts, aside } = setAside(rows, (r) =>
     r.newest ? r.body : JSON.stringify(current(JSON.parse(r.body) as Board)),
   );

@@ -91,7 +91,8 @@ export const operations: Record<string, Operation> = {
   },
   'GET /api/builds/{id}/likely': {
     needs: 'guest',
-    says: 'Boards that may carry the build, the first 300 of them: what its brief does not rule out by size, cells, amps, mass or money; with the library of parts. Packed and kept as the shelf is.',
+    says: 'Boards that may carry the build, the first 300 of them: what its brief does not rule out by size, cells, amps, mass or money; with the library of parts. Kept as the shelf is, and packed as that is.',
+    query: { packed: 'Packed (gzip), as for whoever says Accept: application/gzip' },
     reply: { boards: list(fileRef('rung-board')), total: whole, peripherals: list(fileRef('rung-peripheral')) },
   },
   'GET /api/builds/{id}/ranking': {

@@ -3,10 +3,14 @@ import { expect, test } from 'vitest';
 import { keptUnder, packed, taggedReply, takesPacked } from './packed';
 
 test('a body is packed for whoever says that it takes it so, and for no others', () => {
-  const asked = (accept?: string) => takesPacked({ headers: new Headers(accept === undefined ? {} : { accept }) });
+  const asked = (accept?: string, url = 'http://rung/api/shelf') =>
+    takesPacked({ url, headers: new Headers(accept === undefined ? {} : { accept }) });
   expect(
-    ['application/gzip', 'application/json, application/gzip', '*/*', 'application/json', undefined].map(asked),
+    ['application/gzip', 'application/json, application/gzip', '*/*', 'application/json', undefined].map((a) =>
+      asked(a),
+    ),
   ).toEqual([true, true, false, false, false]);
+  expect(asked('*/*', 'http://rung/api/builds/a/likely?packed')).toBe(true);
 });
 
 test('unpacked it is what it was; it is kept under its tag, and only the last few are', async () => {
@@ -24,7 +28,7 @@ test('a body under a tag: nothing for whoever has it, packed or plain for others
   let made = 0;
   const text = () => Promise.resolve(`{"n":${++made}}`);
   const ask = (headers: Record<string, string>, keep = false) =>
-    taggedReply({ headers: new Headers(headers) }, '"t"', text, { keep });
+    taggedReply({ url: 'http://rung/api/shelf', headers: new Headers(headers) }, '"t"', text, { keep });
   for (const has of ['"t"', 'W/"t"']) expect((await ask({ 'if-none-match': has })).status).toBe(304);
   expect(made).toBe(0);
   const plain = await ask({ 'if-none-match': '"older"' });

@@ -9,7 +9,9 @@ const packedType = 'application/gzip';
 const kept = new Map<string, Buffer>();
 const mostKept = 4;
 
-export function takesPacked({ headers }: Pick<Request, 'headers'>): boolean {
+export function takesPacked({ headers, url }: Pick<Request, 'headers' | 'url'>): boolean {
+  // A browser that fetches ahead of the page's own code cannot be told what to say.
+  if (new URL(url).searchParams.has('packed')) return true;
   return (headers.get('accept') ?? '').split(',').some((type) => type.trim().toLowerCase() === packedType);
 }
 
@@ -38,7 +40,7 @@ export async function packed(text: string, tag: string): Promise<Buffer> {
  * A body under its tag: nothing where the browser has it, packed for whoever takes that, plain for others. The text is made only where it is needed. `keep`: the packed body, for the next who asks.
  */
 export async function taggedReply(
-  request: Pick<Request, 'headers'>,
+  request: Pick<Request, 'headers' | 'url'>,
   tag: string,
   text: () => Promise<string>,
   { keep = false } = {},

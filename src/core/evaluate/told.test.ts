@@ -4,7 +4,7 @@ import { demoBuilds, demoShelf } from '../tests/demo';
 import { readSections, sectionsOf } from '../tests/recorded-words';
 
 const recorded = readSections(readFileSync('bench/recorded-words.txt', 'utf8'));
-const sections = sectionsOf(demoBuilds(), demoShelf().boards);
+const sections = sectionsOf(demoBuilds(), demoShelf());
 
 /** Intended changes are recorded by `npm run -s bench -- climbs write`: what changed is then read line by line. */
 test.each(sections)('what is said and decided is what was recorded, to the word: $name', ({ name, lines }) => {

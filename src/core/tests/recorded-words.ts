@@ -1,7 +1,11 @@
-import type { Board } from '../records/board';
 import type { Build } from '../records/build';
+import type { Shelf } from '../records/shelf';
 import { decidedOf } from './decided-of';
-import { abroad, carriedOf, tellingPairs, toldOf } from './telling-pairs';
+import { drawnBuild } from './drawn-build';
+import { abroad, carriedOf, digestOf, tellingPairs, toldOf } from './telling-pairs';
+
+/** What is soon worked out. */
+const ofDrawn = ['order', 'the least that a board needs', 'bounds of members', 'all in all', 'money', 'frontier'];
 
 export interface Section {
   name: string;
@@ -9,7 +13,8 @@ export interface Section {
 }
 
 /** All that is recorded of what the core says and decides (bench/recorded-words.txt), by name. */
-export function sectionsOf(builds: readonly Build[], shelf: readonly Board[]): Section[] {
+export function sectionsOf(builds: readonly Build[], { boards: shelf, peripherals }: Shelf): Section[] {
+  const drawn = Array.from({ length: 20 }, (_, i) => drawnBuild(i + 1, 4 + (i % 12), builds, peripherals));
   return [
     ...tellingPairs(builds, shelf).map((pair) => ({ name: pair.name, lines: () => toldOf(pair) })),
     ...builds.map((build) => ({ name: `${build.id}, what goes along`, lines: () => carriedOf(build, shelf) })),
@@ -22,6 +27,12 @@ export function sectionsOf(builds: readonly Build[], shelf: readonly Board[]): S
         name: `${build.id}, ${what}`,
         lines: () => decided().map((one) => JSON.stringify(one)),
       })),
+    ),
+    // Of other builds a line for each thing, by which it is seen that it changed.
+    ...drawn.flatMap((build) =>
+      Object.entries(decidedOf(build, shelf))
+        .filter(([what]) => ofDrawn.includes(what))
+        .map(([what, decided]) => ({ name: `${build.id}, ${what}`, lines: () => decided().map(digestOf) })),
     ),
   ];
 }

@@ -116,7 +116,8 @@ function papersOf(build: Build, board: Board, climb: Climb): Record<string, unkn
   };
 }
 
-function digestOf(held: unknown): string {
+/** Eight letters that stand for what would be too much to read. */
+export function digestOf(held: unknown): string {
   return createHash('sha256').update(JSON.stringify(held)).digest('hex').slice(0, 8);
 }
 

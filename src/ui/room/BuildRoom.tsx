@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useState, type ReactNode } from 'react';
+import { startAhead } from './climbers';
 import { keepForLater } from '../frame/offline';
 import { keepRanked } from './keep-ranked';
 import { keepSaved } from './keep-saved';
@@ -8,6 +9,9 @@ import type { Rights, Stored } from './room';
 import { RoomContext, roomStore } from './store';
 import { useLikely, useShelf } from './use-shelf';
 import { useUndoKeys } from './use-undo-keys';
+
+// Before React takes the page over.
+if (typeof window !== 'undefined') startAhead();
 
 /** The open build, shared by all its screens: what is edited is saved and ranked. */
 export function BuildRoom({

@@ -2,7 +2,7 @@ import { afterEach, expect, test, vi } from 'vitest';
 import type { Climb } from '@/core';
 import { makeBoard, makeBuild } from '@/core/tests/make';
 import type { FromClimber, ToClimber } from '@/workers/climb.worker';
-import { climbersOf } from './climbers';
+import { climbersOf, startAhead } from './climbers';
 
 /** Workers that keep what they were told, and answer when the test says so. */
 const made: { told: ToClimber[]; onmessage?: (event: { data: FromClimber }) => void; ended: boolean }[] = [];
@@ -105,4 +105,19 @@ test('an empty shelf is ranked at once; ending ends the workers', () => {
   expect(done).toHaveBeenCalledWith([]);
   climbers.end();
   expect(made.every((w) => w.ended)).toBe(true);
+});
+
+test('a worker that was loaded ahead is the first one, and is used once', () => {
+  vi.stubGlobal('Worker', Stand);
+  startAhead();
+  startAhead();
+  expect(made).toHaveLength(1);
+  crew(3, 4);
+  expect(made).toHaveLength(2);
+  expect([boardsOf(0), boardsOf(1)]).toEqual([
+    ['b0', 'b2'],
+    ['b1', 'b3'],
+  ]);
+  crew(2, 1);
+  expect(made).toHaveLength(3);
 });

@@ -17,6 +17,20 @@ export interface Climbers {
 
 const most = 4;
 
+const start = () => new Worker(new URL('../../workers/climb.worker.ts', import.meta.url), { type: 'module' });
+let spare: Worker | null = null;
+
+/** Loads a worker while its boards are still on their way. */
+export function startAhead(): void {
+  spare ??= start();
+}
+
+function started(): Worker {
+  const worker = spare ?? start();
+  spare = null;
+  return worker;
+}
+
 export function climbersOf(boards: Board[]): Climbers {
   const count = Math.max(1, Math.min(most, boards.length, navigator.hardwareConcurrency - 1));
   const at = new Map(boards.map((b, i) => [b.id, i]));
@@ -24,7 +38,7 @@ export function climbersOf(boards: Board[]): Climbers {
   const told = new Map<string, Climb>();
   let fault: (sentence: string) => void = () => undefined;
   const workers = Array.from({ length: count }, (_, k) => {
-    const worker = new Worker(new URL('../../workers/climb.worker.ts', import.meta.url), { type: 'module' });
+    const worker = started();
     worker.onmessage = ({ data }: MessageEvent<FromClimber>) => {
       for (const c of data.climbs) told.set(c.boardId, c);
       runs.get(data.run)?.([...data.climbs, ...data.same.map((id) => told.get(id)!)]);

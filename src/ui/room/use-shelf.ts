@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useContext } from 'react';
 import { manyBoards, type Board, type Peripheral, type Shelf } from '@/core';
 import { askServer } from './ask-server';
+import { likelyPath } from './likely-path';
 import type { RoomStore } from './room';
 import { RoomContext } from './store';
 
@@ -42,7 +43,7 @@ interface Likely {
 const likelyFor = (build: string) => ({
   queryKey: ['likely', build],
   queryFn: async (): Promise<Likely | null> => {
-    const { ok, said } = await askServer<Likely>(`/api/builds/${build}/likely`, packed, '');
+    const { ok, said } = await askServer<Likely>(likelyPath(build), {}, '');
     const { boards, total, peripherals } = said;
     return ok && boards && total !== undefined && peripherals ? { boards, total, peripherals } : null;
   },

@@ -1,6 +1,8 @@
 import Box from '@mui/material/Box';
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
+import { preload } from 'react-dom';
+import { manyBoards } from '@/core';
 import { findBuild, type StoredBuild } from '@/db/builds';
 import { countBoards } from '@/db/library';
 import { asShown } from '@/server/people/as-shown';
@@ -14,7 +16,9 @@ import { PrintHead } from '@/ui/frame/PrintHead';
 import { SaveTrouble } from '@/ui/frame/SaveMark';
 import { Tour } from '@/ui/frame/Tour';
 import { Stile } from '@/ui/frame/Stile';
+import { under } from '@/ui/room/ask-server';
 import { BuildRoom } from '@/ui/room/BuildRoom';
+import { likelyPath } from '@/ui/room/likely-path';
 
 export const dynamic = 'force-dynamic';
 
@@ -32,6 +36,8 @@ export default async function Layout({ children, params }: { children: ReactNode
     throw error;
   }
   if (!stored) notFound();
+  // Not before the page's own code, which would wait for it on the same server.
+  if (shelved > manyBoards) preload(under(likelyPath(id)), { as: 'fetch', crossOrigin: 'anonymous' });
   stored = { ...stored, build: asShown(who, stored.build) };
   return (
     <BuildRoom
