@@ -2,7 +2,7 @@ import type { Build } from '../records/build';
 import type { Shelf } from '../records/shelf';
 import { decidedOf } from './decided-of';
 import { drawnBuild } from './drawn-build';
-import { abroad, carriedOf, digestOf, tellingPairs, toldOf } from './telling-pairs';
+import { abroad, carriedOf, digestOf, drawnPairs, tellingPairs, toldOf } from './telling-pairs';
 
 /** What is soon worked out. */
 const ofDrawn = ['order', 'the least that a board needs', 'bounds of members', 'all in all', 'money', 'frontier'];
@@ -14,7 +14,8 @@ export interface Section {
 
 /** All that is recorded of what the core says and decides (bench/recorded-words.txt), by name. */
 export function sectionsOf(builds: readonly Build[], { boards: shelf, peripherals }: Shelf): Section[] {
-  const drawn = Array.from({ length: 20 }, (_, i) => drawnBuild(i + 1, 4 + (i % 12), builds, peripherals));
+  const drawnBuilds = (count: number) =>
+    Array.from({ length: count }, (_, i) => drawnBuild(i + 1, 4 + (i % 12), builds, peripherals));
   return [
     ...tellingPairs(builds, shelf).map((pair) => ({ name: pair.name, lines: () => toldOf(pair) })),
     ...builds.map((build) => ({ name: `${build.id}, what goes along`, lines: () => carriedOf(build, shelf) })),
@@ -28,8 +29,9 @@ export function sectionsOf(builds: readonly Build[], { boards: shelf, peripheral
         lines: () => decided().map((one) => JSON.stringify(one)),
       })),
     ),
-    // Of other builds a line for each thing, by which it is seen that it changed.
-    ...drawn.flatMap((build) =>
+    // Of other builds eight letters for each thing, by which it is seen that it changed.
+    ...drawnPairs(drawnBuilds(60), shelf).map((pair) => ({ name: pair.name, lines: () => toldOf(pair).map(digestOf) })),
+    ...drawnBuilds(20).flatMap((build) =>
       Object.entries(decidedOf(build, shelf))
         .filter(([what]) => ofDrawn.includes(what))
         .map(([what, decided]) => ({ name: `${build.id}, ${what}`, lines: () => decided().map(digestOf) })),

@@ -72,11 +72,23 @@ export function tellingPairs(builds: readonly Build[], shelf: readonly Board[]):
       }),
     ].map((board, i) => ({ build, board, change: i % changes.length })),
   );
-  return pairs.map(({ build, board, change }) => {
-    const changed = structuredClone(build);
-    changes[change]!(changed);
-    return { name: `${build.id} (${change}) ${board.id}`, build: changed, board };
-  });
+  return pairs.map(changedBy);
+}
+
+/** Two boards for each of some builds: one of the shelf, one made of a seed. */
+export function drawnPairs(builds: readonly Build[], shelf: readonly Board[]): TellingPair[] {
+  const alone = shelf.filter(isCandidate);
+  return builds.flatMap((build, i) =>
+    [alone[(3 * i) % alone.length]!, variedBoard(900 + i, alone)].map((board) =>
+      changedBy({ build, board, change: i % changes.length }),
+    ),
+  );
+}
+
+function changedBy({ build, board, change }: { build: Build; board: Board; change: number }): TellingPair {
+  const changed = structuredClone(build);
+  changes[change]!(changed);
+  return { name: `${build.id} (${change}) ${board.id}`, build: changed, board };
 }
 
 /**
