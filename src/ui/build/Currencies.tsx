@@ -65,7 +65,7 @@ function Another({ onSay }: { onSay: (of: string, worth: number) => void }) {
   return (
     <Box component="form" noValidate aria-label="What another currency is worth" onSubmit={say} sx={line}>
       <CurrencyIn control={control} name="in" label="Offers in" />
-      <NumberIn control={control} name="worth" {...worthBox(other || 'of it', currency)} wanted="Say it" />
+      <NumberIn control={control} name="worth" {...worthBox(other || 'of it', currency)} wanted="What is it worth?" />
       <Button type="submit" sx={{ px: 0.75, mt: 2 }}>
         Say it
       </Button>
@@ -88,7 +88,7 @@ function PayIn() {
   return (
     <Box component="form" noValidate aria-label="Pay in another currency" onSubmit={pay} sx={line}>
       <CurrencyIn control={control} name="in" label="Pay in" />
-      <NumberIn control={control} name="worth" {...worthBox(currency, next)} wanted="Say it" />
+      <NumberIn control={control} name="worth" {...worthBox(currency, next)} wanted="What is it worth?" />
       <Button type="submit" sx={{ px: 0.75, mt: 2 }}>
         Turn all amounts into {next}
       </Button>

@@ -165,7 +165,11 @@ function NewWorkspace() {
         <Button type="submit" variant="outlined" sx={{ mt: 2 }}>
           Make it
         </Button>
-        {said && <span role="status">{said}</span>}
+        {said && (
+          <Box component="span" role="status" sx={{ mt: 2.5 }}>
+            {said}
+          </Box>
+        )}
       </Box>
     </Box>
   );

@@ -49,12 +49,16 @@ function Form({ money }: { money: Money }) {
     >
       <CurrencyIn control={control} name="currency" label="Currency" />
       {currency !== euro && (
-        <NumberIn control={control} name="worth" {...worthBox(euro, currency)} wanted="Say what it is worth" />
+        <NumberIn control={control} name="worth" {...worthBox(euro, currency)} wanted="What is it worth?" />
       )}
       <Button type="submit" variant="outlined" sx={{ mt: 2 }}>
         Say it
       </Button>
-      {said && <span role="status">{said}</span>}
+      {said && (
+        <Box component="span" role="status" sx={{ mt: 2.5 }}>
+          {said}
+        </Box>
+      )}
       <Box sx={{ width: '100%', fontSize: 12.5, color: 'text.secondary' }}>
         Builds that are there stay as they are: theirs is changed under Build, Change.
       </Box>
