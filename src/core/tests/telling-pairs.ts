@@ -14,6 +14,7 @@ import { evaluate, type Climb } from '../evaluate/climb';
 import { adviceWords } from '../words/finding/advice-words';
 import { sentenceOf } from '../words/finding/sentence-of';
 import { variedBoard } from './varied-board';
+import { variedShelf } from './varied-shelf';
 
 export interface TellingPair {
   name: string;
@@ -75,14 +76,17 @@ export function tellingPairs(builds: readonly Build[], shelf: readonly Board[]):
   return pairs.map(changedBy);
 }
 
-/** Two boards for each of some builds: one of the shelf, one made of a seed. */
+/** For each of some builds a board of the shelf, one made of a seed, and a set of two or three such members. */
 export function drawnPairs(builds: readonly Build[], shelf: readonly Board[]): TellingPair[] {
   const alone = shelf.filter(isCandidate);
-  return builds.flatMap((build, i) =>
-    [alone[(3 * i) % alone.length]!, variedBoard(900 + i, alone)].map((board) =>
+  return builds.flatMap((build, i) => {
+    const counts = { 'flight controller': 1, esc: 1, 'power board': i % 3 === 0 ? 1 : 0 };
+    const members = variedShelf(700 + i, counts, shelf);
+    const set = candidateAt(build, members, setId(members.map((b) => b.id)));
+    return [alone[(3 * i) % alone.length]!, variedBoard(900 + i, alone), ...(set ? [set] : [])].map((board) =>
       changedBy({ build, board, change: i % changes.length }),
-    ),
-  );
+    );
+  });
 }
 
 function changedBy({ build, board, change }: { build: Build; board: Board; change: number }): TellingPair {
