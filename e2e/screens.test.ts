@@ -398,6 +398,15 @@ describe('bad input gets a sentence', () => {
       await page.keyboard.type(',5');
       await page.keyboard.press('Enter');
       await waitForText(page, '€12.50');
+      // A currency that is half typed is none yet.
+      await page.focus(`${form} div:nth-of-type(5) input`);
+      for (let letter = 0; letter < 3; letter++) await page.keyboard.press('Backspace');
+      await page.keyboard.type('us');
+      expect(await page.$eval(form, (f) => f.textContent)).toContain('US');
+      await page.keyboard.type('d');
+      await until(page, (f) => document.querySelector(f)!.textContent!.includes('$'), form);
+      for (let letter = 0; letter < 3; letter++) await page.keyboard.press('Backspace');
+      await page.keyboard.type('EUR');
       // The boxes are for the next one.
       expect(await page.$$eval(`${form} input`, (boxes) => boxes.map((b) => b.value))).toEqual(['', '', '', '', 'EUR']);
     });

@@ -1,3 +1,4 @@
+import { alternativesOf, bridgeAlternativesOf, priceOfLocks, type Choices } from '../wiring/alternatives';
 import { buildInCurrency, leastOffer, partInMoneyOf } from '../bill/exchange';
 import { bestSets } from '../decide/best-sets';
 import { briefOf } from '../decide/brief';
@@ -25,7 +26,7 @@ import { rankedRow } from '../decide/telling-rung';
 import { undecidedBoards } from '../decide/undecided';
 import { carries } from '../evaluate/outcome';
 import type { Board } from '../records/board';
-import type { Build } from '../records/build';
+import type { Build, Lock } from '../records/build';
 import { candidateAt } from '../sets/candidate';
 import { isCandidate, roleOf } from '../sets/roles';
 import { setId } from '../sets/set-id';
@@ -96,6 +97,18 @@ export function decidedOf(build: Build, shelf: readonly Board[]): Record<string,
       firsts()
         .slice(1, 2)
         .flatMap((r) => findFixes(build, boardOf(r))),
+    'other ways': () => [
+      ...build.parts.slice(0, 3).flatMap((part) => alternativesOf(build, boards[0]!, part.id)),
+      ...bridgeAlternativesOf(build, boards.find((b) => b.bridges.length > 0) ?? boards[1]!),
+    ],
+    'what locks cost': () =>
+      build.parts
+        .slice(0, 4)
+        .flatMap((part) => locksOf(part.id, alternativesOf(build, boards[0]!, part.id)))
+        .map((lock) => {
+          const locked = { ...build, locks: { [boards[0]!.id]: [lock] } };
+          return [lock, priceOfLocks(locked, boards[0]!), rankedRow(rankShelf(locked, [boards[0]!])[0]!)];
+        }),
     'the least that a board needs': () =>
       briefOf(build).map((line) => `${line.asks}: ${many.map((b) => (line.fails(b) ? 'x' : '.')).join('')}`),
     'likely first': () => [
@@ -130,4 +143,14 @@ export function decidedOf(build: Build, shelf: readonly Board[]): Record<string,
     },
     'best with a member': () => [bestWith(build, esc!, shelf.slice(0, 24))?.boardId ?? null],
   };
+}
+
+/** Each thing of a part that could be otherwise, held at the first other way. */
+function locksOf(part: string, choices: readonly Choices[]): Lock[] {
+  return choices.flatMap(({ kind, need, alternatives }): Lock[] => {
+    const to = alternatives.find((a) => !a.chosen)?.to;
+    if (to === undefined) return [];
+    if (kind === 'mode') return [{ kind, part, mode: to }];
+    return [kind === 'link' ? { kind, part, link: need, to } : { kind, part, supply: need, to }];
+  });
 }

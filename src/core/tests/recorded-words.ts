@@ -5,7 +5,16 @@ import { drawnBuild } from './drawn-build';
 import { abroad, carriedOf, digestOf, drawnPairs, tellingPairs, toldOf } from './telling-pairs';
 
 /** What is soon worked out. */
-const ofDrawn = ['order', 'the least that a board needs', 'bounds of members', 'all in all', 'money', 'frontier'];
+const ofDrawn = [
+  'order',
+  'other ways',
+  'what locks cost',
+  'the least that a board needs',
+  'bounds of members',
+  'all in all',
+  'money',
+  'frontier',
+];
 
 export interface Section {
   name: string;

@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { carries, readData, type Build, type Ranked } from '@/core';
 import { TextIn } from '../form/in-form';
+import { useOnce } from '../form/use-once';
 import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/store';
 
@@ -30,15 +31,17 @@ export function Variants() {
       b.id !== build.id &&
       (b.forkOf === build.id || b.id === build.forkOf || (build.forkOf !== undefined && b.forkOf === build.forkOf)),
   );
-  const fork = handleSubmit(async ({ name }) => {
-    const { said: answer } = await askServer<{ id: string }>(
-      '/api/builds',
-      { method: 'POST', body: JSON.stringify({ name: name.trim(), from: build.id }) },
-      'The server does not answer. Nothing was forked.',
-    );
-    if (answer.id) router.push(`/b/${answer.id}`);
-    else setSaid(answer.sentence);
-  });
+  const fork = useOnce(
+    handleSubmit(async ({ name }) => {
+      const { said: answer } = await askServer<{ id: string }>(
+        '/api/builds',
+        { method: 'POST', body: JSON.stringify({ name: name.trim(), from: build.id }) },
+        'The server does not answer. Nothing was forked.',
+      );
+      if (answer.id) router.push(`/b/${answer.id}`);
+      else setSaid(answer.sentence);
+    }),
+  );
   const look = async (id: string) => {
     const { said: answer } = await askServer<{ build: unknown }>(`/api/builds/${id}`, {}, '');
     const read = readData(answer.build, 'rung-build');

@@ -168,7 +168,7 @@ function One({ question: q }: { question: Question }) {
           label={`Answer: ${q.boardName}, ${q.says}`}
           placeholder={`answer${q.unit ? `, ${q.unit}` : ''}`}
           wanted="An answer is wanted"
-          sx={{ width: 160 }}
+          sx={{ width: 220 }}
         />
         <Controller
           control={control}

@@ -110,11 +110,16 @@ export function CurrencyIn<T extends FieldValues>(props: In<T, string> & { label
       {...props}
       most={3}
       wanted="Three letters, such as EUR"
-      fits={(text) => (/^[a-z]{3}$/i.test(text) ? null : 'Three letters, such as EUR')}
+      fits={(text) => (isCurrency(currencyMeant(text)) ? null : 'Three letters, such as EUR')}
       htmlInput={{ style: { textTransform: 'uppercase' } }}
       sx={{ width: 52 }}
     />
   );
+}
+
+/** While it is being typed it is none yet. */
+export function isCurrency(meant: string): boolean {
+  return /^[A-Z]{3}$/.test(meant);
 }
 
 export function currencyMeant(typed: string): string {

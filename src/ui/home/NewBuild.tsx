@@ -8,6 +8,7 @@ import { useState, type ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { flyers, startingPartsFor, startingPartWords, type StartingKind, type StartingPart } from '@/core';
 import { TextIn } from '../form/in-form';
+import { useOnce } from '../form/use-once';
 import { askServer } from '../room/ask-server';
 import { ImportFile } from './ImportFile';
 
@@ -25,29 +26,31 @@ export function NewBuild() {
   const flyer = flyers.find((f) => f.sizes.some((s) => s.kind === kind)) ?? null;
   const parts = kind === null ? [] : startingPartsFor(kind);
   const usualName = kind === null ? '' : kind.charAt(0).toUpperCase() + kind.slice(1);
-  const create = handleSubmit(async ({ name }) => {
-    const { said } = await askServer<{ id: string }>(
-      '/api/builds',
-      {
-        method: 'POST',
-        body: JSON.stringify({
-          name: name.trim() || usualName,
-          ...(kind === null
-            ? {}
-            : {
-                kind,
-                ownEsc: wanted.ESCs === 'at home',
-                parts: parts
-                  .filter((part) => (wanted[part] ?? 'not') !== 'not')
-                  .map((part) => ({ part, owned: wanted[part] === 'at home' })),
-              }),
-        }),
-      },
-      'The server does not answer. What you chose is still here; try again in a moment.',
-    );
-    if (said.id) router.push(`/b/${said.id}`);
-    else setFault(said.sentence);
-  });
+  const create = useOnce(
+    handleSubmit(async ({ name }) => {
+      const { said } = await askServer<{ id: string }>(
+        '/api/builds',
+        {
+          method: 'POST',
+          body: JSON.stringify({
+            name: name.trim() || usualName,
+            ...(kind === null
+              ? {}
+              : {
+                  kind,
+                  ownEsc: wanted.ESCs === 'at home',
+                  parts: parts
+                    .filter((part) => (wanted[part] ?? 'not') !== 'not')
+                    .map((part) => ({ part, owned: wanted[part] === 'at home' })),
+                }),
+          }),
+        },
+        'The server does not answer. What you chose is still here; try again in a moment.',
+      );
+      if (said.id) router.push(`/b/${said.id}`);
+      else setFault(said.sentence);
+    }),
+  );
   return (
     <Box component="form" noValidate aria-label="A new build" onSubmit={create}>
       <Typography variant="h2">A new build</Typography>

@@ -7,6 +7,7 @@ import { Link } from '../frame/Link';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { TextIn } from '../form/in-form';
+import { useOnce } from '../form/use-once';
 import { askServer } from '../room/ask-server';
 
 /** What a link of an invitation or a recovery opens. */
@@ -21,18 +22,20 @@ export function Join({
   label: string;
   signedIn: string | null;
 }) {
-  const { control, handleSubmit, formState } = useForm({ defaultValues: { name: '', email: '', password: '' } });
+  const { control, handleSubmit } = useForm({ defaultValues: { name: '', email: '', password: '' } });
   const [said, setSaid] = useState<string | null>(null);
   const [done, setDone] = useState(false);
-  const go = handleSubmit(async (form) => {
-    const { ok, said: reply } = await askServer(
-      '/api/join',
-      { method: 'POST', body: JSON.stringify({ secret, ...form }) },
-      'The server does not answer. Nothing was changed; try again in a moment.',
-    );
-    setDone(ok);
-    setSaid(reply.sentence);
-  });
+  const go = useOnce(
+    handleSubmit(async (form) => {
+      const { ok, said: reply } = await askServer(
+        '/api/join',
+        { method: 'POST', body: JSON.stringify({ secret, ...form }) },
+        'The server does not answer. Nothing was changed; try again in a moment.',
+      );
+      setDone(ok);
+      setSaid(reply.sentence);
+    }),
+  );
   return (
     <Box component="main" sx={{ maxWidth: 420, mx: 'auto', mt: 10, px: 2 }}>
       <Typography variant="h1">{kind === 'invitation' ? `Join ${label}` : 'A new password'}</Typography>
@@ -75,7 +78,7 @@ export function Join({
               most={200}
             />
           )}
-          <Button type="submit" variant="contained" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
+          <Button type="submit" variant="contained" sx={{ justifySelf: 'start' }}>
             {kind === 'invitation' ? 'Join' : 'Set it'}
           </Button>
         </Box>

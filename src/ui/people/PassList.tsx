@@ -8,6 +8,7 @@ import { format, parseISO } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { ChoiceIn, TextIn } from '../form/in-form';
+import { useOnce } from '../form/use-once';
 import { useAsked } from '../frame/asked';
 import { askServer } from '../room/ask-server';
 import { Handed } from './Handed';
@@ -57,17 +58,19 @@ export function PassList({ owner }: { owner: boolean }) {
     defaultValues: { label: '', role: 'reader' as 'reader' | 'editor' },
   });
   const [token, setToken] = useState<string | null>(null);
-  const make = handleSubmit(async ({ label, role }) => {
-    const reply = await askServer<{ token: string }>(
-      '/api/passes',
-      { method: 'POST', body: JSON.stringify({ kind: 'token', label, role, days: 365 }) },
-      silent,
-    );
-    setToken(reply.said.token ?? null);
-    setSaid(reply.ok ? null : reply.said.sentence);
-    if (reply.ok) reset({ label: '', role });
-    await client.invalidateQueries({ queryKey: ['passes'] });
-  });
+  const make = useOnce(
+    handleSubmit(async ({ label, role }) => {
+      const reply = await askServer<{ token: string }>(
+        '/api/passes',
+        { method: 'POST', body: JSON.stringify({ kind: 'token', label, role, days: 365 }) },
+        silent,
+      );
+      setToken(reply.said.token ?? null);
+      setSaid(reply.ok ? null : reply.said.sentence);
+      if (reply.ok) reset({ label: '', role });
+      await client.invalidateQueries({ queryKey: ['passes'] });
+    }),
+  );
   return (
     <Box component="section" aria-label="Handed out" sx={{ mt: 3 }}>
       <Typography variant="h2">Links and tokens that open something</Typography>

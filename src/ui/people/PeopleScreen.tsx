@@ -11,6 +11,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Choice } from '../form/Choice';
 import { ChoiceIn, TextIn } from '../form/in-form';
+import { useOnce } from '../form/use-once';
 import { askServer } from '../room/ask-server';
 import { Handed } from './Handed';
 import { Here } from './Here';
@@ -121,16 +122,18 @@ const mayWords: Record<Role, string> = {
 function Invite({ onDone }: { onDone: () => unknown }) {
   const { control, handleSubmit, reset } = useForm({ defaultValues: { label: '', role: 'editor' as Role } });
   const [made, setMade] = useState<{ link?: string; sentence: string } | null>(null);
-  const invite = handleSubmit(async ({ label, role }) => {
-    const { said } = await askServer<{ link: string }>(
-      '/api/people',
-      { method: 'POST', body: JSON.stringify({ label, role, days: 7 }) },
-      silent,
-    );
-    setMade(said);
-    if (said.link) reset({ label: '', role });
-    onDone();
-  });
+  const invite = useOnce(
+    handleSubmit(async ({ label, role }) => {
+      const { said } = await askServer<{ link: string }>(
+        '/api/people',
+        { method: 'POST', body: JSON.stringify({ label, role, days: 7 }) },
+        silent,
+      );
+      setMade(said);
+      if (said.link) reset({ label: '', role });
+      onDone();
+    }),
+  );
   return (
     <Box component="section" aria-label="Invite somebody" sx={{ mt: 3 }}>
       <Typography variant="h2">Invite somebody</Typography>
@@ -151,12 +154,14 @@ function NewWorkspace() {
   const client = useQueryClient();
   const { control, handleSubmit, reset } = useForm({ defaultValues: { name: '' } });
   const [said, setSaid] = useState<string | null>(null);
-  const make = handleSubmit(async ({ name }) => {
-    const reply = await askServer('/api/workspaces', { method: 'POST', body: JSON.stringify({ name }) }, silent);
-    setSaid(reply.ok ? `${name} is yours: choose it above.` : reply.said.sentence);
-    if (reply.ok) reset();
-    await client.invalidateQueries({ queryKey: ['workspaces'] });
-  });
+  const make = useOnce(
+    handleSubmit(async ({ name }) => {
+      const reply = await askServer('/api/workspaces', { method: 'POST', body: JSON.stringify({ name }) }, silent);
+      setSaid(reply.ok ? `${name} is yours: choose it above.` : reply.said.sentence);
+      if (reply.ok) reset();
+      await client.invalidateQueries({ queryKey: ['workspaces'] });
+    }),
+  );
   return (
     <Box component="section" aria-label="A workspace of one's own" sx={{ mt: 3 }}>
       <Typography variant="h2">Another workspace, with a shelf of its own</Typography>

@@ -6,23 +6,26 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { TextIn } from '../form/in-form';
+import { useOnce } from '../form/use-once';
 import { askServer, under } from '../room/ask-server';
 import { SignOut } from './SignOut';
 
 /** The way in. `to`: where to go on; always a page of Rung. `placeless`: the address of who is signed in and in no workspace. */
 export function SignIn({ to, placeless }: { to: string; placeless: string | null }) {
-  const { control, handleSubmit, formState } = useForm({ defaultValues: { email: '', password: '' } });
+  const { control, handleSubmit } = useForm({ defaultValues: { email: '', password: '' } });
   const [said, setSaid] = useState<string | null>(null);
-  const enter = handleSubmit(async (credentials) => {
-    const reply = await askServer(
-      '/api/sign-in',
-      { method: 'POST', body: JSON.stringify(credentials) },
-      'The server does not answer. Try again in a moment.',
-    );
-    // The whole page anew: nothing of whoever was here before stays in memory.
-    if (reply.ok) window.location.assign(under(to));
-    else setSaid(reply.said.sentence);
-  });
+  const enter = useOnce(
+    handleSubmit(async (credentials) => {
+      const reply = await askServer(
+        '/api/sign-in',
+        { method: 'POST', body: JSON.stringify(credentials) },
+        'The server does not answer. Try again in a moment.',
+      );
+      // The whole page anew: nothing of whoever was here before stays in memory.
+      if (reply.ok) window.location.assign(under(to));
+      else setSaid(reply.said.sentence);
+    }),
+  );
   return (
     <Box component="main" sx={{ maxWidth: 380, mx: 'auto', mt: 12, px: 2 }}>
       <Typography variant="h1">Rung</Typography>
@@ -54,7 +57,7 @@ export function SignIn({ to, placeless }: { to: string; placeless: string | null
           autoComplete="current-password"
           most={200}
         />
-        <Button type="submit" variant="contained" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
+        <Button type="submit" variant="contained" sx={{ justifySelf: 'start' }}>
           Sign in
         </Button>
       </Box>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { euro } from '@/core';
 import { CurrencyIn, currencyMeant, NumberIn } from '../form/in-form';
+import { useOnce } from '../form/use-once';
 import { worthBox } from '../form/Worth';
 import { useAsked } from '../frame/asked';
 import { askServer } from '../room/ask-server';
@@ -28,18 +29,20 @@ function Form({ money }: { money: Money }) {
   });
   const currency = currencyMeant(useWatch({ control, name: 'currency' }));
   const [said, setSaid] = useState<string | null>(null);
-  const save = handleSubmit(async ({ worth }) => {
-    const { [euro]: _, ...others } = currency === money.currency ? money.rates : {};
-    const { said: answer } = await askServer(
-      '/api/money',
-      {
-        method: 'PUT',
-        body: JSON.stringify({ currency, rates: currency === euro ? others : { ...others, [euro]: worth } }),
-      },
-      'The server does not answer. Nothing was changed.',
-    );
-    setSaid(answer.sentence);
-  });
+  const save = useOnce(
+    handleSubmit(async ({ worth }) => {
+      const { [euro]: _, ...others } = currency === money.currency ? money.rates : {};
+      const { said: answer } = await askServer(
+        '/api/money',
+        {
+          method: 'PUT',
+          body: JSON.stringify({ currency, rates: currency === euro ? others : { ...others, [euro]: worth } }),
+        },
+        'The server does not answer. Nothing was changed.',
+      );
+      setSaid(answer.sentence);
+    }),
+  );
   return (
     <Box
       component="form"

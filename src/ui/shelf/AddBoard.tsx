@@ -8,6 +8,7 @@ import { Controller, useForm } from 'react-hook-form';
 import { boardKinds, idFrom, newBoard, type Board } from '@/core';
 import { PickFiles } from '../frame/PickFiles';
 import { TextIn } from '../form/in-form';
+import { useOnce } from '../form/use-once';
 import { handOver } from '../intake/handed-over';
 import { pageFiles } from '../intake/page-files';
 import { useRoom } from '../room/store';
@@ -44,6 +45,7 @@ export function AddBoard() {
     if (files.length > 0) handOver(id, files);
     router.push(`/b/${build.id}/shelf/${id}`);
   };
+  const send = useOnce(handleSubmit(() => add()));
   return (
     <Box
       component="form"
@@ -55,7 +57,7 @@ export function AddBoard() {
         outlineOffset: 4,
       }}
       noValidate
-      onSubmit={handleSubmit(() => add())}
+      onSubmit={send}
       onDragOver={(e) => (e.preventDefault(), setOver(true))}
       onDragLeave={() => setOver(false)}
       onDrop={(e) => (e.preventDefault(), setOver(false), void add([...e.dataTransfer.files]))}

@@ -15,7 +15,7 @@ import {
   currencyOf,
   plainMoney,
 } from '@/core';
-import { CurrencyIn, currencyMeant, NumberIn, TextIn } from '../form/in-form';
+import { CurrencyIn, currencyMeant, isCurrency, NumberIn, TextIn } from '../form/in-form';
 import { askServer } from '../room/ask-server';
 import { useShelf } from '../room/use-shelf';
 import { today } from '../room/today';
@@ -131,7 +131,7 @@ function TypeOffer({
     });
     reset({ shop: '', price: null, shipping: null, days: null, currency });
   });
-  const unit = currencySign(currency);
+  const unit = isCurrency(currency) ? currencySign(currency) : currency;
   return (
     <Box
       component="form"
