@@ -3,12 +3,13 @@ import os from 'node:os';
 import path from 'node:path';
 import { setTimeout } from 'node:timers/promises';
 import puppeteer, { type Browser, type BrowserContext, type EvaluateFunc, type Page } from 'puppeteer-core';
+import { chromiumPath } from '../scripts/install.mjs';
 
 /** Debian's Chromium with an empty profile, as the set-up scripts install it. */
 export async function openBrowser(more: string[] = []): Promise<{ browser: Browser; close: () => Promise<void> }> {
   const profile = mkdtempSync(path.join(os.tmpdir(), 'rung-chromium-'));
   const browser = await puppeteer.launch({
-    executablePath: process.env.RUNG_CHROMIUM ?? '/usr/bin/chromium',
+    executablePath: process.env.RUNG_CHROMIUM ?? chromiumPath(),
     userDataDir: profile,
     args: [
       '--no-sandbox',

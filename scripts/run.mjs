@@ -57,6 +57,11 @@ export function freePort() {
   });
 }
 
+/**
+ * Ends the program with a sentence.
+ * @param {string} sentence
+ * @returns {never}
+ */
 export function stop(sentence) {
   console.error(`\n${sentence}`);
   process.exit(1);
