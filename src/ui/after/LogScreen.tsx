@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useState } from 'react';
-import { Controller, useForm, useWatch } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import {
   currentScale,
   evaluate,
@@ -24,7 +24,7 @@ import {
   type Entry,
   type Moved,
 } from '@/core';
-import { TextIn } from '../form/in-form';
+import { SelectIn, TextIn } from '../form/in-form';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 import { NextSteps } from './NextSteps';
@@ -168,19 +168,7 @@ function NewEntry({
       }}
       aria-label="New entry"
     >
-      <Controller
-        control={control}
-        name="kind"
-        render={({ field: { ref, ...box } }) => (
-          <Select {...box} inputRef={ref} inputProps={{ 'aria-label': 'Kind of entry' }} sx={{ mt: 2 }}>
-            {kinds.map((k) => (
-              <MenuItem key={k} value={k}>
-                {k}
-              </MenuItem>
-            ))}
-          </Select>
-        )}
-      />
+      <SelectIn control={control} name="kind" label="Kind of entry" words={kinds} sx={{ mt: 2 }} />
       <TextIn
         control={control}
         name="about"

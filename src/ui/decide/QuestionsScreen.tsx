@@ -2,12 +2,10 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import Select from '@mui/material/Select';
 import Typography from '@mui/material/Typography';
-import { Controller, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { carries, outcomeWords, withBuildFigure, withTyped, type BuildQuestion, type Question } from '@/core';
-import { NumberIn, TextIn } from '../form/in-form';
+import { NumberIn, SelectIn, TextIn } from '../form/in-form';
 import { markdown, useTakeOut } from '../frame/take-out';
 import { CopyButton } from '../frame/CopyButton';
 import { useRoom } from '../room/store';
@@ -170,19 +168,7 @@ function One({ question: q }: { question: Question }) {
           wanted="An answer is wanted"
           sx={{ width: 220 }}
         />
-        <Controller
-          control={control}
-          name="origin"
-          render={({ field: { ref, ...field } }) => (
-            <Select {...field} inputRef={ref} inputProps={{ 'aria-label': 'Whose word' }}>
-              {origins.map((o) => (
-                <MenuItem key={o} value={o}>
-                  {o}
-                </MenuItem>
-              ))}
-            </Select>
-          )}
-        />
+        <SelectIn control={control} name="origin" label="Whose word" words={origins} />
         <Button type="submit" variant="outlined">
           Answer
         </Button>

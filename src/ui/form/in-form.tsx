@@ -1,5 +1,8 @@
 'use client';
 
+import MenuItem from '@mui/material/MenuItem';
+import Select from '@mui/material/Select';
+import type { SxProps } from '@mui/material/styles';
 import TextField, { type TextFieldProps } from '@mui/material/TextField';
 import { useController, type Control, type FieldPathByValue, type FieldValues } from 'react-hook-form';
 import { Choice } from './Choice';
@@ -101,6 +104,28 @@ export function ChoiceIn<T extends FieldValues, W extends string>({
 }: In<T, W> & { label: string; words: readonly W[]; says?: (word: W) => string }) {
   const { field } = useController({ control, name });
   return <Choice {...choice} value={field.value} onChange={field.onChange} />;
+}
+
+/** The same without a label of its own, in a line that says what it is. */
+export function SelectIn<T extends FieldValues, W extends string>({
+  control,
+  name,
+  label,
+  words,
+  sx = {},
+}: In<T, W> & { label: string; words: readonly W[]; sx?: SxProps }) {
+  const {
+    field: { ref, ...field },
+  } = useController({ control, name });
+  return (
+    <Select {...field} inputRef={ref} inputProps={{ 'aria-label': label }} sx={sx}>
+      {words.map((w) => (
+        <MenuItem key={w} value={w}>
+          {w}
+        </MenuItem>
+      ))}
+    </Select>
+  );
 }
 
 /** The three letters of a currency, as they are sent in capitals by `currencyMeant`. */

@@ -11,6 +11,7 @@ class Stand {
   told: ToClimber[] = [];
   ended = false;
   onmessage?: (event: { data: FromClimber }) => void;
+  onerror?: () => void;
   constructor() {
     made.push(this);
   }
@@ -120,4 +121,12 @@ test('a worker that was loaded ahead is the first one, and is used once', () => 
   ]);
   crew(2, 1);
   expect(made).toHaveLength(3);
+});
+
+test('one that was loaded ahead and did not come is not the first one', () => {
+  vi.stubGlobal('Worker', Stand);
+  startAhead();
+  (made[0] as Stand).onerror!();
+  crew(2, 1);
+  expect([boardsOf(0), boardsOf(1)]).toEqual([[], ['b0']]);
 });

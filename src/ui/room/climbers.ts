@@ -22,7 +22,10 @@ let spare: Worker | null = null;
 
 /** Loads a worker while its boards are still on their way. */
 export function startAhead(): void {
-  spare ??= start();
+  if (spare) return;
+  spare = start();
+  // One that did not come says so to nobody: another is started when it is wanted, and is heard.
+  spare.onerror = () => (spare = null);
 }
 
 function started(): Worker {

@@ -1,13 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import Select from '@mui/material/Select';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { boardKinds, idFrom, newBoard, type Board } from '@/core';
 import { PickFiles } from '../frame/PickFiles';
-import { TextIn } from '../form/in-form';
+import { SelectIn, TextIn } from '../form/in-form';
 import { useOnce } from '../form/use-once';
 import { handOver } from '../intake/handed-over';
 import { pageFiles } from '../intake/page-files';
@@ -81,19 +79,7 @@ export function AddBoard() {
         wanted="Its maker is wanted"
         sx={{ width: 90 }}
       />
-      <Controller
-        control={control}
-        name="kind"
-        render={({ field: { ref, ...field } }) => (
-          <Select {...field} inputRef={ref} inputProps={{ 'aria-label': 'Kind of a new board' }} sx={{ width: 130 }}>
-            {boardKinds.map((k) => (
-              <MenuItem key={k} value={k}>
-                {k}
-              </MenuItem>
-            ))}
-          </Select>
-        )}
-      />
+      <SelectIn control={control} name="kind" label="Kind of a new board" words={boardKinds} sx={{ width: 130 }} />
       <Button type="submit" variant="contained">
         Add
       </Button>
