@@ -98,7 +98,7 @@ function readPiece(text: string, { script, versions }: Page, from: number, to: n
       const place = [from + match.index, from + end] as const;
       const [a, b] = placeOf(script, ...place);
       if (a >= b) continue;
-      const version = versions.find((v) => b > v.from && b <= v.to)?.name;
+      const version = versionAt(script, versions, place)?.name;
       for (const f of found)
         readings.push({
           field: f.field,
@@ -117,6 +117,18 @@ function readPiece(text: string, { script, versions }: Page, from: number, to: n
     }
   }
   return readings;
+}
+
+/** Whose cell a match stands in or, where it is only the label of one, before. */
+function versionAt(script: Script, versions: Version[], [start, end]: readonly [number, number]): Version | undefined {
+  if (versions.length === 0) return undefined;
+  const lineEnd = script.text.indexOf('\n', end);
+  const [, last] = sourceOf(
+    script,
+    start,
+    Math.max(end, lineEnd < 0 ? script.text.length : Math.min(lineEnd, end + 200)),
+  );
+  return versions.find((v) => last > v.from && last <= v.to);
 }
 
 /** Where a match stands in the original; where it is a label that the head of a table put in, its cell is shown. */

@@ -1,4 +1,5 @@
 import type { Board } from '../../records/board';
+import { slips } from '../../trade/slips';
 
 /** A board of a file and the one on the shelf that it is, or may be. */
 export interface Met {
@@ -59,18 +60,5 @@ function isNear(a: string, b: string): boolean {
   if ((a.match(/\d+/g) ?? []).join() !== (b.match(/\d+/g) ?? []).join()) return false;
   const [x, y] = [a.replaceAll(' ', ''), b.replaceAll(' ', '')];
   if (x === y) return true;
-  return Math.min(x.length, y.length) > 4 && slips(x, y) <= mostSlips;
-}
-
-/** Letters that are changed, left out or put in (Levenshtein 1966), up to three. */
-function slips(a: string, b: string): number {
-  if (Math.abs(a.length - b.length) > mostSlips) return mostSlips + 1;
-  let row = Array.from({ length: b.length + 1 }, (_, i) => i);
-  for (let i = 1; i <= a.length; i++) {
-    const next = [i];
-    for (let j = 1; j <= b.length; j++)
-      next.push(Math.min(row[j]! + 1, next[j - 1]! + 1, row[j - 1]! + (a[i - 1] === b[j - 1] ? 0 : 1)));
-    row = next;
-  }
-  return row[b.length]!;
+  return Math.min(x.length, y.length) > 4 && slips(x, y, mostSlips) <= mostSlips;
 }

@@ -2,7 +2,7 @@ import { replaced, type Script } from './script';
 import { isLabel } from './field-labels';
 
 /** Lines like `"UARTs": 6` or `mass_g: 4.6`: at least three of them make a data file of a text. */
-const keyed = /(?:^|[\n,{;])[ \t]{0,12}"?[a-z][a-z0-9_ ]{0,24}"?[ \t]{0,3}[:=]/g;
+const keyed = /(?:^|[\n,{;|])[ \t]{0,12}"?[a-z][a-z0-9_ ]{0,24}"?[ \t]{0,3}[:=]/g;
 
 /** A text that is JSON, YAML or key=value as lines of "label: value". */
 export function asLabels(file: Script): Script {
@@ -15,7 +15,7 @@ export function asLabels(file: Script): Script {
   const data = /[{}]/.test(script.text)
     ? keys >= 3
     : /\b[a-z]+_(?:mm|g|count|mb|used|min|max)\b|^[a-z0-9]+=[^\n]*;/m.test(script.text);
-  const equals = script.text.match(/(?:^|[\n,;])[ \t]{0,6}[a-z][a-z0-9 _]{1,20} ?= ?[^\n=]{1,40}/g)?.length ?? 0;
+  const equals = script.text.match(/(?:^|[\n,;|])[ \t]{0,6}[a-z][a-z0-9 _]{1,20} ?= ?[^\n=|]{1,40}/g)?.length ?? 0;
   if (!data && equals < 4) return script;
   // "size_mm: [29, 29, 7]"
   let s = replaced(
@@ -47,7 +47,7 @@ export function asLabels(file: Script): Script {
   );
   s = replaced(
     s,
-    /"?\b([a-z][a-z0-9_ ]{0,24}?)(?:[_ ](mm|g|a|v|mb))"?[ \t]{0,3}[:=][ \t]{0,3}"?([\d.,]{1,7})"?(?=[\s,;}]|$)/g,
+    /"?\b([a-z][a-z0-9_ ]{0,24}?)(?:[_ ](mm|g|a|v|mb))"?[ \t]{0,3}[:=][ \t]{0,3}"?([\d.,]{0,6}\d)"?(?=[\s,;}]|$)/g,
     ([name, unit, v]) => `${name!.replaceAll('_', ' ')}: ${v} ${unit}`,
   );
   s = replaced(
@@ -89,8 +89,13 @@ export function leadersShort(script: Script): Script {
     /(?<=^|\n|[;,] ?)([a-z][a-z /]{1,24}?) ?[[(](s|mm|g|a|v|mb|-)[\])] ?: ?([^\n;]{1,40}?)(?=[;\n]|$)/g,
     ([name, unit, value]) => `${name}: ${value}${unit === '-' ? '' : ` ${unit}`}`,
   );
-  const short = replaced(units, /(?<=[a-z]{3})\.{3}(?=[a-z\d])/g, () => ': ');
-  return replaced(short, /[ \t]?(?:\.{4,80}|_{4,80}|-{4,80})[ \t]?(?=\S)/g, () => ': ');
+  const rails = replaced(
+    units,
+    /(?<=^|\n)[a-z][a-z0-9 ]{1,20} ?\(v ?\/ ?a\) ?: ?(\d{1,2}(?:[.,]\d)?) ?\/ ?(\d{1,2}(?:[.,]\d)?)(?=[ \t]*(?:\n|$))/g,
+    ([volts, amps]) => `bec ${volts} v ${amps} a`,
+  );
+  const short = replaced(rails, /(?<=[a-z]{3})\.{3}(?=[a-z\d])/g, () => ': ');
+  return replaced(short, /[ \t]?(?:\.{4,80}|_{4,80}|(?<![|:-][ \t]?)-{4,80}(?![ \t]?[|:-]))[ \t]?(?=\S)/g, () => ': ');
 }
 
 /** "( ) add  (x) none": what is ticked is what the page says, the rest is a choice. */

@@ -6,16 +6,16 @@ import { replaced, type Script } from './script';
  */
 const clear: Record<string, string> = {
   processor:
-    'processzor prozessor mikrocontroller procesador processeur processore processador procesor mikrokontroler microcontrollore microcontrolador процессор микроконтроллер 主控 处理器 マイコン 프로세서',
+    'processzor prozessor mikrocontroller procesador processeur processore processador procesor mikrokontroler microcontrollore microcontrolador процессор микроконтроллер 主控 处理器 マイコン 프로세서 suoritin',
   'continuous current':
     'dauerstrom nennstrom trvalý_proud corriente_continua courant_continu corrente_continua corrente_contínua prąd_ciągły continustroom constante_stroom длительный_ток постоянный_ток 持续电流 連続電流',
   'burst current':
     'spitzenstrom spitze špičkový_proud picco pico maximalstrom corriente_máxima corriente_pico corriente_de_pico courant_de_pointe courant_max corrente_di_picco corrente_de_pico prąd_szczytowy piekstroom пиковый_ток 瞬间电流 瞬时电流 峰值电流 最大電流',
   input:
-    'bemenet betriebsspannung eingangsspannung versorgungsspannung versorgung eingang stromversorgung batería bateria batteria alimentación alimentation alimentazione alimentação zasilanie voeding питание напряжение_питания 输入电压 输入 工作电压 入力 電源 entrada ingresso ingång napájení 입력_전압',
+    'bemenet betriebsspannung eingangsspannung versorgungsspannung versorgung eingang stromversorgung batería bateria batteria alimentación alimentation alimentazione alimentação zasilanie voeding питание напряжение_питания 输入电压 输入 工作电压 入力 電源 entrada ingresso ingång napájení 입력_전압 käyttöjännite inspänning',
   bec: 'spannungswandler spannungsregler regler stabilizator stabilizatory 5v-regelaar regelaar regelaars regulator_napięcia schaltregler régulateurs régulateur reguladores regulador regolatori regolatore',
   uarts:
-    'serielle_anschlüsse anschlüsse_seriell serielle_schnittstellen uart-schnittstellen uart-anschlüsse портов_uart uartów serielle_ports puertos_serie ports_série porte_seriali portas_seriais porty_szeregowe seriële_poorten seriellen_schnittstellen seriellen_anschlüsse serieportar serieporter serielle_porter porty_uart portów_uart puertos_uart uarty последовательные_порты 串口 シリアルポート',
+    'serielle_anschlüsse anschlüsse_seriell serielle_schnittstellen uart-schnittstellen uart-anschlüsse портов_uart uartów serielle_ports puertos_serie ports_série porte_seriali portas_seriais porty_szeregowe seriële_poorten seriellen_schnittstellen seriellen_anschlüsse serieportar serieporter serielle_porter porty_uart portów_uart puertos_uart uarty последовательные_порты uart数 uart数量 串口数量 串口 シリアルポート',
   taken: 'belegt vergeben ocupado ocupada occupé occupato occupata zajęty bezet',
   flash: 'flugspeicher speicher memoria mémoire_de_vol mémoire memória pamięć geheugen память minne',
   blackbox:
@@ -23,17 +23,17 @@ const clear: Record<string, string> = {
   osd: 'osd-baustein osd-chip puce_osd',
   usb: 'usb-buchse usb-anschluss',
   holes:
-    'lochabstand lochbild befestigungslöcher montagelöcher bohrungen distancia_entre_agujeros agujeros_de_montaje agujeros entraxe_des_trous trous_de_fixation entraxe fori_di_montaggio interasse_fori fori furação furos otwory_montażowe otwory montagegaten крепёж крепление крепежные_отверстия отверстия 安装孔距 安装孔 孔距 取付穴 장착_구멍 fästhål hålbild furatok perçage perçages rozstaw_otworów gatenpatroon gatenafstand gatafstand',
-  size: 'maße abmessungen abmaße grösse größe tamaño dimensiones taille dimensioni misure dimensões dimensão tamanho wymiary afmetingen размеры размер 尺寸 基板サイズ サイズ 크기 mått rozměry méret',
+    'lochabstand lochbild befestigungslöcher montagelöcher bohrungen distancia_entre_agujeros agujeros_de_montaje agujeros entraxe_des_trous trous_de_fixation entraxe fori_di_montaggio interasse_fori fori furação furos otwory_montażowe otwory montagegaten крепёж крепление крепежные_отверстия отверстия 安装孔距 安装孔 孔距 取付穴 장착_구멍 fästhål hålbild hullavstand hulavstand hulafstand reikäväli rozteč_otvorů furatok perçage perçages rozstaw_otworów gatenpatroon gatenafstand gatafstand',
+  size: 'maße abmessungen abmaße grösse größe tamaño dimensiones taille dimensioni misure dimensões dimensão tamanho wymiary afmetingen размеры размер 尺寸 基板サイズ サイズ 크기 mått rozměry méret koko',
   height: 'höhe bauhöhe altura hauteur altezza wysokość высота 高度 hoogte höjd',
-  weight: 'gewicht tömeg peso poids waga вес 重量 무게 hmotnost',
+  weight: 'gewicht tömeg peso poids waga вес 重量 무게 hmotnost paino',
   without: 'ohne senza zonder sans utan',
   'per motor': 'je_motor pro_motor par_moteur por_motor per_motore na_silnik je_kanal per_kanal на_мотор',
   cells: 'zellen cellules článků celdas células celle cellen celler ogniw éléments',
   'current sensor':
     'stromsensor sensor_de_corriente sensore_di_corrente capteur_de_courant czujnik_prądu stroomsensor sensor_de_corrente датчик_тока 电流计 电流传感器 電流センサー',
   barometer:
-    'höhenmesser barométer luftdrucksensor барометра barómetro baromètre barometro barômetro barometr барометр 气压计 気圧計 기압계',
+    'höhenmesser barométer luftdrucksensor барометра barómetro baromètre barometro barômetro barometr ilmanpaineanturi tlakoměr барометр 气压计 気圧計 기압계',
   'package contents':
     'lieferumfang incluye contenuto_della_confezione fourni contenu contenido conteúdo inhoud zestaw_zawiera комплект комплектация 包装清单 付属品 leveransinnehåll',
   shipping:
@@ -47,8 +47,8 @@ const clear: Record<string, string> = {
   for: 'für réservé_au',
   'up to': "hasta jusqu'à fino_a até",
   output: 'ausgang salidas salida sorties sortie uscite uscita saídas saída wyjścia выходы выход 输出 出力',
-  yes: 'vorhanden verbaut integriert integrado integrato intégré geïntegreerd wbudowany есть имеется 有 あり 是 있음 finns',
-  no: 'nicht_vorhanden nicht_verbaut nein kein keine pas_de nessun keinen brak não нет отсутствует 无 無 なし 没有 없음 nincs nessuno aucun ninguno nei geen ingen inget niente finns_inte finns_ikke',
+  yes: '搭載 有り vorhanden verbaut integriert integrado integrato intégré geïntegreerd wbudowany есть имеется 有 あり 是 있음 finns',
+  no: '非搭載 未搭載 無し nicht_vorhanden nicht_verbaut nein kein keine pas_de nessun keinen brak não нет отсутствует 无 無 なし 没有 없음 nincs nessuno aucun ninguno nei geen ingen inget niente finns_inte finns_ikke',
   screws: 'schrauben viti tornillos parafusos śruby винты',
   and: 'sowie und',
   seconds: '秒 sekunden segundos secondes secondi seconden sekund сек секунд',
@@ -75,7 +75,7 @@ const short: Record<string, string> = {
   type: 'typ tipo тип',
   at: 'sous o_wydajności',
   is: 'ist è jest är',
-  gives: 'liefert fournit eroga entrega dostarcza levert levererar',
+  gives: 'liefert fournit eroga entrega dostarcza levert levererar macht',
   mb: 'mo мб',
   'continuous current': 'ток stroom dauer',
   'burst current': 'spitze',
@@ -114,9 +114,21 @@ function translate(script: Script, { at, english }: Translator): Script {
   return replaced(script, at, ([], { text }) => (unspaced.test(text) ? ` ${english.get(text)} ` : english.get(text)));
 }
 
+/** Yes and no in other languages, behind the name of what may be there: understood on any page. */
+const answers: Record<string, string> = {
+  no: 'nein nei nej nee nie não non ei ne nu nem hayır нет нема όχι ikke_montert',
+  yes: 'ja oui sì sí si sim tak kyllä ano áno igen evet да так ναι da',
+};
+const answer = translator(answers);
+const answered = new RegExp(
+  `(?<=(?:barometer|baro|osd|overlay|blackbox|flash|compass)(?: chip)?[ \\t]{0,3}[:=|?][ \\t]{0,3})${answer.at.source}`,
+  'gu',
+);
+
 /** The script with the trade's words of other languages in English. */
 export function inEnglish(script: Script): Script {
-  const once = translate(script, always);
+  const words = translate(script, always);
+  const once = translate(words, { ...answer, at: answered });
   const seen = new Set([...script.text.matchAll(always.at)].slice(0, 50).map(([word]) => word));
   // A page in two languages says each label twice.
   return replaced(

@@ -26,7 +26,7 @@ const word = [...small, ...tens].join('|');
 const units =
   'volts?|amps?|amperes?|grams?|mb|milli ?met(?:re|er)s?|megabytes?|cells?|seconds?|uarts?|(?:serial|hardware) ?(?:uarts?|ports?)|ports?|s';
 const written = new RegExp(
-  `\\b(?!one (?:uart|port)\\b)(${word})(?:[ -](${small.slice(1, 10).join('|')}))?( hundred)?( and a half)?\\b(?=(?: (?:free|spare|hardware|usable|lithium(?: polymer| ion)?))?(?:[ -](?:x )?(?:${units})\\b|(?: (?:to|up to|by) (?:${word})(?:[ -](?:${small.slice(1, 10).join('|')}))?(?: and a half)?[ -](?:${units})\\b)|(?: to \\d{1,2} ?s\\b)|(?: for (?:${word}|\\d{1,3}) s)))`,
+  `\\b(?!one (?:uart|port)\\b)(${word})(?:[ -](${small.slice(1, 10).join('|')}))?( hundred)?( and a half)?\\b(?=(?: (?:free|spare|hardware|usable|lithium(?: polymer| ion)?))?(?:[ -](?:x )?(?:${units})\\b|(?: (?:to|up to|or|by) (?:${word})(?:[ -](?:${small.slice(1, 10).join('|')}))?(?: and a half)?[ -](?:lithium )?(?:${units})\\b)|(?: to \\d{1,2} ?s\\b)|(?: for (?:${word}|\\d{1,3}) s)))`,
   'g',
 );
 const labelled = new RegExp(

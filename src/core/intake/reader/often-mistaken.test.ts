@@ -50,7 +50,39 @@ describe('what stays sure behind its own word, and what does not', () => {
       'several currents in one line: look which it is',
     ],
     ['an S that may be cells', 'Burst 30 A (5S)', 'burstSeconds', 'S may be seconds or cells'],
-    ['a bare word', 'Baro\nUART 6', 'barometer', 'named, without a word that it is there'],
+    ['a bare word', 'Baro\nUART 6', 'barometer', 'named, without a yes behind its name'],
+    ['an item of a list', 'F722, OSD, 16 MB', 'overlayChip', 'named, without a yes behind its name'],
+    [
+      'a "no" between two of a row',
+      'F405 20x20 w/ OSD no Baro Type-C',
+      'barometer',
+      'a "no" stands by it: look whether it is meant for it',
+    ],
+    [
+      'one cell of several',
+      'UART 6\nF722 | 5 V 2 A | 16 MB',
+      'regulators',
+      'its row has several cells: look which it belongs to',
+    ],
+    [
+      'what may be chosen',
+      'UART 6\nOptions: lights, 9 V 2 A regulator',
+      'regulators',
+      'its line is about what may be chosen or is to come: ask whether this very board has it',
+    ],
+    [
+      'what is to come',
+      'UART 6\nNext spring: 9 V 2 A',
+      'regulators',
+      'its line is about what may be chosen or is to come: ask whether this very board has it',
+    ],
+    [
+      'one side of a pattern',
+      'Holes 30.5 mm M3 (30.5 x 47)',
+      'patternMm',
+      'another side is given with it: it may be no square',
+    ],
+    ['one of two sockets', 'UART 6, USB-C or micro', 'usbPlug', 'one of two that are named'],
     ['the far end of a range', 'UART 6\nOutput 4.9-5.2 V at 3 A', 'regulators', 'the end of a range of volts'],
   ])('%s: likely', (_, text, field, why) => expect(said(text, field)?.slice(1)).toEqual(['likely', why]));
 
@@ -67,8 +99,7 @@ describe('what stays sure behind its own word, and what does not', () => {
     ['Barometer: no', 'barometer', false],
     ['Barometer DPS310', 'barometer', true],
     ['BMP280 baro', 'barometer', true],
-    ['- Barometer', 'barometer', true],
-    ['F722, OSD, 16 MB', 'overlayChip', true],
+    ['| Item | Value | Note |\n| 9 V | 2 A | enable pin |', 'regulators', '9@2'],
   ])('%s: sure', (text, field, value) => expect(said(text, field)?.slice(0, 2)).toEqual([value, 'sure']));
 });
 
@@ -80,3 +111,29 @@ test('pairs of name and value, as saved pages carry them', () => {
     ['massG', 7.1, 'sure'],
   ]);
 });
+
+test('what only one of several versions has is asked, also where the label alone is read', () => {
+  const text =
+    '<table><tr><th></th><th>Mini</th><th>Pro</th></tr><tr><td>UARTs</td><td>2</td><td>6</td></tr><tr><td>Flash</td><td>none</td><td>16 MB</td></tr></table>';
+  expect(readSpec(text).map((r) => [r.field, r.value, r.doubt, r.version])).toEqual([
+    ['claimedPorts', 2, 'likely', 'mini'],
+    ['claimedPorts', 6, 'likely', 'pro'],
+    ['storageMb', 0, 'likely', 'mini'],
+    ['storageMb', 16, 'likely', 'pro'],
+  ]);
+});
+
+test.each([
+  ['a slip in a word', 'baromter: yes', 'barometer', true],
+  ['marks of footnotes', 'Continuous current(1)   60 A\nBurst current(2)   75 A', 'continuousAmps', 60],
+  ['a dot between pieces', '6 UARTs · 16 MB · OSD', 'storageMb', 16],
+  ['a dot for a decimal point', 'Holes 30·5 mm', 'patternMm', 30.5],
+  ['the heading of absolute limits', 'ABSOLUTE MAXIMUM RATINGS\nInput voltage: 28 V', 'packMaxVolts', 28],
+  ['a choice by ticks', '[ ] with barometer   [x] without', 'barometer', false],
+  ['no in another language on an English page', 'MCU F722, barometer: nei', 'barometer', false],
+  ['only a footprint', 'Baro: footprint only', 'barometer', false],
+  ['a bullet of stars with bold type', '* **Weight**: **8.6 g**\n* **UARTs**: 6', 'massG', 8.6],
+  ['a key to a drawing', 'A  Length    37 mm\nB  Width    36 mm\nC  Holes    30.5 mm', 'widthMm', 36],
+  ['amps of a regulator in a head', 'name,mass_g,uarts,bec5_a\nLapwing,8.1,6,2.5', 'regulators', '5@2.5'],
+  ['a mass of 2.4 g, which is no radio band', 'UART 6\n2.4 g', 'massG', 2.4],
+])('is read through: %s', (_, text, field, value) => expect(said(text, field)?.[0]).toBe(value));

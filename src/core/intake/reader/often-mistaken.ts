@@ -1,11 +1,17 @@
 import type { Read } from './read';
 
 /** "BEC 9 V 2 A | no", "(OSD): no, only digital". */
-const noBehind = /^[^|:=\n]{0,24}[|:=][ \t]{0,3}(?:no|none|not [a-z]+|n|✗|-)[ \t]{0,3}(?:$|[\n,;|.(])/;
+const noBehind = /^[^|:=\n]{0,24}(?:[|:=]|[.]{2,3}|-)[ \t]{0,3}(?:no|none|not [a-z]+|n|✗|-)[ \t]{0,3}(?:$|[\n,;|.:(])/;
 
 /** What else has figures of its own beside those of the board, and words by which they are held against each other. */
 const ofElse =
-  /\b(?:cameras?|vtx|video transmitter|motors?|prop(?:eller)?s?|servos?|gps|spares?|spare parts|bundle|replacements?|measured|nominal|recommended|compatible|works? with|old(?:er)?|previous|instead|rather than|others?|another)\b/;
+  /\b(?:cameras?|vtx|video transmitter|motors?|prop(?:eller)?s?|servos?|gps|spares?|spare parts|bundle|replacements?|measured|nominal|recommended|compatible|works? with|old(?:er)?|previous|instead|rather than|others?|another|planned|preliminary|upcoming|claims?|claimed)\b/;
+
+/** "30.5 x 47": a pattern of which the figure is only one side. */
+const oneSideOf = (side: number, line: string) =>
+  [...line.matchAll(/\b(\d{2}(?:[.,]\d)?) ?x ?(\d{2}(?:[.,]\d)?)\b/g)].some(
+    ([, a, b]) => a !== b && [a, b].some((s) => Number(s!.replace(',', '.')) === side),
+  );
 
 const escAmps = ['continuousAmps', 'burstAmps', 'burstSeconds'];
 
@@ -24,6 +30,8 @@ export function oftenMistaken({ field, value, line, after, quote }: Read): strin
   if (value !== false && value !== 0 && noBehind.test(after)) return 'a no stands behind it in its line';
   const beside = ofElse.exec(line)?.[0];
   if (beside) return `"${beside}" stands in its line: it may be said of that`;
+  if (field === 'patternMm' && oneSideOf(Number(value), line))
+    return 'another side is given with it: it may be no square';
   if (field === 'massIncludes') return 'look which weight it is said of';
   if (named[field] && !named[field].test(line)) return 'its line does not begin with its name';
   if (field === 'burstSeconds' && /\d ?S\b/.test(quote)) return 'S may be seconds or cells';

@@ -35,8 +35,9 @@ const swaps: Record<string, string> = {
   '”': '"',
   '„': '"',
   '″': '"',
-  '•': ' ',
-  '・': ' ',
+  '¹': ' ',
+  '²': ' ',
+  '³': ' ',
   '、': ',',
   '；': ';',
   '☑': '✓',
@@ -52,7 +53,6 @@ const swaps: Record<string, string> = {
   Φ: 'ø',
   Ø: 'ø',
   '∅': 'ø',
-  '·': ' ',
   '⎓': '@',
 };
 
@@ -61,9 +61,10 @@ const swaps: Record<string, string> = {
  * full-width characters become narrow, the many crosses, dashes and bullets become one of each.
  */
 export function plain(text: string): string {
-  // Two or three stars are bold type, one may stand for "times".
+  // Two or three stars are bold type, one before a line is a bullet, else it may stand for "times".
   const swapped = text
-    .replace(/\*{2,3}|(?<=\p{L})\*(?=[ :])/gu, (stars) => ' '.repeat(stars.length))
+    .replace(/\*{2,3}|(?<=\p{L})\*(?=[ :])|(?<=^|\n)\*(?=[ \t])/gu, (stars) => ' '.repeat(stars.length))
+    .replace(/[·•・‧∙]/g, (_, at: number) => dot(text, at))
     .replace(/[^\x00-\x7f]|[*~]/g, (c) => swaps[c] ?? narrow(c));
   const small = swapped.toLowerCase();
   // Some capitals become two letters when made small; then each is done on its own.
@@ -72,6 +73,17 @@ export function plain(text: string): string {
       ? small
       : [...swapped].map((c) => (c.toLowerCase().length === c.length ? c.toLowerCase() : c)).join(''),
   );
+}
+
+/** A dot in the middle: a decimal point between digits, between pieces of a line a comma, at its beginning nothing. */
+function dot(text: string, at: number): string {
+  const before = text.slice(Math.max(0, at - 3), at);
+  if (/\d$/.test(before) && /^\d/.test(text.slice(at + 1, at + 2))) return '.';
+  return /\S[ \t]{0,2}$/.test(before) &&
+    !/[·•・‧∙.][ \t]?$/.test(before) &&
+    !/^[ \t]?[·•・‧∙.]/.test(text.slice(at + 1, at + 3))
+    ? ','
+    : ' ';
 }
 
 const cyrillic: Record<string, string> = { в: 'v', а: 'a', г: 'g', м: 'm', б: 'b', с: 's' };

@@ -1,21 +1,13 @@
+import { slips } from '../../trade/slips';
 import { plain } from './plain';
 import { replaced, type Script } from './script';
 
 const typos: Record<string, string> = {
   mouting: 'mounting',
   mountng: 'mounting',
-  demensions: 'dimensions',
-  dimentions: 'dimensions',
-  dimension: 'dimensions',
   weigth: 'weight',
   wieght: 'weight',
-  barometre: 'barometer',
-  barrometer: 'barometer',
-  continous: 'continuous',
-  continious: 'continuous',
-  continuos: 'continuous',
   curent: 'current',
-  procesor: 'processor',
   recieve: 'receive',
   recieve_list: 'receive list',
   lnput: 'input',
@@ -29,6 +21,23 @@ const typos: Record<string, string> = {
   controler: 'controller',
 };
 const misspelt = new RegExp(`\\b(?:${Object.keys(typos).join('|')})\\b`, 'g');
+
+/** Words of the trade that no other English word is like, and how many letters may be wrong in them. */
+const unmistakable = Object.entries({
+  barometer: 2,
+  continuous: 1,
+  dimensions: 1,
+  processor: 1,
+  regulator: 1,
+  blackbox: 1,
+});
+/** "baromter", "continous": the word that is meant; undefined where it is none of those, or one of them as it stands. */
+function meantBy(word: string): string | undefined {
+  const known = unmistakable.some(([right]) => word === right || word === `${right}s`);
+  return known
+    ? undefined
+    : unmistakable.find(([right, most]) => word[0] === right[0] && slips(word, right, most) <= most)?.[0];
+}
 
 /** The sign that a page writes by its number: "&#10003;" is a tick. */
 function byNumber(name: string): string {
@@ -62,23 +71,33 @@ export function asMeant(script: Script): Script {
       ({ amp: '&', times: 'x', ndash: '-', mdash: '-', quot: '"', lt: '<', gt: '>', check: '✓', cross: '✗' })[name!] ??
       byNumber(name!),
   );
+  s = replaced(s, /<\/t[dh]>[ \t]{0,8}<t[dh]\b[^>\n]{0,200}>/g, () => ' | ');
   s = replaced(
     s,
     /(?:<(?:br|\/?(?:li|p|tr|div|h\d|ul|ol|dl|table|td|th|dd|dt))\b[^>\n]{0,200}>[ \t]{0,8}){1,12}/g,
     () => '\n',
   );
   s = replaced(s, /<\/?(?:span|b|strong|i|em)\b[^>\n]{0,200}>/g, () => ' ');
+  // "[x] F722  [ ] F405"; "( ) with barometer  (x) without".
+  s = replaced(s, /\[( |x)\](?=[ \t])/g, ([tick]) => `(${tick})`);
   s = replaced(
     s,
-    /\[\/?(?:b|i|u|list|\*|x|size|color|url|img|h\d|table|tr|td)(?:=[^\]\n]{0,80})?\]/g,
-    ([], { text }) => (/^\[\/?(?:b|i|u|color|size)/.test(text) ? ' ' : '\n'),
+    /\( \)[ \t]{0,3}with(?: an?)? ([a-z]{3,12})[ \t]{1,6}\(x\)[ \t]{0,3}without\b/g,
+    ([name]) => `${name}: no`,
+  );
+  s = replaced(s, /\[\/?(?:b|i|u|list|\*|size|color|url|img|h\d|table|tr|td)(?:=[^\]\n]{0,80})?\]/g, ([], { text }) =>
+    /^\[\/?(?:b|i|u|color|size)/.test(text) ? ' ' : '\n',
   );
   // "baro?" and on the next line "bo: nope".
   s = replaced(
     s,
-    /\?[ \t]{0,3}\n[ \t>]{0,3}(?:[a-z][a-z0-9_]{0,14}: ?)?(?=(?:no|nope|nah|yes|yep|yeah|sorry|unfortunately|sadly)\b)/g,
+    /\?[ \t]{0,3}\n[ \t>]{0,3}(?:[a-z][a-z0-9_]{0,14}: ?)?(?=(?:no|nope|nah|yes|yep|yeah|sorry|unfortunately|sadly|nein|nej|nee|nei|non|ja|oui|si|leider)\b)/g,
     () => '? ',
   );
+  // "[Overlay] none"
+  s = replaced(s, /(?<=^|\n)\[([a-z][a-z ]{2,18})\][ \t]{1,8}(?=\S)/g, ([name]) => `${name}: `);
+  // Marks of footnotes: "burst current(2)", "16.8 g(4)".
+  s = replaced(s, /(?<=[a-z])\(\d\)(?=[ \t:.,;|]|$|\n)|(?:^|(?<=\n))\(\d\)(?= )/g, () => ' ');
   // "The number of UARTs is: 7"
   s = replaced(s, /(?<=\b(?:is|are|gives|has|of)) ?:(?= ?[\da-z])/g, () => '');
   // "Der 5-V-Regler"; "| uarts || 6".
@@ -87,8 +106,15 @@ export function asMeant(script: Script): Script {
   s = replaced(s, /\b4 ?-?(?:in|en|w|em|i)-? ?1\b/g, () => '4in1');
   // "5V0" is 5.0 V.
   s = replaced(s, /\b(\d{1,2})v(\d)(?=[ :,;|)/]|$|\n)(?! ?a\b)/g, ([v, tenth]) => `${v}.${tenth} v`);
+  // Under the heading of absolute limits "input" is the most that it stands.
+  s = replaced(
+    s,
+    /\babsolute max[^\n]{0,30}\n(?:[^\n]{0,80}\n){0,4}?(?=(?:input|supply)(?: voltage)?[ \t:.|]{1,80}\d)/g,
+    (_, { start, end }) => [{ start, end }, 'max '],
+  );
   // As a reader of print takes them.
   s = replaced(s, /(?<=\d ?)v(?=regulator|bec|out)/g, () => 'v ');
+  s = replaced(s, /\bblack boxe?s?\b/g, () => 'blackbox');
   s = replaced(s, /\b0sd\b/g, () => 'osd');
   s = replaced(s, /\btyp-?c\b/g, () => 'type c');
   s = replaced(s, /\buart's/g, () => 'uarts');
@@ -102,6 +128,7 @@ export function asMeant(script: Script): Script {
   s = replaced(s, /(?<=\b(?:mm|holes?|screws?)[ ,:]{1,2}m) (?=[23]\b)/g, () => '');
   s = replaced(s, /(?<=\b\d{1,3}) (?=[.,]\d{1,2} ?(?:g|mm|v|a)\b)/g, () => '');
   s = replaced(s, misspelt, ([], { text }) => typos[text]);
+  s = replaced(s, /\b[bcdpr][a-z]{6,11}\b/g, ([], { text }) => meantBy(text));
   // "4 rather than 8 uarts", "16 not 128 mb": the other figure is of another board.
   s = replaced(
     s,

@@ -28,10 +28,16 @@ function row(text: string, start: number, end: number, by: RegExp): Row | null {
   const cells: Row = [];
   let at = 0;
   for (const piece of line.split(by)) {
-    const lead = piece.length - piece.trimStart().length;
+    // "Weight  :  8.6 g": the colon stands between the cells.
+    const lead = piece.length - piece.replace(cells.length === 0 ? /^\s+/ : /^[\s:]+/, '').length;
     const from = line.indexOf(piece, at);
-    cells.push({ start: start + from + lead, end: start + from + lead + piece.trim().length, text: piece.trim() });
+    cells.push({
+      start: start + from + lead,
+      end: start + from + piece.trimEnd().length,
+      text: piece.slice(lead).trim(),
+    });
     at = from + piece.length;
+    if (/^\s*:\s*$/.test(piece)) cells.pop();
   }
   // Bars at both ends of a line make no cells, nor does an indent; a tab in front leaves a cell out.
   if (cells[0]?.text === '' && !by.source.includes('t')) cells.shift();
@@ -104,7 +110,7 @@ interface LaidOut {
 }
 
 /** A column of remarks. */
-const remarks = /^(?:notes?|remarks?|comments?|conditions?|bemerkung(?:en)?|remarques?|notas?|uwagi)$/;
+export const remarks = /^(?:notes?|remarks?|comments?|conditions?|bemerkung(?:en)?|remarques?|notas?|uwagi)$/;
 
 /** What is remarked of a figure is about another board or another moment as often as about this one: it stands on a line of its own, and takes the place of a value only where there is none. */
 function laidOut(rows: Row[], text: string): LaidOut | null {
@@ -126,6 +132,16 @@ function laidOut(rows: Row[], text: string): LaidOut | null {
 }
 
 function table(rows: Row[], text: string): LaidOut | null {
+  // The key to a drawing: "A  Length  37 mm".
+  const lettered =
+    rows.length > 2 &&
+    new Set(rows.map((r) => r[0]!.text)).size === rows.length &&
+    rows.every((r) => r.length > 2 && /^[a-z\d]{1,2}[.)]?$/.test(r[0]!.text));
+  if (lettered && rows.filter((r) => isLabel(r[1]!.text)).length >= 2)
+    return table(
+      rows.map((r) => r.slice(1)),
+      text,
+    );
   const head = rows[0]!;
   if (head.length === 2 && rows.every((r) => r.length === 2))
     return { pieces: rows.flatMap((r) => statement(r[0]!, r[1]!)), versions: [] };
@@ -250,16 +266,23 @@ function withUnit([label, value, unit]: Row): Piece[] {
 
 /** The unit that a head puts on its column: "Size (mm)", "weight_g". */
 function unitOf(label: string): string {
+  if (regulatorsAmps.test(label)) return ' a';
+  if (label === 'g') return ' g';
   const [, inBrackets, behind] = /\((mm|g|a|v|s|mb|in|sec)\)$|(?<!\d)[_ ](mm|g|a|v|mb)$/.exec(label) ?? [];
   if (inBrackets === 's' && /time|sec|burst time|duration/.test(label)) return ' s';
   return (inBrackets ?? behind) ? ` ${inBrackets ?? behind}` : '';
 }
 
+/** "bec5_a": the amps of the regulator of so many volts. */
+const regulatorsAmps = /^bec[_ ]?(\d{1,2})(?:v|_)?[_ ]a$/;
+
 const bareLabel = (label: string) =>
   label
+    .replace(regulatorsAmps, 'bec $1 v')
     .replace(/[_ ]?\((?:mm|g|a|v|s|mb|in|sec)\)$|(?<!\d)[_ ](?:mm|g|a|v|mb)$/, '')
     .replace(/[ :]+$/, '')
-    .replaceAll('_', ' ');
+    .replaceAll('_', ' ')
+    .replace(/^[lwhg]$/, (letter) => ({ l: 'length', w: 'width', h: 'height', g: 'weight' })[letter]!);
 
 /** A head of labels over a row for each product: one row is the product; of several only what the page says is meant. */
 function records(head: Row, rows: Row[], text: string): LaidOut | null {

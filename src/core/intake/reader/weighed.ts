@@ -1,6 +1,7 @@
 import type { Reading } from '../reading';
 import { oftenMistaken } from './often-mistaken';
 import type { Read } from './read';
+import { remarks } from './tables';
 
 /** What the readings are worth when held against each other and against where they stand. */
 export function weighed(found: Read[], text: string, talk: readonly [number, number][]): Reading[] {
@@ -15,12 +16,44 @@ export function weighed(found: Read[], text: string, talk: readonly [number, num
   const older = placed.map((r) => olderRevision(r, text));
   const parts = sectioned(older, text);
   return ofSeveral(contradicted(parts.map(versioned)), text).map((r) => {
-    const why = r.inSentence ? 'said in a sentence: look whether it is said of this board' : oftenMistaken(r);
+    const why = r.inSentence
+      ? 'said in a sentence: look whether it is said of this board'
+      : (oftenMistaken(r) ?? chosen(r, text) ?? (r.version === undefined ? besideOthers(r, text) : undefined));
     const last = why ? doubted(r, why) : r;
     const { line: _, after: __, ofAnother: ___, inSentence: ____, ...reading } = last;
     return reading;
   });
 }
+
+/** "Options: barometer +2.50, 9 V 2 A +4.00", "next spring: 9 V as well": whatever stands in such a line. */
+const chosen = (r: Read, text: string) =>
+  /^[ \t*-]{0,4}(?:options?|optional\w{0,2}|extras?|add-ons?|upgrades?|variants?|choose|select|available (?:as|with|in)|on request|next|later|soon|planned|coming|upcoming|future|wish(?:ed|list)?|wanted|needed|what i (?:need|want))\b/.test(
+    text.slice(text.lastIndexOf('\n', r.start) + 1).slice(0, 30),
+  )
+    ? 'its line is about what may be chosen or is to come: ask whether this very board has it'
+    : undefined;
+
+/** In a row of three cells and more a figure may be of another column than its label says; a column of remarks is none. */
+function besideOthers(r: Read, text: string): string | undefined {
+  const from = text.lastIndexOf('\n', r.start) + 1;
+  const end = text.indexOf('\n', r.end);
+  const cells = cellsOf(text.slice(from, end < 0 ? undefined : end));
+  if (cells.length < 3) return undefined;
+  const above = text
+    .slice(Math.max(0, from - 3000), from)
+    .split('\n')
+    .slice(0, -1);
+  const first = above.findLastIndex((line) => cellsOf(line).length < 2 && !/\|[ \t:|-]+\|/.test(line)) + 1;
+  const remarked = cellsOf(above[first] ?? '').some((cell) => remarks.test(cell));
+  return cells.length > (remarked ? 3 : 2) ? 'its row has several cells: look which it belongs to' : undefined;
+}
+/** The cells of a line that say something by themselves: no dashes, no units. */
+const cellsOf = (line: string) =>
+  line
+    .slice(0, 600)
+    .split(/[|\t]| {3,}/)
+    .map((cell) => cell.trim())
+    .filter((cell) => /[^\s:-]/.test(cell) && !/^(?:mm|g|v|a|ma|mb|s|pcs|v ?\/ ?a)$/.test(cell));
 
 const doubted = (r: Read, why: string): Read => (r.doubt === 'sure' ? { ...r, doubt: 'likely', why } : r);
 const ofOneOf = (r: Read): Read =>

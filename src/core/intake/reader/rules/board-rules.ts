@@ -16,28 +16,35 @@ import {
 } from './rule';
 import type { SpecField } from '../../../figures/spec-field';
 
-/** Whether something is there; in doubt where the text leaves it open. */
+/** Whether something is there; in doubt where the text leaves it open, or does not say so behind its own label. */
 function present(field: SpecField, words: Around): Found[] {
+  if (
+    /^[ \t]{0,3}[:=|?-]?[ \t]{0,3}(?:unknown|not known|untested|not tested|tbd|tba|to be (?:decided|confirmed))\b/.test(
+      words.after,
+    )
+  )
+    return [];
   const why = openness(words);
   if (!denied(words))
-    return one(field, true, why ?? (settled(words) ? undefined : (unsettled(words) ?? unaffirmed(words) ?? bare)));
+    return one(field, true, why ?? (affirmed(words) ? undefined : (unsettled(words) ?? unaffirmed(words) ?? bare)));
   // What may be chosen is not simply absent.
   const choice = /option |with or without/.test(`${words.after} ${why ?? ''}`) ? why : undefined;
-  return one(field, false, hedge(words) ?? choice);
+  return one(field, false, hedge(words) ?? choice ?? (plainlyDenied(words) ? undefined : nearby));
 }
 
-/** Said with yes, by a tick, by its chip, by a word that it is there, or as an item of its own in a list. */
-const settled = ({ before, after }: Around) =>
-  /^[ \t]{0,3}(?:chip|sensor)?[ \t]{0,3}[:=|?(-]?[ \t]{0,3}(?:yes|y\b|✓|fitted|integrated|built|on ?board|standard|there|included|(?:bmp|dps|spl|ms56|lps|at74|max74)\d)/.test(
-    after,
-  ) ||
-  /(?:\b(?:bmp|dps|spl|ms56|lps|at74|max74)[\da-z]{1,6}|\b(?:built|integrated|on ?board|includes|including|has|with)(?:[ -]in)?(?: an?| the)?|✓)[ \t]{1,3}$/.test(
-    before,
-  ) ||
-  (/(?:^[ \t]{0,3}[*•+-]|[,;/+]|\. )[ \t]{0,3}$/.test(before) && /^[ \t]{0,3}(?:$|[,;/+.]|\n)/.test(after));
+const chips = '(?:bmp|dps|spl|ms56|lps|at74|max74)\\d';
+/** Said with a yes or a tick behind its label, or by its chip. */
+const yesBehind = new RegExp(
+  `^[ \\t]{0,3}(?:chip|sensor)?[ \\t]{0,3}(?:[:=|?(][ \\t]{0,3}(?:yes|y\\b|✓|fitted|integrated|built|on ?board|standard|there|included|${chips})|(?:yes\\b|✓|${chips}))`,
+);
+const yesBefore = new RegExp(`(?:\\b${chips}[\\da-z]{0,6}|✓)[ \\t]{1,3}$`);
+const affirmed = ({ before, after }: Around) => yesBehind.test(after) || yesBefore.test(before);
+/** "Barometer: no". Of a row without marks, "OSD no baro", it is not clear whose "no" it is. */
+const plainlyDenied = ({ after }: Around) => /^[ \t]{0,3}(?:chip|sensor)?[ \t]{0,3}(?:[:=|?(]|✗|- )/.test(after);
 
 /** Of such words without more, a few in a hundred turned out to be a label whose "no" was said in a way of its own (docs/method-reader.md). */
-const bare = 'named, without a word that it is there';
+const bare = 'named, without a yes behind its name';
+const nearby = 'a "no" stands by it: look whether it is meant for it';
 
 /** A sentence that names it without a word that says that it is there: "we left the barometer for the next one". */
 const unaffirmed = (words: Around) => {
@@ -100,7 +107,7 @@ export const portRules: Rule[] = [
     sane('claimedPorts', num(n), 1, 16),
   ),
   rule(
-    `\\b(?:number of uarts?|uarts?(?: ports?)?(?: count)?|uart quantity|(?:hardware )?serial(?: ports?| i/o)?)${W}(?:[:=?-](?: a:)?(?: there are)?|x${W}|:${W}x|(?<=count ?))${W}(\\d{1,2})\\b(?![.,]\\d)(?! ?(?:free|spare|volt|v\\b))`,
+    `\\b(?:number of uarts?|uarts?(?: ports?)?(?: count)?(?: ?/ ?[^\\s:/|\\d]{4,20})?|uart quantity|(?:hardware )?serial(?: ports?| i/o)?)${W}(?:[:=?-](?: a:)?(?: there are)?|x${W}|:${W}x|(?<=count ?))${W}(\\d{1,2})\\b(?![.,]\\d)(?! ?(?:free|spare|volt|v\\b))`,
     ([n], around) => sane('claimedPorts', num(n), 1, 16, openness(around) ?? counting(around)),
   ),
   rule(`\\b(?:uarts|serial ports?)[ \\t]{1,6}(\\d{1,2})\\b(?!${W}(?:[-,]|\\.\\d))(?! ?(?:free|spare))`, ([n]) =>
@@ -111,7 +118,7 @@ export const portRules: Rule[] = [
     /uart ?\d/.test(before) ? [] : sane('claimedPorts', num(n), 1, 16),
   ),
   rule(
-    `\\b(\\d{1,2})${W}(?:x${W})?(?:full |complete |hardware |free |usable |real )?(?:pcs |groups? |sets? )?(?:uarts?(?!\\d)|serial ports?\\b|serial interfaces?\\b|ports? uart(?!\\d))`,
+    `\\b(\\d{1,2})${W}(?:x${W})?(?:(?:full|complete|hardware|free|usable|real|independent|physical|true|separate) ){0,2}(?:pcs |groups? |sets? )?(?:uarts?(?!\\d)|serial ports?\\b|serial interfaces?\\b|ports? uart(?!\\d))`,
     ([n], around) => {
       const why =
         openness(around) ??
@@ -120,6 +127,16 @@ export const portRules: Rule[] = [
           : undefined);
       return denied(around) || /^ ?\? ?no\b/.test(around.after) ? [] : sane('claimedPorts', num(n), 1, 16, why);
     },
+  ),
+  // "Q: How many UARTs are there?" and on the next line "A: It has 6."
+  rule(
+    `\\bhow many (?:hardware |free )?(?:uarts|serial ports)[^?\\n]{0,60}\\?[ \\t\\n]{1,4}(?:[a-z][a-z0-9]{0,12}[:.] )?(?:it has |there are |it'?s |has |you get |we count )?(\\d{1,2})\\b(?![.,]\\d)`,
+    ([n], around) =>
+      sane('claimedPorts', num(n), 1, 16, /\bfree\b/.test(around.text) ? 'free ones were asked for' : undefined),
+  ),
+  rule(
+    `\\b(?:receiver|radio|module|bluetooth|video|transmitter)\\b(?:[a-z ]{0,24}\\b(?:sits|lives|hangs|is|works|runs))? on uart ?(\\d)\\b`,
+    ([n], around) => one('takenPort', num(n), openness(around) ?? 'it may be a proposal'),
   ),
   rule(`\\bports?${W}:${W}(\\d{1,2}) (?:hardware )?serial\\b`, ([n]) => sane('claimedPorts', num(n), 1, 16)),
   rule(`(?:^|(?<=\\n))[ \\t]{0,3}(\\d) ports\\b|\\bports?:${W}(\\d{1,2})\\b`, ([a, b]) =>
@@ -170,8 +187,9 @@ export const extrasRules: Rule[] = [
     '\\b(?:usb[ -]?c|(?:usb[ :-]{0,3})?type[ -]?c|usb(?: plug| socket| connector)?[ \\t]{0,3}[:-][ \\t]{0,3}c)\\b',
     (_, words) => plug('C', words),
   ),
-  rule('\\b(?:micro[ -]?usb|usb(?: is| plug| socket| connector)?[: -]{0,3}micro|(?<=usb\\? )micro)\\b', (_, words) =>
-    plug('micro', words),
+  rule(
+    '\\b(?:micro[ -]?usb|usb(?: is(?: an?)?| plug| socket| connector)?[: -]{0,3}micro|(?<=usb\\? )micro)\\b',
+    (_, words) => plug('micro', words),
   ),
 ];
 
@@ -197,6 +215,8 @@ function storage(v: string | undefined, unit: string | undefined, around: Around
 function plug(kind: 'C' | 'micro', words: Around): Found[] {
   if (denied({ before: words.before, after: '' }) || /\bno longer $/.test(words.before) || /^ ?✗/.test(words.after))
     return [];
+  if (/^,? (?:or|and|\/) (?:micro|c|type)\b/.test(words.after))
+    return one('usbPlug', kind, 'one of two that are named');
   if (/^[ -]{0,2}(?:extension|cable|cord|lead|hub)\b/.test(words.after)) return [];
   const adapter = /\badapter\b/.test(words.before) ? 'on an adapter' : undefined;
   return one('usbPlug', kind, openness(words) ?? adapter);

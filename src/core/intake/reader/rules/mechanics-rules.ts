@@ -4,7 +4,7 @@ import { denied, num, one, openness, rule, sane, MM, N, W, type Around, type Fou
 const patterns = [16, 20, 25, 25.5, 30.5];
 const inches = /^(?:in|inch|inches|")$/;
 const UNIT = '(mm|millimet(?:re|er)s?|cm|in|inch|inches|")';
-const mountWords = /(?:mount|hole|screw|pattern|spacing|m[23] at)(?:(?!\. )[^\n;]){0,18}$/;
+const mountWords = /(?:mount|hole|screw|pattern|spacing|m[23] at)(?:(?!\. |\bm[23] ?\|)[^\n;]){0,18}$/;
 const sizeWords = /\b(?:size|dimensions?|outline|measures|board|pcb|overall|case|square)\b/;
 
 function mm(value: string | undefined, unit: string | undefined): number {
@@ -51,7 +51,7 @@ export const holeRules: Rule[] = [
     },
   ),
   rule(
-    `\\b${N} ?(?:${MM})?${W}(?:mounting|holes?\\b|hole pattern|pattern|square (?:hole )?pattern|square holes|(?=\\(m[23]\\)|[/,]? ?m[23]\\b))`,
+    `\\b${N} ?(?:${MM})?${W}(?:frames?\\b|mounting|holes?\\b|hole pattern|pattern|square (?:hole )?pattern|square holes|(?=\\(m[23]\\)|[/,]? ?m[23]\\b))`,
     ([v], around) => (patterns.includes(num(v)) ? one('patternMm', num(v), openness(around)) : []),
   ),
   rule(`\\b(30[.,]5|25[.,]5) ?(?:${MM})?\\b(?! ?(?:x|by) )`, ([v]) =>
@@ -136,6 +136,9 @@ export const sizeRules: Rule[] = [
     `\\b(?:(?:stack |overall |total )?height(?: over (?:parts|all|components))?|thickness(?: over (?:parts|all|components))?|thick|builds)${W}:?${W}${N} ?mm\\b`,
     ([h]) => sane('heightMm', num(h), 2, 60),
   ),
+  rule(`\\b(?:parts up to|tallest part)${W}:?${W}${N} ?mm\\b`, ([h]) =>
+    sane('heightMm', num(h), 2, 60, 'the height of its parts, perhaps without the board'),
+  ),
   rule(`\\b(?:total|overall)(?: height)?(?: with [a-z]{3,12})? ${N} ?mm\\b(?! ?x)`, ([h]) =>
     sane('heightMm', num(h), 2, 60),
   ),
@@ -190,8 +193,9 @@ const isOf = (of: string) =>
 
 export const massRules: Rule[] = [
   // Scales of the trade show grams.
-  rule(`(?:^|(?<=\\n|[;|] ?))[ \\t]{0,4}(?:net )?(?:weight|mass)${W}[:=]${W}${N}(?=[ \\t]{0,4}(?:$|\\n|[;|]))`, ([v]) =>
-    sane('massG', num(v), 1, 300, 'a mass without its unit, taken for grams'),
+  rule(
+    `(?:^|(?<=\\n|[;|] ?))[ \\t]{0,4}(?:net )?(?:weight|mass|wt)${W}[:=]${W}${N}(?=[ \\t]{0,4}(?:$|\\n|[;|]))`,
+    ([v]) => sane('massG', num(v), 1, 300, 'a mass without its unit, taken for grams'),
   ),
   rule(
     `\\b${massWord}${W}\\(((?:with|without|incl|excl|w/o)[^)\\n]{2,40})\\)${W}[:|]?${W}${N} ?${GRAMS}\\b`,

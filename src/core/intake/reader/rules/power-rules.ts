@@ -15,6 +15,15 @@ const ofARegulator = (before: string) =>
 
 /** What the pack may be: cells in series and volts. */
 export const packRules: Rule[] = [
+  rule('\\b(\\d)[ -]?cells? (?:to|-) (\\d)[ -]?cells?\\b', ([a, b], around) => cells(num(a), num(b), around)),
+  rule('\\b(?:a single|single|one)[ -](?:lithium |lipo )?cells?\\b(?! (?:or|to)\\b)', (_, around) =>
+    denied(around) || /\\b(?:or|to|per|than) $/.test(around.before)
+      ? []
+      : [...one('cellsMin', 1, openness(around)), ...one('cellsMax', 1, openness(around))],
+  ),
+  rule(`\\b(\\d) or (\\d)(?: lithium| lipo)? cells?\\b`, ([a, b], around) =>
+    num(b) === num(a) + 1 ? cells(num(a), num(b), around) : [],
+  ),
   // "4S, 5S and 6S"
   rule(
     `\\b(\\d{1,2}) ?s(?:, ?\\d{1,2} ?s){0,6},? ?(?:and|or|&|,) ?(\\d{1,2}) ?s\\b(?! (?:packs? )?(?:not|is not))`,
@@ -108,7 +117,7 @@ export const packRules: Rule[] = [
     ...one('packMaxVolts', num(v)),
   ]),
   rule(
-    `\\b(?:abs(?:olute)?(?:\\.|ly)? max(?:imum|\\.)?(?: ratings?)?(?: (?:at|on) (?:the )?(?:pads?|input|board))?(?: is| of)?|never exceed|(?:do )?not exceed|(?:do )?not feed more than|(?:no|not|never) more than|under no circumstances more than|not above|damaged? above|dies above)${W}:?${W}${N} ?v(?:olts?)?\\b`,
+    `\\b(?:abs(?:olute)?(?:\\.|ly)? max(?:imum|\\.)?(?: ratings?)?(?: (?:at|on) (?:the )?(?:pads?|input|board))?(?: is| of)?|never exceed|(?:do )?not exceed|(?:do )?not feed more than|(?:no|not|never)(?: (?:see|get|be given|be fed|take|carry))? more than|under no circumstances more than|not above|damaged? above|dies above)${W}:?${W}${N} ?v(?:olts?)?\\b`,
     ([v], { after }) => (/^,? ?\d{1,2}(?:\.\d)? ?m?a\b/.test(after) ? [] : sane('packMaxVolts', num(v), 3.5, 70)),
   ),
   rule(
@@ -116,7 +125,7 @@ export const packRules: Rule[] = [
     ([v]) => sane('packMaxVolts', num(v), 3.5, 70),
   ),
   rule(
-    `\\b${N}${W}(?:v(?:olts?)?${W})?(?:-{1,3}|\\.{2,3}|to)${W}${N} ?v(?:olts?|dc)?\\b(?:${W}dc)?`,
+    `\\b${N}${W}(?:v(?:olts?)?${W})?(?:-{1,3}|\\.{2,3}|to|à)${W}${N} ?v(?:olts?|dc)?\\b(?:${W}dc)?`,
     ([a, v], { before, after }) =>
       num(a) < num(v) &&
       num(v) >= 3.9 &&
@@ -178,16 +187,16 @@ export const sensorRules: Rule[] = [
     `\\b${N} ?a (?:current|hall) (?:sensor|meter) ${CONT}[,; ]{1,3}(?:and )?${N} ?${AMP} (?:peak|max|burst)`,
     ([, a]) => sane('sensorAmps', num(a), 5, 1000),
   ),
-  rule(`\\b${N} ?a (?:current|hall) (?:sensor|meter)\\b(?:${W}\\(${W}${N} ?a peak\\))?`, ([a]) =>
+  rule(`\\b${N} ?a (?:(?:current|hall) )?(?:sensor|meter)\\b(?:${W}\\(${W}${N} ?a peak\\))?`, ([a]) =>
     sane('sensorAmps', num(a), 5, 1000),
   ),
   rule(
-    `\\b(?:(?:current|hall) (?:sensor|meter)|ammeter|current sensing|sensor(?=[: ]{1,3}(?:0 ?- ?)?\\d))\\b(?:(?!\\. )[^\\n;]){0,48}?(?:0${W}-${W})?\\b${N} ?${AMP}(?:${W}\\(${W}${N} ?${AMP} (?:peak|burst)[^)\\n]{0,14}\\))?`,
+    `\\b(?:(?:current|hall) (?:sensor|meter)|ammeter|current sens(?:ing|e)|sensor(?=[: ]{1,3}(?:(?:up )?to )?(?:0 ?- ?)?\\d)|current (?:is )?measured (?:up )?to)\\b(?:(?!\\. )[^\\n;]){0,48}?(?:0${W}-${W})?\\b${N} ?${AMP}(?:${W}\\(${W}${N} ?${AMP} (?:peak|burst)[^)\\n]{0,14}\\))?`,
     ([a], around) => (denied({ before: around.before, after: '' }) ? [] : sane('sensorAmps', num(a), 5, 1000)),
   ),
   rule(
-    `\\b3[.,]3 ?v${W}=${W}${N} ?${AMP}|\\b(?:shunt|sensor|meter) reads (?:up )?to ${N} ?${AMP}|\\bfull scale${W}:?(?: at| of| is)?${W}${N} ?${AMP}|\\b${N} ?${AMP}${W}full scale\\b`,
-    ([a, b, c, d]) => sane('sensorAmps', num(a ?? b ?? c ?? d), 5, 1000),
+    `\\b3[.,]3 ?v${W}=${W}${N} ?${AMP}|\\b(?:shunt|sensor|meter) reads (?:up )?to ${N} ?${AMP}|\\bfull scale${W}:?(?: at| of| is)?${W}${N} ?${AMP}|\\b${N} ?${AMP}${W}full scale\\b|\\b0 (?:to|-) 3[.,]3 ?v (?:for|=) 0 (?:to|-) ${N} ?${AMP}`,
+    ([a, b, c, d, e]) => sane('sensorAmps', num(a ?? b ?? c ?? d ?? e), 5, 1000),
   ),
 ];
 
@@ -200,7 +209,7 @@ export const currentRules: Rule[] = [
     ([s, a], around) => burst(a, s, around),
   ),
   rule(
-    `\\b(?:esc )?${PEAK}(?: current)?${W}[:=]?${W}(?:(?:of|up to|to)${W}){0,2}(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?(?:${W}[/,(]?${W}(?:for )?${SECONDS}\\)?)?`,
+    `\\b(?:esc )?${PEAK}(?: current)?${W}[:=]?${W}(?:(?:of|up to|to)${W}){0,2}(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?(?:${W}[/,(]?${W}(?:for |at most |up to |for (?:at most|up to|no more than) |no more than |max\\.? )?${SECONDS}\\)?)?`,
     ([a, s], around) => burst(a, s, around),
   ),
   rule(`\\b(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?${W}\\(${W}(?:burst|peak)?${W}${SECONDS}\\)`, ([a, s], around) =>
@@ -216,6 +225,10 @@ export const currentRules: Rule[] = [
   ),
   rule(`\\b${N} ?a ${SECONDS}(?=[ ,;.)]|$|\\n)`, ([a, s], around) => burst(a, s, around)),
   rule(`\\(${N} ?a(?:,? | ?/ ?)${SECONDS}\\)`, ([a, s], around) => burst(a, s, around)),
+  rule(
+    `\\b${N} ?${AMP} (?:per|a|each) (?:motor|channel|output),? (?:for (?:up to |at most )?|up to |at most )${SECONDS}(?![ ,:]{1,3}\\d{1,3} ?a\\b)`,
+    ([a, s], around) => burst(a, s, around),
+  ),
   rule(`\\bfor (?:up to )?${SECONDS}[ ,:]{1,3}${N} ?${AMP}`, ([t, a], around) => burst(a, t, around)),
   rule(`\\bchannels? (?:carries|carry|gives?|delivers?|takes?|is good for|are good for) ${N} ?${AMP}`, ([a], around) =>
     continuous(a, around),
@@ -237,6 +250,12 @@ export const currentRules: Rule[] = [
   rule(`\\b${N} ?${AMP}${W}\\(?(?:${CONT}|(?:per|a) (?:channel|motor|arm|esc)|each\\b|4 ?in ?1)`, ([a], around) =>
     /\b(?:peak|burst)[^,;|\n]{0,10}$|\bpads?[^.;\n]{0,12}$/.test(around.before) ? [] : continuous(a, around),
   ),
+  rule(`\\besc\\b[a-z ]{0,24} (?:is|does|gives|has) ${N} ?${AMP}(?! ?(?:burst|peak))`, ([a], around) =>
+    continuous(a, around),
+  ),
+  rule(`[(,] ?${N} ?${AMP}(?=, ?\\d{1,3} ?a(?:mps?)? (?:burst|peak))`, ([a], around) =>
+    /\b(?:esc|4in1|aio)\b/.test(around.line) ? continuous(a, around) : [],
+  ),
   rule(`\\b(?:4|four) escs? (?:of|with|at) ${N} ?${AMP}`, ([a], around) => continuous(a, around)),
   rule(`\\b(?:4|four) ${N} ?${AMP} (?:speed controllers?|escs?|channels?)`, ([a], around) => continuous(a, around)),
   rule(`\\b(?:(?:\\d|four) channels? of) ${N} ?${AMP}`, ([a], around) => continuous(a, around)),
@@ -251,11 +270,13 @@ export const currentRules: Rule[] = [
   rule(`\\b${N} ?${AMP} (?:4in1|aio|escs?|stack)\\b`, ([a], around) =>
     /with our|use our/.test(around.before) ? [] : continuous(a, around),
   ),
-  rule(`\\b(?:aio|stack)\\b[^\\n,;:|]{0,36}? ${N} ?a(?=[ \\t]*(?:$|\\n|[,;|]))`, ([a], around) =>
-    continuous(a, around).map((f) => ({
-      ...f,
-      why: f.why ?? 'amps in the name, without a word that says for how long',
-    })),
+  rule(
+    `\\b(?:aio|stack)\\b[^\\n,;:|]{0,36}? ${N} ?a(?=[ \\t]*(?:$|\\n|[,;|])| \\d{1,2} ?-? ?\\d?s\\b)`,
+    ([a], around) =>
+      continuous(a, around).map((f) => ({
+        ...f,
+        why: f.why ?? 'amps in the name, without a word that says for how long',
+      })),
   ),
   rule(`\\b(?:aio|stack|esc)(?: \\d{1,2})?${W}[/,-]${W}${N} ?${AMP}`, ([a], around) => continuous(a, around)),
   rule(`(?<=[,;:/] )${N} ?${AMP}(?= ?[,;/])`, ([a], around) =>
@@ -271,12 +292,17 @@ const milli = (a: string | undefined, unit: string | undefined) => num(a) / (uni
 const V = 'v(?:olts?)?';
 const A = '(ma|amp(?:ere)?s?|a)\\b';
 const NAMED =
-  '(?:(?:bec|ldo|rail|output|out|regulator|supply|boost|buck|pads?|reg|one)(?:[ \\t]{0,2}\\([a-z0-9 ]{1,20}\\)[ \\t]{0,2}[:=]?)?)';
+  '(?:(?:bec|ldo|rail|output|out|regulator|supply|boost(?:er)?|buck|converter|pads?|reg|one)(?:[ \\t]{0,2}\\([a-z0-9 ]{1,20}\\)[ \\t]{0,2}[:=]?)?)';
 /** Behind the amps of a regulator: what it gives for moments, which is no motor's. */
 const MOMENTS = `(?:${W}(?:max\\.? )?(?:${CONT}))?(?: at \\d{1,3} ?°? ?c)?(?:${W}[,;/(]${W}${N} ?a(?:mps?)? (?:(?:peak|max|burst|for moments)\\)?(?:${W}\\(?(?:for )?${SECONDS}\\)?)?|for ${SECONDS}))?`;
 
 /** What the board's own regulators give. */
 export const regulatorRules: Rule[] = [
+  // "5/6/7.2 V, 8 A peak, 5 A continuous": the first of its volts, and what it gives without end.
+  rule(
+    `\\b${N}(?: ?v)?(?: ?/ ?${N}(?: ?v)?){0,2} ?v?,?${W}${N} ?${AMP} (?:peak|burst|max)[,;/ ]{1,3}${N} ?${AMP} (?:${CONT})`,
+    ([v, , , a]) => regulator(num(v), num(a)),
+  ),
   rule(
     `\\bv(?:olts?)?: ?${N}(?: v)?[ \\t]{0,3}\\n(?:[a-z0-9 ]{1,16}: ?[^\\n]{0,20}\\n)?[ \\t]{0,6}a(?:mps?)?: ?${N}(?: a)?(?=[ \\t]*(?:\\n|$))`,
     ([v, a]) => regulator(num(v), num(a)),
@@ -284,6 +310,12 @@ export const regulatorRules: Rule[] = [
   rule(
     `\\b${N} ?${V}${W}(?:and|&|/|,|\\+)${W}${N} ?${V}${W}(?:${NAMED}s?${W})?[,@:]?${W}(?:at )?${N} ?${A} each\\b`,
     ([v, w, a, unit]) => [...regulator(num(v), milli(a, unit)), ...regulator(num(w), milli(a, unit))],
+  ),
+  // "5 V, 6 V or 7.4 V 6 A": delivered at one of them.
+  rule(
+    `\\b${N} ?${V}(?:, ${N} ?${V}){0,2} or ${N} ?${V}(?: ?\\((?:[^)\\n]{0,20}, )?(?:${N} ?v )?[^)\\n]{0,24}\\))?,?${W}${N} ?${A}`,
+    ([v, , , asDelivered, a, unit]) =>
+      regulator(num(asDelivered ?? v), milli(a, unit), 'its volts may be chosen: look how it is delivered'),
   ),
   rule(
     `\\bregulators? ?\\(?${N}(?: ?${V})? and ${N} ?${V}\\)? (?:give|carry|deliver|make) (?:up to )?${N} ?${A}`,
@@ -315,12 +347,17 @@ export const regulatorRules: Rule[] = [
     regulator(num(v), milli(a, unit), openness(around)),
   ),
   rule(
-    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)${NAMED}?(?: of the [^\\n,.;]{1,24}? (?=gives)| too,| as well,| up from [\\d.]{1,4} ?a to)?${W}[@/:,=-]?${W}(?:(?:now |only |gives |with )?(?:claimed|rated|\\d{1,3} ?w,?|now|only|another|gives?|delivers?|suppl(?:y|ies)|carr(?:y|ies)|makes|may carry|can carry|together(?: may| can)? (?:carry|give)|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|that is|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
+    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)${NAMED}?(?: of the [^\\n,.;]{1,24}? (?=gives)| too,| as well,| up from [\\d.]{1,4} ?a to)?${W}[@/:,=-]?${W}(?:(?:now |only |gives |with |which is |which |\\. it |about |around |roughly )?(?:claimed|rated|about|of|for|\\d{1,3} ?w,?|now|only|another|gives?|delivers?|suppl(?:y|ies)|carr(?:y|ies)|makes|may carry|can carry|together(?: may| can)? (?:carry|give)|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|that is|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
     ([v, , a, unit], around) => {
       if (denied({ before: around.before, after: '' }) || /^ ?✗/.test(around.after)) return [];
       // "3 A on 5 V, 2 A on 9 V": the amps are those of the next one.
       if (/^ ?(?:on|of|from) (?:the )?\d{1,2}(?:\.\d)? ?v\b/.test(around.after)) return [];
-      if (/\b(?:example|load|draws?|needs?|consum\w+|takes)\b(?:[^.;\d\n]|\.\d){0,40}$/.test(around.before)) return [];
+      if (
+        /\b(?:example|load|draws?|needs?|consum\w+|takes|sagg?\w*|dropp?ed|fell|dipp?ed)\b(?:[^.;\d\n]|\.\d){0,40}$/.test(
+          around.before,
+        )
+      )
+        return [];
       if (/\d ?(?:-|to) ?$/.test(around.before))
         return regulator(num(v), milli(a, unit), 'the end of a range of volts');
       const measured = /\b(?:pulled|pulls|measured|held|was fine with)\b/.test(around.before.slice(-24))
@@ -338,12 +375,14 @@ export const regulatorRules: Rule[] = [
     },
   ),
   rule(
-    `\\b${N} ?${A}${W}(?:@|at|/|on|from)?${W}${N} ?${V}(?:${W}(?:${NAMED}))?(?![\\d.]|,\\d)`,
+    `\\b${N} ?${A}${W}(?:@|at|/|on|from)?${W}(?:the )?${N} ?${V}(?:${W}(?:${NAMED}))?(?!\\d|[.,]\\d)`,
     ([a, unit, v], around) =>
       denied(around) ||
       // Volts stand before these amps already.
       /\d ?v ?[^\w\s,;|/]?[ \t]?$/.test(around.before) ||
-      /\b(?:load|draws?|needs?|consum\w+|takes|pulled)\b[^.;\n]{0,12}$/.test(around.before)
+      /\b(?:load|draws?|needs?|consum\w+|takes|pulled|sagg?\w*|dropp?ed|fell|dipp?ed)\b[^.;\n]{0,12}$/.test(
+        around.before,
+      )
         ? []
         : regulator(num(v), milli(a, unit), openness(around)),
   ),

@@ -48,7 +48,8 @@ export function denied({ before, after }: Pick<Around, 'before' | 'after'>): boo
   );
 }
 
-const FEATURE = '(?:baro(?:meter)?|osd|flash|blackbox|compass|overlay|led|9v)';
+const FEATURE =
+  '(?:baro(?:meter)?|osd|flash|blackbox|log(?:ging)?|memory|compass|magnetometer|overlay|led|usb|esc|bec|9v)';
 const noOfAnother = new RegExp(`\\b${FEATURE}[ :]{1,3}no[ \\t]{1,3}$`);
 const noOfNext = new RegExp(`^[ \\t]{0,3}[|,;/]?[ \\t]{0,3}no ${FEATURE}\\b(?![ :]{1,3}(?:yes|no|y|n)\\b)`);
 const valueFollows = /^[ \t]{0,3}[:=]?[ \t]{0,3}(?:yes|no|none|y|n|✓|✗)\b/;
@@ -60,16 +61,16 @@ const deniedBefore = (before: string) =>
   );
 
 const deniedAfter = (after: string) =>
-  /^[ \t]{0,6}(?:chip|sensor|module|flash|memory|socket|plug|input|output|function)?(?:[ \t]{0,6}(?:\((?:bmp|dps|spl)?[a-z0-9]{0,8}\))?)(?:[ \t]{0,6}[:=|?-]){0,3}[ \t]{0,6}(?:option )?(?:(?:is |are |was )?(?:no(?!\. ?\d| \d)|none|nope|n\/a|n(?=[ \t]*(?:$|\n|[,;|]))|without|absent|missing|unpopulated|empty|removed|dropped|gone|left out|0(?=[ \t]*(?:$|\n|[,;|]))|not (?:there|fitted|included|supported|available|present|populated|installed|on ?board|equipped|mounted)|isn't|not)\b(?! sure| only)|isn't (?:included|fitted|there|present)|✗|x(?=[ \t]*(?:$|\n|[,;|]))|-(?=[ \t]*(?:$|\n|\|)))/.test(
+  /^[ \t]{0,6}(?:chip|sensor|module|flash|memory|socket|plug|input|output|function)?(?:[ \t]{0,6}(?:\((?:bmp|dps|spl)?[a-z0-9]{0,8}\))?)(?:[ \t]{0,6}[:=|?-]){0,3}[ \t]{0,6}(?:option )?(?:(?:is |are |was )?(?:(?:footprint|place|pads?) only|not stuffed|unstuffed|dnp\b|no(?!\.? ?\d{1,3}\b(?! ?(?:mb|g|mm|v|a|s|x|uarts?)\b))|none|nope|n\/a|n(?=[ \t]*(?:$|\n|[,;|]))|without|absent|missing|unpopulated|empty|removed|dropped|gone|left out|0(?=[ \t]*(?:$|\n|[,;|]))|not (?:there|fitted|included|supported|available|present|populated|installed|on ?board|equipped|mounted)|isn't|not)\b(?! sure| only)|isn't (?:included|fitted|there|present)|✗|x(?=[ \t]*(?:$|\n|[,;|]))|-(?=[ \t]*(?:$|\n|\|)))/.test(
     after,
   ) ||
-  /^ ?\?[ \t]{0,3}(?:a\d{0,2}: ?)?(?:sorry|unfortunately|leider|no\b|nope|it (?:has|does) not|there is (?:not|none))/.test(
+  /^(?: [a-z]{2,10})? ?\?[ \t]{0,3}(?:a\d{0,2}: ?)?(?:sorry|unfortunately|leider|no\b|nope|it (?:has|does) not|there is (?:not|none))/.test(
     after,
   );
 
 /** Words by which a text leaves open whether this very board has what it names. */
 const leavesOpen =
-  /\b(?:optional(?:ly)?|options?|some (?:versions?|boards|batches)|depend(?:s|ing) on|external|separate(?:ly)?|upgrade|add-on|(?:pro|plus|max) (?:version|only|model)|on the (?:pro|plus|max)(?: version| model)?|with or without|please choose|choose|sold (?:apart|separately)|on request)\b/;
+  /\b(?:optional(?:ly)?|options?|some (?:versions?|boards|batches)|depend(?:s|ing) on|external|separate(?:ly)?|upgrade|add-on|(?:pro|plus|max) (?:version|only|model)|on the (?:pro|plus|max)(?: version| model)?|with or without|please choose|choose|sold (?:apart|separately)|on request|can be had|can be ordered|either)\b/;
 const hedged =
   /\b(?:i think|should be|should weigh|said to|maybe|perhaps|probably|i guess|not sure|supposedly|might be|i believe|allegedly)\b/;
 const ofBefore = /\b(?:was|were|formerly|previously|used to (?:be|have)|the old|last one had|older)\b/;
