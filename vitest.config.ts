@@ -3,6 +3,9 @@ import { defineConfig } from 'vitest/config';
 
 const alias = { '@': path.resolve(import.meta.dirname, 'src') };
 
+/** They set the environment of the process and use the one database that the application keeps open: each on its own. */
+const asApplication = ['src/server/people/people.test.ts', 'src/server/ranking.test.ts'];
+
 export default defineConfig({
   test: {
     projects: [
@@ -23,6 +26,17 @@ export default defineConfig({
         test: {
           name: 'database',
           include: ['src/{db,server}/**/*.test.ts'],
+          exclude: asApplication,
+          testTimeout: 30_000,
+          fileParallelism: false,
+          isolate: false,
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'database as the application has it',
+          include: asApplication,
           testTimeout: 30_000,
           fileParallelism: false,
         },
@@ -33,6 +47,7 @@ export default defineConfig({
           name: 'screens',
           include: ['e2e/**/*.test.ts'],
           setupFiles: ['e2e/own-server.ts'],
+          isolate: false,
           testTimeout: 240_000,
           hookTimeout: 120_000,
           // As many as there are servers.

@@ -11,7 +11,8 @@ import { ask } from './editing-clients';
 import { clickOn } from './visit';
 
 /** Some more than a page climbs whole. */
-const boards = Array.from({ length: 900 }, (_, i) => variedBoard(i, demoShelf().boards));
+const shelf = demoShelf();
+const boards = Array.from({ length: 900 }, (_, i) => variedBoard(i, shelf.boards));
 const candidates = boards.filter(isCandidate).length;
 let server: Awaited<ReturnType<typeof serve>>;
 
@@ -19,7 +20,7 @@ beforeAll(async () => {
   const url = prepared(await freshDatabase(process.env.TEST_DATABASE_URL!)) ?? '';
   server = await serve(await freePort(), url, ['ignore', 'ignore', 'ignore']);
   for (const file of [
-    { format: 'rung-shelf', version: 2, name: 'Many', boards, peripherals: demoShelf().peripherals },
+    { format: 'rung-shelf', version: 2, name: 'Many', boards, peripherals: shelf.peripherals },
     demoBuilds().find((b) => b.id === 'belfry-six'),
   ])
     expect((await ask(server.address, '/api/import', { method: 'POST', body: JSON.stringify(file) })).status).toBe(200);
