@@ -383,6 +383,7 @@ describe('bad input gets a sentence', () => {
       const atHand = () =>
         page.evaluate(() => document.activeElement?.closest('.MuiTextField-root')?.textContent ?? '');
       const offers = () => page.$$eval('section[aria-label=Offers] tr', (rows) => rows.length);
+      await page.waitForSelector(`${form} input`);
       const before = await offers();
       await page.type(`${form} input`, 'Seen Shop');
       await page.keyboard.press('Enter');

@@ -62,7 +62,7 @@ export async function expectAccessible(page: Page): Promise<void> {
           };
         }
       ).axe;
-      const { violations } = await run.run({ runOnly });
+      const { violations } = await run.run({ runOnly, resultTypes: ['violations'], elementRef: false });
       return violations.map(
         (v) => `${v.id}: ${v.nodes[0]!.html.slice(0, 160)} ${v.nodes[0]!.failureSummary.slice(0, 200)}`,
       );
