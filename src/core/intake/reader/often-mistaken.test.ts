@@ -95,6 +95,7 @@ describe('what stays sure behind its own word, and what does not', () => {
     ['Burst: 55 A (10 s)', 'burstSeconds', 10],
     ['Burst: 4 A (3 s)', 'burstAmps', 4],
     ['Current sensor: 120 A', 'sensorAmps', 120],
+    ['Mounting: 30.5x30.5mm, M3', 'patternMm', 30.5],
     ['Barometer: yes', 'barometer', true],
     ['Barometer: no', 'barometer', false],
     ['Barometer DPS310', 'barometer', true],

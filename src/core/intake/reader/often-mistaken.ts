@@ -9,7 +9,7 @@ const ofElse =
 
 /** "30.5 x 47": a pattern of which the figure is only one side. */
 const oneSideOf = (side: number, line: string) =>
-  [...line.matchAll(/\b(\d{2}(?:[.,]\d)?) ?x ?(\d{2}(?:[.,]\d)?)\b/g)].some(
+  [...line.matchAll(/(?<![\d.,])(\d{2}(?:[.,]\d{1,2})?) ?(?:mm)? ?x ?(\d{2}(?:[.,]\d{1,2})?)(?!\d|[.,]\d)/g)].some(
     ([, a, b]) => a !== b && [a, b].some((s) => Number(s!.replace(',', '.')) === side),
   );
 

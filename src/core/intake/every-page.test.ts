@@ -1,0 +1,69 @@
+import { createHash } from 'node:crypto';
+import { expect, test } from 'vitest';
+import { newBoard } from '../records/new-board';
+import { boardSchema } from '../records/board';
+import { corpora } from '../tests/measure-reader';
+import { demoShelf } from '../tests/demo';
+import { applyReadings } from './apply-readings';
+import { readBridges } from './circuit-words/read-bridges';
+import { readParcel } from './circuit-words/read-parcel';
+import { readSupplies } from './circuit-words/read-supplies';
+import { withBridge, withParcel, withSupplies } from './circuit-words/with-circuit-words';
+import { partPageWords, readPartPage } from './part-page';
+import { readPartsList } from './parts-list';
+import { readPinOrders, withPinOrder } from './pinout/pin-orders';
+import { readPinout } from './pinout/read-pinout';
+import { withPinout } from './pinout/with-pinout';
+import { readHoles, withHoles } from './read-holes';
+import { readOffer } from './read-offer';
+import { readSpec } from './read-spec';
+
+const said = { origin: 'claim', seen: '2026-11-29' } as const;
+const library = demoShelf().peripherals;
+
+/** The board that somebody gets who takes all that is read of a page. */
+function boardOf(text: string) {
+  const described = applyReadings(newBoard('page', 'Page', 'Testwright', 'all-in-one'), readSpec(text), said);
+  const held = withHoles(described, readHoles(text), said);
+  const drawn = withPinout(held, readPinout(text), said);
+  const plugged = readPinOrders(text).reduce(withPinOrder, drawn);
+  const fed = withSupplies(plugged, readSupplies(text), said);
+  const bridged = readBridges(text).reduce(
+    (b, bridge) => withBridge(b, bridge, bridge.factory ?? bridge.positions[0]!, said),
+    fed,
+  );
+  const parcel = readParcel(text);
+  return parcel ? withParcel(bridged, parcel, said) : bridged;
+}
+
+test.each(Object.entries(corpora()))('%s: all that is read of a page makes a sound board', (_, { texts }) => {
+  const boards = texts.map(({ text }) => boardOf(text));
+  expect(boards.flatMap((b) => boardSchema.safeParse(b).error?.issues ?? [])).toEqual([]);
+});
+
+const printOf = (made: unknown) => createHash('sha256').update(JSON.stringify(made)).digest('hex').slice(0, 8);
+
+/** A changed rule is noticed; what it changed is seen by looking at the pages. */
+test.each([
+  ['by-another-hand', 'c08134ba'],
+  ['first', '60920ee6'],
+  ['round-one', '1fb81bae'],
+  ['round-two', 'd2ea3551'],
+  ['round-three', '1fffbeaf'],
+  ['round-four', 'a1bb070b'],
+  ['round-five', 'ff393a45'],
+  ['round-six', '57838bc2'],
+  ['round-seven', '84872ebf'],
+  ['round-eight', '998d7c38'],
+  ['round-nine', '9252b757'],
+  ['round-ten', '9d6b76da'],
+  ['round-eleven', '02684cfd'],
+  ['round-twelve', 'd6c4bc36'],
+  ['round-thirteen', 'b573007a'],
+])('%s: boards, parts, lists of parts and offers that are read are what they were', (name, print) => {
+  const made = corpora()[name]!.texts.map(({ text }) => {
+    const part = readPartPage(text);
+    return [boardOf(text), part, partPageWords(part), readPartsList(text, library), readOffer(text)];
+  });
+  expect(printOf(made)).toBe(print);
+});
