@@ -65,6 +65,16 @@ async function signIn(page: Page, email: string): Promise<void> {
   await Promise.all([page.waitForNavigation(), press(page, 'Sign in')]);
 }
 
+/** Uses an invitation up: a name, an address made of it, and the password of all. */
+async function join(page: Page, link: string, name: string): Promise<void> {
+  await goTo(page, link);
+  await fill(page, 'Your name, as the others see it', name);
+  await fill(page, 'E-mail address', `${name.toLowerCase()}@club.example`);
+  await fillPassword(page, password);
+  await press(page, 'Join');
+  await waitForText(page, 'Sign in now');
+}
+
 describe('with accounts', () => {
   test('nobody sees a page or a row; the way in is shown, and leads nowhere else', async () => {
     const page = await patientPage(guests);
@@ -89,11 +99,7 @@ describe('with accounts', () => {
     expect(link).toMatch(new RegExp(`^${address}/join/`));
     await goTo(owner, link);
     await expectAccessible(owner);
-    await fill(owner, 'Your name, as the others see it', 'Ada');
-    await fill(owner, 'E-mail address', 'ada@club.example');
-    await fillPassword(owner, password);
-    await press(owner, 'Join');
-    await waitForText(owner, 'Sign in now');
+    await join(owner, link, 'Ada');
     await goTo(owner, link);
     await waitForText(owner, 'opens nothing');
     await signIn(owner, 'ada@club.example');
@@ -115,12 +121,7 @@ describe('with accounts', () => {
     const link = await owner.$eval('code', (c) => c.textContent!);
     const context = await browser.createBrowserContext();
     const editor = await patientPage(context);
-    await goTo(editor, link);
-    await fill(editor, 'Your name, as the others see it', 'Ben');
-    await fill(editor, 'E-mail address', 'ben@club.example');
-    await fillPassword(editor, password);
-    await press(editor, 'Join');
-    await waitForText(editor, 'Sign in now');
+    await join(editor, link, 'Ben');
     await signIn(editor, 'ben@club.example');
     await waitForText(editor, 'Home (editor)');
     await goTo(editor, `${address}/people`);
@@ -144,6 +145,44 @@ describe('with accounts', () => {
     await context.close();
   });
 
+  test('a reader sees how things are, and nothing that would change them', async () => {
+    const link = await owner.evaluate(async () => {
+      const body = JSON.stringify({ label: 'Rea', role: 'reader' });
+      return ((await (await fetch('/api/people', { method: 'POST', body })).json()) as { link: string }).link;
+    });
+    const context = await browser.createBrowserContext();
+    const reader = await patientPage(context);
+    await join(reader, link, 'Rea');
+    await signIn(reader, 'rea@club.example');
+    await waitForText(reader, 'Home (reader)');
+    const board = 'copperwren-wicket-20';
+    for (const [path, shown] of [
+      ['', 'What must hang off the board'],
+      ['/shelf', 'Wicket 20'],
+      [`/shelf/${board}`, 'Kind and sides'],
+      [`/board/${board}`, 'says who?'],
+      [`/hookup/${board}`, 'Ports'],
+      [`/sheet?board=${board}`, 'Port settings'],
+      [`/basket?board=${board}`, 'landed'],
+      [`/log?board=${board}`, 'The whole sheet'],
+      ['/trade', 'Nothing said yet'],
+    ] as const) {
+      await goTo(reader, `${address}/b/gutterling${path}`);
+      await waitForText(reader, shown);
+      const acts = await reader.$$eval('main button:not(:disabled)', (all) => all.map((b) => b.innerText.trim()));
+      const change =
+        /^(?:Remove|Change|Add|Save|Pick|Fork|Bring in|Make it|Answer|Enter|Say so|Use|Lock|Accept|Attach|Paste)/;
+      expect(
+        acts.filter((act) => change.test(act)),
+        path,
+      ).toEqual([]);
+      const boxes = 'main input[type=checkbox][aria-label$="is at home"], main input[aria-label^="Check that"]';
+      expect(await reader.$$eval(boxes, (all) => all.filter((b) => !b.matches(':disabled')).length), path).toBe(0);
+      if (path === '' || path === `/shelf/${board}`) await expectAccessible(reader);
+    }
+    await context.close();
+  });
+
   test('a ladder is shared; a guest sees it ranked, may change nothing, and nothing else is shown; withdrawn it is gone', async () => {
     await goTo(owner, `${address}/b/gutterling/ladder`);
     await press(owner, 'Share');
@@ -156,6 +195,7 @@ describe('with accounts', () => {
     expect(page.url()).toBe(`${address}/b/gutterling/ladder`);
     await waitForText(page, 'Shared with you to look at');
     await until(page, () => document.querySelectorAll('[role=row]').length > 5);
+    expect(await page.evaluate(() => document.body.innerText)).not.toMatch(/^Pick /m);
     await expectAccessible(page);
     const stages = await page.$$eval('nav[aria-label=Stages] li', (all) => all.map((l) => l.innerText.split('\n')[0]));
     expect(stages).toEqual(['Ladder', 'Findings', 'Hookup', 'Side by side']);

@@ -19,6 +19,7 @@ import {
 import { useMeasure, useWords } from '../frame/ways';
 import { NumberBox } from '../form/NumberBox';
 import { useRoom } from '../room/store';
+import { ChangedByWriters } from '../room/ForWriters';
 import { csv, useTakeOut } from '../frame/take-out';
 import { WithBoard, type Chosen } from './use-chosen';
 import { today } from '../room/today';
@@ -55,21 +56,23 @@ function Basket({ board, climb }: Chosen) {
   else said = 'I ordered it today all the same';
   return (
     <>
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1, flexWrap: 'wrap' }}>
-        <Button
-          variant={climb.stopsAt === null ? 'contained' : 'outlined'}
-          onClick={() =>
-            edit('ordered', (b) => ({
-              ...b,
-              stage: 'ordered',
-              orderedOn: day,
-              ...(order.days === null ? {} : { arrivesOn: arrivesOn(day, order.days) }),
-            }))
-          }
-        >
-          {said}
-        </Button>
-      </Box>
+      <ChangedByWriters>
+        <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1, flexWrap: 'wrap' }}>
+          <Button
+            variant={climb.stopsAt === null ? 'contained' : 'outlined'}
+            onClick={() =>
+              edit('ordered', (b) => ({
+                ...b,
+                stage: 'ordered',
+                orderedOn: day,
+                ...(order.days === null ? {} : { arrivesOn: arrivesOn(day, order.days) }),
+              }))
+            }
+          >
+            {said}
+          </Button>
+        </Box>
+      </ChangedByWriters>
       <Box sx={{ fontSize: 14, mb: 1 }}>
         <strong>{money(order.totalCents)}</strong> landed
         {unpriced.length > 0 && ` without ${list(unpriced.map((l) => l.what))}, whose price nobody says`}
@@ -108,14 +111,16 @@ function Basket({ board, climb }: Chosen) {
                     </td>
                     <td className="n">{amount(l)}</td>
                     <td className="n">
-                      <NumberBox
-                        bare
-                        label={`At home: ${l.what}`}
-                        max={100_000}
-                        value={home}
-                        onChange={(n) => atHome(l, n ?? 0)}
-                        width={46}
-                      />
+                      <ChangedByWriters>
+                        <NumberBox
+                          bare
+                          label={`At home: ${l.what}`}
+                          max={100_000}
+                          value={home}
+                          onChange={(n) => atHome(l, n ?? 0)}
+                          width={46}
+                        />
+                      </ChangedByWriters>
                     </td>
                     <td className="n">{priceOf({ ...l, cents: from.get(l.key)?.cents ?? l.cents })}</td>
                     <td className="n">{l.grams === null ? 'unknown' : mass.show(l.grams, 1)}</td>

@@ -26,6 +26,7 @@ import {
 } from '@/core';
 import { SelectIn, TextIn } from '../form/in-form';
 import { useRoom } from '../room/store';
+import { ChangedByWriters, ForWriters } from '../room/ForWriters';
 import { useShelf } from '../room/use-shelf';
 import { NextSteps } from './NextSteps';
 import { WorthMeasuring } from './WorthMeasuring';
@@ -73,19 +74,27 @@ function Log({ board, climb }: Chosen) {
       }}
     >
       <Box>
-        <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', mb: 1 }} role="group" aria-label="How far the build is">
-          {stages.map((s) => (
-            <Button
-              key={s}
-              aria-pressed={build.stage === s}
-              variant={build.stage === s ? 'contained' : 'outlined'}
-              onClick={() => edit('stage', (b) => ({ ...b, stage: s }))}
-            >
-              {s}
-            </Button>
-          ))}
-        </Box>
-        <NewEntry board={board} field={field} onField={(f) => void setField(f)} />
+        <ChangedByWriters>
+          <Box
+            sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', mb: 1 }}
+            role="group"
+            aria-label="How far the build is"
+          >
+            {stages.map((s) => (
+              <Button
+                key={s}
+                aria-pressed={build.stage === s}
+                variant={build.stage === s ? 'contained' : 'outlined'}
+                onClick={() => edit('stage', (b) => ({ ...b, stage: s }))}
+              >
+                {s}
+              </Button>
+            ))}
+          </Box>
+        </ChangedByWriters>
+        <ForWriters>
+          <NewEntry board={board} field={field} onField={(f) => void setField(f)} />
+        </ForWriters>
         <Box sx={{ display: 'flex', gap: 1, mt: 1.5, alignItems: 'center' }}>
           <TextField
             placeholder="Search the logbook"
@@ -249,16 +258,18 @@ function OneEntry({ entry, board, climb }: { entry: Entry } & Chosen) {
           </Button>
         )}
         <Button onClick={() => setPictures(!pictures)}>Pictures</Button>
-        <Button
-          aria-label={`Remove the entry on ${entry.about}`}
-          onClick={(e) => {
-            const focus = focusBeside(e.currentTarget, '[data-entry]', '[aria-label="Search the logbook"]');
-            edit(`unlog ${entry.id}`, (b) => ({ ...b, log: b.log.filter((x) => x.id !== entry.id) }));
-            focus();
-          }}
-        >
-          Remove
-        </Button>
+        <ForWriters>
+          <Button
+            aria-label={`Remove the entry on ${entry.about}`}
+            onClick={(e) => {
+              const focus = focusBeside(e.currentTarget, '[data-entry]', '[aria-label="Search the logbook"]');
+              edit(`unlog ${entry.id}`, (b) => ({ ...b, log: b.log.filter((x) => x.id !== entry.id) }));
+              focus();
+            }}
+          >
+            Remove
+          </Button>
+        </ForWriters>
       </Box>
       {asked && <ReadingSays entry={entry} board={board} climb={climb} />}
       {pictures && <Photos about={`log:${build.id}:${entry.id}`} />}

@@ -3,6 +3,7 @@ import Checkbox from '@mui/material/Checkbox';
 import { byReason, type Step } from '@/core';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
+import { ChangedByWriters } from '../room/ForWriters';
 import { doneKey, ticked } from './done';
 
 /** Steps of the build sheet with their ticks, under their reasons; the same ticks wherever they are shown. */
@@ -21,11 +22,13 @@ export function Steps({ title, steps, board }: { title: string; steps: Step[]; b
           <Box sx={{ fontSize: 12, color: 'text.secondary', pt: 0.5 }}>{words(why)}</Box>
           {same.map((s) => (
             <Box key={s.key} sx={{ display: 'flex', gap: 0.5, alignItems: 'flex-start' }}>
-              <Checkbox
-                checked={build.done[doneKey(board, s)] === true}
-                onChange={() => tick(s)}
-                slotProps={{ input: { 'aria-label': s.does } }}
-              />
+              <ChangedByWriters>
+                <Checkbox
+                  checked={build.done[doneKey(board, s)] === true}
+                  onChange={() => tick(s)}
+                  slotProps={{ input: { 'aria-label': s.does } }}
+                />
+              </ChangedByWriters>
               <Box sx={{ fontSize: 12.5, pt: 0.25 }}>{words(s.does)}</Box>
             </Box>
           ))}

@@ -12,6 +12,7 @@ import { PickButton } from '../decide/PickButton';
 import { KeepSet } from '../frame/KeepSet';
 import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 import { useCandidate } from '../room/use-candidate';
 import { useWholeClimb } from '../room/use-whole-climb';
 import { Term } from '../frame/Term';
@@ -117,9 +118,11 @@ function Members({ board }: { board: Board }) {
           </li>
         ))}
       </Box>
-      <Button onClick={keep} sx={{ ml: -1 }}>
-        {mine ? 'Let it take part only while it ranks' : 'Keep it in the ladder however it ranks'}
-      </Button>
+      <ForWriters>
+        <Button onClick={keep} sx={{ ml: -1 }}>
+          {mine ? 'Let it take part only while it ranks' : 'Keep it in the ladder however it ranks'}
+        </Button>
+      </ForWriters>
     </Box>
   );
 }

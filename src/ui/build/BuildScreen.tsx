@@ -7,6 +7,7 @@ import { parseAsString, useQueryState } from 'nuqs';
 import { assumedIn, buildDoubts, counted, leadWords, outcomeWords, peripheralsToCsv } from '@/core';
 import { csv, useTakeOut } from '../frame/take-out';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 import { Term } from '../frame/Term';
 import { AddPart } from './AddPart';
 import { Craft } from './Craft';
@@ -67,8 +68,10 @@ export function BuildScreen() {
           <Typography variant="h2" sx={{ flex: 1 }}>
             What must hang off the board, most important first: <Term>must, should, nice</Term>
           </Typography>
-          <PasteParts />
-          <AddPart onAdded={(id) => void setSelected(id)} />
+          <ForWriters>
+            <PasteParts />
+            <AddPart onAdded={(id) => void setSelected(id)} />
+          </ForWriters>
         </Box>
         <PartList selected={selected} onSelect={(id) => void setSelected(id)} />
       </Box>

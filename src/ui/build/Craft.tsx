@@ -6,6 +6,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 import { CraftFields } from './CraftFields';
 import { Policies } from './Policies';
 
@@ -32,9 +33,11 @@ export function Craft() {
         >
           {sentences(build).map(([what, is]) => [<dt key={what}>{what}</dt>, <dd key={`${what}-is`}>{words(is)}</dd>])}
         </Box>
-        <Button variant="outlined" aria-expanded={open} onClick={() => setOpen(!open)}>
-          {open ? 'Close' : 'Change'}
-        </Button>
+        <ForWriters>
+          <Button variant="outlined" aria-expanded={open} onClick={() => setOpen(!open)}>
+            {open ? 'Close' : 'Change'}
+          </Button>
+        </ForWriters>
       </Box>
       {open && <CraftFields />}
       <Policies />

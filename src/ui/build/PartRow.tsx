@@ -7,6 +7,7 @@ import Button from '@mui/material/Button';
 import { useWords } from '../frame/ways';
 import { focusBeside } from '../frame/focus-beside';
 import { useRoom } from '../room/store';
+import { ChangedByWriters, ForWriters } from '../room/ForWriters';
 import { changedPart, movedPart, withoutPart } from './change';
 
 const priorities: Priority[] = ['must', 'should', 'nice'];
@@ -114,37 +115,41 @@ export function PartRow({
       >
         {priceWords(part, build.currency)}
       </Box>
-      <Box role="radiogroup" aria-label={`How important is ${name}`} sx={{ display: 'flex' }}>
-        {priorities.map((p) => (
-          <Button
-            key={p}
-            role="radio"
-            aria-checked={part.priority === p}
-            onClick={() => edit(`priority ${part.id}`, (b) => changedPart(b, part.id, { priority: p }))}
-            sx={{
-              px: 0.75,
-              py: 0,
-              borderRadius: 0,
-              color: part.priority === p ? 'text.primary' : 'text.secondary',
-              borderBottom: part.priority === p ? '3px solid var(--copper)' : '3px solid transparent',
-              fontWeight: part.priority === p ? 640 : 450,
-            }}
-          >
-            {p}
-          </Button>
-        ))}
-      </Box>
-      <Button
-        aria-label={`Remove ${name}`}
-        onClick={(e) => {
-          const focus = focusBeside(e.currentTarget, 'li', '#add-part');
-          edit(`remove ${part.id}`, (b) => withoutPart(b, part.id));
-          focus();
-        }}
-        sx={{ px: 0.75 }}
-      >
-        Remove
-      </Button>
+      <ChangedByWriters>
+        <Box role="radiogroup" aria-label={`How important is ${name}`} sx={{ display: 'flex' }}>
+          {priorities.map((p) => (
+            <Button
+              key={p}
+              role="radio"
+              aria-checked={part.priority === p}
+              onClick={() => edit(`priority ${part.id}`, (b) => changedPart(b, part.id, { priority: p }))}
+              sx={{
+                px: 0.75,
+                py: 0,
+                borderRadius: 0,
+                color: part.priority === p ? 'text.primary' : 'text.secondary',
+                borderBottom: part.priority === p ? '3px solid var(--copper)' : '3px solid transparent',
+                fontWeight: part.priority === p ? 640 : 450,
+              }}
+            >
+              {p}
+            </Button>
+          ))}
+        </Box>
+      </ChangedByWriters>
+      <ForWriters>
+        <Button
+          aria-label={`Remove ${name}`}
+          onClick={(e) => {
+            const focus = focusBeside(e.currentTarget, 'li', '#add-part');
+            edit(`remove ${part.id}`, (b) => withoutPart(b, part.id));
+            focus();
+          }}
+          sx={{ px: 0.75 }}
+        >
+          Remove
+        </Button>
+      </ForWriters>
     </Box>
   );
 }

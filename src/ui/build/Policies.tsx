@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { schools, whatMoved, type Moved, type Policies as PolicySet, type School } from '@/core';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 
 /** Where people of the trade disagree: each question with the reason for the default, the other school, and what flipping it would change. */
 export function Policies() {
@@ -20,9 +21,11 @@ export function Policies() {
             ? 'all at their defaults'
             : moved.map((s) => `${s.asks.replace(/[?]$/, '')}: ${wordsOf(s, build.policies[s.policy])}`).join('; ')}
         </Box>
-        <Button variant="outlined" aria-expanded={open} onClick={() => setOpen(!open)}>
-          {open ? 'Close' : 'Change'}
-        </Button>
+        <ForWriters>
+          <Button variant="outlined" aria-expanded={open} onClick={() => setOpen(!open)}>
+            {open ? 'Close' : 'Change'}
+          </Button>
+        </ForWriters>
       </Box>
       {open && schools.map((s) => <Question key={s.policy} school={s} />)}
     </Box>

@@ -11,6 +11,7 @@ import { TextIn } from '../form/in-form';
 import { useOnce } from '../form/use-once';
 import { askServer } from '../room/ask-server';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 
 interface Listed {
   id: string;
@@ -60,20 +61,22 @@ export function Variants() {
   return (
     <Box component="section" aria-label="Variants" sx={{ mt: 2, fontSize: 12.5 }}>
       <Typography variant="h2">What if</Typography>
-      <Box component="form" noValidate onSubmit={fork} sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-        <TextIn
-          bare
-          control={control}
-          name="name"
-          label="Name of a variant"
-          placeholder="Name of a variant"
-          wanted="A name is wanted"
-          sx={{ flex: 1 }}
-        />
-        <Button type="submit" variant="outlined">
-          Fork
-        </Button>
-      </Box>
+      <ForWriters>
+        <Box component="form" noValidate onSubmit={fork} sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+          <TextIn
+            bare
+            control={control}
+            name="name"
+            label="Name of a variant"
+            placeholder="Name of a variant"
+            wanted="A name is wanted"
+            sx={{ flex: 1 }}
+          />
+          <Button type="submit" variant="outlined">
+            Fork
+          </Button>
+        </Box>
+      </ForWriters>
       {said && <Box role="alert">{said}</Box>}
       {unanswered}
       {kin.map((b) => (
@@ -92,26 +95,28 @@ export function Variants() {
             .map(([, n]) => n)
             .join(', ') || 'none'}
           . Only this build: {only(here, there)}. Only {compared.other.name}: {only(there, here)}.
-          <br />
-          <Button
-            variant="outlined"
-            onClick={() => {
-              const { id, name: own, forkOf, picks, log, done, stage } = build;
-              edit(`take over ${compared.id}`, () => ({
-                ...compared.other,
-                id,
-                name: own,
-                picks,
-                log,
-                done,
-                stage,
-                ...(forkOf === undefined ? { forkOf: undefined } : { forkOf }),
-              }));
-              setCompared(null);
-            }}
-          >
-            Take {compared.other.name} over into this build
-          </Button>
+          <ForWriters>
+            <br />
+            <Button
+              variant="outlined"
+              onClick={() => {
+                const { id, name: own, forkOf, picks, log, done, stage } = build;
+                edit(`take over ${compared.id}`, () => ({
+                  ...compared.other,
+                  id,
+                  name: own,
+                  picks,
+                  log,
+                  done,
+                  stage,
+                  ...(forkOf === undefined ? { forkOf: undefined } : { forkOf }),
+                }));
+                setCompared(null);
+              }}
+            >
+              Take {compared.other.name} over into this build
+            </Button>
+          </ForWriters>
         </Box>
       )}
     </Box>

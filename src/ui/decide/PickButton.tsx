@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { pickedId, pickOf, type Ranked } from '@/core';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 import { useCandidate } from '../room/use-candidate';
 import { wholeClimb } from '../room/use-whole-climb';
 import { today } from '../room/today';
@@ -14,22 +15,24 @@ export function PickButton({ ranked, firstShare }: { ranked: Ranked; firstShare:
   if (!board || (ranking.partial && ranking.busy)) return null;
   if (last && pickedId(last) === board.id) return <strong>picked on {last.when}</strong>;
   return (
-    <Button
-      variant="outlined"
-      {...(board.members ? { 'aria-label': `Pick this set: ${board.name}` } : {})}
-      onClick={() =>
-        edit(`pick ${board.id}`, (b) => ({
-          ...b,
-          stage: 'picked',
-          picks: [
-            ...b.picks,
-            pickOf(b, board, { ...ranked, climb: wholeClimb(b, board, ranked.climb) }, firstShare, today()),
-          ].slice(-20),
-        }))
-      }
-    >
-      Pick {board.members ? 'this set' : board.name}
-      {ranked.climb.stopsAt !== null ? ' all the same' : ''}
-    </Button>
+    <ForWriters>
+      <Button
+        variant="outlined"
+        {...(board.members ? { 'aria-label': `Pick this set: ${board.name}` } : {})}
+        onClick={() =>
+          edit(`pick ${board.id}`, (b) => ({
+            ...b,
+            stage: 'picked',
+            picks: [
+              ...b.picks,
+              pickOf(b, board, { ...ranked, climb: wholeClimb(b, board, ranked.climb) }, firstShare, today()),
+            ].slice(-20),
+          }))
+        }
+      >
+        Pick {board.members ? 'this set' : board.name}
+        {ranked.climb.stopsAt !== null ? ' all the same' : ''}
+      </Button>
+    </ForWriters>
   );
 }

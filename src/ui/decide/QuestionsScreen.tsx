@@ -9,6 +9,7 @@ import { NumberIn, SelectIn, TextIn } from '../form/in-form';
 import { markdown, useTakeOut } from '../frame/take-out';
 import { CopyButton } from '../frame/CopyButton';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 import { useShelf } from '../room/use-shelf';
 import { UndecidedList } from './UndecidedList';
 import { useDecide } from './use-decide';
@@ -97,17 +98,25 @@ function OfBuild({ question: q }: { question: BuildQuestion }) {
       </strong>
       <Box sx={{ fontSize: 12.5 }}>Picked then: {q.wouldPick}.</Box>
       <Box sx={{ fontSize: 12.5 }}>{q.measure}</Box>
-      <Box
-        component="form"
-        noValidate
-        onSubmit={answer}
-        sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', mt: 0.5 }}
-      >
-        <NumberIn control={control} name="value" label={`Answer, ${q.unit}`} wanted="A number is wanted" width={120} />
-        <Button type="submit" variant="outlined" sx={{ mt: 2 }}>
-          Answer
-        </Button>
-      </Box>
+      <ForWriters>
+        <Box
+          component="form"
+          noValidate
+          onSubmit={answer}
+          sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', mt: 0.5 }}
+        >
+          <NumberIn
+            control={control}
+            name="value"
+            label={`Answer, ${q.unit}`}
+            wanted="A number is wanted"
+            width={120}
+          />
+          <Button type="submit" variant="outlined" sx={{ mt: 2 }}>
+            Answer
+          </Button>
+        </Box>
+      </ForWriters>
     </Box>
   );
 }
@@ -153,26 +162,28 @@ function One({ question: q }: { question: Question }) {
         <CopyButton text={() => q.ask} />
       </Box>
       {q.measure && <Box sx={{ fontSize: 12.5 }}>Or find out: {q.measure}</Box>}
-      <Box
-        component="form"
-        noValidate
-        onSubmit={answer}
-        sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', mt: 0.5 }}
-      >
-        <TextIn
-          bare
-          control={control}
-          name="value"
-          label={`Answer: ${q.boardName}, ${q.says}`}
-          placeholder={`answer${q.unit ? `, ${q.unit}` : ''}`}
-          wanted="An answer is wanted"
-          sx={{ width: 220 }}
-        />
-        <SelectIn control={control} name="origin" label="Whose word" words={origins} />
-        <Button type="submit" variant="outlined">
-          Answer
-        </Button>
-      </Box>
+      <ForWriters>
+        <Box
+          component="form"
+          noValidate
+          onSubmit={answer}
+          sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', mt: 0.5 }}
+        >
+          <TextIn
+            bare
+            control={control}
+            name="value"
+            label={`Answer: ${q.boardName}, ${q.says}`}
+            placeholder={`answer${q.unit ? `, ${q.unit}` : ''}`}
+            wanted="An answer is wanted"
+            sx={{ width: 220 }}
+          />
+          <SelectIn control={control} name="origin" label="Whose word" words={origins} />
+          <Button type="submit" variant="outlined">
+            Answer
+          </Button>
+        </Box>
+      </ForWriters>
     </Box>
   );
 }

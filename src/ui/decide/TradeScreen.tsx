@@ -23,6 +23,7 @@ import {
 import { csv, useTakeOut } from '../frame/take-out';
 import { useMeasure, useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 import { PickButton } from './PickButton';
 import { useDecide } from './use-decide';
 
@@ -279,19 +280,23 @@ function Weighing() {
           <Box sx={{ flex: 1 }}>
             {s.more} matters at least as much as {s.than}.
           </Box>
-          <Button onClick={() => set(statements.filter((_, j) => j !== i))}>Take back</Button>
+          <ForWriters>
+            <Button onClick={() => set(statements.filter((_, j) => j !== i))}>Take back</Button>
+          </ForWriters>
         </Box>
       ))}
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.5 }}>
-        {choose(more, setMore, 'Matters more')} matters more than {choose(than, setThan, 'Matters less')}
-        <Button
-          variant="outlined"
-          disabled={more === than || statements.some((s) => s.more === more && s.than === than)}
-          onClick={() => set([...statements, { more, than }])}
-        >
-          Say so
-        </Button>
-      </Box>
+      <ForWriters>
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.5 }}>
+          {choose(more, setMore, 'Matters more')} matters more than {choose(than, setThan, 'Matters less')}
+          <Button
+            variant="outlined"
+            disabled={more === than || statements.some((s) => s.more === more && s.than === than)}
+            onClick={() => set([...statements, { more, than }])}
+          >
+            Say so
+          </Button>
+        </Box>
+      </ForWriters>
     </Box>
   );
 }
@@ -325,9 +330,11 @@ function Picks() {
                 ))}
               </ul>
             </details>
-            <Button onClick={() => edit('drop pick', (b) => ({ ...b, picks: b.picks.filter((x) => x.id !== p.id) }))}>
-              Remove from the list
-            </Button>
+            <ForWriters>
+              <Button onClick={() => edit('drop pick', (b) => ({ ...b, picks: b.picks.filter((x) => x.id !== p.id) }))}>
+                Remove from the list
+              </Button>
+            </ForWriters>
           </Box>
         );
       })}

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { priceWords, sameNeed, type Board, type Lock } from '@/core';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 import { useExplain } from './use-explain';
 
 /** Every bridge of the board: where it stands in this hookup, and what another position would cost. */
@@ -52,13 +53,15 @@ export function Bridges({ board }: { board: Board }) {
               >
                 <Box sx={{ width: 92, fontWeight: a.chosen ? 640 : 400 }}>{a.label}</Box>
                 <Box sx={{ flex: 1 }}>{said}</Box>
-                <Button
-                  aria-pressed={locked}
-                  onClick={() => setLocks(locked ? others : [...others, lock])}
-                  sx={{ px: 0.75, py: 0, minHeight: 24 }}
-                >
-                  {act}
-                </Button>
+                <ForWriters>
+                  <Button
+                    aria-pressed={locked}
+                    onClick={() => setLocks(locked ? others : [...others, lock])}
+                    sx={{ px: 0.75, py: 0, minHeight: 24 }}
+                  >
+                    {act}
+                  </Button>
+                </ForWriters>
               </Box>
             );
           })}

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { numbered, priceWords, sameNeed, type Board, type Lock } from '@/core';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 import { useExplain } from './use-explain';
 
 /** For the chosen part: each port or rail it could end on, and what that would cost against the best. A click locks it. */
@@ -61,20 +62,22 @@ export function Choices({ board, part }: { board: Board; part: string }) {
                   <Box sx={{ width: 92, fontWeight: a.chosen ? 640 : 400 }}>{a.label}</Box>
                   <Box sx={{ flex: 1, color: a.price ? 'text.primary' : 'text.secondary' }}>{said}</Box>
                   {(a.price || locked) && (
-                    <Button
-                      aria-pressed={locked}
-                      data-choice={`${need}:${a.to}`}
-                      onClick={() =>
-                        setLocks(
-                          locked
-                            ? locks.filter((l) => !sameNeed(l, lock))
-                            : [...locks.filter((l) => !sameNeed(l, lock)), lock],
-                        )
-                      }
-                      sx={{ px: 0.75, py: 0, minHeight: 24 }}
-                    >
-                      {act}
-                    </Button>
+                    <ForWriters>
+                      <Button
+                        aria-pressed={locked}
+                        data-choice={`${need}:${a.to}`}
+                        onClick={() =>
+                          setLocks(
+                            locked
+                              ? locks.filter((l) => !sameNeed(l, lock))
+                              : [...locks.filter((l) => !sameNeed(l, lock)), lock],
+                          )
+                        }
+                        sx={{ px: 0.75, py: 0, minHeight: 24 }}
+                      >
+                        {act}
+                      </Button>
+                    </ForWriters>
                   )}
                 </Box>
               );

@@ -18,6 +18,7 @@ import {
 } from '@/core';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 import { useExplain } from './use-explain';
 
 /** Why it stops, which fixes would carry it on, and those already accepted. */
@@ -76,9 +77,11 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
                 {words(`${s.words.join(', and ')}: ${priceOf(s, build.currency)}; then it ${outcomeWords(s)}.`)}
               </Box>
               {s.becomes === null ? (
-                <Button variant="outlined" data-fix={i} onClick={() => setFixes([...accepted, ...s.fixes])}>
-                  Accept
-                </Button>
+                <ForWriters>
+                  <Button variant="outlined" data-fix={i} onClick={() => setFixes([...accepted, ...s.fixes])}>
+                    Accept
+                  </Button>
+                </ForWriters>
               ) : (
                 <Button variant="outlined" data-fix={i} onClick={() => open(s.becomes!)}>
                   Open the set
@@ -96,7 +99,9 @@ export function Fixes({ board, climb }: { board: Board; climb: Climb }) {
           {accepted.map((f, i) => (
             <Box key={i} sx={{ display: 'flex', gap: 1, alignItems: 'center', fontSize: 12.5 }}>
               <Box sx={{ flex: 1 }}>{fixWords(f, nameOf, build.motors.count)}</Box>
-              <Button onClick={() => setFixes(accepted.filter((_, j) => j !== i))}>Take back</Button>
+              <ForWriters>
+                <Button onClick={() => setFixes(accepted.filter((_, j) => j !== i))}>Take back</Button>
+              </ForWriters>
             </Box>
           ))}
         </>

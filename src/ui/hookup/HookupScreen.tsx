@@ -14,6 +14,7 @@ import { PickButton } from '../decide/PickButton';
 import { KeepSet } from '../frame/KeepSet';
 import { NoBoard } from '../frame/NoBoard';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 import { useCandidate } from '../room/use-candidate';
 import { useShelf } from '../room/use-shelf';
 import { HookupDrawing } from './HookupDrawing';
@@ -101,9 +102,13 @@ export function HookupScreen({ boardId }: { boardId: string }) {
           <Box sx={{ fontSize: 12.5 }}>
             {locks.length} {locks.length === 1 ? 'choice is' : 'choices are'} locked; against the free best that{' '}
             {price ? priceWords(price, build).replace(/^(?!costs)/, 'costs ') : 'costs ...'}.{' '}
-            <Button onClick={() => edit(`unlock ${boardId}`, (b) => ({ ...b, locks: { ...b.locks, [boardId]: [] } }))}>
-              Unlock all
-            </Button>
+            <ForWriters>
+              <Button
+                onClick={() => edit(`unlock ${boardId}`, (b) => ({ ...b, locks: { ...b.locks, [boardId]: [] } }))}
+              >
+                Unlock all
+              </Button>
+            </ForWriters>
           </Box>
         )}
         {part ? (

@@ -25,6 +25,7 @@ import { verdictColour } from '../marks/words';
 import { NoBoard } from '../frame/NoBoard';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
+import { ChangedByWriters, ForWriters } from '../room/ForWriters';
 import { useShelf } from '../room/use-shelf';
 import { useHistory } from '../room/use-history';
 import { useUndoKeys } from '../room/use-undo-keys';
@@ -60,7 +61,7 @@ export function EditorScreen({ boardId }: { boardId: string }) {
 }
 
 function Editor({ stored }: { stored: Board }) {
-  const { build } = useRoom('build');
+  const { build, rights } = useRoom('build', 'rights');
   const words = useWords();
   const { shelf, putBoard, versionOf } = useShelf();
   const router = useRouter();
@@ -69,7 +70,7 @@ function Editor({ stored }: { stored: Board }) {
   const seen = useRef(kept.base);
   const history = useHistory(() => kept.board);
   const { now: board, edit, undo, redo } = history;
-  const setBoard = (next: Board) => edit(partChanged(board, next), () => next);
+  const setBoard = (next: Board) => rights.mayWrite && edit(partChanged(board, next), () => next);
   useUndoKeys(history);
   const [said, setSaid] = useState<string | null>(null);
   const changed = board !== stored && JSON.stringify(board) !== JSON.stringify(stored);
@@ -113,24 +114,26 @@ function Editor({ stored }: { stored: Board }) {
           </span>
           <Box sx={{ flex: 1 }} />
           <Link href={`/b/${build.id}/shelf`}>Shelf</Link>
-          <Button variant="contained" disabled={!changed} onClick={() => void save()}>
-            Save
-          </Button>
-          <Button disabled={!history.canUndo} onClick={undo}>
-            Undo
-          </Button>
-          <Button disabled={!history.canRedo} onClick={redo}>
-            Redo
-          </Button>
-          <Button disabled={!changed} onClick={() => setBoard(stored)}>
-            Put back
-          </Button>
-          <Button onClick={() => void revise()}>New revision</Button>
-          <RemoveBoard
-            id={board.id}
-            name={board.name}
-            onDone={(f) => (f ? setSaid(f) : router.push(`/b/${build.id}/shelf`))}
-          />
+          <ForWriters>
+            <Button variant="contained" disabled={!changed} onClick={() => void save()}>
+              Save
+            </Button>
+            <Button disabled={!history.canUndo} onClick={undo}>
+              Undo
+            </Button>
+            <Button disabled={!history.canRedo} onClick={redo}>
+              Redo
+            </Button>
+            <Button disabled={!changed} onClick={() => setBoard(stored)}>
+              Put back
+            </Button>
+            <Button onClick={() => void revise()}>New revision</Button>
+            <RemoveBoard
+              id={board.id}
+              name={board.name}
+              onDone={(f) => (f ? setSaid(f) : router.push(`/b/${build.id}/shelf`))}
+            />
+          </ForWriters>
         </Box>
         {said && (
           <Box role="status" sx={{ fontSize: 12.5 }}>
@@ -173,15 +176,17 @@ function Editor({ stored }: { stored: Board }) {
             ))}
           </Box>
         )}
-        <BoardKind board={board} onChange={setBoard} />
-        <BoardHoles board={board} onChange={setBoard} />
-        <PadPlan board={board} onChange={setBoard} />
-        {isCandidate(board) && <BoardPorts board={board} onChange={setBoard} />}
-        <BoardRails board={board} onChange={setBoard} />
-        <BoardBridges board={board} onChange={setBoard} />
-        <BoardHarness board={board} onChange={setBoard} />
-        <BoardPlugs board={board} onChange={setBoard} />
-        <BoardFigures board={board} onChange={setBoard} />
+        <ChangedByWriters>
+          <BoardKind board={board} onChange={setBoard} />
+          <BoardHoles board={board} onChange={setBoard} />
+          <PadPlan board={board} onChange={setBoard} />
+          {isCandidate(board) && <BoardPorts board={board} onChange={setBoard} />}
+          <BoardRails board={board} onChange={setBoard} />
+          <BoardBridges board={board} onChange={setBoard} />
+          <BoardHarness board={board} onChange={setBoard} />
+          <BoardPlugs board={board} onChange={setBoard} />
+          <BoardFigures board={board} onChange={setBoard} />
+        </ChangedByWriters>
         {complete.missing.length > 0 && (
           <section aria-label="Still to find out">
             <Typography variant="h2" sx={{ mt: 1.5 }}>
@@ -248,7 +253,9 @@ function Editor({ stored }: { stored: Board }) {
           gap: 2,
         }}
       >
-        <SheetReader board={board} onChange={setBoard} />
+        <ForWriters>
+          <SheetReader board={board} onChange={setBoard} />
+        </ForWriters>
         <Offers board={board} changed={changed} onFresh={setBoard} onChange={setBoard} />
         <Photos about={`board:${board.id}`} />
       </Box>

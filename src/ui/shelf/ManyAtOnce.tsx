@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { counted, isCandidate, newestVersion, sealed, withAtHome, type Board } from '@/core';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 import { useShelf } from '../room/use-shelf';
 import { saveAs } from '../frame/save-as';
 
@@ -75,11 +76,13 @@ export function ManyAtOnce({
         Put side by side{climbing.length > mostBeside ? `, the first ${mostBeside}` : ''}
       </Button>
       <Button onClick={() => void save()}>Save as JSON</Button>
-      <Button onClick={() => atHome(true)}>Are at home</Button>
-      <Button onClick={() => atHome(false)}>Are not at home</Button>
-      <Button disabled={busy} onClick={() => void remove()}>
-        Remove from the shelf
-      </Button>
+      <ForWriters>
+        <Button onClick={() => atHome(true)}>Are at home</Button>
+        <Button onClick={() => atHome(false)}>Are not at home</Button>
+        <Button disabled={busy} onClick={() => void remove()}>
+          Remove from the shelf
+        </Button>
+      </ForWriters>
       <Box sx={{ flex: 1 }} />
       <Button onClick={onDone}>Choose none</Button>
     </Box>

@@ -19,6 +19,7 @@ import { CurrencyIn, currencyMeant, isCurrency, NumberIn, TextIn } from '../form
 import { askServer } from '../room/ask-server';
 import { useShelf } from '../room/use-shelf';
 import { today } from '../room/today';
+import { ForWriters } from '../room/ForWriters';
 
 /** What shops ask for the board, when that was seen, and a way to ask again. */
 export function Offers({
@@ -54,14 +55,16 @@ export function Offers({
         <Typography variant="h2" sx={{ flex: 1 }}>
           Offers
         </Typography>
-        <Button
-          variant="outlined"
-          disabled={changed}
-          title={changed ? 'Save the board first' : undefined}
-          onClick={() => void refresh()}
-        >
-          Ask the shops
-        </Button>
+        <ForWriters>
+          <Button
+            variant="outlined"
+            disabled={changed}
+            title={changed ? 'Save the board first' : undefined}
+            onClick={() => void refresh()}
+          >
+            Ask the shops
+          </Button>
+        </ForWriters>
       </Box>
       {said && (
         <Box role="status" sx={{ fontSize: 12.5 }}>
@@ -85,16 +88,20 @@ export function Offers({
               </td>
               <td>
                 {o.typed && (
-                  <Button sx={{ px: 0.5 }} onClick={() => onChange(withoutOffer(board, o))}>
-                    Take out
-                  </Button>
+                  <ForWriters>
+                    <Button sx={{ px: 0.5 }} onClick={() => onChange(withoutOffer(board, o))}>
+                      Take out
+                    </Button>
+                  </ForWriters>
                 )}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
-      <TypeOffer onType={(offer) => onChange(withOffer(board, offer, day) ?? board)} />
+      <ForWriters>
+        <TypeOffer onType={(offer) => onChange(withOffer(board, offer, day) ?? board)} />
+      </ForWriters>
     </section>
   );
 }

@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useRef, useState } from 'react';
 import { useAsked } from '../frame/asked';
 import { askServer, under } from '../room/ask-server';
+import { ForWriters } from '../room/ForWriters';
 
 /** Pictures about a board or a logbook entry, PNG or JPEG; what the camera wrote beside the picture is left out. */
 export function Photos({ about }: { about: string }) {
@@ -39,9 +40,11 @@ export function Photos({ about }: { about: string }) {
         <Typography variant="h2" sx={{ flex: 1 }}>
           Pictures
         </Typography>
-        <Button variant="outlined" onClick={() => input.current?.click()}>
-          Attach
-        </Button>
+        <ForWriters>
+          <Button variant="outlined" onClick={() => input.current?.click()}>
+            Attach
+          </Button>
+        </ForWriters>
       </Box>
       <input
         ref={input}
@@ -60,7 +63,9 @@ export function Photos({ about }: { about: string }) {
       {photos.map((id, i) => (
         <Box key={id} sx={{ mt: 0.5 }}>
           <img src={under(`/api/photos/${id}`)} alt={`Picture ${i + 1}`} style={{ maxWidth: '100%' }} />
-          <Button onClick={() => void remove(id)}>Remove</Button>
+          <ForWriters>
+            <Button onClick={() => void remove(id)}>Remove</Button>
+          </ForWriters>
         </Box>
       ))}
     </section>

@@ -23,6 +23,7 @@ import { askServer } from '../room/ask-server';
 import { useShelf } from '../room/use-shelf';
 import { MergePreview } from './MergePreview';
 import { csv, json, useTakeOut } from '../frame/take-out';
+import { ForWriters } from '../room/ForWriters';
 
 interface Preview {
   name: string;
@@ -132,17 +133,19 @@ export function ShelfFiles() {
 
   return (
     <>
-      <Button variant="outlined" onClick={() => input.current?.click()}>
-        Bring in
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,.json,text/csv,application/json"
-        hidden
-        aria-label="Boards as CSV or JSON"
-        onChange={(e) => (e.target.files?.[0] && void look(e.target.files[0]), (e.target.value = ''))}
-      />
+      <ForWriters>
+        <Button variant="outlined" onClick={() => input.current?.click()}>
+          Bring in
+        </Button>
+        <input
+          ref={input}
+          type="file"
+          accept=".csv,.json,text/csv,application/json"
+          hidden
+          aria-label="Boards as CSV or JSON"
+          onChange={(e) => (e.target.files?.[0] && void look(e.target.files[0]), (e.target.value = ''))}
+        />
+      </ForWriters>
       {reading && (
         <Box role="status" sx={{ fontSize: 12 }}>
           {reading.name} is being read:{' '}

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import { RemoveBoard } from './RemoveBoard';
 import { BoardName, nameColumn, type Column, type Line } from './columns';
+import { ForWriters } from '../room/ForWriters';
 
 export const rowHeight = 34;
 
@@ -73,7 +74,9 @@ export function ShelfRow({
         </Box>
       ))}
       <Box role="gridcell" sx={{ width: 84, flexShrink: 0, ml: 'auto', textAlign: 'right' }}>
-        <RemoveBoard id={board.id} name={board.name} onDone={onRemoved} />
+        <ForWriters>
+          <RemoveBoard id={board.id} name={board.name} onDone={onRemoved} />
+        </ForWriters>
       </Box>
     </Box>
   );

@@ -13,6 +13,7 @@ import { SavedViews } from '../frame/SavedViews';
 import { usePrinting } from '../frame/print';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
+import { ForWriters } from '../room/ForWriters';
 import { useShelf } from '../room/use-shelf';
 import { AddBoard } from './AddBoard';
 import { ColumnChoice } from './ColumnChoice';
@@ -109,9 +110,13 @@ export function ShelfScreen() {
         <SavedViews screen="shelf" />
         <Box sx={{ flex: 1 }} />
         <ShelfFiles />
-        <AddBoard />
+        <ForWriters>
+          <AddBoard />
+        </ForWriters>
       </Box>
-      <MakeSet />
+      <ForWriters>
+        <MakeSet />
+      </ForWriters>
       <ManyAtOnce boards={picked} onDone={() => setChosen(new Set())} onFault={setFault} />
       {fault && (
         <Box role="alert" sx={{ px: 2, py: 0.5 }}>

@@ -1,0 +1,19 @@
+import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
+import { useRoom } from './store';
+
+/** What only changes something: shown to those who may. Readers and guests look. */
+export function ForWriters({ children }: { children: ReactNode }) {
+  const { rights } = useRoom('rights');
+  return rights.mayWrite ? children : null;
+}
+
+/** What says how something is, and changes it: everybody sees it, and for those who only look it stands still. */
+export function ChangedByWriters({ children }: { children: ReactNode }) {
+  const { rights } = useRoom('rights');
+  return (
+    <Box component="fieldset" role="none" disabled={!rights.mayWrite} sx={{ display: 'contents' }}>
+      {children}
+    </Box>
+  );
+}
