@@ -21,7 +21,7 @@ interface Listed {
 
 /** "What if": a fork of the build, which boards survive in each, and a way to take the fork over. */
 export function Variants() {
-  const { build, edit, ranking } = useRoom('build', 'edit', 'ranking');
+  const { build, edit, ranking, rights } = useRoom('build', 'edit', 'ranking', 'rights');
   const router = useRouter();
   const { control, handleSubmit } = useForm({ defaultValues: { name: '' } });
   const [said, setSaid] = useState<string | null>(null);
@@ -58,6 +58,7 @@ export function Variants() {
       .filter(([id]) => !b.has(id))
       .map(([, n]) => n)
       .join(', ') || 'none';
+  if (!rights.mayWrite && kin.length === 0) return null;
   return (
     <Box component="section" aria-label="Variants" sx={{ mt: 2, fontSize: 12.5 }}>
       <Typography variant="h2">What if</Typography>

@@ -8,11 +8,20 @@ export function ForWriters({ children }: { children: ReactNode }) {
   return rights.mayWrite ? children : null;
 }
 
+/** Nothing in it looks as if it could be pressed. */
+const still = {
+  display: 'contents',
+  '&:disabled .MuiButton-root:not(.MuiButton-contained, [role=radio])': {
+    color: 'text.secondary',
+    borderColor: 'var(--hair)',
+  },
+};
+
 /** What says how something is, and changes it: everybody sees it, and for those who only look it stands still. */
 export function ChangedByWriters({ children }: { children: ReactNode }) {
   const { rights } = useRoom('rights');
   return (
-    <Box component="fieldset" role="none" disabled={!rights.mayWrite} sx={{ display: 'contents' }}>
+    <Box component="fieldset" role="none" disabled={!rights.mayWrite} sx={still}>
       {children}
     </Box>
   );

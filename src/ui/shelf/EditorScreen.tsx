@@ -70,9 +70,12 @@ function Editor({ stored }: { stored: Board }) {
   const seen = useRef(kept.base);
   const history = useHistory(() => kept.board);
   const { now: board, edit, undo, redo } = history;
-  const setBoard = (next: Board) => rights.mayWrite && edit(partChanged(board, next), () => next);
-  useUndoKeys(history);
   const [said, setSaid] = useState<string | null>(null);
+  const setBoard = (next: Board) =>
+    rights.mayWrite
+      ? edit(partChanged(board, next), () => next)
+      : setSaid('You may look at this board, not change it. Nothing was changed.');
+  useUndoKeys(history);
   const changed = board !== stored && JSON.stringify(board) !== JSON.stringify(stored);
   const boards = shelf?.boards;
   const climb = useMemo(() => climbOf(build, board, boards ?? []), [build, board, boards]);

@@ -60,6 +60,9 @@ export function Photos({ about }: { about: string }) {
         </Box>
       )}
       {unanswered}
+      {list && photos.length === 0 && (
+        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>None has been attached yet.</Box>
+      )}
       {photos.map((id, i) => (
         <Box key={id} sx={{ mt: 0.5 }}>
           <img src={under(`/api/photos/${id}`)} alt={`Picture ${i + 1}`} style={{ maxWidth: '100%' }} />
