@@ -300,7 +300,7 @@ const MOMENTS = `(?:${W}(?:max\\.? )?(?:${CONT}))?(?: at \\d{1,3} ?°? ?c)?(?:${
 export const regulatorRules: Rule[] = [
   // "5/6/7.2 V, 8 A peak, 5 A continuous": the first of its volts, and what it gives without end.
   rule(
-    `\\b${N}(?: ?v)?(?: ?/ ?${N}(?: ?v)?){0,2} ?v?,?${W}${N} ?${AMP} (?:peak|burst|max)[,;/ ]{1,3}${N} ?${AMP} (?:${CONT})`,
+    `\\b${N}(?: ?v)?(?: ?/ ?${N}(?: ?v)?){0,2} ?v,?${W}${N} ?${AMP} (?:peak|burst|max)[,;/ ]{1,3}${N} ?${AMP} (?:${CONT})`,
     ([v, , , a]) => regulator(num(v), num(a)),
   ),
   rule(
