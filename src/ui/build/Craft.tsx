@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
-import { ForWriters } from '../room/ForWriters';
+import { ChangedByWriters, ForWriters } from '../room/ForWriters';
 import { CraftFields } from './CraftFields';
 import { Policies } from './Policies';
 
@@ -39,7 +39,11 @@ export function Craft() {
           </Button>
         </ForWriters>
       </Box>
-      {open && <CraftFields />}
+      {open && (
+        <ChangedByWriters>
+          <CraftFields />
+        </ChangedByWriters>
+      )}
       <Policies />
     </Box>
   );
