@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
 import { buildSheet } from '../guide/build-sheet';
-import { makeBoard, makeBuild, says } from '../tests/make';
+import type { NumberFigure } from '../quantity/figure';
+import { makeBoard, makeBuild, says, unknown } from '../tests/make';
 import { currentIsSensed } from './current-sensing';
 
 /** Where a sensor sits, and whether the current of separate ESCs passes it: common practice, no source. */
@@ -48,6 +49,21 @@ describe('is the current of the motors sensed', () => {
     expect(said(evaluate(build('separate'), board('all-in-one')))).toEqual(
       expect.arrayContaining(['Current sensing holds', 'Current sensor holds', 'ESC on the board strained']),
     );
+  });
+
+  test('four motors of 30 A through what carries 130, 120, 119 A, and through what nobody says', () => {
+    const through = (throughAmps: NumberFigure | undefined) =>
+      evaluate(build('separate'), {
+        ...board('all-in-one'),
+        currentSensor: { fullScaleAmps: says(160), ...(throughAmps ? { throughAmps } : {}) },
+      }).rungs[2]!.findings.find((f) => f.about === 'Current sensing')!.state;
+    expect([says(130), says(120), says(119), unknown, undefined].map(through)).toEqual([
+      'holds',
+      'holds',
+      'strained',
+      'unknown',
+      'unknown',
+    ]);
   });
 
   test('a controller without an ESC leaves nothing unused, and is calibrated', () => {

@@ -262,6 +262,12 @@ describe('which way the board lies', () => {
     expect(about(makeBuild(), board, 'USB reach')!.state).toBe('holds');
     expect(about(makeBuild(), board, 'Button reach')!.state).toBe('strained');
   });
+  test('of the sides that cables leave at only those are named that the frame closes', () => {
+    const cables = (cableSides: Board['cableSides']) =>
+      about(frame({}), makeBoard({ usb: { plug: 'C', side: 'left' }, cableSides }), 'Cables')?.says;
+    expect(cables(['left', 'rear'])).toEqual({ code: 'cables behind a closed side', comeTo: ['rear'] });
+    expect(cables(['left'])).toBeUndefined();
+  });
   test('pads that face the frame are to be soldered first, and stop nothing', () => {
     const board = makeBoard({ pads: [{ id: 'vbat', label: 'VBAT', reachable: false }] });
     expect(about(makeBuild(), board, 'Underside')).toMatchObject({

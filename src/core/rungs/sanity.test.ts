@@ -47,6 +47,13 @@ describe('figures that cannot be true', () => {
       { id: 'twelve', label: '12 V', pads: [], source: regulator(12, 1, { input: 'five' }) },
     ];
     expect(doubt({ rails: twelve })).toEqual([['rails[2].source.outVolts', true, 6]]);
+    // A step-up does; and one may give what it gets.
+    const fed = (out: number, change: object) => [
+      ...rails(regulator(5, 1)),
+      { id: 'fed', label: 'Fed', pads: [], source: regulator(out, 1, { input: 'five', ...change }) },
+    ];
+    expect(doubt({ rails: fed(12, { type: 'step-up' }) })).toEqual([]);
+    expect(doubt({ rails: fed(5, {}) })).toEqual([]);
   });
 
   test('more than 6 A is unlikely, an efficiency of 100 % impossible', () => {
