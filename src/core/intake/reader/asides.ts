@@ -66,7 +66,7 @@ const pieces: RegExp[] = [
   /(?<=[\p{L}\p{N})])\[\d{1,2}\]|(?:^|(?<=\n))\[\d{1,2}\] [^\n]{0,300}/gu,
   /\brev(?:ision)?\.? ?\d(?:\.\d)?\b|\bv\d\.\d\b/g,
   /\b\d soft ?serial\b|\bone soft ?serial\b|\bsoft ?serial\b[^\n,;.]{0,20}/g,
-  /\b\d(?:[.,]\d)? ?ghz\b|\b(?:2[.,]4|5[.,]8)(?:g\b| g(?= ?(?:elrs|radio|receiver|rx|wi-?fi|band|antenna|video|transmitter|link|control)))|\b\d{2,3} ?mhz\b/g,
+  /\b\d(?:[.,]\d)? ?ghz\b|\b(?:2[.,]4|5[.,]8)(?:g\b| g(?= ?(?:radio|receiver|rx|wi-?fi|band|antenna|video|transmitter|link|control)))|\b\d{2,3} ?mhz\b/g,
 ];
 
 const listLine = /^[ \t]{0,4}(?:[-+ ]{0,2}\d{1,2}[ \t]{0,2}(?:x|pcs|pieces)\b|[-+] )/;
