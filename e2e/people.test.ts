@@ -171,7 +171,7 @@ describe('with accounts', () => {
       await waitForText(reader, shown);
       const acts = await reader.$$eval('main button:not(:disabled)', (all) => all.map((b) => b.innerText.trim()));
       const change =
-        /^(?:Remove|Change|Add|Save|Pick|Fork|Bring in|Make it|Answer|Enter|Say so|Use|Lock|Accept|Attach|Paste)/;
+        /^(?:I ordered|Remove|Change|Add|Save|Pick|Fork|Bring in|Make it|Answer|Enter|Say so|Use|Lock|Accept|Attach|Paste)/;
       expect(
         acts.filter((act) => change.test(act)),
         path,

@@ -19,7 +19,7 @@ import {
 import { useMeasure, useWords } from '../frame/ways';
 import { NumberBox } from '../form/NumberBox';
 import { useRoom } from '../room/store';
-import { ChangedByWriters } from '../room/ForWriters';
+import { ChangedByWriters, ForWriters } from '../room/ForWriters';
 import { csv, useTakeOut } from '../frame/take-out';
 import { WithBoard, type Chosen } from './use-chosen';
 import { today } from '../room/today';
@@ -56,7 +56,7 @@ function Basket({ board, climb }: Chosen) {
   else said = 'I ordered it today all the same';
   return (
     <>
-      <ChangedByWriters>
+      <ForWriters>
         <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1, flexWrap: 'wrap' }}>
           <Button
             variant={climb.stopsAt === null ? 'contained' : 'outlined'}
@@ -72,7 +72,7 @@ function Basket({ board, climb }: Chosen) {
             {said}
           </Button>
         </Box>
-      </ChangedByWriters>
+      </ForWriters>
       <Box sx={{ fontSize: 14, mb: 1 }}>
         <strong>{money(order.totalCents)}</strong> landed
         {unpriced.length > 0 && ` without ${list(unpriced.map((l) => l.what))}, whose price nobody says`}
