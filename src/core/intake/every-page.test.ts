@@ -45,21 +45,21 @@ const printOf = (made: unknown) => createHash('sha256').update(JSON.stringify(ma
 
 /** A changed rule is noticed; what it changed is seen by looking at the pages. */
 test.each([
-  ['by-another-hand', 'c08134ba'],
-  ['first', '60920ee6'],
-  ['round-one', '1fb81bae'],
-  ['round-two', 'd2ea3551'],
-  ['round-three', '1fffbeaf'],
-  ['round-four', 'a1bb070b'],
-  ['round-five', 'ff393a45'],
-  ['round-six', '57838bc2'],
-  ['round-seven', '84872ebf'],
-  ['round-eight', '998d7c38'],
-  ['round-nine', '9252b757'],
-  ['round-ten', '9d6b76da'],
-  ['round-eleven', '02684cfd'],
+  ['by-another-hand', '8c91075d'],
+  ['first', 'd5e37350'],
+  ['round-one', 'da09e57e'],
+  ['round-two', '4efc1322'],
+  ['round-three', '1a5e3a08'],
+  ['round-four', '88c170ae'],
+  ['round-five', 'f8ce51a7'],
+  ['round-six', 'b7bcf0da'],
+  ['round-seven', '9973abfc'],
+  ['round-eight', 'b150a92d'],
+  ['round-nine', '12014f5b'],
+  ['round-ten', '3661e0b7'],
+  ['round-eleven', '99c08d9c'],
   ['round-twelve', 'd6c4bc36'],
-  ['round-thirteen', 'b573007a'],
+  ['round-thirteen', '98eee79f'],
 ])('%s: boards, parts, lists of parts and offers that are read are what they were', (name, print) => {
   const made = corpora()[name]!.texts.map(({ text }) => {
     const part = readPartPage(text);

@@ -1,7 +1,9 @@
 import { withoutAsides } from './reader/asides';
-import { asLabels, labelsJoined, leadersShort, railsSaid, tickedOnly } from './reader/data-forms';
+import { currentsNamed } from './reader/currents';
+import { asLabels, labelsJoined, leadersShort, listed, railsSaid, tickedOnly } from './reader/data-forms';
 import { inEnglish } from './reader/languages';
 import { inDigits } from './reader/number-words';
+import { withoutMarkup } from './reader/markup';
 import { plain } from './reader/plain';
 import { extrasRules, portRules, processorRule } from './reader/rules/board-rules';
 import { holeRules, massRules, sizeRules } from './reader/rules/mechanics-rules';
@@ -10,6 +12,7 @@ import { inSentence, ofAnotherBoard, type Around, type Rule } from './reader/rul
 import { scriptOf, sourceOf, type Script } from './reader/script';
 import { asMeant } from './reader/spelling';
 import { inLines, type Version } from './reader/tables';
+import { unwrapped } from './reader/wrapped';
 import type { Read } from './reader/read';
 import { weighed } from './reader/weighed';
 import type { Reading } from './reading';
@@ -70,14 +73,15 @@ interface Page {
 
 function prepared(text: string): Page {
   const own = plain(text);
-  const english = inEnglish(asMeant(scriptOf(own)));
+  const english = inEnglish(currentsNamed(asMeant(unwrapped(withoutMarkup(scriptOf(own), text), text))));
   const about = withoutAsides(english.text);
-  const script = tickedOnly(leadersShort(labelsJoined(asLabels(inDigits({ ...english, text: about.text })))));
+  const script = tickedOnly(leadersShort(labelsJoined(inDigits(listed(asLabels({ ...english, text: about.text }))))));
   const lines = inLines(script);
   return {
     ...lines,
     script: railsSaid(lines.script),
-    own,
+    // The marks of bold type are no gap between cells.
+    own: own.replace(/ /g, (space, at: number) => (text[at] === '*' ? '*' : space)),
     talk: about.talk.map(([from, to]) => sourceOf(english, from, to)),
   };
 }

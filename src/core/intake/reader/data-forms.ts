@@ -69,29 +69,42 @@ export function asLabels(file: Script): Script {
 const yesOrNo =
   /^[ \t]{0,4}(?:yes|no|none|not? [a-z]{4,12}|✓|✗|-|fitted)[ \t]{0,3}(?:\([^)\n]{0,30}\))?[ \t]{0,3}(?:\n|$)/;
 
+/** "- UARTs – 6", "UARTs<tab>six": a line that begins with the name of a figure, as "uarts: 6". */
+export function listed(script: Script): Script {
+  const s = replaced(script, /(?<=^|\n)[ \t]{0,8}[-+*>][ \t]{1,4}(?=[a-z0-9])/g, () => '');
+  return replaced(
+    s,
+    /(?<=^|\n)[ \t]{0,8}([a-z][a-z0-9 ()/]{1,28}?)(?:[ \t]{1,3}-[ \t]{1,3}(?=[^\s-])|(?:\t| {3})[ \t]{0,30}(?=[^\s|:](?:(?!\t| {3}|\|)[^\n])*(?:\n|$)))/g,
+    ([name]) => (isLabel(name!) ? `${name}: ` : undefined),
+  );
+}
+
+const oneBoard = /^(?:esc|fc|flight controller|stack|aio) ?:$/;
+
 /** "Processor" on one line and "F722" on the next, as pages come when they are copied: put together. Further values that stand below follow on lines of their own. */
 export function labelsJoined(script: Script): Script {
-  const edits = script.text.matchAll(/(?<=^|\n)([a-z][^\n]{1,30})\n(?=[^\n]{1,60}(?:\n|$))/g);
-  const bare = [...edits].filter((m) => isLabel(m[1]!) && !/\d/.test(m[1]!));
+  const lines = script.text.matchAll(/(?<=^|\n)([^a-z0-9\n|]{0,6})([a-z0-9][^\n]{1,30})\n(?=[^\n]{1,200}(?:\n|$))/g);
+  const named = [...lines]
+    .map((m) => ({ words: m[2]!.trimEnd(), end: m.index + m[0].length }))
+    .filter(({ words }) => isLabel(words) || oneBoard.test(words));
+  // With a colon behind it it is a label for certain.
+  const bare = named.filter(({ words }) => !words.endsWith(':') && !/\d/.test(words));
   // One such line may be a heading; three are a form. What is answered on the next line by a mere yes or no is no heading.
-  const answered = bare.filter((m) =>
-    yesOrNo.test(script.text.slice(m.index + m[0].length, m.index + m[0].length + 40)),
-  );
-  const joined = bare.length < 3 ? answered : bare;
-  const ends = new Set(joined.map((m) => m.index + m[1]!.length));
-  return replaced(script, /\n/g, (_, { start }) => (ends.has(start) ? ': ' : undefined));
+  const joined = bare.length < 3 ? bare.filter(({ end }) => yesOrNo.test(script.text.slice(end, end + 40))) : bare;
+  const ends = new Set([...joined, ...named.filter(({ words }) => words.endsWith(':'))].map(({ end }) => end));
+  return replaced(script, /[ \t]{0,8}:?[ \t]{0,8}\n/g, (_, { end }) => (ends.has(end) ? ': ' : undefined));
 }
 
 /** "Processor ........ F722" and "Barometer | yes" as "label: value". */
 export function leadersShort(script: Script): Script {
   const units = replaced(
     script,
-    /(?<=^|\n|[;,] ?)([a-z][a-z /]{1,24}?) ?[[(](s|mm|g|a|v|mb|-)[\])] ?: ?([^\n;]{1,40}?)(?=[;\n]|$)/g,
+    /(?<=^|\n|[;,] ?)([a-z][a-z /]{1,24}?) ?[[(](s|mm|g|a|v|mb|-)[\])](?:[ \t]{0,16}[:|][ \t]{0,16}|[ \t]{1,24}(?=\d))([^\n;]{1,40}?)(?=[;\n]|$)/g,
     ([name, unit, value]) => `${name}: ${value}${unit === '-' ? '' : ` ${unit}`}`,
   );
   const rails = replaced(
     units,
-    /(?<=^|\n)[a-z][a-z0-9 ]{1,20} ?\(v ?\/ ?a\) ?: ?(\d{1,2}(?:[.,]\d)?) ?\/ ?(\d{1,2}(?:[.,]\d)?)(?=[ \t]*(?:\n|$))/g,
+    /(?<=^|\n)[a-z][a-z0-9 ]{1,20} ?\(v ?\/ ?a\)[ \t]{0,16}[:|\t ][ \t]{0,16}(\d{1,2}(?:[.,]\d)?) ?\/ ?(\d{1,2}(?:[.,]\d)?)(?=[ \t]*(?:\n|$))/g,
     ([volts, amps]) => `bec ${volts} v ${amps} a`,
   );
   const short = replaced(rails, /(?<=[a-z]{3})\.{3}(?=[a-z\d])/g, () => ': ');

@@ -54,7 +54,7 @@ const clear: Record<string, string> = {
   seconds: '秒 sekunden segundos secondes secondi seconden sekund сек секунд',
   to: 'bis 至',
   ports: 'ポート',
-  pcs: 'stück stk шт 个 個',
+  pcs: 'stück stk шт 个 個 개',
   g: 'gramm gramos grammes gramme grammi gramas gramów грамм 克',
   oz: 'unzen unze onzas onces',
   mm: '毫米 millimètres миллиметров',
@@ -90,10 +90,28 @@ interface Translator {
   english: Map<string, string>;
 }
 
+/** What is another word without its marks: "masse" is the weight of a French page and the size of a Swiss one. */
+const anothers = new Set(['masse']);
+
+/** A word as it stands, and as it is typed where its letters are not at hand: "größe", "grosse", "groesse". */
+function asTyped(word: string): string[] {
+  const bare = (w: string) =>
+    w
+      .replaceAll('ß', 'ss')
+      .replaceAll('ø', 'o')
+      .replaceAll('æ', 'ae')
+      .replaceAll('ł', 'l')
+      .normalize('NFD')
+      .replace(/(?<=[a-z])\p{M}/gu, '');
+  const german = word.replace(/[äöü]/g, (c) => `${bare(c)}e`);
+  return [word, bare(word), bare(german)].filter((w) => w === word || !anothers.has(w));
+}
+
 function translator(entries: Record<string, string>): Translator {
   const english = new Map<string, string>();
   for (const [to, ways] of Object.entries(entries))
-    for (const way of ways.split(' ')) english.set(way.replaceAll('_', ' '), to);
+    for (const way of ways.split(' '))
+      for (const w of asTyped(way.replaceAll('_', ' '))) if (!english.has(w)) english.set(w, to);
   const ways = [...english.keys()]
     .sort((a, b) => b.length - a.length)
     .map((w) => w.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&'));

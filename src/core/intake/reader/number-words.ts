@@ -24,7 +24,7 @@ const elsewhere = new Map<string, number>(
 );
 const word = [...small, ...tens].join('|');
 const units =
-  'volts?|amps?|amperes?|grams?|mb|milli ?met(?:re|er)s?|megabytes?|cells?|seconds?|uarts?|(?:serial|hardware) ?(?:uarts?|ports?)|ports?|s';
+  'volts?|amps?|amperes?|grams?|mb|milli ?met(?:re|er)s?|megabytes?|cells?|seconds?|mm|uarts?|(?:serial|hardware) ?(?:uarts?|ports?)|ports?|s';
 const written = new RegExp(
   `\\b(?!one (?:uart|port)\\b)(${word})(?:[ -](${small.slice(1, 10).join('|')}))?( hundred)?( and a half)?\\b(?=(?: (?:free|spare|hardware|usable|lithium(?: polymer| ion)?))?(?:[ -](?:x )?(?:${units})\\b|(?: (?:to|up to|or|by) (?:${word})(?:[ -](?:${small.slice(1, 10).join('|')}))?(?: and a half)?[ -](?:lithium )?(?:${units})\\b)|(?: to \\d{1,2} ?s\\b)|(?: for (?:${word}|\\d{1,3}) s)))`,
   'g',
@@ -36,7 +36,7 @@ const labelled = new RegExp(
 const cellsAsked = new RegExp(`\\b(cells[ ?:]{1,3})(${word}) to (${word})\\b`, 'g');
 const decimals = new RegExp(`\\b(${word}) point (${small.slice(0, 10).join('|')})\\b`, 'g');
 /** "twenty by twenty holes" */
-const sides = new RegExp(`\\b(${word}) by \\1(?= (?:holes|pattern|mount|on m[23]|millimet))`, 'g');
+const sides = new RegExp(`\\b(${word}) by \\1(?= (?:holes|pattern|mount|on m[23]|millimet|mm))`, 'g');
 const foreignPorts = new RegExp(`(?<!\\p{L})(${[...elsewhere.keys()].join('|')})(?= uarts?\\b)`, 'gu');
 
 /** "five volts at one and a half amps" in digits, where a unit of the trade follows: "one of them" stays as it is. */

@@ -64,8 +64,11 @@ function attributesSaid(script: Script): Script {
 
 /** Words run together with figures, known misspellings, marks of pages and of forums: what an eye reads over. */
 export function asMeant(script: Script): Script {
-  let s = replaced(
-    script,
+  let s = replaced(script, /\p{L}\p{M}+/gu, ([], { text }) => text.normalize('NFC'));
+  // What ends every line of a page says nothing: spaces, a full stop behind a figure.
+  s = replaced(s, /(?<=[a-z0-9)])[.;]?[ \t]{1,200}(?=\n|$)|(?<=[a-z0-9)])[.;](?=\n|$)/g, () => '');
+  s = replaced(
+    s,
     /&(nbsp|amp|times|deg|plusmn|ndash|mdash|quot|lt|gt|check|cross|#\d{1,5}|#x[\da-f]{1,4});/g,
     ([name]) =>
       ({ amp: '&', times: 'x', ndash: '-', mdash: '-', quot: '"', lt: '<', gt: '>', check: '✓', cross: '✗' })[name!] ??
@@ -77,7 +80,6 @@ export function asMeant(script: Script): Script {
     /(?:<(?:br|\/?(?:li|p|tr|div|h\d|ul|ol|dl|table|td|th|dd|dt))\b[^>\n]{0,200}>[ \t]{0,8}){1,12}/g,
     () => '\n',
   );
-  s = replaced(s, /<\/?(?:span|b|strong|i|em)\b[^>\n]{0,200}>/g, () => ' ');
   // "[x] F722  [ ] F405"; "( ) with barometer  (x) without".
   s = replaced(s, /\[( |x)\](?=[ \t])/g, ([tick]) => `(${tick})`);
   s = replaced(
@@ -103,9 +105,10 @@ export function asMeant(script: Script): Script {
   // "Der 5-V-Regler"; "| uarts || 6".
   s = replaced(s, /(?<=\b\d{1,2})-v(?:olts?)?(?=-| )/g, () => ' v');
   s = replaced(s, /\|\|/g, () => '|');
+  s = replaced(s, /(?<= )&(?= )/g, () => 'and');
   s = replaced(s, /\b4 ?-?(?:in|en|w|em|i)-? ?1\b/g, () => '4in1');
   // "5V0" is 5.0 V.
-  s = replaced(s, /\b(\d{1,2})v(\d)(?=[ :,;|)/]|$|\n)(?! ?a\b)/g, ([v, tenth]) => `${v}.${tenth} v`);
+  s = replaced(s, /\b(\d{1,2})v(\d)(?=[ :,;|)/]|$|\n)(?! ?a\b|,\d)/g, ([v, tenth]) => `${v}.${tenth} v`);
   // Under the heading of absolute limits "input" is the most that it stands.
   s = replaced(
     s,
@@ -114,6 +117,33 @@ export function asMeant(script: Script): Script {
   );
   // As a reader of print takes them.
   s = replaced(s, /(?<=\d ?)v(?=regulator|bec|out)/g, () => 'v ');
+  s = replaced(s, /(?<=\d ?)(?:volts?|amp(?:s|[eè]res?)?)(?![a-z\d]| ?-?hours?)/g, ([], { text }) => text[0]);
+  s = replaced(s, /(?<=\d ?)g(?:rams?|rammes?|rs?|ms?)(?![a-z\d])/g, () => 'g');
+  s = replaced(
+    s,
+    /(?<=\d ?)m(?:ega)?bytes?\b|(?<=\b(?:8|16|32|64|128|256|512) ?)m(?=[ ]?(?:$|[\n,;|/)]| flash| blackbox))/g,
+    () => 'mb',
+  );
+  s = replaced(s, /(?<=\d ?g) ?\(\d{1,2}(?:[.,]\d{1,3})? ?oz\.?\)/g, () => '');
+  // "5 VDC", "9 V DC", "3 ADC": every figure of a board is one of direct current.
+  s = replaced(s, /(?<=\d ?)(v|a) ?d\.?c\.?(?![a-z\d])/g, ([unit]) => unit);
+  s = replaced(s, /\bdc(?=\d)/g, () => 'dc ');
+  s = replaced(s, /(?<=[:|][ \t]{0,8})w\/o\b/g, () => 'without');
+  s = replaced(s, /(?<=\bserial ports?) \(uarts?\)/g, () => '');
+  // "38 / 38 / 8 mm"
+  s = replaced(
+    s,
+    /\b(\d{2}(?:[.,]\d{1,2})?) ?\/ ?(\d{2}(?:[.,]\d{1,2})?) ?\/ ?(\d{1,2}(?:[.,]\d{1,2})?)(?= ?mm\b)/g,
+    ([l, w, h]) => `${l} x ${w} x ${h}`,
+  );
+  // "2S LiPo to 6S LiPo max"
+  s = replaced(
+    s,
+    /(?<=\b(?:[2-9]|1[0-4]) ?s) ?(?:li-?po(?:ly)?|li-?ion)(?: batter(?:y|ies)| packs?)?(?![a-z])|(?<=\b1 ?s) ?(?:li-?po|li-?ion)(?= ?(?:-|to\b|or\b|up to\b|and\b|bis\b|a\b|à\b))/g,
+    () => '',
+  );
+  // "5 V * 2 A"
+  s = replaced(s, /(?<=\d ?v) ?x ?(?=\d{1,2}(?:\.\d)? ?a\b)/g, () => ' ');
   s = replaced(s, /\bblack boxe?s?\b/g, () => 'blackbox');
   s = replaced(s, /\b0sd\b/g, () => 'osd');
   s = replaced(s, /\btyp-?c\b/g, () => 'type c');

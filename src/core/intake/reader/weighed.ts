@@ -9,7 +9,7 @@ export function weighed(found: Read[], text: string, talk: readonly [number, num
   const own = new Set(found.filter((r) => !beside(r)).map(key));
   // What others say beside the page counts only where the page itself says nothing.
   const placed = found
-    .filter((r) => !beside(r) || !own.has(key(r)))
+    .filter((r) => !beside(r) || !(own.has(key(r)) || (r.field === 'massIncludes' && own.has('massG'))))
     .map((r) =>
       beside(r) ? doubted(r, r.ofAnother ? 'said of another board' : 'the words of somebody else beside the page') : r,
     );
@@ -25,13 +25,24 @@ export function weighed(found: Read[], text: string, talk: readonly [number, num
   });
 }
 
-/** "Options: barometer +2.50, 9 V 2 A +4.00", "next spring: 9 V as well": whatever stands in such a line. */
-const chosen = (r: Read, text: string) =>
-  /^[ \t*-]{0,4}(?:options?|optional\w{0,2}|extras?|add-ons?|upgrades?|variants?|choose|select|available (?:as|with|in)|on request|next|later|soon|planned|coming|upcoming|future|wish(?:ed|list)?|wanted|needed|what i (?:need|want))\b/.test(
-    text.slice(text.lastIndexOf('\n', r.start) + 1).slice(0, 30),
-  )
+const mayBeChosen =
+  'options?|optional\\w{0,2}|extras?|add-ons?|upgrades?|variants?|choose|select|available (?:as|with|in)|on request|next|later|soon|planned|coming|upcoming|future|wish(?:ed|list)?|wanted|needed|what (?:i|we) (?:need|want)';
+const ofChoice = new RegExp(`^[ \\t#*=_-]{0,6}(?:${mayBeChosen})\\b`);
+const choiceWithin = new RegExp(`[/;|.][ \\t]{0,3}(?:${mayBeChosen})[^:/;|\\n]{0,20}:`);
+
+/** "Options: barometer +2.50, 9 V 2 A +4.00", "next spring: 9 V as well", or a heading of that kind above it: whatever stands there. */
+function chosen(r: Read, text: string): string | undefined {
+  const from = text.lastIndexOf('\n', r.start) + 1;
+  const above = text
+    .slice(Math.max(0, from - 400), from)
+    .split('\n')
+    .slice(-6, -1);
+  const heading = above.findLast((line) => /^[ \t]{0,4}#|:[ \t*]{0,4}$/.test(line));
+  const own = text.slice(from, Math.min(r.start, from + 300));
+  return ofChoice.test(text.slice(from, from + 30)) || choiceWithin.test(own) || (heading && ofChoice.test(heading))
     ? 'its line is about what may be chosen or is to come: ask whether this very board has it'
     : undefined;
+}
 
 /** In a row of three cells and more a figure may be of another column than its label says; a column of remarks is none. */
 function besideOthers(r: Read, text: string): string | undefined {

@@ -4,7 +4,7 @@ import { denied, num, one, openness, rule, sane, MM, N, W, type Around, type Fou
 const patterns = [16, 20, 25, 25.5, 30.5];
 const inches = /^(?:in|inch|inches|")$/;
 const UNIT = '(mm|millimet(?:re|er)s?|cm|in|inch|inches|")';
-const mountWords = /(?:mount|hole|screw|pattern|spacing|m[23] at)(?:(?!\. |\bm[23] ?\|)[^\n;]){0,18}$/;
+const mountWords = /(?:mount|hole|screw(?!s? ?[,/|])|pattern|spacing|m[23] at)(?:(?!\. |\bm[23] ?\|)[^\n;]){0,18}$/;
 const sizeWords = /\b(?:size|dimensions?|outline|measures|board|pcb|overall|case|square)\b/;
 
 function mm(value: string | undefined, unit: string | undefined): number {

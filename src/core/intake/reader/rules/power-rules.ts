@@ -67,7 +67,9 @@ export const packRules: Rule[] = [
   ),
   rule(
     `\\b(?:cells? max(?:imum)?|max(?:imum)?\\.? cells?)${W}[:=]${W}(\\d{1,2})\\b|\\bmax(?:imum)?${W}(\\d{1,2}) ?s\\b(?!ec)|\\b(\\d{1,2}) ?s${W}max(?:imum)?\\b`,
-    ([a, b, c]) => sane('cellsMax', num(a ?? b ?? c), 1, 14),
+    // "60 A (max 10 s)": seconds.
+    ([a, b, c], { before }) =>
+      /\d ?a(?:mps?)? ?[(,/]? ?$/.test(before) ? [] : sane('cellsMax', num(a ?? b ?? c), 1, 14),
   ),
   rule(
     `\\b(?:never|not|no)(?: (?:connect|use|feed|fit|fly|plug in))?(?: it (?:to|on|with))? (?:more than|above|over) (\\d{1,2}) ?s\\b(?!ec)(?: ?\\(${N} ?v\\))?`,
@@ -259,12 +261,12 @@ export const currentRules: Rule[] = [
   rule(`\\b(?:4|four) escs? (?:of|with|at) ${N} ?${AMP}`, ([a], around) => continuous(a, around)),
   rule(`\\b(?:4|four) ${N} ?${AMP} (?:speed controllers?|escs?|channels?)`, ([a], around) => continuous(a, around)),
   rule(`\\b(?:(?:\\d|four) channels? of) ${N} ?${AMP}`, ([a], around) => continuous(a, around)),
-  rule(`\\bamps${W}:${W}${N} ?a(?=${W}/${W}\\d{1,3} ?a${W}(?:burst|peak))`, ([a], around) => continuous(a, around)),
+  rule(`\\bamps${W}:?${W}${N} ?a(?=${W}/${W}\\d{1,3} ?a${W}(?:burst|peak))`, ([a], around) => continuous(a, around)),
   rule(`\\bmax(?:imum)?\\.? current${W}:?${W}${N} ?${AMP}`, ([a], around) =>
     /burst|peak/.test(around.line) ? continuous(a, around) : [],
   ),
   rule(
-    `\\b(?:${CONT}(?: (?:current|rating|amps))?(?: ?/ ?channel| per (?:motor|channel))?|rated(?: current| at)?|nominal current|esc rat(?:ing|ed)|esc (?:cont\\.?|constant|current)|4in1(?: esc)?(?: is)?,?|esc(?: is)?|per (?:motor|channel))${W}[:=]?${W}(?:4${W}x${W})?${N} ?${AMP}`,
+    `\\b(?:${CONT}(?: (?:current|rating|amps))?(?: ?/ ?channel| per (?:motor|channel))?|rated(?: current| at)?|nominal current|esc rat(?:ing|ed)|esc (?:cont\\.?|constant|current)|4in1(?: esc)?(?: is)?,?|(?:each )?esc(?: channels?)?(?: is)?|per (?:motor|channel))${W}[:=]?${W}(?:4${W}x${W})?${N} ?${AMP}`,
     ([a], around) => continuous(a, around),
   ),
   rule(`\\b${N} ?${AMP} (?:4in1|aio|escs?|stack)\\b`, ([a], around) =>
@@ -296,8 +298,18 @@ const NAMED =
 /** Behind the amps of a regulator: what it gives for moments, which is no motor's. */
 const MOMENTS = `(?:${W}(?:max\\.? )?(?:${CONT}))?(?: at \\d{1,3} ?°? ?c)?(?:${W}[,;/(]${W}${N} ?a(?:mps?)? (?:(?:peak|max|burst|for moments)\\)?(?:${W}\\(?(?:for )?${SECONDS}\\)?)?|for ${SECONDS}))?`;
 
+/** "3 A @ " before volts: they have their amps. */
+const ofItsAmps = /\d ?(?:ma|a(?:mps?)?) ?(?:@|\bat\b|\bon\b|\bfrom\b) ?(?:the )?$/;
+const voltsOfAmps =
+  /\d ?(?:ma|a(?:mps?)?) ?(?:@|\bat\b|\bon\b|\bfrom\b) ?(?:the )?\d{1,2}(?:[.,]\d)? ?v(?:olts?)? ?[^\w\s,;|/]?[ \t]?$/;
+
 /** What the board's own regulators give. */
 export const regulatorRules: Rule[] = [
+  // "BEC: 2 A / 5 V, 3 A / 9 V": the first pair says which stands before the other.
+  rule(
+    `\\b${NAMED}s?${W}:?${W}${N} ?${A}${W}[/ ]${W}${N} ?${V}${W}[,;/|+&]${W}${N} ?${A}${W}[/ ]${W}${N} ?${V}(?!${W}[/@,]?${W}\\d{1,2}(?:[.,]\\d)? ?a\\b)`,
+    ([a, unit, v, b, other, w]) => [...regulator(num(v), milli(a, unit)), ...regulator(num(w), milli(b, other))],
+  ),
   // "5/6/7.2 V, 8 A peak, 5 A continuous": the first of its volts, and what it gives without end.
   rule(
     `\\b${N}(?: ?v)?(?: ?/ ?${N}(?: ?v)?){0,2} ?v,?${W}${N} ?${AMP} (?:peak|burst|max)[,;/ ]{1,3}${N} ?${AMP} (?:${CONT})`,
@@ -352,6 +364,7 @@ export const regulatorRules: Rule[] = [
       if (denied({ before: around.before, after: '' }) || /^ ?✗/.test(around.after)) return [];
       // "3 A on 5 V, 2 A on 9 V": the amps are those of the next one.
       if (/^ ?(?:on|of|from) (?:the )?\d{1,2}(?:\.\d)? ?v\b/.test(around.after)) return [];
+      if (ofItsAmps.test(around.before)) return [];
       if (
         /\b(?:example|load|draws?|needs?|consum\w+|takes|sagg?\w*|dropp?ed|fell|dipp?ed)\b(?:[^.;\d\n]|\.\d){0,40}$/.test(
           around.before,
@@ -378,8 +391,8 @@ export const regulatorRules: Rule[] = [
     `\\b${N} ?${A}${W}(?:@|at|/|on|from)?${W}(?:the )?${N} ?${V}(?:${W}(?:${NAMED}))?(?!\\d|[.,]\\d)`,
     ([a, unit, v], around) =>
       denied(around) ||
-      // Volts stand before these amps already.
-      /\d ?v ?[^\w\s,;|/]?[ \t]?$/.test(around.before) ||
+      // Volts stand before these amps already, and no amps before those.
+      (/\d ?v ?[^\w\s,;|/]?[ \t]?$/.test(around.before) && !voltsOfAmps.test(around.before)) ||
       /\b(?:load|draws?|needs?|consum\w+|takes|pulled|sagg?\w*|dropp?ed|fell|dipp?ed)\b[^.;\n]{0,12}$/.test(
         around.before,
       )
