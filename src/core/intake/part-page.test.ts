@@ -25,6 +25,28 @@ describe('what a line or a page says of a part', () => {
     ['Servo 4.8-6 V, 0.15 A, stall 1.2 A, 9 g', { minVolts: 4.8, maxVolts: 6, typicalAmps: 0.15, peakAmps: 1.2 }],
     ['Empfänger: Eingang 4,5-8,4 V, Gewicht 1,8 g', { minVolts: 4.5, maxVolts: 8.4, massG: 1.8 }],
     ['GPS\nPlug (SH 1.0, 6 pins): GND, 5V, RX, TX, SDA, SCL', { pins: ['GND', '5V', 'RX', 'TX', 'SDA', 'SCL'] }],
+    // What goes on the air is not what it draws; of several settings the most; watts at the least volts; common practice, no source.
+    [
+      'VTX 1W, input 7-36 VDC, 5 V out for the camera',
+      { minVolts: 7, maxVolts: 36, typicalAmps: null, peakAmps: null },
+    ],
+    ['Radio 5 V/300 mA, 433 MHz, 100 mW, 1 W', { typicalAmps: 0.3, atVolts: 5 }],
+    [
+      'Output power: 25 mW / 400 mW / 1 W\nInput: 7-26 V\n12 V, 450 mA at 400 mW; 12 V, 900 mA at 1 W',
+      { typicalAmps: 0.9, atVolts: 12 },
+    ],
+    ['Air unit, 3S-6S, 9-13 W', { typicalAmps: 1.444, atVolts: 9 }],
+    ['Unit without volts, 4 W', { typicalAmps: null }],
+    ['Air unit, 7.4-26.4 V, 4 W standby, 9 W max', { typicalAmps: 0.541, atVolts: 7.4, peakAmps: 1.216 }],
+    [
+      'Servo 9g class, weight: 12.5 g, 4.8-6.0 V\nNo load current 80 mA\nRunning current 220 mA\nStall current 700 mA at 6 V',
+      { typicalAmps: 0.22, atVolts: null, peakAmps: 0.7, massG: 12.5 },
+    ],
+    ['LED strip 5 V, 8 LEDs, 60 mA per LED', { typicalAmps: 0.48, atVolts: 5 }],
+    ['LED strip 5 V, 60 mA per LED', { typicalAmps: null }],
+    ['Power module 2-6S, BEC 5.3V 3A, current sensor 90A', { typicalAmps: null, peakAmps: null }],
+    ['Module, 4.5~5.5V, 60mA(avg) 180mA(max)', { typicalAmps: 0.06, peakAmps: 0.18 }],
+    ['Camera, 110mA@5V, 60 mA@12V', { typicalAmps: 0.11, atVolts: 5 }],
     ['pack 1500 mAh', { typicalAmps: null }],
   ])('%s', (text, expected) => expect(readPartPage(text)).toMatchObject(expected));
 

@@ -4,16 +4,14 @@ import type { Link, Peripheral, Supply } from '../records/peripheral';
 import { asMeant } from './reader/spelling';
 import { inEnglish } from './reader/languages';
 import { plain } from './reader/plain';
+import { drawOf, type PartDraw } from './part-draw';
+import { N, V, number } from './part-words';
 import { scriptOf } from './reader/script';
 
 /** What a line of a list or a page says of a part: volts, amps, grams; null where it says nothing of it. */
-export interface PartPage {
+export interface PartPage extends PartDraw {
   minVolts: number | null;
   maxVolts: number | null;
-  typicalAmps: number | null;
-  peakAmps: number | null;
-  /** Volts at which the amps were said; null: not said. */
-  atVolts: number | null;
   massG: number | null;
   /** I2C. */
   address: number | null;
@@ -22,9 +20,6 @@ export interface PartPage {
   pins: string[];
 }
 
-const N = '(\\d{1,3}(?:[.,]\\d{1,3})?)';
-const V = 'v(?:olts?)?(?:[ -]?dc)?';
-const number = (s: string | undefined) => Number((s ?? '').replace(',', '.'));
 const mostChars = 20_000;
 
 /** Reads the page of a part, or what a pasted line says of one: "5-36 V, 0.3 A", "300 mA at 5 V", "8 W at 12 V", "2-6S", "9 g", "I2C 0x0D". */
@@ -38,35 +33,16 @@ export function readPartPage(text: string): PartPage {
       ? null
       : (first(`(?:input|supply|power|operating|works (?:at|on))[^\\n.;]{0,24}?${N} ?${V}\\b`) ??
         first(`(?<![\\d.,-])${N} ?${V}\\b`));
-  const peak =
-    first(`\\b(?:peak|max(?:imum)?\\.?|burst|inrush|stall)(?: current| consumption| draw)?[ :]{0,3}${N} ?(m?a)\\b`) ??
-    first(`${N} ?(m?a)(?:mps?)? ?\\(?(?:peak|max\\b|stall)`);
-  const typical = t.replace(
-    new RegExp(
-      `\\b(?:peak|max(?:imum)?\\.?|burst|inrush|stall)(?: current| consumption| draw)?[ :]{0,3}${N} ?m?a\\b|${N} ?m?a(?:mps?)? ?\\(?(?:peak|max\\b|stall)`,
-      'g',
-    ),
-    ' ',
-  );
-  const amps = new RegExp(`(?<![\\d.,])${N} ?(m?a)(?:mps?|mpere)?\\b(?!h)`).exec(typical)?.slice(1) ?? null;
-  const watts = amps ? null : first(`(?<![\\d.,])${N} ?w(?:atts?)?\\b`);
-  const at =
-    first(`(?:m?a|w)(?:mps?|atts?)?\\b ?(?:@|at|/) ?${N} ?${V}\\b`) ??
-    first(`(?:@|at) ${N} ?${V}[ ,:]{1,3}${N} ?m?a\\b`);
-  const ampsOf = (found: string[] | null) => (found ? number(found[0]) / (found[1] === 'ma' ? 1000 : 1) : null);
   const ends = endsOf(range, cells, single);
-  const only = ends && ends[0] === ends[1] ? ends[0] : null;
-  const atVolts = at ? number(at[0]) : only;
-  const wattVolts = atVolts ?? 5;
-  const typicalAmps = ampsOf(amps) ?? (watts ? Math.round((1000 * number(watts[0])) / wattVolts) / 1000 : null);
-  const grams = first(`(?<![\\d.,])${N} ?(?:g|grams?)\\b`);
+  const draw = drawOf(t, ends?.[0] ?? null, ends && ends[0] === ends[1] ? ends[0] : null);
+  const grams =
+    first(`\\b(?:weight|weighs|mass)\\b[^\\n\\d]{0,16}${N} ?g\\b`) ??
+    first(`(?<![\\d.,])${N} ?g\\b(?! (?:class|servos?)\\b)`);
   const address = first('(?:address|addr|i2c)[^\\n]{0,16}?0x([0-9a-f]{2})\\b');
   return {
     minVolts: ends?.[0] ?? null,
     maxVolts: ends?.[1] ?? null,
-    typicalAmps,
-    peakAmps: ampsOf(peak),
-    atVolts,
+    ...draw,
     massG: grams ? number(grams[0]) : null,
     address: address ? parseInt(address[0]!, 16) : null,
     protocol: protocolIn(text),
