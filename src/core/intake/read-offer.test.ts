@@ -8,8 +8,39 @@ test.each([
   ['was $49.90, now $39.90', 3990, null, 'USD'],
   ['Price: 31.90', 3190, null, null],
   ['£28 plus shipping £3.50', 2800, 350, 'GBP'],
+  ['Price: **41.90 €**', 4190, null, 'EUR'],
+  ['~~$59.99~~ $44.99', 4499, null, 'USD'],
+  ['<del>59,99 €</del> 44,99 €, delivery: free', 4499, 0, 'EUR'],
+  ['UVP 59,90 € jetzt 44,90 €, zzgl. 4,90 € Versand', 4490, 490, 'EUR'],
+  ['MSRP $60, our price $45', 4500, null, 'USD'],
+  ['$60.00 $45.00 Save 25%', 4500, null, 'USD'],
+  ['Price $1,045.50', 104550, null, 'USD'],
+  ['1.299,00 PLN', 129900, null, 'PLN'],
+  ['39,- €', 3900, null, 'EUR'],
+  ['AU $49.95', 4995, null, 'AUD'],
+  ['$49.95 CAD', 4995, null, 'CAD'],
+  ['199 zł', 19900, null, 'PLN'],
+  // Whose crowns or yen these are the sign does not say.
+  ['1 299 kr', 129900, null, null],
+  ['¥298', 29800, null, null],
+  ['10 pcs: $39.00 each; 1 pc $42.00', 4200, null, 'USD'],
+  ['Deposit 10 € Price 45 €', 4500, null, 'EUR'],
+  ['Shipping $5.00, price $45', 4500, 500, 'USD'],
 ])('%s', (text, cents, shippingCents, currency) =>
   expect(readOffer(text)).toMatchObject({ cents, shippingCents, currency }),
 );
+
+test.each([
+  ['of several versions', 'Price: $45.00 - $60.00'],
+  ['of the cheapest version', 'from $45'],
+  ['of a basket', 'Total 92.80 € (2 x 44.90 + 3.00 shipping)'],
+  ['by the month', '$8 / month'],
+])('what a price is %s is not taken for the price of one', (_, text) => expect(readOffer(text)).toBeNull());
+
+test('its place is that of the page', () => {
+  const page = 'Tern F7\nPrice **41.90 €**, in stock';
+  const { start, end } = readOffer(page)!;
+  expect(page.slice(start, end)).toBe('41.90 €');
+});
 
 test('no price, no offer; volts and grams are none', () => expect(readOffer('5V 3A, 8.1 g, 3-6S, v2.50')).toBeNull());

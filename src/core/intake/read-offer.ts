@@ -1,64 +1,168 @@
+import { withoutMarkup } from './reader/markup';
 import { plain } from './reader/plain';
+import { scriptOf, sourceOf } from './reader/script';
 
 /** A price on a page, with what sending it costs. */
 export interface OfferRead {
   cents: number;
   /** null: the page does not say. */
   shippingCents: number | null;
-  /** ISO 4217; null where the page names none. */
+  /** ISO 4217; null where the page names none, or a sign that several have. */
   currency: string | null;
   start: number;
   end: number;
 }
 
-const signs: Record<string, string> = {
+/** What stands beside an amount; null: the money of several countries. */
+const signs: Record<string, string | null> = {
   '€': 'EUR',
   eur: 'EUR',
   euro: 'EUR',
   euros: 'EUR',
   $: 'USD',
+  us$: 'USD',
   usd: 'USD',
+  dollars: 'USD',
+  ca$: 'CAD',
+  c$: 'CAD',
+  cad: 'CAD',
+  au$: 'AUD',
+  a$: 'AUD',
+  aud: 'AUD',
+  nz$: 'NZD',
+  nzd: 'NZD',
+  hk$: 'HKD',
+  hkd: 'HKD',
+  s$: 'SGD',
+  sgd: 'SGD',
+  r$: 'BRL',
+  brl: 'BRL',
   '£': 'GBP',
   gbp: 'GBP',
-  'us $': 'USD',
   pln: 'PLN',
-  sek: 'SEK',
+  zł: 'PLN',
+  zl: 'PLN',
   czk: 'CZK',
+  kč: 'CZK',
+  huf: 'HUF',
+  ft: 'HUF',
+  ron: 'RON',
+  lei: 'RON',
+  sek: 'SEK',
+  nok: 'NOK',
+  dkk: 'DKK',
+  kr: null,
   chf: 'CHF',
+  'fr.': 'CHF',
   jpy: 'JPY',
+  円: 'JPY',
   cny: 'CNY',
+  rmb: 'CNY',
+  元: 'CNY',
+  '¥': null,
+  krw: 'KRW',
+  '₩': 'KRW',
+  원: 'KRW',
+  inr: 'INR',
+  '₹': 'INR',
+  rub: 'RUB',
+  '₽': 'RUB',
+  руб: 'RUB',
+  try: 'TRY',
+  '₺': 'TRY',
+  zar: 'ZAR',
 };
-const SIGN = '(us \\$|[€$£]|eur(?:os?)?|usd|gbp|pln|sek|czk|chf|jpy|cny)';
-const AMOUNT = '(\\d{1,4}(?:[.,]\\d{2})?)';
-const amount = new RegExp(`(?<![\\w.,])${SIGN} ?${AMOUNT}(?![\\d.,]*\\d)|(?<![\\w.,])${AMOUNT} ?${SIGN}(?![a-z])`, 'g');
-const named = new RegExp(
-  `\\b(?:price|preis|prix|precio|prezzo|cena|prijs|pris|цена|价格)[ \\t]{0,3}:?[ \\t]{0,3}${AMOUNT}(?![\\d.,]*\\d)`,
-  'g',
+const SIGN = `(${Object.keys(signs)
+  .sort((a, b) => b.length - a.length)
+  .map((sign) => sign.replace(/[$.]/g, '\\$&').replace('\\$', ' ?\\$'))
+  .join('|')})`;
+const AMOUNT = "(\\d{1,3}(?:[., '’]\\d{3})+(?:[.,]\\d{1,2})?|\\d{1,6}(?:[.,]\\d{1,2})?)(?:[.,]?-(?!\\d))?";
+const LABEL = '(?:price|preis|prix|precio|prezzo|cena|prijs|pris|preço|цена|价格|価格)';
+const amount = new RegExp(
+  `(?<![\\p{L}\\d.,])${SIGN} ?${AMOUNT}(?![\\d.,]*\\d)(?: ?(usd|cad|aud|nzd)\\b)?|(?<![\\p{L}\\d.,]|\\d )${AMOUNT} ?${SIGN}(?!\\p{L})|(?<=\\b${LABEL}[ \\t]{0,3}:?[ \\t]{0,3})${AMOUNT}(?![\\d.,]*\\d| ?%)`,
+  'gu',
 );
-const sending = /shipping|postage|delivery|versand|envío|livraison|spedizione|verzend|wysyłka|frakt|доставка|送料|运费/;
-const noPrice = /\b(?:over|above|from|ab|off|save|instead|was|statt|coupon|voucher|code)\b[^\n]{0,12}$/;
+
+const sending =
+  /shipping|postage|delivery|versand|porto|p ?& ?p|envío|envio|livraison|spedizione|verzend|wysyłka|frakt|доставка|送料|运费/;
+const sent = new RegExp(`^ ?(?:for |of |\\+ )?(?:${sending.source})`);
+const free =
+  /\bfree (?:(?:standard|express|worldwide) )?(?:shipping|postage|delivery)\b(?! (?:over|above|from|on orders))|(?:shipping|postage|delivery|versand)[ :]{1,3}(?:free|included|kostenlos|gratis)|(?:versandkostenfrei|gratis versand|kostenloser versand|livraison gratuite|envío gratis)/;
+/** Amounts that are none of what is asked for one of it now. */
+const others =
+  /\b(?:over|above|from|ab|orders? of|minimum|was|statt|uvp|msrp|rrp|list price|regular(?: price)?|reg\.|old price|before|previously|originally|vorher|avant|save|saves|saving|discount|coupon|voucher|code|off|deposit|credit|cashback|points|sub ?total|total|summe|insurance|tax|vat|payments? of|approx\.?|about|ca\.|[2-9]|\d{2,})(?: ?(?:pcs|pieces|units|stk|x|\+))?[ :=(]{0,3}$|[≈~] ?$/;
+const othersBehind =
+  /^ ?(?:off\b|discount|saved|savings?|rabatt|cheaper|\/ ?month|per month|a month|pro monat|each for|\/ ?(?:[2-9]|\d\d) ?pcs)/;
+const range = /^ ?(?:-|to|bis|–) ?(?:[$€£]|us ?\$)? ?\d/;
+
+interface Amount {
+  cents: number;
+  currency: string | null;
+  before: string;
+  after: string;
+  start: number;
+  end: number;
+}
+
+/** "1.299,00", "1,299", "39,-": the last point or comma before two digits is the decimal one, three behind it are thousands. */
+function centsOf(written: string): number {
+  const decimals = /[.,](\d{1,2})$/.exec(written)?.[1];
+  const whole = (decimals === undefined ? written : written.slice(0, -decimals.length - 1)).replace(/\D/g, '');
+  return Number(whole) * 100 + Number((decimals ?? '0').padEnd(2, '0'));
+}
+
+function amountsIn(t: string): Amount[] {
+  return [...t.matchAll(amount)].map((m) => {
+    const [whole, sign, value, country, value2, sign2, bare] = m;
+    const end = m.index + whole.length;
+    const from = Math.max(t.lastIndexOf('\n', m.index) + 1, m.index - 40);
+    const line = t.indexOf('\n', end);
+    return {
+      cents: centsOf((value ?? value2 ?? bare)!),
+      currency: signs[(country ?? sign ?? sign2 ?? '').replace(' ', '')] ?? null,
+      before: t.slice(from, m.index),
+      after: t.slice(end, Math.min(line < 0 ? t.length : line, end + 40)),
+      start: m.index,
+      end,
+    };
+  });
+}
+
+/** Does it say what one of them costs now? A price that runs from one to another is that of several versions: none of them is taken. */
+function isPrice({ before, after }: Amount, i: number, all: Amount[]): boolean {
+  const behindRange = i > 0 && /^ ?(?:-|to|bis) ?$/.test(all[i - 1]!.after.slice(0, all[i]!.start - all[i - 1]!.end));
+  return !others.test(before) && !othersBehind.test(after) && !range.test(after) && !behindRange;
+}
+
+/** Words of sending before it in its own clause, or right behind it. */
+const isShipping = ({ before, after }: Amount) =>
+  sending.test(before.slice(before.search(/[^,;.(]*$/))) || sent.test(after);
 
 /** The price that a page asks for what it is about: the first one, above whatever else it sells, and what is said of shipping near it. Null where it names none. */
 export function readOffer(text: string): OfferRead | null {
-  const t = plain(text.slice(0, 200_000));
-  let price: Omit<OfferRead, 'shippingCents'> | null = null;
-  let shipping: number | null = null;
-  for (const match of [...t.matchAll(amount), ...t.matchAll(named)].sort((a, b) => a.index - b.index)) {
-    const [whole, sign, value, value2, sign2] = match;
-    const before = t.slice(Math.max(t.lastIndexOf('\n', match.index) + 1, match.index - 40), match.index);
-    if (noPrice.test(before)) continue;
-    const said = value ?? value2 ?? sign!;
-    const currency = signs[(value ? sign : sign2) ?? ''] ?? null;
-    const cents = Math.round(Number(said.replace(',', '.')) * 100);
-    if (sending.test(before)) shipping ??= cents;
-    else price ??= { cents, currency, start: match.index, end: match.index + whole.length };
-    if (price && shipping !== null) break;
-  }
+  const cut = text.slice(0, 200_000);
+  const script = withoutMarkup(scriptOf(plain(cut)), cut);
+  const all = amountsIn(script.text);
+  const price = all.filter(isPrice).find((a) => !isShipping(a));
   if (!price) return null;
-  const line = t.slice(Math.max(0, price.start - 200), price.end + 300);
-  const free =
-    /\bfree (?:shipping|postage|delivery)\b(?! (?:over|above|from))|(?:shipping|postage|delivery|versand)[ :]{1,3}(?:free|included|kostenlos|gratis)/.test(
-      line,
-    );
-  return { ...price, shippingCents: shipping ?? (free ? 0 : null) };
+  // "$60.00 $45.00 Save 25 %": of two that stand beside each other the lower one is asked now.
+  const next = all[all.indexOf(price) + 1];
+  const beside =
+    next && next.start - price.end <= 2 && /^ ?\(?(?:save|-? ?\d{1,2} ?%|sale)/.test(next.after) ? next : price;
+  const asked = beside.cents < price.cents ? beside : price;
+  const shipping = all.find(
+    (a) =>
+      isShipping(a) &&
+      !/\b(?:over|above|from|ab|orders)\b[^\n]{0,12}$/.test(a.before) &&
+      Math.abs(a.start - asked.end) < 600,
+  );
+  const near = script.text.slice(Math.max(0, asked.start - 200), asked.end + 300);
+  const [start, end] = sourceOf(script, asked.start, asked.end);
+  return {
+    cents: asked.cents,
+    currency: asked.currency,
+    shippingCents: shipping?.cents ?? (free.test(near) ? 0 : null),
+    start,
+    end,
+  };
 }

@@ -80,8 +80,8 @@ function prepared(text: string): Page {
   return {
     ...lines,
     script: railsSaid(lines.script),
-    // The marks of bold type are no gap between cells.
-    own: own.replace(/ /g, (space, at: number) => (text[at] === '*' ? '*' : space)),
+    // The marks of bold type and of code are no gap between cells.
+    own: own.replace(/ /g, (space, at: number) => (/[*`]/.test(text[at] ?? '') ? text[at]! : space)),
     talk: about.talk.map(([from, to]) => sourceOf(english, from, to)),
   };
 }

@@ -23,6 +23,7 @@ import {
 import type { Proposed } from '@/workers/read-page.worker';
 import { Said } from '../shelf/Said';
 import { Choice } from '../form/Choice';
+import { currencyMeant, isCurrency } from '../form/in-form';
 import { NumberBox } from '../form/NumberBox';
 
 /** What of a page is more than single figures: its pads, the pins of its plugs, its price. Each lands as a whole, once it was looked at. */
@@ -263,6 +264,7 @@ function Price({
   const [shipping, setShipping] = useState<number | null>(
     offer.shippingCents === null ? null : offer.shippingCents / 100,
   );
+  const [currency, setCurrency] = useState(offer.currency ?? '');
   const take = () =>
     onTake(
       (b) =>
@@ -272,22 +274,25 @@ function Price({
             shop,
             cents: offer.cents,
             shippingCents: Math.round((shipping ?? 0) * 100),
-            ...(offer.currency ? { currency: offer.currency } : {}),
+            currency: currencyMeant(currency),
           },
           seen,
         ) ?? b,
     );
+  const said = (cents: number) => (offer.currency ? money(cents, offer.currency) : (cents / 100).toFixed(2));
   return (
     <Proposal
-      words={`Price ${money(offer.cents, offer.currency ?? undefined)}${offer.shippingCents === null ? ', nothing said of shipping' : `, shipping ${money(offer.shippingCents, offer.currency ?? undefined)}`}`}
+      words={`Price ${said(offer.cents)}${offer.shippingCents === null ? ', nothing said of shipping' : `, shipping ${said(offer.shippingCents)}`}${offer.currency ? '' : '. Which money it is the page does not say: three letters, such as EUR'}`}
       act="Add the offer"
+      ready={isCurrency(currencyMeant(currency))}
       onTake={take}
     >
       <Box sx={{ display: 'flex', gap: 1, mt: 0.5 }}>
         <Said label="Shop" value={shop} most={80} onSay={setShop} />
+        <Said label="In" value={currency} most={3} onSay={setCurrency} />
         <NumberBox
           label="Shipping"
-          unit={offer.currency ?? 'EUR'}
+          unit={currencyMeant(currency)}
           mayBeUnknown
           empty=""
           value={shipping}

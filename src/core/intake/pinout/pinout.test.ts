@@ -46,6 +46,22 @@ describe('pads that a page lists', () => {
       ['CAM', 'camera', 'right'],
       ['VTX', 'video out', 'right'],
     ]));
+  test.each([
+    [
+      'a table with bold type and code',
+      '| **Pad** | **Function** |\n|---|---|\n| `T1` | UART1 TX |\n| **R1** | UART1 RX |\n| `5V` | 5 V out |\n| `G` | ground |',
+    ],
+    ['a list', '- **T1** – UART1 TX\n- **R1** – UART1 RX\n- **5V** – 5 V out\n- **G** – ground'],
+    ['lines with full stops', 'T1: UART1 TX.\r\nR1: UART1 RX.\r\n5V: 5 V out.\r\nG: ground.'],
+  ])('%s', (_, text) => {
+    expect(uses(text)).toEqual([
+      ['T1', 'talks', null],
+      ['R1', 'hears', null],
+      ['5V', 'volts', null],
+      ['G', 'ground', null],
+    ]);
+    for (const pad of readPinout(text)) expect(text.slice(pad.start, pad.end)).toBe(pad.label);
+  });
   test('headings that say where what follows lies', () =>
     expect(uses('Left edge\nT1 - UART1 TX\nR1 - UART1 RX\nRear\nM1 - motor 1\nM2 - motor 2')).toEqual([
       ['T1', 'talks', 'left'],

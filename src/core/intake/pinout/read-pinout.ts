@@ -44,7 +44,8 @@ export function readPinout(text: string): PadRead[] {
   let at = 0;
   let heading: { edge: Pad['edge'] | null; face: Pad['face'] } = { edge: null, face: 'top' };
   for (const line of text.split('\n')) {
-    const small = plain(line);
+    // The mark of a list, dots and full stops at the ends of a line are no print.
+    const small = plain(line).replace(/^[ \t]{0,8}[-+>] |[.;,][ \t]*$/g, (mark) => ' '.repeat(mark.length));
     if (found.length < mostPads && small.length <= 300) {
       const head = headingOf(small);
       if (head) heading = head;
@@ -112,7 +113,7 @@ function listed(line: string): Found[] | null {
 /** A row of a table: the print first, then words; or "T1 - UART1 TX". */
 function row(line: string): Found[] | null {
   const cells = line
-    .replace(/^[ \t|*]+|[ \t|]+$/g, (s) => ' '.repeat(s.length))
+    .replace(/^[ \t|]+|[ \t|]+$/g, (s) => ' '.repeat(s.length))
     .split(/[ \t]*[|\t;][ \t]*| {3,}| [-=] |: /);
   const words = cells.map((c) => c.trim()).filter((c) => c !== '');
   const [label, ...rest] = words;

@@ -1,5 +1,6 @@
 const swaps: Record<string, string> = {
   '\r': ' ',
+  '`': ' ',
   '×': 'x',
   '✕': 'x',
   '＊': 'x',
@@ -66,7 +67,7 @@ export function plain(text: string): string {
   const swapped = text
     .replace(/\*{2,3}|(?<=\p{L})\*(?=[ :])|(?<=^|\n)\*(?=[ \t])/gu, (stars) => ' '.repeat(stars.length))
     .replace(/[·•・‧∙]/g, (_, at: number) => dot(text, at))
-    .replace(/[^\x00-\x7f]|[*~\r]/g, (c) => swaps[c] ?? narrow(c));
+    .replace(/[^\x00-\x7f]|[*~\r`]/g, (c) => swaps[c] ?? narrow(c));
   const small = swapped.toLowerCase();
   // Some capitals become two letters when made small; then each is done on its own.
   return latinUnits(
