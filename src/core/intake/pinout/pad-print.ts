@@ -33,7 +33,10 @@ const prints: [RegExp, Read][] = [
     /^(?:uart|serial|port|u) ?(\d{1,2})[ _-]?(tx|rx|t|r)$/,
     ([n, way]) => ({ kind: way![0] === 't' ? 'talks' : 'hears', port: Number(n) }),
   ],
-  [/^(?:tx|rx) ?(?:of )?(?:uart|serial) ?(\d{1,2})$/, ([n]) => ({ kind: 'talks', port: Number(n) })],
+  [
+    /^(tx|rx) ?(?:of )?(?:uart|serial) ?(\d{1,2})$/,
+    ([way, n]) => ({ kind: way === 'tx' ? 'talks' : 'hears', port: Number(n) }),
+  ],
   [/^(?:3v3|3\.3 ?v?)$/, plainly({ kind: 'volts', volts: 3.3 })],
   [
     /^[+]?(4v5|5|6|7\.2|8|9|10|12) ?v(?:s|olts)?(?: out)?$/,

@@ -19,38 +19,60 @@ const named =
   /^[ \t*-]{0,6}([^\n:]{0,60}\b(?:harness|plug|connector|socket|header|pin order|cable|jst)\b[^\n:]{0,40}):[ \t]{0,4}([^\n]{5,160})$/i;
 const families = /\b(SH|GH|PH|XH|ZH|JST[- ]?(?:SH|GH|PH|XH|ZH)|MX)(?= ?\d?\.?\d*|\b)/i;
 
-/** Plugs of a page whose pins are listed: "Harness from left to right: BAT, GND, CUR, TLM, M4, M3, M2, M1". */
+const headed =
+  /^[ \t*#-]{0,6}([^\n:|]{0,60}\b(?:harness|plug|connector|socket|header|pin ?out|cable|jst)\b[^\n:|]{0,40}):?[ \t*]*$/i;
+const numberedPin =
+  /^[ \t|*-]{0,6}(?:pin ?)?(\d{1,2})[ \t]{0,3}[|.:)=-]?[ \t]{0,8}[*`]{0,2}([^\s|`*(][^|\n(`*]{0,20}?)[*`]{0,2}[ \t]*(?:[|(–-].*)?$/i;
+
+/** Plugs of a page whose pins are listed: "Harness from left to right: BAT, GND, CUR, TLM, M4, M3, M2, M1", "J3: 1=GND 2=5V", or a name and numbered lines below it. */
 export function readPinOrders(text: string): PinOrder[] {
   const orders: PinOrder[] = [];
+  const lines = text.split('\n');
   let at = 0;
-  for (const line of text.split('\n')) {
+  lines.forEach((line, i) => {
     const [, label, list] = line.length <= 260 ? (named.exec(line) ?? []) : [];
-    if (label && list) {
-      const pins = list
-        .split(/[,/|;]|\s-\s|\s{2,}|\s(?=\S+\s*(?:[,/|]|$))/)
-        .map((p) =>
-          p
-            .trim()
-            .replace(/^\d{1,2}[.)=:]?\s+(?=\S)/, '')
-            .replace(/[.]$/, ''),
-        )
-        .filter((p) => p !== '');
-      const lines = pins.filter((p) => harnessLine(p));
-      const known = pins.filter((p) => harnessLine(p) ?? padPrint(p) ?? (/^(?:nc|n\/c|-)$/i.test(p) || null));
-      if (pins.length >= 3 && pins.length <= 24 && known.length >= pins.length * 0.8)
-        orders.push({
-          label: label.trim().slice(0, 40),
-          family: families.exec(label)?.[1]?.toUpperCase() ?? null,
-          pins: pins.map((p) => p.slice(0, 40)),
-          harness:
-            lines.length >= pins.length * 0.8 && pins.filter((p) => harnessLine(p)?.startsWith('motor')).length >= 3,
-          start: at,
-          end: at + line.length,
-        });
-    }
+    const heading = line.length <= 120 ? headed.exec(line)?.[1] : undefined;
+    const order = label && list ? orderOf(label, pinsIn(list)) : heading && orderOf(heading, pinsBelow(lines, i + 1));
+    if (order) orders.push({ ...order, start: at, end: at + line.length });
     at += line.length + 1;
-  }
+  });
   return orders.slice(0, 24);
+}
+
+function pinsIn(list: string): string[] {
+  return list
+    .split(!/[,/|;]|\d=/.test(list) ? /\s+/ : /[,/|;]|\s-\s|\s{2,}|\s(?=\d{1,2}=)|\s(?=\S+\s*(?:[,/|]|$))/)
+    .map((p) =>
+      p
+        .trim()
+        .replace(/^\d{1,2}(?:[.)=:]\s*|\s+)(?=\S)/, '')
+        .replace(/[.]$/, ''),
+    )
+    .filter((p) => p !== '');
+}
+
+/** "1 VBAT", "Pin 2: GND", "| 3 | CUR |": numbered from one, line after line. */
+function pinsBelow(lines: readonly string[], from: number): string[] {
+  const pins: string[] = [];
+  for (const line of lines.slice(from, from + 30)) {
+    const [, n, name] = line.length <= 120 ? (numberedPin.exec(line) ?? []) : [];
+    if (n !== undefined && Number(n) === pins.length + 1) pins.push(name!.trim());
+    else if (pins.length > 0) break;
+  }
+  return pins;
+}
+
+/** Null where they are no pins. */
+function orderOf(label: string, pins: string[]): Omit<PinOrder, 'start' | 'end'> | null {
+  const lines = pins.filter((p) => harnessLine(p));
+  const known = pins.filter((p) => harnessLine(p) ?? padPrint(p) ?? (/^(?:nc|n\/c|-)$/i.test(p) || null));
+  if (pins.length < 3 || pins.length > 24 || known.length < pins.length * 0.8) return null;
+  return {
+    label: label.replaceAll('*', '').trim().slice(0, 40),
+    family: families.exec(label)?.[1]?.toUpperCase() ?? null,
+    pins: pins.map((p) => p.slice(0, 40)),
+    harness: lines.length >= pins.length * 0.8 && pins.filter((p) => harnessLine(p)?.startsWith('motor')).length >= 3,
+  };
 }
 
 /** The board with a plug of this order; the one of the harness stands at the board's own end of it. */
