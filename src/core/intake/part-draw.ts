@@ -20,7 +20,7 @@ const givenOut = /\b(?:bec|outputs?|out|sensor|meter|supplies|delivers|gives|pro
 const onAir =
   /\b\d+ ?mw ?[/,|] ?$|\b(?:output|transmit|rf|radiated|tx) (?:power|level)s?\b[^;\n]{0,40}$|\b(?:radio|vtx|video transmitter|transmitter|telemetry)\b[^,;.\n]{0,20}$/;
 const resting = /\b(?:idle|stand-?by|no[- ]load|sleep|quiescent|at rest)\b/;
-const peak = /\b(?:peak|max(?:imum)?|burst|inrush|stall|surge)\b/;
+const peak = /\b(?:peaks?|max(?:imum)?|bursts?|inrush|stall|surge)\b/;
 
 function kindOf(before: string, after: string): Said['kind'] {
   const said = (words: RegExp) => words.test(before) || words.test(after);

@@ -17,6 +17,7 @@ const first = <T extends { quote: string }>([read]: readonly T[]) => {
 describe('what a page says of regulators beside their amps', () => {
   test.each([
     ['5V BEC: 3A, input 7-30V, buck', { volts: 5, inputVolts: { min: 7, max: 30 }, type: 'buck' }],
+    ['**5 V BEC**: 3 A, input 7–30 VDC, buck', { volts: 5, inputVolts: { min: 7, max: 30 }, type: 'buck' }],
     ['9V BEC: 2.5A, 10-30 V in', { volts: 9, inputVolts: { min: 10, max: 30 } }],
     ['3V3 LDO 300mA fed from 5V', { volts: 3.3, type: 'linear', fedFrom: 5 }],
     ['Regulator 5 V (linear, max 1 W) from 9 V', { volts: 5, type: 'linear', fedFrom: 9 }],
@@ -85,6 +86,9 @@ describe('bridges that choose volts', () => {
       [5, 6, 7.2],
       null,
     ],
+    ['**Solder pads** `J1`: VBAT or 9V to the video pad. Default: 9V', 'J1', 'solder bridge', 'video', ['pack', 9], 9],
+    ['Bridge 1-2 = 5V, bridge 2-3 = 9V for the camera', 'the camera bridge', 'solder bridge', 'camera', [5, 9], null],
+    ['Video supply: 10V, switchable to VBAT by bridging', 'the video jumper', 'jumper', 'video', [10, 'pack'], null],
   ])('%s', (line, label, form, what, positions, factory) =>
     expect(first(readBridges(line))).toEqual({ label, form, what, positions, factory }),
   );
@@ -119,6 +123,15 @@ describe('what a parcel brings', () => {
     expect(board.capacitor).toEqual({ microfarads: 1000, volts: 50 });
     expect(board.mounting.softIsolators).toMatchObject({ value: true, origin: 'manual' });
   });
+  test.each([
+    '**Package includes**\n1 x FC\n4 x anti-vibration rubbers\n1 x 1000µF/50V low ESR cap',
+    'What is in the box?\n• board\n• 50 V 1000 uF capacitor\n• silicone dampers x 4',
+    '## Package contents\n\n* board\n* 4 x grommets\n* capacitor 50V 1000uF',
+    'The board comes with: a 50V 1000uF capacitor; rubber grommets',
+    'Lieferumfang:\n1x Flugcontroller\n4x Gummitüllen M3\n1x Kondensator 1000uF 50V',
+  ])('however it is written: %s', (text) =>
+    expect(readParcel(text)).toMatchObject({ capacitor: { microfarads: 1000, volts: 50 }, isolators: true }),
+  );
   test.each([
     'In the box: board, manual',
     'A capacitor of 35 V 470 uF is recommended',

@@ -1,5 +1,7 @@
 import type { Bridge } from '../../records/board';
+import { withoutMarkup } from '../reader/markup';
 import { plain } from '../reader/plain';
+import { scriptOf } from '../reader/script';
 
 /** A bridge, jumper or switch that chooses the volts of a rail. */
 export interface BridgeRead {
@@ -22,13 +24,13 @@ const forms: [RegExp, Bridge['form']][] = [
 ];
 const solder = /\bsolder/;
 const choice =
-  /\b(?:select(?:ed|s|able|or)?|choos(?:e|es|able)|switch(?:ed|es|able)?|set(?:s|ting)? to|bridg(?:e|ing)|jumper|bridge|either)\b/;
+  /\b(?:select(?:ed|s|able|or)?|choos(?:e|es|able)|switch(?:ed|es|able)?|set(?:s|ting)? to|bridg(?:e|ing)|jumper|bridge|solder (?:pads?|blob)|either)\b/;
 const PACK = '(?:v?bat(?:t(?:ery)?)?|pack)';
 const ONE = `(?:\\d{1,2}(?:[.,]\\d)? ?v?|${PACK})`;
 /** Behind a position: that it is delivered so. */
 const MARK = '(?: ?\\(?(?:default|factory|as delivered)\\)?)?';
 const list = new RegExp(
-  `(?<![\\d.,a-z])${ONE}${MARK}(?: ?(?:/|or|,|and|\\|) ?${ONE}${MARK}){1,3}(?![\\d.,]*\\d| ?(?:mm|a\\b|g\\b|s\\b))`,
+  `(?<![\\d.,a-z])${ONE}${MARK}(?: ?(?:/|or|,|and|\\||,? ?(?:switchable|selectable|changeable) to) ?${ONE}${MARK}){1,3}(?![\\d.,]*\\d| ?(?:mm|a\\b|g\\b|s\\b))`,
   'g',
 );
 const users = /\b(vtx|video|camera|cam|servos?|led|lights?|receiver|gps|vx)\b/;
@@ -45,7 +47,7 @@ export function readBridges(text: string): BridgeRead[] {
   const found: BridgeRead[] = [];
   for (const line of text.slice(0, 200_000).split('\n')) {
     if (line.length > 300) continue;
-    const small = plain(line);
+    const small = withoutMarkup(scriptOf(plain(line)), line).text;
     if (!choice.test(small)) continue;
     const bridge = bridgeIn(small);
     if (bridge) found.push({ ...bridge, quote: line.trim().slice(0, 200) });
@@ -56,14 +58,15 @@ export function readBridges(text: string): BridgeRead[] {
 function bridgeIn(line: string): Omit<BridgeRead, 'quote'> | null {
   const lists = [...line.matchAll(list)].map((m) => ({ text: m[0], positions: positionsOf(m[0]) }));
   const best = lists.filter((l) => l.positions.length >= 2 && /v|bat|pack/.test(l.text));
-  const most = best.sort((a, b) => b.positions.length - a.positions.length)[0];
+  const most = best.sort((a, b) => b.positions.length - a.positions.length)[0] ?? equals(line);
   if (!most) return null;
   const user = users.exec(line.replace(most.text, ' '))?.[1] ?? null;
   const what = user && (userWords[user] ?? user);
   const form = forms.find(([word]) => word.test(line))?.[1] ?? 'jumper';
   const [, name, short] =
-    /\b(?:jumper|bridge|switch|pads?) ?((?:jp?|sb|sw|p|b|s)?\d{1,2})\b(?! ?v)|\b((?:jp|sb|sw|j)\d{1,2})\b/.exec(line) ??
-    [];
+    /\b(?:jumper|bridge|switch|pads?) ?((?:jp?|sb|sw|p|b|s)?\d{1,2})\b(?! ?v|-\d)|\b((?:jp|sb|sw|j)\d{1,2})\b/.exec(
+      line,
+    ) ?? [];
   const called = (name ?? short)?.toUpperCase();
   return {
     label: called ?? `the ${what ?? 'supply'} ${form === 'solder bridge' ? 'bridge' : form}`,
@@ -72,6 +75,13 @@ function bridgeIn(line: string): Omit<BridgeRead, 'quote'> | null {
     positions: most.positions,
     factory: factoryIn(line, most.positions),
   };
+}
+
+/** "1-2 = 5 V, 2-3 = 9 V": what each position gives. */
+function equals(line: string): { text: string; positions: (number | 'pack')[] } | undefined {
+  const each = [...line.matchAll(new RegExp(`= ?(${ONE})(?![\\w.])`, 'g'))];
+  const positions = positionsOf(each.map((m) => m[1]).join('/'));
+  return positions.length >= 2 ? { text: each[0]![0], positions } : undefined;
 }
 
 const packAlone = new RegExp(`^${PACK}$`);
@@ -86,7 +96,7 @@ function positionOf(word: string): number | 'pack' | null {
 function positionsOf(words: string): (number | 'pack')[] {
   const each = words
     .replace(/\(?(?:default|factory|as delivered)\)?/g, '')
-    .split(/\/|,|\||\bor\b|\band\b/)
+    .split(/\/|,? ?\b(?:switchable|selectable|changeable) to\b|,|\||\bor\b|\band\b/)
     .map(positionOf);
   return each.includes(null) ? [] : [...new Set(each.flatMap((p) => p ?? []))];
 }

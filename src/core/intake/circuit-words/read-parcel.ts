@@ -11,15 +11,19 @@ export interface ParcelRead {
 }
 
 const begins =
-  /^[ \t#*=_[\]-]{0,6}(?:in the (?:box|bag|package|parcel)|packag(?:e|ing)(?: (?:contents?|list|includes?))?|package contents?|what'?s (?:in the box|included)|box contents?|included(?: in the (?:box|package))?|includes|scope of delivery|delivery includes|packing list|you get|supplied with|lieferumfang|comes with)[ \t=*\]]{0,3}(?::|$)/;
-const listLine = /^[ \t]{0,4}(?:[-+* ]{0,3}\d{1,2}[ \t]{0,2}(?:x|pcs|pieces)\b|[-+*] |\d{1,2} ?x )/;
+  /^[ \t#*=_[\]-]{0,6}(?:in the (?:box|bag|package|parcel)|packag(?:e|ing)(?: (?:contents?|list|includes?))?|package contents?|what(?:'?s| is) (?:in the box|included)\??|box contents?|included(?: in the (?:box|package))?|includes|scope of delivery|delivery includes|packing list|you get|supplied with|lieferumfang|contents?|(?:(?:the )?(?:board|stack|set|controller|esc) )?comes with)[ \t=*\]]{0,3}(?::|$)/;
+const listLine = /^[ \t]{0,4}(?:[-+*•· ]{0,3}\d{1,2}[ \t]{0,2}(?:x|pcs|pieces)\b|[-+*•·] |\d{1,2} ?x )/;
 const itself =
   /\b(?:flight controller|controller(?: board)?|fc|board|stack|esc|aio|4 ?in ?1|pdb|manual|card|sticker|instructions?)\b/;
-const isolators = /\b(?:grommets?|soft mounts?|dampers?|damping|gummies|isolators?|rubber(?:s| rings?)?|vibration)\b/;
+const isolators =
+  /\b(?:gumm\w+|gommini\w*|silentblocs?|silicone|grommets?|soft mounts?|dampers?|damping|gummies|isolators?|rubber(?:s| rings?)?|vibration)\b/;
 
 /** What stands under "In the box", or behind it on its line; null where a page says nothing of it, or nothing that counts. */
 export function readParcel(text: string): ParcelRead | null {
-  const lines = text.slice(0, 200_000).split('\n');
+  const lines = text
+    .slice(0, 200_000)
+    .replace(/\*{2,}|`|__/g, '')
+    .split('\n');
   for (let i = 0; i < lines.length; i++) {
     const head = plain(lines[i]!).trimEnd();
     if (!begins.test(head)) continue;
@@ -27,8 +31,9 @@ export function readParcel(text: string): ParcelRead | null {
     const inline = lines[i]!.slice(head.search(/:|$/) + 1)
       .replace(/\. .*$/, '')
       .trim();
-    const below = lines.slice(i + 1, i + 31);
-    const end = below.findIndex((l) => !listLine.test(plain(l)));
+    const gap = lines[i + 1]?.trim() === '' ? 1 : 0;
+    const below = lines.slice(i + 1 + gap, i + 31);
+    const end = below.findIndex((l) => !listLine.test(l.toLowerCase()));
     const items = inline === '' ? below.slice(0, end < 0 ? undefined : end) : inline.split(/[,;](?![^()]*\))|\s\+\s/);
     const found = parcelOf(items.map((l) => l.replace(/^[\s\-+*•·]+/, '').trim()).filter((l) => l !== ''));
     if (found) return { ...found, quote: (inline === '' ? items.join(', ') : lines[i]!).trim().slice(0, 200) };

@@ -1,4 +1,7 @@
+import { withoutMarkup } from '../reader/markup';
 import { plain } from '../reader/plain';
+import { scriptOf } from '../reader/script';
+import { asMeant } from '../reader/spelling';
 
 /** What a page says of a regulator beside its amps. */
 export interface SupplyRead {
@@ -54,8 +57,8 @@ export function readSupplies(text: string): SuppliesRead {
   const read: SuppliesRead = { supplies: [], shared: [] };
   for (const line of text.slice(0, 200_000).split('\n')) {
     if (line.length > 300) continue;
-    // "3V3" is 3.3 V.
-    const small = plain(line).replace(/\b(\d)v(\d)\b/g, '$1.$2v');
+    // "3V3" is 3.3 V, also where amps stand behind it.
+    const small = asMeant(withoutMarkup(scriptOf(plain(line)), line)).text.replace(/\b(\d)v(\d)\b/g, '$1.$2v');
     const shared = sharedIn(small);
     const quote = line.trim().slice(0, 200);
     if (shared) read.shared.push({ ...shared, quote });
