@@ -15,6 +15,9 @@ describe('a reading that somebody corrects', () => {
     ['weight 9 g', '7,5', 7.5],
     ['STM32F405', 'h7', 'H7'],
     ['5V 2A', '5 @ 2,5', '5@2.5'],
+    ['5V 2A', '5 V / 2500 mA', '5@2.5'],
+    ['weight 9 g', '0.3 oz', 8.50486],
+    ['uart3 for receiver', 'UART 5', 5],
     ['USB-C', 'MICRO', 'micro'],
     ['uart3 for receiver', '4', 4],
   ])('%s, typed %s', (text, typed, value) => expect(correctReading(board, first(text), typed)!.value).toBe(value));

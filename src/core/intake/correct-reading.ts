@@ -2,7 +2,8 @@ import { boardSchema, type Board } from '../records/board';
 import { figureWords, type AnyFigure } from '../quantity/figure';
 import { applyReadings } from './apply-readings';
 import { figureOfSpec } from '../figures/board-figures';
-import { valueFromText } from './figure-text';
+import { valueFromText, type ValueText } from './figure-text';
+import { typedNumber } from './typed-number';
 import type { Reading } from './reading';
 
 /** What a reading's value looks like in a box. */
@@ -25,16 +26,21 @@ function typedValue({ field }: Reading, typed: string): Reading['value'] | null 
     case 'massIncludes':
       return typed === '' ? null : typed;
     case 'usbPlug':
-      return ['C', 'micro'].find((plug) => plug.toLowerCase() === typed.toLowerCase()) ?? null;
+      return single(valueFromText(typed, ['C', 'micro']), 'string');
     case 'regulators': {
-      const [, volts, amps] = /^(\d+(?:[.,]\d+)?)\s*@\s*(\d+(?:[.,]\d+)?)$/.exec(typed) ?? [];
-      return volts && amps ? `${volts}@${amps}`.replaceAll(',', '.') : null;
+      const [, volts, amps] = /^([\d.,]+\s*v?)\s*[@/:, ]\s*([\d.,]+\s*m?a?)$/i.exec(typed) ?? [];
+      const [v, a] = [typedNumber(volts ?? '', 'V'), typedNumber(amps ?? '', 'A')];
+      return v && a ? `${v}@${a}` : null;
     }
     case 'takenPort':
-      return /^\d{1,2}$/.test(typed) ? Number(typed) : null;
+      return /^(?:uart|port|serial)? ?\d{1,2}$/i.test(typed) ? Number(typed.replace(/\D/g, '')) : null;
     default: {
-      const found = valueFromText(typed, figureOfSpec(field).words ?? []);
-      return found && 'value' in found ? found.value : null;
+      const { words, unit } = figureOfSpec(field);
+      return single(valueFromText(typed, words ?? [], unit));
     }
   }
+}
+
+function single(found: ValueText | null, only?: 'string'): Reading['value'] | null {
+  return found && 'value' in found && (!only || typeof found.value === only) ? found.value : null;
 }

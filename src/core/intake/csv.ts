@@ -262,7 +262,7 @@ function fromRow<T>(
   for (const f of figures) {
     const cell = cells[f.field]?.trim();
     if (!cell) continue;
-    const figure = figureFrom(cell, f.words ?? []);
+    const figure = figureFrom(cell, f.words ?? [], f.unit);
     if (!figure)
       bad(
         f.field,
@@ -282,7 +282,7 @@ function columnOf(fault: Fault, cells: Record<string, string>): string {
   return Object.keys(cells).find((c) => c !== 'rest' && fault.field.startsWith(c)) ?? 'rest';
 }
 
-function figureFrom(cell: string, words: readonly string[]): object | null {
+function figureFrom(cell: string, words: readonly string[], unit: string): object | null {
   const match = /^([^()]*?)\s*(?:\(([^;)]*)(?:;\s*([\s\S]*))?\))?$/.exec(cell);
   if (!match) return null;
   const [, value = '', said = '', source] = match;
@@ -290,7 +290,7 @@ function figureFrom(cell: string, words: readonly string[]): object | null {
   if (origin && !originSchema.safeParse(origin).success) return null;
   const read = source ? { source } : {};
   if (value === '?') return { unknown: true, ...read };
-  const typed = valueFromText(value, words);
+  const typed = valueFromText(value, words, unit);
   return !typed || 'unknown' in typed
     ? null
     : { ...typed, origin: (origin as Origin | undefined) || 'claim', ...read, ...(seen ? { seen } : {}) };

@@ -23,7 +23,7 @@ export function withTyped(
 ): Board | null {
   if (field === 'offers') return withPrice(board, typed, said.seen, said.currency);
   const figure = figureOf(board, field);
-  const value = figure && valueFromText(typed, figure.words ?? []);
+  const value = figure && valueFromText(typed, figure.words ?? [], figure.unit);
   if (!value) return null;
   const now = figure.get(board);
   const { origin, seen, source } = said;

@@ -1,3 +1,5 @@
+const microfarads = { µf: 1, μf: 1, uf: 1, mf: 1000, nf: 0.001 };
+
 /** What one of another unit is in ours. Exact by definition: the international pound, ounce and inch (agreement of 1959; NIST Special Publication 811, appendix B) and the prefixes of the SI; bits by eight. */
 const units: Record<string, Record<string, number>> = {
   g: {
@@ -16,7 +18,9 @@ const units: Record<string, Record<string, number>> = {
   A: { a: 1, amp: 1, amps: 1, ma: 0.001 },
   V: { v: 1, volt: 1, volts: 1, mv: 0.001 },
   mΩ: { mω: 1, mohm: 1, milliohm: 1, ω: 1000, ohm: 1000 },
-  µF: { µf: 1, μf: 1, uf: 1, mf: 1000, nf: 0.001 },
+  µF: microfarads,
+  uF: microfarads,
+  cells: { s: 1, cells: 1, cell: 1 },
   s: { s: 1, sec: 1, seconds: 1, ms: 0.001, min: 60 },
   mAh: { mah: 1, ah: 1000 },
   MB: { mb: 1, gb: 1000, kb: 0.001, mbit: 1 / 8, gbit: 125 },

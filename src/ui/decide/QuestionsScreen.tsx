@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useForm } from 'react-hook-form';
-import { carries, outcomeWords, withBuildFigure, withTyped, type BuildQuestion, type Question } from '@/core';
+import { carries, outcomeWords, unitsFor, withBuildFigure, withTyped, type BuildQuestion, type Question } from '@/core';
 import { NumberIn, SelectIn, TextIn } from '../form/in-form';
 import { markdown, useTakeOut } from '../frame/take-out';
 import { CopyButton } from '../frame/CopyButton';
@@ -130,6 +130,7 @@ function One({ question: q }: { question: Question }) {
   });
   const { build } = useRoom('build');
   const board = shelf?.boards.find((b) => b.id === q.boardId);
+  const inUnits = q.unit ? ` in ${[q.unit, ...unitsFor(q.unit)].join(', ')}` : '';
   const answer = handleSubmit(async ({ value, origin }) => {
     if (!board) return;
     const made = withTyped(board, q.field, value, {
@@ -141,7 +142,7 @@ function One({ question: q }: { question: Question }) {
     });
     const fault = made
       ? await putBoard(made)
-      : 'That is not a value of this figure. A number, yes or no, or the word as printed.';
+      : `That is not a value of this figure. A number${inUnits}, a range such as 7..9, yes or no, or the word as printed.`;
     if (fault) setError('value', { message: fault }, { shouldFocus: true });
   });
   return (

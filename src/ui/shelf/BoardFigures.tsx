@@ -5,7 +5,7 @@ import Select from '@mui/material/Select';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { figuresOf, figureWords, withTyped, withWordCounting, type Board, type BoardFigure } from '@/core';
+import { figuresOf, figureWords, unitsFor, withTyped, withWordCounting, type Board, type BoardFigure } from '@/core';
 import { speakers } from '../board/SaysWho';
 import { SourcePlace } from '../intake/SourcePlace';
 import { today } from '../room/today';
@@ -26,6 +26,13 @@ export function BoardFigures({ board, onChange }: { board: Board; onChange: (b: 
       </Box>
     </section>
   );
+}
+
+/** What would do in place of what was refused. */
+function wanted({ words, unit }: Pick<BoardFigure, 'words' | 'unit'>): string {
+  if (words) return words.join(', ');
+  if (unit === '') return 'a number, 7..9, yes or no';
+  return `a number in ${[unit, ...unitsFor(unit)].join(', ')}; 7..9 for a range`;
 }
 
 export function Figure({
@@ -65,7 +72,7 @@ export function Figure({
         defaultValue={text}
         placeholder="unknown"
         error={refused}
-        helperText={refused ? (figure.words?.join(', ') ?? 'a number, 7..9, yes or no') : undefined}
+        helperText={refused ? wanted(figure) : undefined}
         onBlur={(e) => e.target.value.trim() !== text && put(e.target.value.trim(), origin as (typeof origins)[number])}
         onKeyDown={(e) => e.key === 'Enter' && (e.target as HTMLElement).blur()}
         slotProps={{
