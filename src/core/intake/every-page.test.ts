@@ -45,21 +45,21 @@ const printOf = (made: unknown) => createHash('sha256').update(JSON.stringify(ma
 
 /** A changed rule is noticed; what it changed is seen by looking at the pages. */
 test.each([
-  ['by-another-hand', '6fa6ea47'],
-  ['first', '1fd34c74'],
-  ['round-one', '9df588f6'],
-  ['round-two', '85778a81'],
-  ['round-three', '05607c38'],
-  ['round-four', '1a5a8b81'],
+  ['by-another-hand', '5892efa9'],
+  ['first', '934a7092'],
+  ['round-one', '7c0d5126'],
+  ['round-two', '17624b37'],
+  ['round-three', 'd5cf745a'],
+  ['round-four', 'b99cec7d'],
   ['round-five', '0e6c2b65'],
-  ['round-six', '1bb88280'],
-  ['round-seven', '1ea8d982'],
-  ['round-eight', '2ffd3ea0'],
+  ['round-six', '951b0789'],
+  ['round-seven', 'badc5645'],
+  ['round-eight', 'b7d1d0cf'],
   ['round-nine', '92178092'],
-  ['round-ten', '9952ba85'],
-  ['round-eleven', '29ee2c49'],
-  ['round-twelve', '8e1a58ed'],
-  ['round-thirteen', '38c1bf34'],
+  ['round-ten', '1628f01a'],
+  ['round-eleven', '3ade95b6'],
+  ['round-twelve', 'a2f6d328'],
+  ['round-thirteen', '37851c76'],
 ])('%s: boards, parts, lists of parts and offers that are read are what they were', (name, print) => {
   const made = corpora()[name]!.texts.map(({ text }) => {
     const part = readPartPage(text);

@@ -1,4 +1,7 @@
 import type { PeripheralKind } from '../trade/peripheral-kind';
+import { inEnglish } from './reader/languages';
+import { plain } from './reader/plain';
+import { scriptOf } from './reader/script';
 
 /** What people write for a kind of part, longer phrases first: common practice, no source. */
 const phrases: [string, PeripheralKind[]][] = [
@@ -6,6 +9,9 @@ const phrases: [string, PeripheralKind[]][] = [
   ['digital video', ['digital video']],
   ['digital vtx', ['digital video']],
   ['current sensor', ['current sensor']],
+  ['headlight', ['light']],
+  ['spotlight', ['light']],
+  ['air unit', ['digital video']],
   ['esc telemetry', ['esc telemetry']],
   ['range finder', ['range finder']],
   ['ground station', ['ground link']],
@@ -29,7 +35,9 @@ const phrases: [string, PeripheralKind[]][] = [
   ['gimbal', ['gimbal']],
   ['beeper', ['buzzer']],
   ['buzzer', ['buzzer']],
+  ['strobe', ['light']],
   ['lidar', ['range finder']],
+  ['sonar', ['range finder']],
   ['pitot', ['air speed']],
   ['servo', ['servo']],
   ['light', ['light']],
@@ -37,17 +45,25 @@ const phrases: [string, PeripheralKind[]][] = [
   ['leds', ['light']],
   ['gps', ['positioning']],
   ['vtx', ['video transmitter', 'digital video']],
+  ['lamp', ['light']],
   ['led', ['light']],
   ['cam', ['camera']],
   ['mag', ['compass']],
   ['rx', ['receiver']],
 ];
 
-/** The kinds that a text names first, and the phrase it names them by; null where it names none. */
+/** The kinds that a text names first, in English or another language of the reader, and the phrase it names them by; null where it names none. "VTX antenna" is an antenna. */
 export function kindMeant(text: string): { kinds: PeripheralKind[]; phrase: string } | null {
+  const small = text.toLowerCase();
+  if (/\b(?:gps|gnss|vtx|rx|receiver|video|telemetry|radio) (?:antenna|aerial)s?\b/.test(small))
+    return { kinds: ['aerial'], phrase: small.includes('antenna') ? 'antenna' : 'aerial' };
+  return named(small) ?? named(inEnglish(scriptOf(plain(text))).text);
+}
+
+function named(text: string): { kinds: PeripheralKind[]; phrase: string } | null {
   let first: { at: number; kinds: PeripheralKind[]; phrase: string } | null = null;
   for (const [phrase, kinds] of phrases) {
-    const at = new RegExp(`(?<![a-z])${phrase}s?(?![a-z])`).exec(text.toLowerCase())?.index;
+    const at = new RegExp(`(?<![a-z])${phrase}s?(?![a-z])`).exec(text)?.index;
     if (at !== undefined && (!first || at < first.at)) first = { at, kinds, phrase };
   }
   return first && { kinds: first.kinds, phrase: first.phrase };

@@ -32,6 +32,18 @@ describe('a pasted parts list', () => {
     ]);
     expect(new Set(cam!.others.map((o) => o.kind))).toEqual(new Set(['camera']));
   });
+  test.each([
+    ['2 servos', 'servo', 2],
+    ['24 LEDs', 'light', 1],
+    ['VTX antenna', 'aerial', 1],
+    ['headlight', 'light', 1],
+    ['digital air unit', 'digital video', 1],
+    ['Empfänger', 'receiver', 1],
+    ['cámara', 'camera', 1],
+  ])('%s: a %s, %d of it', (line, kind, count) => {
+    const [found] = readPartsList(line, shelf.value.peripherals);
+    expect([(found!.part ?? found!.others[0])!.kind, found!.count]).toEqual([kind, count]);
+  });
   test('a line that names one kind is never taken for a part of another', () => {
     const [video, servo, whole] = readPartsList(
       'Digital video, 9V 1.2A\nstrong servo x2\nNod Servo',

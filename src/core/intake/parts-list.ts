@@ -106,9 +106,12 @@ function words(text: string): string[] {
     .filter((w) => w.length > 1 || /\d/.test(w));
 }
 
-/** "2x ..." and "...; 2" and "... x 2" ask for two; at most 12. */
+/** "2x ...", "...; 2", "... x 2" and "2 servos" ask for two; at most 12. A strip of "24 LEDs" is one. */
 function countIn(line: string): number {
   const found =
-    /^(\d{1,2})\s*x\b/i.exec(line)?.[1] ?? /[;,\t]\s*(\d{1,2})$/.exec(line)?.[1] ?? /\bx\s*(\d{1,2})$/i.exec(line)?.[1];
+    /^(\d{1,2})\s+(?!leds?\b|lights?\b)[a-z ]{2,24}s$/i.exec(line)?.[1] ??
+    /^(\d{1,2})\s*x\b/i.exec(line)?.[1] ??
+    /[;,\t]\s*(\d{1,2})$/.exec(line)?.[1] ??
+    /\bx\s*(\d{1,2})$/i.exec(line)?.[1];
   return Math.min(12, Math.max(1, Number(found ?? 1)));
 }
