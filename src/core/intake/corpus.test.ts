@@ -31,6 +31,7 @@ describe('the reader on the corpora', () => {
     ['first', '316 right, 201 right in doubt, 0 wrong, 0 wrong in doubt, 0 missed; 8703ea4f'],
     ['round-eight', '449 right, 238 right in doubt, 0 wrong, 6 wrong in doubt, 20 missed; 2ac0ae9f'],
     ['round-eleven', '241 right, 130 right in doubt, 0 wrong, 1 wrong in doubt, 9 missed; 1db9dc34'],
+    ['round-fourteen', '205 right, 84 right in doubt, 0 wrong, 5 wrong in doubt, 8 missed; fee73955'],
     ['round-five', '214 right, 191 right in doubt, 0 wrong, 3 wrong in doubt, 9 missed; 168a4756'],
     ['round-four', '259 right, 261 right in doubt, 0 wrong, 2 wrong in doubt, 9 missed; 7b2b51b2'],
     ['round-nine', '213 right, 122 right in doubt, 0 wrong, 5 wrong in doubt, 10 missed; cce8970e'],
@@ -41,11 +42,11 @@ describe('the reader on the corpora', () => {
     ['round-thirteen', '196 right, 78 right in doubt, 0 wrong, 0 wrong in doubt, 4 missed; c0451636'],
     ['round-three', '366 right, 265 right in doubt, 0 wrong, 2 wrong in doubt, 9 missed; 617773ba'],
     ['round-twelve', '121 right, 104 right in doubt, 0 wrong, 1 wrong in doubt, 10 missed; 00e0be88'],
-    ['round-two', '388 right, 262 right in doubt, 0 wrong, 1 wrong in doubt, 1 missed; 62b6fe66'],
+    ['round-two', '388 right, 262 right in doubt, 0 wrong, 1 wrong in doubt, 1 missed; 21fb6bd8'],
   ])('%s: what is read is what was read when it was looked at last', (name, read) =>
     expect(`${counts(measure(corpora()[name]!).all)}; ${printOf(corpora()[name]!)}`).toBe(read),
   );
-  test('every corpus is looked at', () => expect(Object.keys(corpora())).toHaveLength(15));
+  test('every corpus is looked at', () => expect(Object.keys(corpora())).toHaveLength(16));
   test('a no behind a label is plain, in a sentence it is not', () => {
     const doubt = (text: string) => readSpec(text)[0]!.doubt;
     expect([doubt('Barometer: no'), doubt('There is no barometer on this board')]).toEqual(['sure', 'likely']);

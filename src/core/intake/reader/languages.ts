@@ -54,6 +54,7 @@ const clear: Record<string, string> = {
   no: '非搭載 未搭載 無し nicht_vorhanden nicht_verbaut nein kein keine pas_de nessun keinen brak não нет отсутствует 无 無 なし 没有 없음 nincs nessuno aucun ninguno nei geen ingen inget niente finns_inte finns_ikke',
   screws: 'schrauben viti tornillos parafusos śruby винты',
   and: 'sowie und',
+  max: '最大',
   seconds: '秒 sekunden segundos secondes secondi seconden sekund сек секунд',
   to: 'bis 至',
   ports: 'ポート',

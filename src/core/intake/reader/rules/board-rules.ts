@@ -184,11 +184,11 @@ export const extrasRules: Rule[] = [
   ),
   rule(`\\b(\\d{1,3}) ?m (?=flash|blackbox|memory|log)`, ([v], around) => storage(v, 'mb', around)),
   rule(
-    '\\b(?:usb[ -]?c|(?:usb[ :-]{0,3})?type[ -]?c|usb(?: plug| socket| connector)?[ \\t]{0,3}[:-][ \\t]{0,3}c)\\b',
+    '\\b(?:usb[ -]?c|(?:usb[ :-]{0,3})?type[ -]?c|usb(?: plug| socket| connector)?(?:[ \\t]{0,3}[:-]| is(?: an?)?)[ \\t]{0,3}c)\\b',
     (_, words) => plug('C', words),
   ),
   rule(
-    '\\b(?:micro[ -]?usb|usb(?: is(?: an?)?| plug| socket| connector)?[: -]{0,3}micro|(?<=usb\\? )micro)\\b',
+    '\\b(?:micro[ -]?usb|usb(?: plug| socket| connector)?(?: is(?: an?)?)?[: -]{0,3}micro|(?<=usb\\? )micro)\\b',
     (_, words) => plug('micro', words),
   ),
 ];
@@ -218,6 +218,9 @@ function plug(kind: 'C' | 'micro', words: Around): Found[] {
   if (/^,? (?:or|and|\/) (?:micro|c|type)\b/.test(words.after))
     return one('usbPlug', kind, 'one of two that are named');
   if (/^[ -]{0,2}(?:extension|cable|cord|lead|hub)\b/.test(words.after)) return [];
-  const adapter = /\badapter\b/.test(words.before) ? 'on an adapter' : undefined;
+  const adapter =
+    /\badapter\b/.test(words.before) || /^[^,;|\n]{0,12}\b(?:via|through|on|with) (?:an? )?adapter/.test(words.after)
+      ? 'on an adapter'
+      : undefined;
   return one('usbPlug', kind, openness(words) ?? adapter);
 }

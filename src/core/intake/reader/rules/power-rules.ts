@@ -119,7 +119,7 @@ export const packRules: Rule[] = [
     ...one('packMaxVolts', num(v)),
   ]),
   rule(
-    `\\b(?:abs(?:olute)?(?:\\.|ly)? max(?:imum|\\.)?(?: ratings?)?(?: (?:at|on) (?:the )?(?:pads?|input|board))?(?: is| of)?|never exceed|(?:do )?not exceed|(?:do )?not feed more than|(?:no|not|never)(?: (?:see|get|be given|be fed|take|carry))? more than|under no circumstances more than|not above|damaged? above|dies above)${W}:?${W}${N} ?v(?:olts?)?\\b`,
+    `\\b(?:abs(?:olute)?(?:\\.|ly)? max(?:imum|\\.)?(?: ratings?)?(?: (?:at|on) (?:the )?(?:pads?|input|board))?(?: is| of)?|never exceed|(?:do )?not exceed|(?:do )?not feed more than|(?:no|not|never)(?: (?:see|get|be given|be fed|take|carry))? more than|under no circumstances more than|not above|damaged? above|dies above|exceeding)${W}:?${W}${N} ?v(?:olts?)?\\b`,
     ([v], { after }) => (/^,? ?\d{1,2}(?:\.\d)? ?m?a\b/.test(after) ? [] : sane('packMaxVolts', num(v), 3.5, 70)),
   ),
   rule(
@@ -344,6 +344,16 @@ export const regulatorRules: Rule[] = [
   rule(
     `\\b${N} ?${V} (?:regulator|rail|output|bec) (?:carry|give|supply|deliver)\\? ?(?:a: ?)?${N} ?${A}`,
     ([v, a, unit]) => regulator(num(v), milli(a, unit)),
+  ),
+  // "5V rail 5.05 V, drops out at 3.4 A (rated 3 A)"
+  rule(
+    `\\b${N} ?${V} (?:rail|output|bec|regulator)\\b[^\\n;|]{0,60}\\((?:rated|specified|nominal)(?: at| for)? ${N} ?${A}\\)`,
+    ([v, a, unit]) => regulator(num(v), milli(a, unit)),
+  ),
+  // "9 V (12 V by jumper) for video: 2 A"
+  rule(
+    `\\b${N} ?${V} ?\\((?:or |also )?${N} ?${V}(?: ?/ ?${N} ?${V})? (?:by|with|via) [a-z ]{3,20}\\)(?: for [a-z ,]{2,24})?${W}[:,]?${W}${N} ?${A}`,
+    ([v, , , a, unit]) => regulator(num(v), milli(a, unit), 'its volts may be chosen: look how it is delivered'),
   ),
   // Two cells of a table that is written cell by cell.
   rule(`\\bbec ${N} ?${V}[ \\t]{0,3}\\n[ \\t]{0,3}${N} ?${A}(?=[ \\t]*(?:\\n|$))`, ([v, a, unit]) =>
