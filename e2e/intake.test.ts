@@ -137,6 +137,28 @@ describe('a page from anywhere', () => {
   );
 
   test(
+    'a price whose money the page does not name is taken once it is said',
+    async () => {
+      await at(async (page) => {
+        await page.waitForSelector('[aria-label="Text of the spec sheet"]');
+        await page.focus('[aria-label="Text of the spec sheet"]');
+        await page.keyboard.sendCharacter('UARTs: 7\nPrice ~~1 499~~ 1 299 kr, frakt 49 kr');
+        await waitForText(page, 'Price 1299.00, shipping 49.00. Which money it is the page does not say');
+        const offer = '[role=group][aria-label^="Price 1299.00"]';
+        const refused = () => page.$eval(`${offer} button`, (b) => (b as HTMLButtonElement).disabled);
+        expect(await refused()).toBe(true);
+        const [, money] = await page.$$(`${offer} input`);
+        await money!.type('sek');
+        await page.keyboard.press('Enter');
+        await until(page, (at: string) => !document.querySelector(`${at} button`)!.matches(':disabled'), offer);
+        await clickOn(page, 'Add the offer');
+        await waitForText(page, 'SEK');
+      });
+    },
+    long,
+  );
+
+  test(
     'what is sure is taken with one key; the figure shows the place on its page',
     async () => {
       await at(async (page) => {

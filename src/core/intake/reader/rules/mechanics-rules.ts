@@ -58,7 +58,9 @@ export const holeRules: Rule[] = [
     one('patternMm', num(v), 'the distance of a usual hole pattern, without a word that says so'),
   ),
   rule('\\bm([23])\\b(?![.,]\\d)(?! ?[:=-] ?m)', ([n], around) =>
-    /\b(?:m1|m4)\b/.test(around.line) && /,/.test(around.line) && !/screw|hole/.test(around.line)
+    (/\b(?:m1|m4)\b/.test(around.line) && /,/.test(around.line) && !/screw|hole/.test(around.line)) ||
+    // "6 M2" alone on its line: a pin of a plug.
+    (/^[ \t|]*(?:pin ?)?\d{1,2}[ .):=|-]{1,3}$/.test(around.before) && /^[ \t|]*$/.test(around.after))
       ? []
       : one('screw', `M${n}`, openness(around)),
   ),
