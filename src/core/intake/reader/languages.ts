@@ -94,8 +94,8 @@ interface Translator {
   english: Map<string, string>;
 }
 
-/** What is another word without its marks: "masse" is the weight of a French page and the size of a Swiss one. */
-const anothers = new Set(['masse']);
+/** What is another word without its marks: "masse" is the weight of a French page and the size of a Swiss one, "stuck" and "matt" are English. */
+const anothers = new Set(['masse', 'stuck', 'matt', 'ate', 'fur']);
 
 /** A word as it stands, and as it is typed where its letters are not at hand: "größe", "grosse", "groesse". */
 function asTyped(word: string): string[] {
