@@ -134,6 +134,8 @@ describe('what a parcel brings', () => {
   );
   test.each([
     'In the box: board, manual',
+    'In the box: board, silicone wire 12 AWG, strap',
+    'Lieferumfang: Flugcontroller, gummierter Gurt, Kabel',
     'A capacitor of 35 V 470 uF is recommended',
     'Includes: capacitor 35 V 470 uF (not included)',
   ])('brings nothing that counts: %s', (text) => expect(readParcel(text)).toBeNull());

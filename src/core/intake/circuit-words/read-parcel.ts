@@ -16,7 +16,7 @@ const listLine = /^[ \t]{0,4}(?:[-+*•· ]{0,3}\d{1,2}[ \t]{0,2}(?:x|pcs|pieces
 const itself =
   /\b(?:flight controller|controller(?: board)?|fc|board|stack|esc|aio|4 ?in ?1|pdb|manual|card|sticker|instructions?)\b/;
 const isolators =
-  /\b(?:gumm\w+|gommini\w*|silentblocs?|silicone|grommets?|soft mounts?|dampers?|damping|gummies|isolators?|rubber(?:s| rings?)?|vibration)\b/;
+  /\b(?:gummi(?:s|t[uü]e?llen?|puffer|d[aä]e?mpfer)?|gommini|silentblocs?|grommets?|soft mounts?|dampers?|damping|gummies|isolators?|rubber(?:s| rings?)?|vibration)\b/;
 
 /** What stands under "In the box", or behind it on its line; null where a page says nothing of it, or nothing that counts. */
 export function readParcel(text: string): ParcelRead | null {

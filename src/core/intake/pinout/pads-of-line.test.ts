@@ -41,6 +41,7 @@ describe('the ways in which pages list pads', () => {
       'TX1 talks 1 left, RX1 hears 1 left, TX2 talks 2 right, RX2 hears 2 right',
     ],
     ['arrows', 'UART1_TX -> T1\nUART1_RX -> R1\nUART2_TX -> T2\nUART2_RX -> R2', both],
+    ['two pads in a row', '5V | T1\nG | R1', '5V volts, T1 talks 1, G ground, R1 hears 1'],
     ['pairs', 'T1/R1: UART1\nT2/R2: UART2', both],
     [
       'a row of each port',
@@ -63,6 +64,7 @@ describe('the ways in which pages list pads', () => {
   });
   test.each([
     ['figures behind numbers', '1. F722\n2. 6 UARTs\n3. 5V 2A\n4. 16 MB\n5. 30.5 mm'],
+    ['wires to another board', 'UART1_TX -> R1\nUART1_RX -> T1\nUART2_TX -> R2\nUART2_RX -> T2'],
     ['a shop page', 'Price: 45 €\nWeight: 8 g\nPorts: 6\nShips in 2 days. Free returns. 4 screws. 2 cables.'],
   ])('%s are no pads', (_, text) => expect(pads(text)).toBe(''));
 });

@@ -94,7 +94,7 @@ function row(piece: Cell): PadSaid[] | null {
   // Both ends of a port in one cell, or in two of them.
   if (ends.flat().length >= 2 && ends.flat().length <= 4) return ends.flat();
   if (rest.length === 1 && !endOfPort.test(first.text) && endOfPort.test(rest[0]!.text))
-    return [pad(rest[0]!, padPrint(first.text) ?? padWords(first.text) ?? padPrint(rest[0]!.text)!)];
+    return endNamed(pad(rest[0]!, padPrint(rest[0]!.text)!), first, pad);
   if (first.text.length > 12) return null;
   const said = rest.map((c) => c.text).join(' | ');
   const use = padPrint(first.text);
@@ -105,6 +105,14 @@ function row(piece: Cell): PadSaid[] | null {
       ? use
       : null);
   return meant && (use || /^[a-z0-9+./ -]{1,8}$/.test(first.text)) ? [pad(first, meant)] : null;
+}
+
+/** "UART1_TX -> T1": a print with what it is for before it; "5V | T1": two pads in a row. What says the other way than the print is a wire to something else. */
+function endNamed(end: PadSaid, first: Cell, pad: (cell: Cell, use: PadUse) => PadSaid): PadSaid[] {
+  const named = padPrint(first.text) ?? padWords(first.text);
+  if (!named) return [end];
+  if (named.kind !== 'talks' && named.kind !== 'hears') return [pad(first, named), end];
+  return named.kind === end.use.kind ? [{ ...end, use: named }] : [];
 }
 
 /** A numbered line that is nothing but a print. */
