@@ -45,7 +45,6 @@ const signs: Record<string, string | null> = {
   czk: 'CZK',
   kč: 'CZK',
   huf: 'HUF',
-  ft: 'HUF',
   ron: 'RON',
   lei: 'RON',
   sek: 'SEK',
@@ -68,7 +67,6 @@ const signs: Record<string, string | null> = {
   rub: 'RUB',
   '₽': 'RUB',
   руб: 'RUB',
-  try: 'TRY',
   '₺': 'TRY',
   zar: 'ZAR',
 };
