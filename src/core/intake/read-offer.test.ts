@@ -43,4 +43,5 @@ test('its place is that of the page', () => {
   expect(page.slice(start, end)).toBe('41.90 €');
 });
 
-test('no price, no offer; volts and grams are none', () => expect(readOffer('5V 3A, 8.1 g, 3-6S, v2.50, range 1000 ft')).toBeNull());
+test('no price, no offer; volts and grams are none', () =>
+  expect(readOffer('5V 3A, 8.1 g, 3-6S, v2.50, range 1000 ft')).toBeNull());
