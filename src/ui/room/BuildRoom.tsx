@@ -37,6 +37,6 @@ export function BuildRoom({
   useEffect(() => (start.mayKeep ? keepSaved(store, start.stored) : undefined), [store, start]);
   useEffect(() => (boards ? keepRanked(store, boards, of) : undefined), [store, boards, of]);
   useEffect(() => keepForLater(start.stored.build.id), [start]);
-  useUndoKeys(store.getState());
+  useUndoKeys(store.getState(), 'build');
   return <RoomContext value={store}>{children}</RoomContext>;
 }

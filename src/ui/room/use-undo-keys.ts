@@ -4,17 +4,21 @@ import type { Undoable } from './use-history';
 
 type Keys = Pick<Undoable<unknown>, 'undo' | 'redo'>;
 
-/** Who answers the keys: the newest that asked for them. A screen with an undo of its own stands before the build's. */
+/** Who answers the keys: the last of them. */
 const asked: Keys[] = [];
 
-/** Ctrl+Z and Ctrl+Shift+Z for what is on the page. In a text field the keys undo the text, as everywhere. */
-export function useUndoKeys(keys: Keys): void {
+/**
+ * Ctrl+Z and Ctrl+Shift+Z for what is on the page; in a text field the keys undo the text, as everywhere. A screen with an undo of its own stands before the
+ * build's, whichever of both comes first: where they come at once React tells the inner one first.
+ */
+export function useUndoKeys(keys: Keys, of: 'screen' | 'build' = 'screen'): void {
   const { undo, redo } = keys;
   useEffect(() => {
     const mine = { undo, redo };
-    asked.push(mine);
+    if (of === 'build') asked.unshift(mine);
+    else asked.push(mine);
     return () => void asked.splice(asked.indexOf(mine), 1);
-  }, [undo, redo]);
+  }, [undo, redo, of]);
   const first = (act: 'undo' | 'redo') => () => asked.at(-1)?.undo === undo && asked.at(-1)![act]();
   useHotkeys('mod+z', first('undo'), { preventDefault: true });
   useHotkeys('mod+shift+z', first('redo'), { preventDefault: true });
