@@ -1,4 +1,5 @@
-import { number, N, V } from './part-words';
+import { N, V } from './part-words';
+import { num } from './reader/rules/rule';
 
 /** What a part draws; null where its page does not say it. */
 export interface PartDraw {
@@ -41,10 +42,10 @@ function figureSays(found: RegExpExecArray, t: string, least: number | null, onl
   if (givenOut.test(before) || /^ ?out(?:put)?\b/.test(after)) return null;
   if (watts && (onAir.test(before) || /(?:@|\bat) ?$/.test(before))) return null;
   const volts = voltsBehind.exec(after)?.[1] ?? voltsBefore.exec(before)?.[1];
-  const at = volts === undefined ? only : number(volts);
-  const value = number(found[1]) / (found[2] === 'ma' ? 1000 : 1);
+  const at = volts === undefined ? only : num(volts);
+  const value = num(found[1]) / (found[2] === 'ma' ? 1000 : 1);
   const each = /^ ?(?:per|each|\/) ?(?:led|light|pixel)/.test(after);
-  const amps = (watts ? value / (at ?? least ?? Number.NaN) : value) * (each ? number(howMany.exec(t)?.[1]) : 1);
+  const amps = (watts ? value / (at ?? least ?? Number.NaN) : value) * (each ? num(howMany.exec(t)?.[1]) : 1);
   if (!Number.isFinite(amps) || amps === 0) return null;
   const clause = before.slice(Math.max(...[',', ';', '. ', '\n', '/'].map((e) => before.lastIndexOf(e))) + 1);
   return {

@@ -5,7 +5,8 @@ import { asMeant } from './reader/spelling';
 import { inEnglish } from './reader/languages';
 import { plain } from './reader/plain';
 import { drawOf, type PartDraw } from './part-draw';
-import { N, V, number } from './part-words';
+import { N, V } from './part-words';
+import { num } from './reader/rules/rule';
 import { scriptOf } from './reader/script';
 
 /** What a line of a list or a page says of a part: volts, amps, grams; null where it says nothing of it. */
@@ -43,7 +44,7 @@ export function readPartPage(text: string): PartPage {
     minVolts: ends?.[0] ?? null,
     maxVolts: ends?.[1] ?? null,
     ...draw,
-    massG: grams ? number(grams[0]) : null,
+    massG: grams ? num(grams[0]) : null,
     address: address ? parseInt(address[0]!, 16) : null,
     protocol: protocolIn(text),
     pins: pinsIn(text),
@@ -52,9 +53,9 @@ export function readPartPage(text: string): PartPage {
 
 /** A lithium cell from its least to its most: 3.0 to 4.2 V, common practice. */
 function endsOf(range: string[] | null, cells: string[] | null, single: string[] | null): [number, number] | null {
-  if (range && number(range[0]) <= number(range[1])) return [number(range[0]), number(range[1])];
-  if (cells) return [Math.round(number(cells[0]) * 30) / 10, Math.round(number(cells[1]) * 42) / 10];
-  return single ? [number(single[0]), number(single[0])] : null;
+  if (range && num(range[0]) <= num(range[1])) return [num(range[0]), num(range[1])];
+  if (cells) return [Math.round(num(cells[0]) * 30) / 10, Math.round(num(cells[1]) * 42) / 10];
+  return single ? [num(single[0]), num(single[0])] : null;
 }
 
 /** The protocol whose print the text names, the longest print first. */

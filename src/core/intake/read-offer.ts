@@ -1,6 +1,6 @@
 import { withoutMarkup } from './reader/markup';
-import { plain } from './reader/plain';
-import { scriptOf, sourceOf } from './reader/script';
+import { centsOf } from '../quantity/money';
+import { sourceOf } from './reader/script';
 
 /** A price on a page, with what sending it costs. */
 export interface OfferRead {
@@ -103,10 +103,10 @@ interface Amount {
 }
 
 /** "1.299,00", "1,299", "39,-": the last point or comma before two digits is the decimal one, three behind it are thousands. */
-function centsOf(written: string): number {
+function centsSaid(written: string): number {
   const decimals = /[.,](\d{1,2})$/.exec(written)?.[1];
   const whole = (decimals === undefined ? written : written.slice(0, -decimals.length - 1)).replace(/\D/g, '');
-  return Number(whole) * 100 + Number((decimals ?? '0').padEnd(2, '0'));
+  return centsOf(Number(`${whole}.${decimals ?? 0}`));
 }
 
 function amountsIn(t: string): Amount[] {
@@ -116,7 +116,7 @@ function amountsIn(t: string): Amount[] {
     const from = Math.max(t.lastIndexOf('\n', m.index) + 1, m.index - 40);
     const line = t.indexOf('\n', end);
     return {
-      cents: centsOf((value ?? value2 ?? bare)!),
+      cents: centsSaid((value ?? value2 ?? bare)!),
       currency: signs[(country ?? sign ?? sign2 ?? '').replace(' ', '')] ?? null,
       before: t.slice(from, m.index),
       after: t.slice(end, Math.min(line < 0 ? t.length : line, end + 40)),
@@ -139,7 +139,7 @@ const isShipping = ({ before, after }: Amount) =>
 /** The price that a page asks for what it is about: the first one, above whatever else it sells, and what is said of shipping near it. Null where it names none. */
 export function readOffer(text: string): OfferRead | null {
   const cut = text.slice(0, 200_000);
-  const script = withoutMarkup(scriptOf(plain(cut)), cut);
+  const script = withoutMarkup(cut);
   const all = amountsIn(script.text);
   const price = all.filter(isPrice).find((a) => !isShipping(a));
   if (!price) return null;

@@ -9,7 +9,7 @@ import { extrasRules, portRules, processorRule } from './reader/rules/board-rule
 import { holeRules, massRules, sizeRules } from './reader/rules/mechanics-rules';
 import { currentRules, packRules, regulatorRules, sensorRules } from './reader/rules/power-rules';
 import { inSentence, ofAnotherBoard, type Around, type Rule } from './reader/rules/rule';
-import { scriptOf, sourceOf, type Script } from './reader/script';
+import { sourceOf, type Script } from './reader/script';
 import { asMeant } from './reader/spelling';
 import { inLines, type Version } from './reader/tables';
 import { unwrapped } from './reader/wrapped';
@@ -73,7 +73,7 @@ interface Page {
 
 function prepared(text: string): Page {
   const own = plain(text);
-  const english = inEnglish(currentsNamed(asMeant(unwrapped(withoutMarkup(scriptOf(own), text), text))));
+  const english = inEnglish(currentsNamed(asMeant(unwrapped(withoutMarkup(text), text))));
   const about = withoutAsides(english.text);
   const script = tickedOnly(leadersShort(labelsJoined(inDigits(listed(asLabels({ ...english, text: about.text }))))));
   const lines = inLines(script);

@@ -6,6 +6,7 @@ import { useState, type ReactNode } from 'react';
 import {
   counted,
   money,
+  plainMoney,
   withBridge,
   withHoles,
   withOffer,
@@ -279,7 +280,7 @@ function Price({
           seen,
         ) ?? b,
     );
-  const said = (cents: number) => (offer.currency ? money(cents, offer.currency) : (cents / 100).toFixed(2));
+  const said = (cents: number) => (offer.currency ? money(cents, offer.currency) : plainMoney(cents));
   return (
     <Proposal
       words={`Price ${said(offer.cents)}${offer.shippingCents === null ? ', nothing said of shipping' : `, shipping ${said(offer.shippingCents)}`}${offer.currency ? '' : '. Which money it is the page does not say: three letters, such as EUR'}`}

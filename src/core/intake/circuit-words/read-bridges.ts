@@ -1,7 +1,5 @@
 import type { Bridge } from '../../records/board';
 import { withoutMarkup } from '../reader/markup';
-import { plain } from '../reader/plain';
-import { scriptOf } from '../reader/script';
 
 /** A bridge, jumper or switch that chooses the volts of a rail. */
 export interface BridgeRead {
@@ -47,7 +45,7 @@ export function readBridges(text: string): BridgeRead[] {
   const found: BridgeRead[] = [];
   for (const line of text.slice(0, 200_000).split('\n')) {
     if (line.length > 300) continue;
-    const small = withoutMarkup(scriptOf(plain(line)), line).text;
+    const small = withoutMarkup(line).text;
     if (!choice.test(small)) continue;
     const bridge = bridgeIn(small);
     if (bridge) found.push({ ...bridge, quote: line.trim().slice(0, 200) });

@@ -1,6 +1,5 @@
 import { withoutMarkup } from '../reader/markup';
-import { plain } from '../reader/plain';
-import { scriptOf } from '../reader/script';
+import { num } from '../reader/rules/rule';
 import { asMeant } from '../reader/spelling';
 
 /** What a page says of a regulator beside its amps. */
@@ -27,7 +26,6 @@ export interface SuppliesRead {
 }
 
 const N = '(\\d{1,2}(?:[.,]\\d{1,2})?)';
-const num = (s: string) => Number(s.replace(',', '.'));
 const isRail = (v: number) => v >= 3 && v <= 14;
 const named = /\b(?:bec|regulators?|buck|boost|step-?(?:up|down)|ldo|linear|outputs?|rails?|supply|vx)\b/;
 /** "5 V", and in "5/9 V" the first one too. */
@@ -58,7 +56,7 @@ export function readSupplies(text: string): SuppliesRead {
   for (const line of text.slice(0, 200_000).split('\n')) {
     if (line.length > 300) continue;
     // "3V3" is 3.3 V, also where amps stand behind it.
-    const small = asMeant(withoutMarkup(scriptOf(plain(line)), line)).text.replace(/\b(\d)v(\d)\b/g, '$1.$2v');
+    const small = asMeant(withoutMarkup(line)).text.replace(/\b(\d)v(\d)\b/g, '$1.$2v');
     const shared = sharedIn(small);
     const quote = line.trim().slice(0, 200);
     if (shared) read.shared.push({ ...shared, quote });
