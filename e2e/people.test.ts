@@ -133,7 +133,8 @@ describe('with accounts', () => {
     await editor.evaluate(async () => (await caches.open('kept')).put('/b/gutterling', new Response('a build')));
     expect(await kept()).toBeGreaterThan(0);
     await waitForText(editor, 'Home (editor)');
-    // Whoever could not be signed out is told so, and what was kept stays theirs.
+    // Whoever could not be signed out is told so, and what was kept stays theirs. (What is still on its way when the server goes is another matter.)
+    await editor.waitForNetworkIdle({ concurrency: 2 });
     await editor.setOfflineMode(true);
     await press(editor, 'Sign out');
     await waitForText(editor, 'You are still signed in. The server does not answer.');

@@ -1,7 +1,9 @@
 import {
   candidateAt,
   evaluate,
+  keepingWhatIsEqual,
   mostSetsOfMany,
+  newSetMemory,
   notClimbed,
   searchSets,
   type Board,
@@ -37,27 +39,30 @@ export interface FromSetFinder {
 
 let boards: Board[] = [];
 let many = false;
+let memory = newSetMemory();
+let last: Build | null = null;
 /** The newest run; an older one ends at its next slice. */
 let wanted = 0;
 const sliceMs = 40;
 const tellMs = 1500;
 
 onmessage = ({ data: said }: MessageEvent<ToSetFinder>) => {
-  if (said.kind === 'boards') [boards, many] = [said.boards, said.many];
+  if (said.kind === 'boards') [boards, many, memory] = [said.boards, said.many, newSetMemory()];
   else if (said.kind === 'stop') wanted = 0;
   else if (said.kind === 'these') {
     const climbs = said.asked.flatMap((id) => climbOf(said.build, id) ?? []);
     postMessage({ aside: said.aside, climbs } satisfies FromAside);
   } else {
     wanted = said.run;
-    void find(said.build, said.asked, said.run);
+    last = keepingWhatIsEqual(last, said.build);
+    void find(last, said.asked, said.run);
   }
 };
 
 /** In slices, so that a word to stop comes through between them. */
 async function find(build: Build, asked: string[], run: number): Promise<void> {
   const mine = asked.flatMap((id) => climbOf(build, id) ?? []);
-  const search = searchSets(build, boards, many ? { most: mostSetsOfMany } : {});
+  const search = searchSets(build, boards, { memory, ...(many ? { most: mostSetsOfMany } : {}) });
   let pause = performance.now() + sliceMs;
   let told = performance.now();
   for (;;) {

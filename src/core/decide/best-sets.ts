@@ -1,4 +1,5 @@
 import { evaluate, type Climb, type InSearch } from '../evaluate/climb';
+import { stopsEarly } from '../evaluate/stopped-early';
 import { interval, isKnown } from '../quantity/figure';
 import type { Board, Rail } from '../records/board';
 import type { Build } from '../records/build';
@@ -10,6 +11,7 @@ import { unknownEsc } from '../records/new-board';
 import { flag } from '../quantity/truth';
 import { isCandidate, roleOf } from '../sets/roles';
 import { setId } from '../sets/set-id';
+import { setsMade, type SetMemory } from './set-memory';
 import { wiringClass } from '../sets/wiring-class';
 import { rankClimbs } from './rank-shelf';
 import { scoreOf } from './score';
@@ -48,9 +50,11 @@ export interface SetProgress extends Omit<BestSets, 'climbs' | 'proved'> {
 }
 
 export interface SetSearch {
+  /** What an earlier search of the same shelf worked out. */
+  memory?: SetMemory | null;
   /** So many are asked for. */
   keep?: number;
-  /** Sets tried at most; after so many a page or a command says what it has, and that it is not proved. */
+  /** Sets wired at most; after so many a page or a command says what it has, and that it is not proved. */
   most?: number;
 }
 
@@ -66,8 +70,9 @@ const usual = { keep: 20, most: 1500 };
 export function* searchSets(
   build: Build,
   shelf: readonly Board[],
-  { keep = usual.keep, most = usual.most }: SetSearch = {},
+  { memory = null, keep = usual.keep, most = usual.most }: SetSearch = {},
 ): Generator<SetProgress, BestSets> {
+  const made = setsMade(memory, build);
   const of = buildBound(build);
   const wanted = shelf.filter((b) => !isCandidate(b) || roleOf(b) === 'controller');
   const bounds = wanted.map((board) => memberBound(build, board));
@@ -97,7 +102,7 @@ export function* searchSets(
   const wholes = new Map<string, Climb>();
   /** The climb of a set with its circuit solved and its own names. */
   const wholeOf = ({ boardId }: Climb): Climb => {
-    const known = wholes.get(boardId) ?? evaluate(build, sets.get(boardId)!);
+    const known = wholes.get(boardId) ?? evaluate(build, sets.get(boardId)!, null, made.climbs);
     wholes.set(boardId, known);
     return known;
   };
@@ -116,11 +121,11 @@ export function* searchSets(
     wholeKeys.set(asked, key);
     return key;
   };
+  /** Sets that rungs 1 to 3 stop: they are wired only where fewer than asked for carry the build. */
+  const stopped: { pieces: Pieces; key: string; stopsAt: number }[] = [];
   /** Climbs a set and keeps it where it is among the best. */
-  const climb = (controller: MemberBound, rest: readonly MemberBound[], key: string): void => {
-    progress.tried += 1;
-    const set = joined(piecesOfBounds(controller, rest), build);
-    const found = evaluate(build, set, null, null, { key, alike });
+  const climb = (set: Board, key: string): void => {
+    const found = evaluate(build, set, null, made.climbs, { key, alike });
     if (!facts.has(key)) facts.set(key, wiredAlike(build, set, found));
     if (!among(found)) return;
     sets.set(set.id, set);
@@ -132,8 +137,11 @@ export function* searchSets(
     const kept = hasEsc ? hopes.withEsc : hopes.without;
     let known = kept.get(controller);
     if (known !== undefined) return known;
-    const set = joined({ controller: controller.board, ...relaxed, ...(hasEsc ? {} : { esc: undefined }) }, build);
-    const found = evaluate(build, set, null, null, { key: 'any', alike: new Map() });
+    const set = made.joined(
+      { controller: controller.board, ...relaxed, ...(hasEsc ? {} : { esc: undefined }) },
+      `any of ${setId([controller, ...escs, ...powers].map((m) => m.board.id))} ${hasEsc}`,
+    );
+    const found = evaluate(build, set, null, made.climbs, { key: 'any', alike: new Map() });
     const stop = found.rungs.find((r) => r.rung >= 4 && r.rung <= 7 && r.state === 'breaks');
     known = stop
       ? null
@@ -174,15 +182,27 @@ export function* searchSets(
       .sort((a, b) => b.bound - a.bound);
     for (const { rest, key } of choices) {
       if (below(boundOf(node.controller, rest, key, hope))) continue;
-      climb(node.controller, rest, key);
+      progress.tried += 1;
+      const pieces = piecesOfBounds(node.controller, rest);
+      const set = made.joined(pieces);
+      const stopsAt = stopsEarly(build, set);
+      if (stopsAt !== null) stopped.push({ pieces, key, stopsAt });
+      else climb(set, key);
       yield progress;
-      if (progress.tried >= most) return ended(false);
+      if (progress.tried - stopped.length >= most) return yield* ended(false);
     }
   }
   // A circuit that contradicts a hookup makes its set worse: then another may come before it. Of one whose wiring was not worked out nothing is known.
-  return ended(best.every((c) => !wholeOf(c).setAside && keyOf(wholeOf(c)) >= keyOf(c) - rounding));
+  return yield* ended(best.every((c) => !wholeOf(c).setAside && keyOf(wholeOf(c)) >= keyOf(c) - rounding));
 
-  function ended(proved: boolean): BestSets {
+  function* ended(proved: boolean): Generator<SetProgress, BestSets> {
+    stopped.sort((a, b) => b.stopsAt - a.stopsAt);
+    for (const { pieces, key, stopsAt } of stopped) {
+      const last = best.length === keep ? best[keep - 1]!.stopsAt : 0;
+      if (last === null || last > stopsAt) break;
+      climb(made.joined(pieces), key);
+      yield progress;
+    }
     const { tried, possible } = progress;
     return { climbs: rankClimbs(progress.shown()).map((r) => r.climb), out, possible, tried, proved };
   }

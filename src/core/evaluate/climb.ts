@@ -95,11 +95,22 @@ export function evaluate(
 ): Climb {
   const bought = inMoneyOf(asked, shelved);
   const known = <T>(layer: string, more: readonly unknown[], work: () => T) =>
-    remembered(memory, shelved, layer, [...whatWires(asked), general === null, ...more], work);
-  const { build, board, wiring, early, after, motors, delegated } = known('wiring', [], () =>
-    wired(asked, bought, general, search),
+    remembered(
+      memory,
+      shelved,
+      search ? `${layer} in a search` : layer,
+      [...whatWires(asked), general === null, ...more],
+      work,
+    );
+  const { build, board, wiring, early, after, motors } = known('wired', [], () =>
+    wired(asked, bought, search, (build, board) =>
+      // Of a search the wiring is the set's own where it is kept: what is shown of it takes it over.
+      remembered(memory, shelved, 'wiring', [...whatWires(asked), general === null], () =>
+        wiringOf(build, board, budgetWith(general)),
+      ),
+    ),
   );
-  const { hookup, findings: solved, states, setAside } = wiring;
+  const { hookup, findings: solved, states, setAside, delegated } = wiring;
   const checkedAfter = new Set(after);
   const dragged = known('dragged in', [], () => draggedIn(build, board, hookup));
   // Of the masses and the bill a limit changes nothing.
@@ -152,11 +163,15 @@ export function evaluate(
 }
 
 /** All of a climb that neither a limit nor a wish can change. */
-function wired(asked: Build, bought: Board, general: GeneralSolver | null, search: InSearch | null) {
+function wired(
+  asked: Build,
+  bought: Board,
+  search: InSearch | null,
+  wiringFor: (build: Build, board: Board) => Wiring,
+) {
   const { build, board } = withFixes(asked, bought);
-  const budget = budgetWith(general);
   const known = search?.alike.get(search.key);
-  const wiring = known ?? wiringOf(build, board, budget);
+  const wiring = known ?? wiringFor(build, board);
   if (!known && search) remember(search, wiring);
   const early = [...checkFrame(build, board), ...checkPack(build, board)];
   const motors = checkMotors(build, board);
@@ -178,7 +193,6 @@ function wired(asked: Build, bought: Board, general: GeneralSolver | null, searc
     early,
     after: [...checked, ...circuit],
     motors,
-    delegated: budget.delegated > 0,
   };
 }
 
@@ -203,15 +217,16 @@ export interface Wiring {
   findings: Finding[];
   states: Map<SolvedRung, RungState>;
   setAside: boolean;
+  delegated: boolean;
 }
 
 function wiringOf(build: Build, board: Board, budget: Budget): Wiring {
   const wiring = withinSteps(() => solveRungs(build, board, budget));
-  return wiring ? { ...wiring, setAside: false } : setAsideWiring(build);
+  return { ...(wiring ?? setAsideWiring(build)), setAside: wiring === null, delegated: budget.delegated > 0 };
 }
 
 /** Of rungs 4 to 7 nothing is known. */
-function setAsideWiring(build: Build): Wiring {
+function setAsideWiring(build: Build): Omit<Wiring, 'setAside' | 'delegated'> {
   const finding: Finding = {
     rung: 4,
     state: 'unknown',
@@ -222,14 +237,14 @@ function setAsideWiring(build: Build): Wiring {
     fix: { code: 'shorter search' },
   };
   const states = new Map(solvedRungs.map((rung) => [rung, 'unknown' as RungState]));
-  return { hookup: nothingWired(build), findings: [finding], states, setAside: true };
+  return { hookup: nothingWired(build), findings: [finding], states };
 }
 
 /**
  * Rungs 4 to 7 are one problem: rung k breaks exactly when no hookup serves every must under all conditions of
  * rungs 4 to k, even when every unknown turns out well; it is unknown when that works only if some unknown does.
  */
-function solveRungs(build: Build, board: Board, budget: Budget): Omit<Wiring, 'setAside'> {
+function solveRungs(build: Build, board: Board, budget: Budget): Omit<Wiring, 'setAside' | 'delegated'> {
   const sure = prepare(build, board, 'sure', budget);
   const best = at(sure, 7);
   const states = new Map<SolvedRung, RungState>();

@@ -29,16 +29,9 @@ export function stoppedEarly(asked: Build, shelved: Board, memory: Memory | null
 function stopped(asked: Build, shelved: Board): Climb | null {
   const bought = inMoneyOf(asked, shelved);
   const { build, board } = withFixes(asked, bought);
-  const findings = [
-    ...checkFrame(build, board),
-    ...checkPack(build, board),
-    ...checkMotors(build, board),
-    ...sanityFindings(board),
-    ...checkLights(build),
-  ];
-  const stops = findings.filter((f) => f.state === 'breaks' && f.rung <= 3);
-  if (stops.length === 0) return null;
-  const stopsAt = Math.min(...stops.map((f) => f.rung)) as RungNumber;
+  const findings = beforeWiring(build, board);
+  const stopsAt = firstStop(findings);
+  if (stopsAt === null) return null;
   const hookup = nothingWired(build);
   return {
     ...headOf(board),
@@ -52,6 +45,27 @@ function stopped(asked: Build, shelved: Board): Climb | null {
     delegated: false,
     slim: true,
   };
+}
+
+/** Which of rungs 1 to 3 a board stops at, without a search for its wiring; null: none. */
+export function stopsEarly(asked: Build, shelved: Board): RungNumber | null {
+  const { build, board } = withFixes(asked, shelved);
+  return firstStop(beforeWiring(build, board));
+}
+
+function beforeWiring(build: Build, board: Board): Finding[] {
+  return [
+    ...checkFrame(build, board),
+    ...checkPack(build, board),
+    ...checkMotors(build, board),
+    ...sanityFindings(board),
+    ...checkLights(build),
+  ];
+}
+
+function firstStop(findings: readonly Finding[]): RungNumber | null {
+  const stops = findings.filter((f) => f.state === 'breaks' && f.rung <= 3);
+  return stops.length > 0 ? (Math.min(...stops.map((f) => f.rung)) as RungNumber) : null;
 }
 
 function rungOf(rung: RungNumber, name: Rung['name'], findings: readonly Finding[]): Rung {
