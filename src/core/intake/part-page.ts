@@ -3,16 +3,15 @@ import { protocols, type ProtocolId } from '../trade/protocol';
 import type { Link, Peripheral, Supply } from '../records/peripheral';
 import { asMeant } from './reader/spelling';
 import { inEnglish } from './reader/languages';
-import { plain } from './reader/plain';
+import { withoutMarkup } from './reader/markup';
 import { drawOf, type PartDraw } from './part-draw';
-import { N, V } from './part-words';
+import { supplyOf, tolerancesAsRanges, type PartSupply } from './part-supply';
+import { N } from './part-words';
 import { num } from './reader/rules/rule';
-import { scriptOf } from './reader/script';
+import { unwrapped } from './reader/wrapped';
 
 /** What a line of a list or a page says of a part: volts, amps, grams; null where it says nothing of it. */
-export interface PartPage extends PartDraw {
-  minVolts: number | null;
-  maxVolts: number | null;
+export interface PartPage extends PartSupply, PartDraw {
   massG: number | null;
   /** I2C. */
   address: number | null;
@@ -25,37 +24,44 @@ const mostChars = 20_000;
 
 /** Reads the page of a part, or what a pasted line says of one: "5-36 V, 0.3 A", "300 mA at 5 V", "8 W at 12 V", "2-6S", "9 g", "I2C 0x0D". */
 export function readPartPage(text: string): PartPage {
-  const t = inEnglish(asMeant(scriptOf(plain(text.slice(0, mostChars))))).text;
+  const original = text.slice(0, mostChars);
+  const small = tolerancesAsRanges(unwrapped(withoutMarkup(original), original));
+  const t = beside(inEnglish(asMeant(small)).text);
   const first = (pattern: string) => new RegExp(pattern).exec(t)?.slice(1) ?? null;
-  const range = first(`(?<![\\d.,])${N} ?(?:${V})? ?(?:-|to|\\.{2,3}) ?${N} ?${V}\\b`);
-  const cells = range ? null : first(`(?<![\\d.,])(\\d{1,2}) ?s? ?(?:-|to) ?(\\d{1,2}) ?s\\b(?!ec)`);
-  const single =
-    range || cells
-      ? null
-      : (first(`(?:input|supply|power|operating|works (?:at|on))[^\\n.;]{0,24}?${N} ?${V}\\b`) ??
-        first(`(?<![\\d.,-])${N} ?${V}\\b`));
-  const ends = endsOf(range, cells, single);
-  const draw = drawOf(t, ends?.[0] ?? null, ends && ends[0] === ends[1] ? ends[0] : null);
-  const grams =
-    first(`\\b(?:weight|weighs|mass)\\b[^\\n\\d]{0,16}${N} ?g\\b`) ??
-    first(`(?<![\\d.,])${N} ?g\\b(?! (?:class|servos?)\\b)`);
-  const address = first('(?:address|addr|i2c)[^\\n]{0,16}?0x([0-9a-f]{2})\\b');
+  const { minVolts, maxVolts } = supplyOf(t);
+  const address =
+    first('(?:default)[^\\n]{0,12}?0 ?x ?([0-9a-f]{2})\\b') ??
+    first('(?:address|addr|i2c|compass|\\bat)[^\\n]{0,16}?0 ?x ?([0-9a-f]{2})\\b');
   return {
-    minVolts: ends?.[0] ?? null,
-    maxVolts: ends?.[1] ?? null,
-    ...draw,
-    massG: grams ? num(grams[0]) : null,
+    minVolts,
+    maxVolts,
+    ...drawOf(t, minVolts, minVolts === maxVolts ? minVolts : null),
+    massG: massIn(t),
     address: address ? parseInt(address[0]!, 16) : null,
     protocol: protocolIn(text),
     pins: pinsIn(text),
   };
 }
 
-/** A lithium cell from its least to its most: 3.0 to 4.2 V, common practice. */
-function endsOf(range: string[] | null, cells: string[] | null, single: string[] | null): [number, number] | null {
-  if (range && num(range[0]) <= num(range[1])) return [num(range[0]), num(range[1])];
-  if (cells) return [Math.round(num(cells[0]) * 30) / 10, Math.round(num(cells[1]) * 42) / 10];
-  return single ? [num(single[0]), num(single[0])] : null;
+/** A value below its label, or behind dots, next to it. */
+function beside(t: string): string {
+  return t.replace(/ ?\.{4,} ?/g, ': ').replace(/:[ \t]*\n(?=[^\n:]{1,60}(?:\n|$))/g, ': ');
+}
+
+/** Of what is no ounce. */
+const inGrams: Record<string, number> = { g: 1, kg: 1000 };
+
+/** Grams: the whole before what is just called its weight before the first of the page, and never that of a piece of it. */
+function massIn(t: string): number | null {
+  const figure = `${N} ?(k?g|oz|ounces?)\\b(?! (?:class|servos?)\\b)`;
+  const found =
+    new RegExp(`\\b(?:total|net|overall|all[- ]up) (?:weight|mass)\\b[^\\n\\d]{0,16}${figure}`).exec(t) ??
+    new RegExp(
+      `(?<!\\b(?:lens|cables?|antennas?|heatsink|wires?|package|parcel|gross|shipping) )\\b(?:weight|weighs|mass)\\b[^\\n\\d]{0,16}${figure}`,
+    ).exec(t) ??
+    new RegExp(`(?<![\\d.,])${figure}`).exec(t);
+  if (!found) return null;
+  return Math.round(num(found[1]) * (inGrams[found[2]!] ?? 28.349523125) * 100) / 100;
 }
 
 /** The protocol whose print the text names, the longest print first. */
@@ -67,7 +73,10 @@ function protocolIn(text: string): ProtocolId | null {
     byLength.find(
       (id) =>
         protocols[id].printed.length > 2 &&
-        new RegExp(`(?<![a-z0-9])${protocols[id].printed.replace('.', '[. ]?')}(?![a-z0-9])`, 'i').test(text),
+        new RegExp(
+          `(?<![a-z0-9])${protocols[id].printed.replace('.', '[. ]?').replace('MAV', 'MAV(?:Link)?')}(?![a-z0-9])`,
+          'i',
+        ).test(text),
     ) ?? null
   );
 }
@@ -90,7 +99,7 @@ function pinsIn(text: string): string[] {
 
 /** Does the page say anything that a part can take? */
 export function saysSomething(page: PartPage): boolean {
-  return [page.minVolts, page.typicalAmps, page.peakAmps, page.massG, page.address, page.protocol].some(
+  return [page.minVolts, page.maxVolts, page.typicalAmps, page.peakAmps, page.massG, page.address, page.protocol].some(
     (v) => v !== null,
   );
 }
@@ -137,9 +146,8 @@ export function withPartPage(
 
 /** What was read, in words: to be looked at before it is taken. */
 export function partPageWords(page: PartPage): string {
-  const volts = page.minVolts === page.maxVolts ? `${page.minVolts} V` : `${page.minVolts} to ${page.maxVolts} V`;
   return [
-    page.minVolts !== null && volts,
+    voltsWords(page),
     page.typicalAmps !== null &&
       `${page.typicalAmps} A${page.atVolts === null ? ', at volts that are not said' : ` at ${page.atVolts} V`}`,
     page.peakAmps !== null && `peak ${page.peakAmps} A`,
@@ -150,4 +158,10 @@ export function partPageWords(page: PartPage): string {
   ]
     .filter(Boolean)
     .join('; ');
+}
+
+function voltsWords({ minVolts, maxVolts }: PartSupply): string | null {
+  if (minVolts === null) return maxVolts === null ? null : `up to ${maxVolts} V`;
+  if (maxVolts === null) return `from ${minVolts} V`;
+  return minVolts === maxVolts ? `${minVolts} V` : `${minVolts} to ${maxVolts} V`;
 }

@@ -122,7 +122,7 @@ function translator(entries: Record<string, string>): Translator {
   const [open, bounded] = [ways.filter((w) => unspaced.test(w)), ways.filter((w) => !unspaced.test(w))];
   return {
     at: new RegExp(
-      `${open.length ? `(?:${open.join('|')})|` : ''}(?<![\\p{L}\\d])(?:${bounded.join('|')})(?!\\p{L})`,
+      `${open.length ? `(?:${open.join('|')})|` : ''}(?<![\\p{L}\\d])(?:${bounded.join('|')})(?!\\p{L}|2c\\b)`,
       'gu',
     ),
     english,

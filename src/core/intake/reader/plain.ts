@@ -93,7 +93,7 @@ const cyrillic: Record<string, string> = { в: 'v', а: 'a', г: 'g', м: 'm', �
 /** Units and threads in Cyrillic letters: "5В 2А", "30,5 мм", "М3". */
 function latinUnits(text: string): string {
   return text.replace(
-    /(\d ?)([вагс]|мм|мб)(?![а-яё])|(?<=\d ?)х(?= ?\d)|(?<![а-яё])м(?=[23]\b)/g,
+    /(\d ?)([вагс]|мм|мб|ма)(?![а-яё])|(?<=\d ?)х(?= ?\d)|(?<![а-яё])м(?=[23]\b)/g,
     (all, digit?: string, unit?: string) =>
       digit === undefined ? { х: 'x', м: 'm' }[all]! : digit + [...unit!].map((c) => cyrillic[c]).join(''),
   );
