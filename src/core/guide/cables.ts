@@ -70,8 +70,10 @@ export function cableWords({ board, part, lines }: Cable): string {
     .map((l) => {
       const from = board.pins[l.board - 1]!;
       const to = l.part === null ? undefined : part?.pins[l.part - 1];
-      const end = to ? `pin ${to.number} ${to.name}${to.colour ? ` (${to.colour})` : ''}` : 'soldered to the part';
-      return `pin ${from.number} ${from.name} to ${end}`;
+      const end = to
+        ? ` to pin ${to.number} ${to.name}${to.colour ? ` (${to.colour})` : ''}`
+        : ', soldered to the part';
+      return `pin ${from.number} ${from.name}${end}`;
     })
     .join('; ');
 }
