@@ -55,3 +55,37 @@ test('the wire list names it: a picture has its ground beside it, the supply its
   const grounds = wireList(build, board, evaluate(build, board).hookup).filter((w) => w.kind === 'ground');
   expect(grounds.map((w) => w.padId)).toEqual(['g2', 'g1']);
 });
+
+test('a ground with wires already is passed over for one a little farther off, 10 mm a wire; one on the other face only where there is no other', () => {
+  // 36 mm across, four pads at the front: 0.84 / 5 of it, 6 mm, from one to the next: one ground is 6 mm off, the other 12.
+  const front = makeBoard({
+    pads: [
+      at('g1', 'front', 0),
+      at('v', 'front', 1),
+      at('x', 'front', 2),
+      at('g2', 'front', 3),
+      at('gu', 'front', 0, { face: 'bottom' }),
+    ],
+    grounds: ['g1', 'g2', 'gu'],
+    rails: [],
+  });
+  const taken = (...all: [string, number][]) => groundFor(front, 'v', new Map(all));
+  expect([taken(), taken(['g1', 1]), taken(['g1', 1], ['g2', 1]), taken(['g1', 2], ['g2', 1])]).toEqual([
+    'g1',
+    'g2',
+    'g1',
+    'g2',
+  ]);
+  expect(taken(['g1', 90], ['g2', 90])).toBe('g1');
+  expect(groundFor({ ...front, grounds: ['gu'] }, 'v')).toBe('gu');
+});
+
+test('what ends at no pad of the board has the first ground; a plug whose pins name no pad has none', () => {
+  expect(groundFor(board, null)).toBe('g1');
+  const unnamed = makeBoard({
+    ...board,
+    plugs: [{ id: 'plug', label: 'Plug', family: 'SH', pins: [{ name: 'GND' }, { name: '5V', pad: 'pin5' }] }],
+  });
+  expect(groundFor(unnamed, 'pin5')).toBe('pin-g');
+  expect(groundFor(unnamed, null)).toBe('g1');
+});

@@ -41,3 +41,27 @@ test('what is printed once is called by its print, what is printed twice also by
 });
 test('on the underside as it is seen from below: left and right change places', () =>
   expect(['u', 'tx'].map((id) => padWords(board, id))).toEqual(['GND at the right (underside)', 'T1 (underside)']));
+
+test('ordinals as they are said: 1st to 3rd, 11th to 13th, 21st to 23rd; in the middle from the left', () => {
+  const many = makeBoard({
+    rails: [],
+    pads: Array.from({ length: 23 }, (_, i) => ({ id: `g${i + 1}`, label: 'GND', edge: 'inner' as const, order: i })),
+  });
+  expect(
+    [1, 2, 3, 4, 11, 12, 13, 21, 22, 23].map((n) =>
+      padWords(many, `g${n}`).replace(' GND from the left in the middle', ''),
+    ),
+  ).toEqual(['1st', '2nd', '3rd', '4th', '11th', '12th', '13th', '21st', '22nd', '23rd']);
+});
+
+test('on the right they count from the nose; a pad that is not there has no words', () => {
+  const right = makeBoard({
+    rails: [],
+    pads: [0, 1].map((order) => ({ id: `v${order}`, label: '5V', edge: 'right' as const, order })),
+  });
+  expect(['v0', 'v1', 'v9'].map((id) => padWords(right, id))).toEqual([
+    '1st 5V from the nose at the right',
+    '2nd 5V from the nose at the right',
+    '?',
+  ]);
+});

@@ -166,3 +166,97 @@ test('of two regulators side by side a meter reads the higher, not one behind th
   // Both could be asked for all of it where neither is surely the higher; here B always is.
   expect(both.regulators.map((r) => r.rail.id)).toEqual(['b']);
 });
+
+describe('whichever is up', () => {
+  const of = (rails: object[], cells = 4) =>
+    suppliesOf(
+      makeBoard({
+        pads: [{ id: 'p', label: 'P' }],
+        rails: [{ id: 'pack', label: 'Pack', source: { kind: 'pack' } }, ...(rails as never[])],
+      }),
+      { pack: { cells, chemistry: 'lipo', massG: unknown }, motors: { count: 0, peakAmps: 0 } },
+    );
+  const rail = (id: string, source: object) => ({ id, label: id, source });
+  const one = (found: ReturnType<typeof of>, id: string) => found.find((s) => s.rail.id === id)!;
+
+  test('two that may both be highest both feed: the swing is that of the higher at either end, and each regulator is asked for all', () => {
+    const wide = { ...regulator(5, 1), outVolts: { low: 4.9, high: 5.3, origin: 'claim' } };
+    const both = one(
+      of([rail('a', wide), rail('b', regulator(5.1, 1)), rail('both', { kind: 'either', of: ['a', 'b'] })]),
+      'both',
+    );
+    expect(both.swing).toEqual({ low: { low: 5.1, high: 5.3 }, high: { low: 5.1, high: 5.3 } });
+    expect(both.regulators.map((r) => [r.rail.id, r.perAmp])).toEqual([
+      ['a', 1],
+      ['b', 1],
+    ]);
+    expect([both.raw, both.deadInFlight, both.backFeeds]).toEqual([false, false, 'no']);
+  });
+
+  test('the pack beside a regulator is raw; what USB alone feeds is dead in flight; not kept apart, one drives the other', () => {
+    const found = of([
+      rail('a', regulator(5, 1)),
+      rail('usb', { kind: 'usb', dropVolts: 0.2 }),
+      rail('raw', { kind: 'either', of: ['pack', 'a'] }),
+      rail('usb2', { kind: 'usb', dropVolts: 0.4 }),
+      rail('desk', { kind: 'either', of: ['usb', 'usb2'] }),
+      rail('open', { kind: 'either', of: ['usb', 'a'], isolated: { value: false, origin: 'manual' } }),
+      rail('apart', { kind: 'either', of: ['usb', 'a'], isolated: { value: true, origin: 'manual' } }),
+      rail('unsaid', { kind: 'either', of: ['usb', 'a'], isolated: unknown }),
+    ]);
+    expect([one(found, 'raw').raw, one(found, 'apart').raw]).toEqual([true, false]);
+    expect([one(found, 'desk').deadInFlight, one(found, 'apart').deadInFlight]).toEqual([true, false]);
+    expect(['open', 'apart', 'unsaid'].map((id) => one(found, id).backFeeds)).toEqual(['yes', 'no', 'unknown']);
+    // On the desk USB's 5 V less its diode; a meter in flight reads the regulator.
+    expect(one(found, 'apart').onUsb).toMatchObject({ nominal: 4.8, perAmp: 1 });
+    expect(one(found, 'apart').reads(16)).toBe(5);
+    expect(one(found, 'desk').reads(16)).toBe(4.8);
+  });
+
+  test('of several that USB lights the brightest counts; a side that nothing feeds is left out', () => {
+    const found = of([
+      rail('dim', { kind: 'usb', dropVolts: 0.6 }),
+      rail('bright', { kind: 'usb', dropVolts: 0.1 }),
+      rail('harness', { kind: 'esc' }),
+      rail('lit', { kind: 'either', of: ['dim', 'bright', 'harness'] }),
+      rail('dark', { kind: 'either', of: ['harness', 'nowhere'] }),
+    ]);
+    expect(one(found, 'lit').onUsb!.nominal).toBeCloseTo(4.9, 9);
+    expect(found.map((s) => s.rail.id)).not.toContain('dark');
+  });
+
+  test('what steps up holds its output until the input is higher, and passes it on above; what does both holds it always', () => {
+    const at = (type: string, volts: number) => one(of([rail('out', regulator(volts, 1, { type }))], 3), 'out').reads;
+    expect([9, 12, 12.6].map(at('step-up', 12))).toEqual([12, 12, 12.6]);
+    expect([9, 12, 12.6].map(at('step-up-down', 12))).toEqual([12, 12, 12]);
+    // Down only: the input less 0.8 V of drop-out while that is below the output.
+    expect([0.5, 9, 12, 13].map((v) => Number(at('buck', 12)(v).toFixed(6)))).toEqual([0, 8.2, 11.2, 12]);
+  });
+
+  test('two ways of one bridge are two ways of the rail, and none of them wants it in both positions', () => {
+    const found = of([
+      rail('a', regulator(5, 1)),
+      rail('b', regulator(9, 1)),
+      rail('sel', { kind: 'bridge', bridge: 'x', byPosition: { low: 'a', high: 'b' } }),
+      rail('mix', { kind: 'either', of: ['sel', 'sel2'] }),
+      rail('sel2', { kind: 'bridge', bridge: 'x', byPosition: { low: 'b', high: 'a' } }),
+    ]);
+    expect(found.filter((s) => s.rail.id === 'sel').map((s) => s.bridges.map((b) => b.position))).toEqual([
+      ['low'],
+      ['high'],
+    ]);
+    expect(found.filter((s) => s.rail.id === 'mix').map((s) => s.bridges.map((b) => b.position))).toEqual([
+      ['low', 'low'],
+      ['high', 'high'],
+    ]);
+  });
+
+  test('a rail that is fed from itself is none', () => {
+    const found = of([
+      rail('a', regulator(5, 1, { input: 'b' })),
+      rail('b', { kind: 'either', of: ['a', 'c'] }),
+      rail('c', regulator(5, 1, { input: 'nowhere' })),
+    ]);
+    expect(found.map((s) => s.rail.id)).toEqual(['pack']);
+  });
+});
