@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
 import { makeBoard, makeBuild, makePart, says, supply, unknown } from '../tests/make';
+import { fedByEsc, railsFedByEsc } from './esc-supply';
 import { suppliesOf } from './rail-tree';
 
 /** A board without a regulator of its own: 5 V come over the harness. */
@@ -55,4 +56,25 @@ test('of an ESC of which nobody says what it gives, it is open; one that gives n
   expect(evaluate(flown({ volts: says(5), amps: unknown }), board).rungs[6]!.state).toBe('unknown');
   expect(evaluate(flown(null), board).stopsAt).toBe(6);
   expect(suppliesOf(board, makeBuild()).map((s) => s.rail.id)).toEqual(['pack']);
+});
+
+test('rails that nothing of an ESC feeds are left as they are: one known to give nothing, one on the board, a board without the pack', () => {
+  const fed = (build: ReturnType<typeof flown>, of = board) => railsFedByEsc(of, build)[1]!.source;
+  expect(fed(flown({ volts: says(5), amps: says(2) }))).toMatchObject({
+    kind: 'regulator',
+    type: 'buck',
+    input: 'pack',
+    outVolts: says(5),
+    ratedAmps: says(2),
+    dropOutVolts: unknown,
+  });
+  expect(fed(flown())).toMatchObject({ kind: 'regulator', outVolts: unknown, ratedAmps: unknown });
+  expect(fed(flown(null))).toEqual({ kind: 'esc' });
+  expect(fed(makeBuild())).toEqual({ kind: 'esc' });
+  const packless = makeBoard({ ...board, rails: [{ id: 'x', label: 'X', source: { kind: 'esc' } }, board.rails[1]!] });
+  expect(fed(flown(), packless)).toEqual({ kind: 'esc' });
+  // Nothing to feed: the very same rails, and the very same board.
+  const own = makeBoard();
+  expect(railsFedByEsc(own, flown())).toBe(own.rails);
+  expect(fedByEsc(own, flown())).toBe(own);
 });

@@ -40,3 +40,34 @@ test('a rail that can be soldered anywhere has one place without limit; one of p
   expect(places('solder', ['b1'])).toEqual([['b1', null]]);
   expect(places('plugs', [])).toEqual([['', null]]);
 });
+
+test('only pins of the rail in plugs of a known family count, and grounds by their pad as well as by their name', () => {
+  const other = makeBoard({
+    ...board,
+    pads: [...board.pads, pin('g'), { id: 'flat', label: 'flat' }] as never,
+    grounds: ['g'],
+    plugs: [
+      { id: 'odd', label: 'Odd', family: 'nobody knows', pins: [{ name: '5V', pad: 'a1' }] },
+      {
+        id: 'mixed',
+        label: 'Mixed',
+        family: 'SH',
+        pins: [
+          { name: '5V', pad: 'a2' },
+          { name: 'flat', pad: 'flat' },
+          { name: 'other', pad: 'b1' },
+          { name: 'bare' },
+          { name: 'minus', pad: 'g' },
+          { name: 'GND' },
+        ],
+      },
+      { id: 'none', label: 'None', family: 'SH', pins: [{ name: 'TX', pad: 'b1' }] },
+    ],
+  });
+  const supply = { ...other.rails[0]!, pads: ['a1', 'a2', 'flat'] };
+  expect(railPlugs(other, supply)).toMatchObject([{ plug: { id: 'mixed' }, pads: ['a2'], amps, groundAmps: 2 * amps }]);
+  // What is asked again is the same answer.
+  expect(railPlugs(other, supply)).toBe(railPlugs(other, supply));
+  // Two of its pads are no pins of a known plug: it can be soldered.
+  expect(spotsOf('plugs', other, supply)).toEqual([{ pads: ['a1', 'a2', 'flat'], plug: null }]);
+});
