@@ -28,6 +28,7 @@ export { pickedId, pickedName, pickOf, stillStands } from './decide/pick';
 export { bestWith } from './decide/best-with';
 export { bestSets, searchSets, type MemberOut } from './decide/best-sets';
 export { newSetMemory } from './decide/set-memory';
+export { whatClimbs } from './evaluate/what-climbs';
 export { undecidedBoards } from './decide/undecided';
 export { withoutSet, withSet } from './sets/kept';
 export { candidateAt } from './sets/candidate';

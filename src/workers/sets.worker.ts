@@ -63,27 +63,32 @@ onmessage = ({ data: said }: MessageEvent<ToSetFinder>) => {
 async function find(build: Build, asked: string[], run: number): Promise<void> {
   const mine = asked.flatMap((id) => climbOf(build, id) ?? []);
   const search = searchSets(build, boards, { memory, ...(many ? { most: mostSetsOfMany } : {}) });
+  const tell = (
+    climbs: Climb[],
+    { tried, possible, out }: Pick<FromSetFinder, 'tried' | 'possible' | 'out'>,
+    proved: boolean | null,
+  ) =>
+    postMessage({
+      run,
+      climbs: [...mine.filter((c) => !climbs.some((x) => x.boardId === c.boardId)), ...climbs],
+      tried,
+      possible,
+      out,
+      proved: proved === true,
+      done: proved !== null,
+    } satisfies FromSetFinder);
+  // What was asked for is there at once: a page may be about it.
+  if (asked.length > 0) tell([], { tried: 0, possible: 0, out: [] }, null);
   let pause = performance.now() + sliceMs;
   let told = performance.now();
   for (;;) {
     const { value, done = false } = search.next();
-    if (done || performance.now() > told + tellMs) {
-      const found = 'climbs' in value ? value.climbs : value.shown();
-      const climbs = [...mine.filter((c) => !found.some((x) => x.boardId === c.boardId)), ...found];
-      const { tried, possible, out } = value;
-      postMessage({
-        run,
-        climbs,
-        tried,
-        possible,
-        out,
-        done,
-        proved: 'proved' in value && value.proved,
-      } satisfies FromSetFinder);
+    if (done) return tell('climbs' in value ? value.climbs : [], value, 'proved' in value && value.proved);
+    const now = performance.now();
+    if (now > told + tellMs && 'shown' in value) {
+      tell(value.shown(), value, null);
       told = performance.now();
     }
-    const now = performance.now();
-    if (done) return;
     if (now < pause) continue;
     await new Promise((resolve) => setTimeout(resolve));
     if (wanted !== run) return;

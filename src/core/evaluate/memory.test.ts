@@ -4,7 +4,9 @@ import type { Build } from '../records/build';
 import { readFile } from '../records/file';
 import { evaluate } from './climb';
 import { keepingWhatIsEqual, newMemory } from './memory';
+import equal from 'fast-deep-equal';
 import { stoppedEarly } from './stopped-early';
+import { whatClimbs } from './what-climbs';
 
 const read = <F extends 'rung-shelf' | 'rung-build'>(path: string, format: F) => {
   const file = readFile(readFileSync(`demo/${path}`, 'utf8'), format);
@@ -60,6 +62,20 @@ describe('what is remembered of a climb', () => {
       }
     },
   );
+
+  test('what is no part of what climbs changes no climb', () => {
+    const other = edits.filter(({ change }) => equal(whatClimbs(change(build)), whatClimbs(build)));
+    expect(other.map((e) => e.key)).toEqual(
+      expect.arrayContaining(['name', 'picks', 'log', 'done', 'stage', 'weighing']),
+    );
+    const whole: Build = {
+      ...other.reduce((b, { change }) => change(b), build),
+      name: 'Another',
+      done: { x: true },
+      stage: 'soldered',
+    };
+    for (const board of boards) expect(evaluate(whole, board), board.id).toEqual(plain.get(board.id));
+  });
 
   test('a limit touches no wiring: the hookup is the very same, and so is the climb of a board that stops before', () => {
     const memory = newMemory();

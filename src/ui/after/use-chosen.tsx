@@ -4,7 +4,9 @@ import Select from '@mui/material/Select';
 import { Link } from '../frame/Link';
 import { parseAsString, useQueryState } from 'nuqs';
 import type { ReactNode } from 'react';
-import { outcomeWords, type Board, type Climb } from '@/core';
+import { outcomeWords, type Board, type Climb, type Ranked } from '@/core';
+import { KeepSet } from '../frame/KeepSet';
+import { NoBoard } from '../frame/NoBoard';
 import { useBoardAtHand } from '../room/board-at-hand';
 import { useRoom } from '../room/store';
 import { useWholeClimb } from '../room/use-whole-climb';
@@ -16,8 +18,7 @@ export interface Chosen {
 }
 
 /** The board that the work goes on with. */
-function useChosen(): Chosen | null {
-  const { ranked } = useBoardAtHand();
+function useChosen(ranked: Ranked | null): Chosen | null {
   const board = useCandidate(ranked?.climb.boardId);
   const climb = useWholeClimb(ranked?.climb ?? null, board);
   return climb && board ? { board, climb } : null;
@@ -29,8 +30,11 @@ const mostListed = 60;
 /** The head of a page that is about one board, with a way to another board; waits until there is one. */
 export function WithBoard({ title, children }: { title: string; children: (chosen: Chosen) => ReactNode }) {
   const { ranking } = useRoom('ranking');
-  const chosen = useChosen();
+  const { ranked, missing, pickGone } = useBoardAtHand();
+  const chosen = useChosen(ranked);
+  const unasked = useCandidate(missing);
   const [, setAsked] = useQueryState('board', parseAsString);
+  if (missing !== null) return unasked?.members ? <KeepSet board={unasked} /> : <NoBoard />;
   if (!chosen)
     return (
       <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
@@ -59,6 +63,12 @@ export function WithBoard({ title, children }: { title: string; children: (chose
             ))}
         </Select>
       </Box>
+      {pickGone !== null && (
+        <Box role="note" sx={{ mb: 1, fontSize: 13, color: 'error.main' }}>
+          {pickGone}, which was picked, is no longer on the shelf. What follows is for {chosen.climb.boardName}, the
+          first of the ladder.
+        </Box>
+      )}
       <Warning climb={chosen.climb} />
       {children(chosen)}
     </Box>

@@ -78,11 +78,27 @@ test('after an edit before the rest has come the likely ones climb anew, and of 
   const end = keepRanked(store, likely, 4);
   await vi.waitFor(() => expect(asked(0)).toHaveLength(1));
   answer(0, ['b0', 'b1']);
-  store.getState().edit('craft', (b) => ({ ...b, craft: 'another' }));
+  store.getState().edit('limits', (b) => ({ ...b, limits: { ...b.limits, budgetCents: 1 } }));
   expect(asked(0)).toHaveLength(2);
   expect(asked(0)[1]!.known).toEqual([]);
   end();
   keepRanked(store, shelf);
   await vi.waitFor(() => expect(asked(1)).toHaveLength(1));
   expect(asked(1)[0]!.known).toEqual([]);
+});
+
+test('what changes no climb leaves the order as it is; a set that is to climb does not', async () => {
+  const store = room();
+  keepRanked(store, shelf);
+  await vi.waitFor(() => expect(asked(0)).toHaveLength(1));
+  answer(0, ['b0', 'b1', 'b2', 'b3']);
+  const { ranking } = store.getState();
+  expect(ranking.busy).toBe(false);
+  store.getState().edit('tick', (b) => ({ ...b, done: { 'b0 mount': true } }));
+  store.getState().edit('name', (b) => ({ ...b, name: 'Another', stage: 'soldered' }));
+  expect(store.getState().ranking).toBe(ranking);
+  expect(asked(0)).toHaveLength(1);
+  store.getState().edit('keep a set', (b) => ({ ...b, sets: ['b0~b1'] }));
+  expect(store.getState().ranking.busy).toBe(true);
+  expect(asked(0)).toHaveLength(2);
 });

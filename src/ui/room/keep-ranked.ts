@@ -5,15 +5,18 @@ import {
   pickedId,
   rankClimbs,
   roleOf,
+  whatClimbs,
   whatMoved,
   type Board,
   type Build,
   type Climb,
+  type Ranked,
 } from '@/core';
 import equal from 'fast-deep-equal';
 import type { FromSetFinder } from '@/workers/sets.worker';
 import { climbersOf } from './climbers';
 import type { Ranking, RoomStore, SetsFound } from './room';
+import { boardInAddress } from './named-board';
 import { answerKey } from './kept-answers';
 import { knownRankings, type KnownRanking } from './known-rankings';
 import { setFinderOf } from './set-finder';
@@ -45,7 +48,12 @@ export function keepRanked(store: RoomStore, shelf: Board[], of?: number): () =>
       ranking: { ...ranking, ...(typeof change === 'function' ? change(ranking) : change) },
     }));
   climbers.onFault((fault) => say({ fault }));
-  finder?.onFault((fault) => say({ fault }));
+  let down = false;
+  finder?.onFault((fault) => {
+    down = true;
+    say({ fault });
+    endSearch();
+  });
   let giveUp = () => undefined as unknown;
 
   const rank = (build: Build) => {
@@ -53,10 +61,12 @@ export function keepRanked(store: RoomStore, shelf: Board[], of?: number): () =>
     // What the whole of it is held against: an order without its sets, or of some boards, is not the one before.
     const { ranked: shown, partial } = store.getState().ranking;
     const before = partial ? null : shown;
-    const known = partial?.build === build ? stillSo(partial, boards) : [];
+    const known = partial && sameOrder(partial.build, build) ? stillSo(partial, boards) : [];
     let next = performance.now() + (of === undefined ? longMs : 0);
     let alone: Climb[] | null = null;
     let sets: FromSetFinder | null = null;
+    // The search for sets would take the processors that very many boards climb on.
+    const later = boards.length > manyBoards;
     const showSome = (climbs: Climb[]) =>
       say(({ ranked }) => ({
         progress: { done: climbs.length, total: of ?? boards.length },
@@ -65,9 +75,11 @@ export function keepRanked(store: RoomStore, shelf: Board[], of?: number): () =>
           ? {}
           : { ranked: rankClimbs(climbs), partial: { build, boards, climbs } }),
       }));
+    const asked = setsAsked(build, shown);
     const show = (ended = false) => {
-      if (!alone || of !== undefined) return;
-      const done = ended || !finder || sets?.done === true;
+      // Sets that a page may be about are told at once: an order without them would take it away.
+      if (!alone || of !== undefined || (finder && !down && !later && !ended && !sets && asked.length > 0)) return;
+      const done = ended || !finder || down || sets?.done === true;
       const ranked = rankClimbs([...alone, ...(sets?.climbs ?? [])]);
       say({
         ranked,
@@ -82,12 +94,10 @@ export function keepRanked(store: RoomStore, shelf: Board[], of?: number): () =>
         sets: finder && foundOf(sets, !done),
         progress: null,
       });
-      if (done && !ended) keepFor(build, { alone, sets: sets && foundSets(sets) });
+      if (done && !ended && !down) keepFor(build, { alone, sets: sets && foundSets(sets) });
     };
-    // The search for sets would take the processors that very many boards climb on.
-    const later = boards.length > manyBoards;
     const findSets = () =>
-      finder?.find(build, [...new Set([...build.sets, ...build.picks.map(pickedId).filter(isSetId)])], (found) => {
+      finder?.find(build, asked, (found) => {
         sets = found;
         show();
       });
@@ -125,17 +135,17 @@ export function keepRanked(store: RoomStore, shelf: Board[], of?: number): () =>
     clearTimeout(keeping);
     keeping = setTimeout(
       () =>
-        void answerKey(shelf, build).then((key) => {
-          if (key && !closed && store.getState().build === build) return knownRankings.keep(key, ranking);
+        void answerKey(shelf, whatOrders(build)).then((key) => {
+          if (key && !closed && sameOrder(store.getState().build, build)) return knownRankings.keep(key, ranking);
         }),
       quietMs,
     );
   };
   /** What was worked out at an earlier visit, if it was; the boards climb again unseen, so that the next edit finds what it needs. */
   const begin = async (build: Build) => {
-    const key = await answerKey(shelf, build);
+    const key = await answerKey(shelf, whatOrders(build));
     const known = key ? await knownRankings.known(key) : null;
-    if (closed || store.getState().build !== build) return;
+    if (closed || !sameOrder(store.getState().build, build)) return;
     if (!known) return rank(build);
     const sets: FromSetFinder | null = known.sets && { ...known.sets, run: 0, done: true };
     say({
@@ -180,7 +190,8 @@ export function keepRanked(store: RoomStore, shelf: Board[], of?: number): () =>
   });
   void begin(store.getState().build);
   const unsubscribe = store.subscribe(({ build }, { build: before }) => {
-    if (build === before) return;
+    // A step that is ticked, a reading, a name: the order is what it was.
+    if (sameOrder(build, before)) return;
     say({ busy: true, progress: null });
     rank(build);
   });
@@ -192,6 +203,22 @@ export function keepRanked(store: RoomStore, shelf: Board[], of?: number): () =>
     climbers.end();
     finder?.end();
   };
+}
+
+/** The sets that are asked for, whether or not a search would find them: the buyer's, what was picked, and what the page at hand is about. */
+function setsAsked(build: Build, shown: readonly Ranked[] | null): string[] {
+  const named = boardInAddress();
+  const here = named !== null && shown?.some((r) => r.climb.boardId === named) ? [named] : [];
+  return [...new Set([...build.sets, ...build.picks.map(pickedId), ...here])].filter(isSetId);
+}
+
+/** All of a build that its order hangs on. */
+function whatOrders(build: Build): unknown[] {
+  return [whatClimbs(build), build.sets, build.picks.map(pickedId)];
+}
+
+function sameOrder(a: Build, b: Build): boolean {
+  return a === b || equal(whatOrders(a), whatOrders(b));
 }
 
 /** What some boards came to, of those that are as they were. */
