@@ -130,4 +130,22 @@ describe('boards bought together', () => {
     },
     long,
   );
+
+  test(
+    'another board never stands in for the one that an address names: not on the sheet, nor side by side',
+    async () => {
+      await at('/b/thimble/sheet?board=marlpit-stile~oxbow-strut-65', async (page) => {
+        await waitForText(page, 'it is not among the best for this build');
+      });
+      await at('/b/thimble/basket?board=no-such-board', async (page) => {
+        await waitForText(page, 'No board of this name is on the shelf.');
+        await expectAccessible(page);
+      });
+      await at('/b/thimble/compare?boards=no-such-board', async (page) => {
+        await waitForText(page, 'no-such-board is not on the ladder');
+        await waitForText(page, 'These are the first of the ladder.');
+      });
+    },
+    long,
+  );
 });

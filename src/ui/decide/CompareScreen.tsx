@@ -25,7 +25,10 @@ const most = 5;
 /** Two to five boards as upright ladders that share their rungs, and below them only what differs. */
 export function CompareScreen() {
   const { ranking } = useRoom('ranking');
-  if (!ranking.ranked)
+  const [{ boards }] = useQueryStates(address);
+  const named = ranking.ranked?.filter((r) => boards.includes(r.climb.boardId)) ?? [];
+  // Others never stand in for those that are meant.
+  if (!ranking.ranked || (ranking.busy && boards.length > 0 && named.length === 0))
     return (
       <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
         The boards are climbing ...
@@ -35,11 +38,12 @@ export function CompareScreen() {
 }
 
 function Compared({ ranked }: { ranked: Ranked[] }) {
-  const { build } = useRoom('build');
+  const { build, ranking } = useRoom('build', 'ranking');
   const { shelf } = useShelf();
   const [view, setView] = useQueryStates(address, { history: 'replace' });
   const byId = new Map(ranked.map((r) => [r.climb.boardId, r]));
   const ids = view.boards.filter((id) => byId.has(id));
+  const gone = ranking.busy ? [] : view.boards.filter((id) => !byId.has(id));
   const chosen = (ids.length > 0 ? ids : ranked.slice(0, 3).map((r) => r.climb.boardId))
     .slice(0, most)
     .map((id) => byId.get(id)!);
@@ -88,10 +92,10 @@ function Compared({ ranked }: { ranked: Ranked[] }) {
           </Select>
         )}
         <Button disabled={from === 0} onClick={() => turn(-chosen.length)}>
-          The {chosen.length} before
+          The {chosen.length === 1 ? 'one' : chosen.length} before
         </Button>
         <Button disabled={to >= ranked.length} onClick={() => turn(chosen.length)}>
-          The next {chosen.length}
+          The next {chosen.length === 1 ? 'one' : chosen.length}
         </Button>
         <FormControlLabel
           control={
@@ -100,6 +104,13 @@ function Compared({ ranked }: { ranked: Ranked[] }) {
           label="only what differs"
         />
       </Box>
+      {gone.length > 0 && (
+        <Box role="note" sx={{ mb: 1, fontSize: 13, color: 'error.main' }}>
+          {gone.map((id) => candidateOf(build, shelf?.boards ?? [], id)?.name ?? id).join(', ')}{' '}
+          {gone.length === 1 ? 'is' : 'are'} not on the ladder: no longer on the shelf, or a set that is not among the
+          best.{ids.length === 0 ? ' These are the first of the ladder.' : ''}
+        </Box>
+      )}
       <table>
         <thead>
           <tr>
