@@ -19,7 +19,7 @@ describe('the reader on the corpora', () => {
     (_, corpus) => {
       const found = measure(corpus);
       const errors = JSON.stringify(found.errors.slice(0, 8));
-      expect(corpus.texts.length).toBeGreaterThanOrEqual(26);
+      expect(corpus.texts.length).toBeGreaterThanOrEqual(24);
       expect(found.precisionOfSure, errors).toBeGreaterThanOrEqual(0.995);
       expect(found.precision, errors).toBeGreaterThanOrEqual(0.98);
       expect(found.recall, errors).toBeGreaterThanOrEqual(0.95);
@@ -30,8 +30,9 @@ describe('the reader on the corpora', () => {
     ['by-another-hand', '264 right, 180 right in doubt, 0 wrong, 0 wrong in doubt, 1 missed; b4b67f36'],
     ['first', '316 right, 201 right in doubt, 0 wrong, 0 wrong in doubt, 0 missed; 8703ea4f'],
     ['round-eight', '449 right, 238 right in doubt, 0 wrong, 6 wrong in doubt, 20 missed; 2ac0ae9f'],
-    ['round-eleven', '241 right, 130 right in doubt, 0 wrong, 1 wrong in doubt, 9 missed; 1db9dc34'],
-    ['round-fourteen', '205 right, 84 right in doubt, 0 wrong, 5 wrong in doubt, 8 missed; fee73955'],
+    ['round-eleven', '241 right, 130 right in doubt, 0 wrong, 1 wrong in doubt, 9 missed; d6fb89dc'],
+    ['round-fourteen', '205 right, 84 right in doubt, 0 wrong, 5 wrong in doubt, 8 missed; aeff9f77'],
+    ['round-fifteen', '169 right, 86 right in doubt, 0 wrong, 2 wrong in doubt, 6 missed; d31a153c'],
     ['round-five', '214 right, 191 right in doubt, 0 wrong, 3 wrong in doubt, 9 missed; 168a4756'],
     ['round-four', '259 right, 261 right in doubt, 0 wrong, 2 wrong in doubt, 9 missed; 7b2b51b2'],
     ['round-nine', '213 right, 122 right in doubt, 0 wrong, 5 wrong in doubt, 10 missed; cce8970e'],
@@ -46,7 +47,7 @@ describe('the reader on the corpora', () => {
   ])('%s: what is read is what was read when it was looked at last', (name, read) =>
     expect(`${counts(measure(corpora()[name]!).all)}; ${printOf(corpora()[name]!)}`).toBe(read),
   );
-  test('every corpus is looked at', () => expect(Object.keys(corpora())).toHaveLength(16));
+  test('every corpus is looked at', () => expect(Object.keys(corpora())).toHaveLength(17));
   test('a no behind a label is plain, in a sentence it is not', () => {
     const doubt = (text: string) => readSpec(text)[0]!.doubt;
     expect([doubt('Barometer: no'), doubt('There is no barometer on this board')]).toEqual(['sure', 'likely']);

@@ -15,7 +15,7 @@ const clear: Record<string, string> = {
     'bemenet betriebsspannung eingangsspannung versorgungsspannung versorgung eingang stromversorgung batería bateria batteria alimentación alimentation alimentazione alimentação zasilanie voeding питание напряжение_питания 输入电压 输入 工作电压 入力 電源 entrada ingresso ingång napájení 입력_전압 käyttöjännite inspänning',
   bec: 'spannungswandler spannungsregler regler stabilizator stabilizatory 5v-regelaar regelaar regelaars regulator_napięcia schaltregler régulateurs régulateur reguladores regulador regolatori regolatore',
   uarts:
-    'serielle_anschlüsse anschlüsse_seriell serielle_schnittstellen uart-schnittstellen uart-anschlüsse портов_uart uartów serielle_ports puertos_serie ports_série porte_seriali portas_seriais porty_szeregowe seriële_poorten seriellen_schnittstellen seriellen_anschlüsse serieportar serieporter serielle_porter porty_uart portów_uart puertos_uart uarty последовательные_порты uart数 uart数量 串口数量 串口 シリアルポート',
+    'uart-poorten uart-porter uart-portar porte_uart portas_uart serielle_anschlüsse anschlüsse_seriell serielle_schnittstellen uart-schnittstellen uart-anschlüsse портов_uart uartów serielle_ports puertos_serie ports_série porte_seriali portas_seriais porty_szeregowe seriële_poorten seriellen_schnittstellen seriellen_anschlüsse serieportar serieporter serielle_porter porty_uart portów_uart puertos_uart uarty последовательные_порты uart数 uart数量 串口数量 串口 シリアルポート',
   taken: 'belegt vergeben ocupado ocupada occupé occupato occupata zajęty bezet',
   flash: 'flugspeicher speicher memoria mémoire_de_vol mémoire memória pamięć geheugen память minne',
   blackbox:
@@ -48,7 +48,8 @@ const clear: Record<string, string> = {
   servo: 'servomotor servomoteur сервопривод сервомашинка',
   compass: 'kompass boussole brújula bussola bússola kompas компас 罗盘 コンパス',
   for: 'für réservé_au',
-  'up to': "hasta jusqu'à fino_a até",
+  'up to':
+    "hasta jusqu'à fino_a até höchstens au_plus au_maximum al_massimo como_máximo no_máximo hoogstens maximaal_tot",
   output: 'ausgang salidas salida sorties sortie uscite uscita saídas saída wyjścia выходы выход 输出 出力',
   yes: '搭載 有り vorhanden verbaut integriert integrado integrato intégré geïntegreerd wbudowany есть имеется 有 あり 是 있음 finns',
   no: '非搭載 未搭載 無し nicht_vorhanden nicht_verbaut nein kein keine pas_de nessun keinen brak não нет отсутствует 无 無 なし 没有 없음 nincs nessuno aucun ninguno nei geen ingen inget niente finns_inte finns_ikke',

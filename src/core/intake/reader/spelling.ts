@@ -100,6 +100,18 @@ export function asMeant(script: Script): Script {
   s = replaced(s, /(?<=^|\n)\[([a-z][a-z ]{2,18})\][ \t]{1,8}(?=\S)/g, ([name]) => `${name}: `);
   // Marks of footnotes: "burst current(2)", "16.8 g(4)".
   s = replaced(s, /(?<=[a-z])\(\d\)(?=[ \t:.,;|]|$|\n)|(?:^|(?<=\n))\(\d\)(?= )/g, () => ' ');
+  // "UARTs: 5 -> 6": what was, and what is now. Of volts and cells an arrow may be a range.
+  s = replaced(
+    s,
+    /(?<![\d.,-] ?)\d{1,3}(?:[.,]\d{1,3})?( ?(?:a|mb|g|mm))? ?(?:->|=>|→|➜|⇒) ?(?=\d{1,3}(?:[.,]\d{1,3})?\1(?![\d.,]|\d| ?[vs]\b))/g,
+    () => '',
+  );
+  // Keys of data: "esc_amps: 45".
+  s = replaced(
+    s,
+    /(?<=^|\n)[ \t"]{0,6}esc[_ ](amps|current|continuous|burst|peak)(?:_amps)?"?: ?(\d{1,3}),?(?=\n|$)/g,
+    ([of, amps]) => `${/burst|peak/.test(of!) ? 'burst' : 'esc'} current: ${amps} a`,
+  );
   // "The number of UARTs is: 7"
   s = replaced(s, /(?<=\b(?:is|are|gives|has|of)) ?:(?= ?[\da-z])/g, () => '');
   // "Der 5-V-Regler"; "| uarts || 6".

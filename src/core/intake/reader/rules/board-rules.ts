@@ -164,7 +164,8 @@ export const extrasRules: Rule[] = [
   rule('\\b(?:analog(?:ue)? )?overlay(?: chip)?\\b', (_, words) => {
     if (denied(words)) return one('overlayChip', false);
     // "Overlay" is a word of other things as well: named with its chip, or as a field of its own.
-    return /chip|analog/.test(words.text) || /^[ \t]{0,3}[:?|]? ?(?:yes|fitted|✓|on board|standard)/.test(words.after)
+    return /chip|analog/.test(words.text) ||
+      /^[ \t]{0,3}[:?|]? ?(?:is )?(?:yes|fitted|✓|on[ -]?board|standard)/.test(words.after)
       ? present('overlayChip', words)
       : [];
   }),
