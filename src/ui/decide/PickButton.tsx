@@ -25,7 +25,13 @@ export function PickButton({ ranked, firstShare }: { ranked: Ranked; firstShare:
             stage: 'picked',
             picks: [
               ...b.picks,
-              pickOf(b, board, { ...ranked, climb: wholeClimb(b, board, ranked.climb) }, firstShare, today()),
+              pickOf(
+                b,
+                board,
+                { ...ranked, climb: wholeClimb(b, board, ranked.climb, ranking.busy) },
+                firstShare,
+                today(),
+              ),
             ].slice(-20),
           }))
         }
