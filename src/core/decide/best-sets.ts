@@ -123,8 +123,10 @@ export function* searchSets(
   };
   /** Sets that rungs 1 to 3 stop: they are wired only where fewer than asked for carry the build. */
   const stopped: { pieces: Pieces; key: string; stopsAt: number }[] = [];
+  let wired = 0;
   /** Climbs a set and keeps it where it is among the best. */
   const climb = (set: Board, key: string): void => {
+    wired += 1;
     const found = evaluate(build, set, null, made.climbs, { key, alike });
     if (!facts.has(key)) facts.set(key, wiredAlike(build, set, found));
     if (!among(found)) return;
@@ -189,7 +191,7 @@ export function* searchSets(
       if (stopsAt !== null) stopped.push({ pieces, key, stopsAt });
       else climb(set, key);
       yield progress;
-      if (progress.tried - stopped.length >= most) return yield* ended(false);
+      if (wired >= most) return yield* ended(false);
     }
   }
   // A circuit that contradicts a hookup makes its set worse: then another may come before it. Of one whose wiring was not worked out nothing is known.
@@ -199,7 +201,7 @@ export function* searchSets(
     stopped.sort((a, b) => b.stopsAt - a.stopsAt);
     for (const { pieces, key, stopsAt } of stopped) {
       const last = best.length === keep ? best[keep - 1]!.stopsAt : 0;
-      if (last === null || last > stopsAt) break;
+      if (last === null || last > stopsAt || wired >= most + keep) break;
       climb(made.joined(pieces), key);
       yield progress;
     }

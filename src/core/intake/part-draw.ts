@@ -35,7 +35,7 @@ const resting =
 const peak =
   /\b(?:peaks?|max(?:i|imum|imal\w*)?|m[aá]xim\w+|massim\w+|bursts?|in-?rush|start-?up|switch-?on|pull-?in|stall(?:ed|ing)?|(?:b?locked|blockiert)|surge|einschalt\w*|anlauf\w*|spitzen?\w*|en pointe|pico|picco|szczyt\w*|piek\w*|spets\w*)\b/;
 
-const figure = /(?<![\d.,])(\d{1,4}(?:[.,]\d{1,3})?) ?(ma|milliamp|a|mw|w)(?:mps?|mperes?|eres?|s|atts?)?\b(?!h)/g;
+const figure = /(?<![\d.,])(\d{1,4}(?:[.,]\d{1,3})?) ?(ma|milliamp(?:ere)?s?|a|mw|w)(?:mps?|mperes?|atts?)?\b(?!h)/g;
 const voltsBehind = new RegExp(
   `^ ?(?:\\( ?)?(?:max )?(?:@|at|à|bei|bij|sous|przy|при|vid|ved|con|a|/|x|\\() ?${N} ?${V}\\b(?! ?(?:-|to)\\b)`,
 );
@@ -94,7 +94,7 @@ function figureSays(found: RegExpExecArray, t: string, least: number | null, onl
   const end = found.index + found[0].length;
   const before = t.slice(Math.max(0, found.index - 48), found.index).replace(shortened, '$1 ');
   const after = t.slice(end, end + 48);
-  const unit = found[2]!.replace('illiamp', 'a');
+  const unit = found[2]!.replace(/^milliamp.*/, 'ma');
   const watts = unit.endsWith('w');
   if (givenOut.test(before) || thenOut.test(after)) return null;
   if (gives.test(t) && !takesIn.test(before)) return null;

@@ -37,6 +37,11 @@ describe('what a line or a page says of a part', () => {
     ],
     ['Air unit, 3S-6S, 9-13 W', { typicalAmps: 1.444, atVolts: 9 }],
     ['Unit without volts, 4 W', { typicalAmps: null }],
+    // Words that begin like a unit are none, and two rails are no range.
+    ['Lights, 5 V, use 2 as a pair', { minVolts: 5, typicalAmps: null }],
+    ['Sender that needs 5 V and 12 V', { minVolts: 5, maxVolts: 5 }],
+    ['Receiver, 5 V, forty milliamps: 40 milliamperes', { typicalAmps: 0.04 }],
+    ['Light, up to 26 V, 2.2 g', { minVolts: null, maxVolts: 26, massG: 2.2 }],
     ['Air unit, 7.4-26.4 V, 4 W standby, 9 W max', { typicalAmps: 0.541, atVolts: 7.4, peakAmps: 1.216 }],
     [
       'Servo 9g class, weight: 12.5 g, 4.8-6.0 V\nNo load current 80 mA\nRunning current 220 mA\nStall current 700 mA at 6 V',

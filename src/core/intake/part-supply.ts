@@ -60,7 +60,7 @@ const inVolts: [pattern: string, read: (groups: string[]) => PartSupply][] = [
     ([high, low]) => both([low!, high!]),
   ],
   [`${start}${N} ?${T}? ?${to} ?\\+?${N} ?${T}\\b`, both],
-  [`${start}${N} ?${T} (?:a|e|and) ${N} ?${T}\\b`, both],
+  [`${start}${N} ?${T} a ${N} ?${T}\\b`, both],
   [`${start}${N} ?${T} ?\\(${N} ?${T}? ?${to} ?${N} ?${T}?\\)`, ([, low, high]) => both([low!, high!])],
   // Two that it takes are what lies between where they are near each other: "5 V/6 V".
   [
