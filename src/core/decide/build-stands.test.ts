@@ -60,6 +60,49 @@ describe('the next act', () => {
   ] as const)('%s: %s', (stage, place) => expect(stands(picked(stage)).act.place).toBe(place));
 });
 
+test('each act says what to do, by name and by day', () => {
+  const says = (b: Build, boards?: (typeof fits)[]) => stands(b, boards).act.says;
+  expect([
+    says(makeBuild()),
+    says(build, []),
+    says(build),
+    buildStands(build, rankShelf(build, [fits, small]), today, true).act.says,
+    says(build, [open]),
+    says(build, [small]),
+    says(picked('picked')),
+    says(picked('ordered')),
+    says(picked('ordered', { arrivesOn: today })),
+    says(picked('ordered', { arrivesOn: '2026-11-27' })),
+    says(picked('arrived', { done: { 'plank mount': true } })),
+    says(picked('arrived', { done: { a: true, b: true } })),
+    says(picked('soldered')),
+    says(picked('powered')),
+    says(picked('done')),
+  ]).toEqual([
+    'List what must hang off the board.',
+    'The shelf has no board yet: read one from its page.',
+    'Choose: Plank comes first.',
+    'Choose on the ladder: of the boards by themselves Plank comes first.',
+    'Nobody says enough yet: answer what decides.',
+    'No board carries it. Nearest: Small, stops at Pack.',
+    'Order Plank with all that is still to be bought.',
+    'On its way. Read the build sheet meanwhile.',
+    `Due on ${today}. Read the build sheet meanwhile.`,
+    'It was due on 2026-11-27. Has it come? Look at it before anything is soldered.',
+    'Solder by the build sheet: 1 step ticked.',
+    'Solder by the build sheet: 2 steps ticked.',
+    'First power: walk through it on the bench before the pack is plugged in.',
+    'Write down what was measured.',
+    'Done. What was measured can go to the shelf.',
+  ]);
+});
+
+test('of as many boards that stop at two rungs the lower rung is named', () => {
+  const heavy = makeBoard({ id: 'heavy', massG: says(900) });
+  expect(stands(build, [heavy, small]).mostStopAt).toEqual({ rung: 'Pack', boards: 1 });
+  expect(stands(build, [heavy, { ...heavy, id: 'too' }, small]).mostStopAt).toEqual({ rung: 'Weight', boards: 2 });
+});
+
 describe('what became of a pick', () => {
   const now = picked('picked');
   test('nothing, where nothing that matters changed', () =>

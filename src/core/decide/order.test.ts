@@ -5,7 +5,10 @@ import type { Pick } from '../records/build';
 import { rungNames } from '../trade/rungs';
 import { frontierOf, smallestMargin, standingsCsv } from './frontier';
 import { whatMoved } from './moved';
-import { pickedId, pickedName, stillStands } from './pick';
+import { makeBoard, makeBuild, unknown } from '../tests/make';
+import { pickedId, pickedName, pickOf, stillStands } from './pick';
+import { robustnessOf } from './robustness';
+import { reasonableWeightings } from './weightings';
 import { firstOf, rankClimbs } from './rank-shelf';
 
 /** A climb of which only what is said is told from one that holds everywhere. */
@@ -228,5 +231,86 @@ describe('a pick, looked at again', () => {
     expect(stillStands(set, []).sentence).toBe(
       'Board a + Board b is no longer on the shelf, or not among its best sets.',
     );
+  });
+});
+
+test('picks of one day and board have names of their own; what is open is kept with the brief and the reasons', () => {
+  const [board, build] = [makeBoard({ massG: unknown }), makeBuild()];
+  const [ranked] = rankClimbs([climbOf('plank', { states: { 8: 'unknown' }, findings: { 8: [] } })]);
+  const first = pickOf(build, board, ranked!, 0.4, '2026-11-20');
+  const second = pickOf({ ...build, picks: [first] }, board, ranked!, null, '2026-11-20');
+  const third = pickOf({ ...build, picks: [first, second] }, board, ranked!, null, '2026-11-20');
+  const next = pickOf({ ...build, picks: [first] }, board, ranked!, null, '2026-11-21');
+  expect([first.id, second.id, third.id, next.id]).toEqual([
+    '2026-11-20-plank',
+    '2026-11-20-plank.1',
+    '2026-11-20-plank.2',
+    '2026-11-21-plank',
+  ]);
+  expect(first).toMatchObject({
+    rank: 1,
+    firstShare: 0.4,
+    cents: 5000,
+    grams: 12,
+    verdict: 'cannot say yet',
+    with: [],
+  });
+  expect(first.open.length).toBeGreaterThan(0);
+  expect(first.brief.length).toBeGreaterThan(0);
+});
+
+describe('what must count more', () => {
+  const none = { statements: [], ranges: {} };
+  test('one that is never first wins for no reasonable weighting; one that is better everywhere when all count about alike', () => {
+    const good = climbOf('good', { margins: Object.fromEntries(rungNames.map((_, i) => [i + 1, 0.5])) });
+    const poor = climbOf('poor', { margins: Object.fromEntries(rungNames.map((_, i) => [i + 1, 0.1])) });
+    const { boards, samples, error } = robustnessOf([good, poor], none);
+    expect(boards.map((b) => [b.byRank, b.says])).toEqual([
+      [[1, 0], 'wins when all rungs count about alike'],
+      [[0, 1], 'wins for no reasonable weighting'],
+    ]);
+    // 1.96 times the root of a quarter over as many, at most.
+    expect(error).toBeCloseTo(0.98 / Math.sqrt(samples), 9);
+  });
+
+  test('of two that are each better at one rung, that rung counts more and the other less', () => {
+    const at = (id: string, rung: number) => climbOf(id, { margins: { 1: 0, 2: 0, [rung]: 0.5 } });
+    const { boards } = robustnessOf([at('a', 1), at('b', 2)], none);
+    expect(boards[0]!.says).toBe(`wins when ${rungNames[0]} counts more and ${rungNames[1]} counts less`);
+    expect(boards[1]!.says).toBe(`wins when ${rungNames[1]} counts more and ${rungNames[0]} counts less`);
+    expect(boards[0]!.byRank[0]! + boards[1]!.byRank[0]!).toBeCloseTo(1, 9);
+  });
+
+  test('statements that form no chain are thrown away one by one; a chain is sorted: of three rungs a sixth of all agrees', () => {
+    const [a, b, c, d] = rungNames as unknown as [never, never, never, never];
+    const share = (statements: [never, never][]) =>
+      reasonableWeightings({ statements: statements.map(([more, than]) => ({ more, than })), ranges: {} }, 2000)
+        .agreeing;
+    expect(share([])).toBe(1);
+    expect(
+      share([
+        [a, b],
+        [b, c],
+      ]),
+    ).toBeCloseTo(1 / 6, 9);
+    // Two pairs that have nothing to do with each other: a quarter; a fork: a third.
+    expect(
+      share([
+        [a, b],
+        [c, d],
+      ]),
+    ).toBeCloseTo(1 / 4, 1);
+    expect(
+      share([
+        [a, b],
+        [a, c],
+      ]),
+    ).toBeCloseTo(1 / 3, 1);
+    expect(
+      share([
+        [a, b],
+        [b, a],
+      ]),
+    ).toBe(0);
   });
 });
