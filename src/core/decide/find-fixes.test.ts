@@ -105,6 +105,42 @@ describe('fixes, each checked by climbing again with it in place', () => {
       expect(evaluate({ ...build, fixes: { plank: s.fixes } }, board).stopsAt).toBe(9);
     }
   });
+  test('an external regulator has the least usual volts that the part takes, a volt below the empty pack; where none does, there is none', () => {
+    const of = (min: number, max: number, cells = 4) =>
+      findFixes(
+        makeBuild({ pack: { cells, chemistry: 'lipo', massG: says(180), cellMilliohm: says(1) } }, [
+          makePart('cam', { supply: supply(min, max, 0.3) }),
+        ]),
+        makeBoard({ ...pads([]), rails: [] }),
+      ).flatMap((s) => s.fixes.flatMap((f) => (f.kind === 'external regulator' ? [f.volts] : [])));
+    // Four cells are empty at 13.2 V, three at 9.9, two at 6.6 (3.3 V a cell).
+    expect([of(4.5, 5.5), of(4.5, 13), of(8, 13), of(5, 5), of(11, 13)]).toEqual([[5], [5], [9], [5], [12]]);
+    expect([of(6, 8), of(10, 11), of(8, 13, 2), of(8.5, 9.5, 3), of(11, 13, 3)]).toEqual([[], [], [], [], []]);
+    expect(of(4.5, 13, 2)).toEqual([5]);
+  });
+
+  test('parts of one name are told apart, a nice part has no fix but to stay behind, and money is that of the build', () => {
+    const board = makeBoard({ ...pads([]), rails: rails(1) });
+    const cam = (id: string, more = {}) => {
+      const part = makePart(id, { supply: supply(4.5, 5.5, 0.7) }, more);
+      return { ...part, peripheral: { ...part.peripheral, name: 'Cam' } };
+    };
+    const build = makeBuild({}, [cam('one'), cam('two')]);
+    const euros = findFixes(build, board);
+    expect(euros.map((s) => s.words.join())).toEqual([
+      'Feed Cam #1 from an external 5 V regulator on the pack',
+      'Feed Cam #2 from an external 5 V regulator on the pack',
+      'Leave out Cam #1',
+      'Leave out Cam #2',
+    ]);
+    expect(euros.map((s) => s.leftOut)).toEqual([[], [], ['Cam #1'], ['Cam #2']]);
+    const francs = findFixes({ ...build, currency: 'CHF', rates: { EUR: 2 } }, board);
+    expect(francs.map((s) => s.cents)).toEqual(euros.map((s) => 2 * s.cents));
+    // Of a part that is nice nothing is mended: what it cannot have it does without.
+    const withNice = findFixes(makeBuild({}, [cam('one'), cam('two'), cam('three', { priority: 'nice' })]), board);
+    expect(withNice.flatMap((s) => s.fixes).every((f) => !('part' in f) || f.part !== 'three')).toBe(true);
+  });
+
   test('over the budget: a part that is only nice may stay behind, before a must does', () => {
     const board = makeBoard({ ...pads(['rt', 'rt']) });
     const parts = [
