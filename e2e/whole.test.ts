@@ -259,22 +259,25 @@ describe('the order of an earlier visit', () => {
       await waitForText(page, 'Board of yesterday');
       await ranked(page);
     });
-    const kept = (await (await ask('/api/builds/gutterling')).json()) as { build: { name: string }; version: number };
-    await ask('/api/builds/gutterling', {
-      method: 'PUT',
-      headers: { 'if-match': String(kept.version) },
-      body: JSON.stringify({ ...kept.build, name: 'Gutterling again' }),
-    });
+    type Kept = { build: { name: string; limits: { takeOffMassG: number; budgetCents: number } }; version: number };
+    const kept = (await (await ask('/api/builds/gutterling')).json()) as Kept;
+    const change = async (more: object) => {
+      const { version } = (await (await ask('/api/builds/gutterling')).json()) as Kept;
+      await ask('/api/builds/gutterling', {
+        method: 'PUT',
+        headers: { 'if-match': String(version) },
+        body: JSON.stringify({ ...kept.build, ...more }),
+      });
+    };
+    // Under another name it is still the same order; with another budget it is not.
+    await change({ name: 'Gutterling again' });
+    await at('/b/gutterling/ladder', (page) => waitForText(page, 'Board of yesterday'));
+    await change({ limits: { ...kept.build.limits, budgetCents: kept.build.limits.budgetCents + 1 } });
     await at('/b/gutterling/ladder', async (page) => {
       await ranked(page);
       expect(await page.evaluate(() => document.body.innerText)).not.toContain('Board of yesterday');
     });
-    const now = (await (await ask('/api/builds/gutterling')).json()) as { version: number };
-    await ask('/api/builds/gutterling', {
-      method: 'PUT',
-      headers: { 'if-match': String(now.version) },
-      body: JSON.stringify(kept.build),
-    });
+    await change({});
   });
 });
 
