@@ -7,7 +7,7 @@ import { withoutMarkup } from './reader/markup';
 import { drawOf, type PartDraw } from './part-draw';
 import { supplyOf, tolerancesAsRanges, type PartSupply } from './part-supply';
 import { N } from './part-words';
-import { num } from './reader/rules/rule';
+import { typedNumber } from './typed-number';
 import { unwrapped } from './reader/wrapped';
 
 /** What a line of a list or a page says of a part: volts, amps, grams; null where it says nothing of it. */
@@ -48,9 +48,6 @@ function beside(t: string): string {
   return t.replace(/ ?\.{4,} ?/g, ': ').replace(/:[ \t]*\n(?=[^\n:]{1,60}(?:\n|$))/g, ': ');
 }
 
-/** Of what is no ounce. */
-const inGrams: Record<string, number> = { g: 1, kg: 1000 };
-
 /** Grams: the whole before what is just called its weight before the first of the page, and never that of a piece of it. */
 function massIn(t: string): number | null {
   const figure = `${N} ?(k?g|oz|ounces?)\\b(?! (?:class|servos?)\\b)`;
@@ -61,7 +58,7 @@ function massIn(t: string): number | null {
     ).exec(t) ??
     new RegExp(`(?<![\\d.,])${figure}`).exec(t);
   if (!found) return null;
-  return Math.round(num(found[1]) * (inGrams[found[2]!] ?? 28.349523125) * 100) / 100;
+  return Math.round(100 * typedNumber(`${found[1]} ${found[2]}`, 'g')!) / 100;
 }
 
 /** The protocol whose print the text names, the longest print first. */

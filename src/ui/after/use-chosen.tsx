@@ -65,8 +65,8 @@ export function WithBoard({ title, children }: { title: string; children: (chose
       </Box>
       {pickGone !== null && (
         <Box role="note" sx={{ mb: 1, fontSize: 13, color: 'error.main' }}>
-          {pickGone}, which was picked, is no longer on the shelf. What follows is for {chosen.climb.boardName}, the
-          first of the ladder.
+          {pickGone}, which was picked, is not on the ladder: it has left the shelf, or its search was stopped. What
+          follows is for {chosen.climb.boardName}, the first of the ladder.
         </Box>
       )}
       <Warning climb={chosen.climb} />

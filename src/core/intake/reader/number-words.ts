@@ -5,7 +5,8 @@ const small =
     ' ',
   );
 const tens = 'twenty thirty forty fifty sixty seventy eighty ninety'.split(' ');
-const value = new Map<string, number>([
+/** One to ninety as they are written. */
+export const numberWords: ReadonlyMap<string, number> = new Map([
   ...small.map((w, i) => [w, i] as const),
   ...tens.map((w, i) => [w, (i + 2) * 10] as const),
 ]);
@@ -41,13 +42,14 @@ const foreignPorts = new RegExp(`(?<!\\p{L})(${[...elsewhere.keys()].join('|')})
 
 /** "five volts at one and a half amps" in digits, where a unit of the trade follows: "one of them" stays as it is. */
 export function inDigits(script: Script): Script {
-  let s = replaced(script, decimals, ([whole, tenth]) => `${value.get(whole!)}.${value.get(tenth!)}`);
+  let s = replaced(script, decimals, ([whole, tenth]) => `${numberWords.get(whole!)}.${numberWords.get(tenth!)}`);
   s = replaced(s, foreignPorts, ([n]) => String(elsewhere.get(n!)));
-  s = replaced(s, cellsAsked, ([label, a, b]) => `${label}${value.get(a!)} to ${value.get(b!)}`);
-  s = replaced(s, labelled, ([label, n]) => `${label}${value.get(n!)}`);
-  s = replaced(s, sides, ([n]) => `${value.get(n!)} x ${value.get(n!)}`);
+  s = replaced(s, cellsAsked, ([label, a, b]) => `${label}${numberWords.get(a!)} to ${numberWords.get(b!)}`);
+  s = replaced(s, labelled, ([label, n]) => `${label}${numberWords.get(n!)}`);
+  s = replaced(s, sides, ([n]) => `${numberWords.get(n!)} x ${numberWords.get(n!)}`);
   return replaced(s, written, ([first, second, hundred, half]) => {
-    const n = (value.get(first!)! + (second ? value.get(second)! : 0)) * (hundred ? 100 : 1) + (half ? 0.5 : 0);
+    const n =
+      (numberWords.get(first!)! + (second ? numberWords.get(second)! : 0)) * (hundred ? 100 : 1) + (half ? 0.5 : 0);
     return String(n);
   });
 }
