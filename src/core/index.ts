@@ -157,7 +157,16 @@ export { boardChanges } from './intake/board-changes';
 export { buildStands, type BuildStands, type NextAct } from './decide/build-stands';
 export { boardsToCsv, peripheralsToCsv, tableSchema, type RowFault } from './intake/csv';
 export { readShelfFile, type ShelfFile } from './intake/shelf-file';
-export { basketCsv, basketOf, boardKey, priceOf, unlistedSpan, orderFor, type BasketLine } from './bill/basket';
+export {
+  basketCsv,
+  basketOf,
+  boardKey,
+  priceOf,
+  unlistedSpan,
+  orderFor,
+  shippingOf,
+  type BasketLine,
+} from './bill/basket';
 export { withAtHome } from './bill/at-home';
 export { csvLines } from './records/csv-lines';
 export { buildSheet, harnessOf, sheetMarkdown, sheetSteps, type BuildSheet } from './guide/build-sheet';

@@ -2,9 +2,9 @@ import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
 import type { Build, Part } from '../records/build';
 import { makeBoard, makeBuild, makePart, portsAndPads, says, serial, supply } from '../tests/make';
-import { basketOf, orderFor, priceOf, unlistedSpan, type BasketLine } from './basket';
+import { basketOf, leastToPay, orderFor, priceOf, shippingOf, unlistedSpan, type BasketLine } from './basket';
 
-type Sold = [shop: string, cents: number, shippingCents?: number, deliveryDays?: number, stock?: number];
+type Sold = [shop: string, cents: number, shippingCents?: number | null, deliveryDays?: number, stock?: number];
 const line = (key: string, sold: Sold[], more: Partial<BasketLine> = {}): BasketLine => ({
   key,
   what: key,
@@ -28,8 +28,14 @@ const shops = (o: ReturnType<typeof orderFor>) => o.parcels.map((p) => p.shop);
 /** Sums worked by hand. */
 describe('the order', () => {
   test('nothing to buy costs nothing; without any offer the usual price counts, and no parcel comes', () => {
-    expect(orderFor([], 'cheapest')).toEqual({ from: [], parcels: [], totalCents: 0, days: null });
-    expect(orderFor([line('a', [])], 'cheapest')).toEqual({ from: [], parcels: [], totalCents: 700, days: null });
+    expect(orderFor([], 'cheapest')).toEqual({ from: [], parcels: [], totalCents: 0, moreCents: 0, days: null });
+    expect(orderFor([line('a', [])], 'cheapest')).toEqual({
+      from: [],
+      parcels: [],
+      totalCents: 700,
+      moreCents: 0,
+      days: null,
+    });
   });
 
   test('the dearest shipping of a shop is paid once, and its last delivery is that of the order', () => {
@@ -39,10 +45,41 @@ describe('the order', () => {
         { key: 'a', shop: 'X', cents: 100 },
         { key: 'b', shop: 'X', cents: 200 },
       ],
-      parcels: [{ shop: 'X', shippingCents: 500, days: 6 }],
+      parcels: [{ shop: 'X', shippingCents: 500, unsaid: false, days: 6 }],
       totalCents: 800,
+      moreCents: 0,
       days: 6,
     });
+  });
+
+  test('shipping that nobody says counts as what it may come to where shops are chosen, and as nothing in the least to pay', () => {
+    const free = [
+      line('a', [
+        ['X', 5000, null],
+        ['Y', 7000, 500],
+      ]),
+    ];
+    const dear = [
+      line('a', [
+        ['X', 5000, null],
+        ['Y', 9500, 0],
+      ]),
+    ];
+    const known = orderFor(free, 'cheapest');
+    expect([shops(known), known.totalCents, known.moreCents]).toEqual([['Y'], 7500, 0]);
+    expect(leastToPay(free, known, {})).toBe(5000);
+    // Up to 40 for sending it: dearer than 90, never than 95.
+    const unsaid = orderFor(dear, 'cheapest');
+    expect(unsaid).toMatchObject({ totalCents: 5000, moreCents: 4000, parcels: [{ shop: 'X', unsaid: true }] });
+    expect(unsaid.parcels.map((p) => shippingOf(p, 'EUR'))).toEqual(['shipping not said']);
+    expect(orderFor(dear, 'cheapest', { currency: 'USD', rates: { EUR: 1.1 } }).moreCents).toBe(4400);
+    // What the carrier asks at the border is known all the same.
+    const fee = { shop: 'X', dutyPercent: 0, taxPercent: 0, feeCents: 600 };
+    const [parcel] = orderFor([line('a', [['X', 5000, null]])], 'cheapest', { imports: [fee] }).parcels;
+    expect(shippingOf(parcel!, 'EUR')).toBe('shipping at least €6.00');
+    // One that says it does not speak for the other thing of that parcel.
+    const two = orderFor([line('a', [['X', 100, 300]]), line('b', [['X', 100, null]])], 'cheapest');
+    expect(two).toMatchObject({ totalCents: 500, moreCents: 4000 });
   });
 
   test('a shop that does not say when makes the day of the order unknown', () => {

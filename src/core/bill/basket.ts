@@ -1,6 +1,7 @@
-import { plainMoney } from '../quantity/money';
+import { euro, money, plainMoney } from '../quantity/money';
+import { plausibleEnds } from '../figures/plausible-ends';
 import { euroIn, inMoneyOf, offersIn } from './exchange';
-import { atTheDoor } from './border';
+import { atTheDoor, type Landed } from './border';
 import { flownBeside } from './flown';
 import { unlistedParts } from './unlisted';
 import { withFixes } from '../fix/apply';
@@ -160,14 +161,19 @@ function extras(build: Build, board: Board, hookup: Hookup): BasketLine[] {
 export interface Order {
   /** Which shop each offered line is bought from. */
   from: { key: string; shop: string; cents: number }[];
-  parcels: { shop: string; shippingCents: number; days: number | null }[];
+  /** `unsaid`: nobody says what the shop takes for sending it; the shipping is the least then. */
+  parcels: { shop: string; shippingCents: number; unsaid: boolean; days: number | null }[];
   /** Goods and shipping of the offered lines, and the usual prices of the rest. */
   totalCents: number;
+  /** What shipping that nobody says may plausibly come to on top. */
+  moreCents: number;
   /** The last parcel; null when a shop does not say. */
   days: number | null;
 }
 
 export type Aim = 'cheapest' | 'fastest' | 'fewest parcels';
+
+type Buying = Pick<Build, 'atHome' | 'imports' | 'currency' | 'rates'>;
 
 /** Every set of so many shops is tried; with more, those that sell most lines, and what only the others sell comes from each alone. */
 const mostShops = 10;
@@ -175,13 +181,15 @@ const mostShops = 10;
 /**
  * The best way to buy the lines: every set of shops is tried, each line from the cheapest offer among them. One parcel a shop, its shipping paid once. Exact
  * for up to 10 shops. An offer without stock for all of a line counts only where there is no other. Lines nobody offers count at their usual price; what is at home is not bought.
- * Duty and tax of a parcel are part of its prices, where the buyer says the rates.
+ * Duty and tax of a parcel are part of its prices, where the buyer says the rates. Shipping that nobody says counts with the most that it plausibly is, so that another
+ * shop is asked for its sake only where it is not dearer for sure.
  */
 export function orderFor(
   lines: readonly BasketLine[],
   aim: Aim,
-  { atHome, imports }: Pick<Build, 'atHome' | 'imports'> = { atHome: {}, imports: [] },
+  { atHome = {}, imports = [], currency = euro, rates = {} }: Partial<Buying> = {},
 ): Order {
+  const unsaidCents = Math.round(plausibleEnds.shippingCents.ends[1] * euroIn({ currency, rates }));
   const open = lines.flatMap((l) => {
     const quantity = l.quantity - (atHome[l.key] ?? 0);
     return quantity > 0
@@ -197,18 +205,19 @@ export function orderFor(
   });
   const rest = open.filter((l) => l.offers.length === 0).reduce((sum, l) => sum + l.cents, 0);
   const shops = shopsOf(open);
+  const dear = (o: Landed) => o.cents + o.shippingCents + (o.unsaid ? unsaidCents : 0);
   const offered = open.filter((l) => l.offers.some((o) => shops.includes(o.shop)));
   const alone = open
     .filter((l) => l.offers.length > 0 && !offered.includes(l))
-    .map((l) =>
-      from([l], [[...l.offers].sort((a, b) => a.cents + a.shippingCents - b.cents - b.shippingCents)[0]!.shop], aim)!,
-    );
-  let best: Order | null = offered.length === 0 ? { from: [], parcels: [], totalCents: 0, days: null } : null;
+    .map((l) => from([l], [[...l.offers].sort((a, b) => dear(a) - dear(b))[0]!.shop], aim, unsaidCents)!);
+  let best: Order | null =
+    offered.length === 0 ? { from: [], parcels: [], totalCents: 0, moreCents: 0, days: null } : null;
   for (let set = 1; set < 2 ** shops.length; set++) {
     const found = from(
       offered,
       shops.filter((_, i) => set & (1 << i)),
       aim,
+      unsaidCents,
     );
     if (found && (!best || better(found, best, aim))) best = found;
   }
@@ -221,6 +230,7 @@ export function orderFor(
     from: all.flatMap((o) => o.from),
     parcels: all.flatMap((o) => o.parcels),
     totalCents: all.reduce((sum, o) => sum + o.totalCents, rest),
+    moreCents: all.reduce((sum, o) => sum + o.moreCents, 0),
     days,
   };
 }
@@ -230,7 +240,7 @@ function inStock(offers: Offer[], quantity: number): Offer[] {
   return there.length > 0 ? there : offers;
 }
 
-function shopsOf(lines: readonly BasketLine[]): string[] {
+function shopsOf(lines: readonly OpenLine[]): string[] {
   const sells = new Map<string, number>();
   for (const l of lines)
     for (const shop of new Set(l.offers.map((o) => o.shop))) sells.set(shop, (sells.get(shop) ?? 0) + 1);
@@ -241,8 +251,22 @@ function shopsOf(lines: readonly BasketLine[]): string[] {
     .sort();
 }
 
-function from(lines: readonly BasketLine[], shops: string[], aim: Aim): Order | null {
-  const chosen: { line: BasketLine; offer: Offer }[] = [];
+/**
+ * The least that any order comes to: shipping that nobody says counts as nothing. Of `order`, the cheapest one where it counts with its most.
+ */
+export function leastToPay(lines: readonly BasketLine[], order: Order, build: Partial<Buying>): number {
+  if (lines.every((l) => l.offers.every((o) => o.shippingCents !== null))) return order.totalCents;
+  const free = lines.map((l) => ({
+    ...l,
+    offers: l.offers.map((o) => ({ ...o, shippingCents: o.shippingCents ?? 0 })),
+  }));
+  return orderFor(free, 'cheapest', build).totalCents;
+}
+
+type OpenLine = Omit<BasketLine, 'offers'> & { offers: Landed[] };
+
+function from(lines: readonly OpenLine[], shops: string[], aim: Aim, unsaidCents: number): Order | null {
+  const chosen: { line: OpenLine; offer: Landed }[] = [];
   for (const line of lines) {
     const offers = line.offers
       .filter((o) => shops.includes(o.shop))
@@ -263,6 +287,7 @@ function from(lines: readonly BasketLine[], shops: string[], aim: Aim): Order | 
       {
         shop,
         shippingCents: Math.max(...mine.map((o) => o.shippingCents)),
+        unsaid: mine.some((o) => o.unsaid),
         days: days.includes(undefined) ? null : Math.max(...(days as number[])),
       },
     ];
@@ -274,6 +299,7 @@ function from(lines: readonly BasketLine[], shops: string[], aim: Aim): Order | 
     totalCents:
       chosen.reduce((sum, { line, offer }) => sum + offer.cents * line.quantity, 0) +
       parcels.reduce((sum, p) => sum + p.shippingCents, 0),
+    moreCents: parcels.filter((p) => p.unsaid).length * unsaidCents,
     days: parcels.some((p) => p.days === null) ? null : Math.max(0, ...parcels.map((p) => p.days!)),
   };
 }
@@ -281,9 +307,9 @@ function from(lines: readonly BasketLine[], shops: string[], aim: Aim): Order | 
 function better(a: Order, b: Order, aim: Aim): boolean {
   const days = (o: Order) => o.days ?? 999;
   const keys: Record<Aim, (o: Order) => number[]> = {
-    cheapest: (o) => [o.totalCents, o.parcels.length, days(o)],
-    fastest: (o) => [days(o), o.totalCents, o.parcels.length],
-    'fewest parcels': (o) => [o.parcels.length, o.totalCents, days(o)],
+    cheapest: (o) => [o.totalCents + o.moreCents, o.parcels.length, days(o)],
+    fastest: (o) => [days(o), o.totalCents + o.moreCents, o.parcels.length],
+    'fewest parcels': (o) => [o.parcels.length, o.totalCents + o.moreCents, days(o)],
   };
   const [x, y] = [keys[aim](a), keys[aim](b)];
   for (let i = 0; i < x.length; i++) if (x[i] !== y[i]) return x[i]! < y[i]!;
@@ -299,6 +325,12 @@ export function unlistedSpan(
   const share = (l: BasketLine) => 1 - (atHome[l.key] ?? 0) / l.quantity;
   const more = open.reduce((sum, l) => sum + (l.mostCents! - l.cents) * share(l), 0);
   return { lines: open, moreCents: Math.round(more) };
+}
+
+/** What sending a parcel costs, in words; with a fee at the border, where the shop does not say what it takes, at least that. */
+export function shippingOf({ shippingCents, unsaid }: Order['parcels'][number], currency: string): string {
+  if (!unsaid) return `shipping ${money(shippingCents, currency)}`;
+  return shippingCents > 0 ? `shipping at least ${money(shippingCents, currency)}` : 'shipping not said';
 }
 
 /** What a line costs with two places, a range of a thing that nobody listed, or that they are unknown. */

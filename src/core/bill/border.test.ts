@@ -15,7 +15,11 @@ const far = { shop: 'Far', dutyPercent: 3.7, taxPercent: 19, feeCents: 600 };
 
 test('by hand: 50.00 with 3.7 % duty and 19 % tax on all of it are 61.70; the fee of the carrier comes once a parcel', () => {
   expect(atTheDoor(offer('Far', 5000, 1000), [far])).toMatchObject({ cents: 6170, shippingCents: 1234 + 600 });
-  expect(atTheDoor(offer('Near', 5000, 1000), [far])).toEqual(offer('Near', 5000, 1000));
+  expect(atTheDoor(offer('Near', 5000, 1000), [far])).toEqual({ ...offer('Near', 5000, 1000), unsaid: false });
+  expect(atTheDoor({ ...offer('Far', 5000, 0), shippingCents: null }, [far])).toMatchObject({
+    shippingCents: 600,
+    unsaid: true,
+  });
 });
 test('what is cheaper before the border may be dearer at the door', () => {
   const line = (key: string): BasketLine => ({

@@ -12,13 +12,22 @@ export function borderOf(shop: string, imports: readonly Border[]): Border | und
   return imports.find((i) => i.shop.toLowerCase() === shop.toLowerCase());
 }
 
+/** An offer as it comes to the door. */
+export interface Landed extends Offer {
+  /** At least: nothing of the shop's own where it is not said. */
+  shippingCents: number;
+  /** Nobody says what the shop takes for sending it. */
+  unsaid: boolean;
+}
+
 /** The offer as it comes to the door: what the carrier asks for a parcel is part of its shipping, since both are paid once. */
-export function atTheDoor(offer: Offer, imports: readonly Border[]): Offer {
+export function atTheDoor(offer: Offer, imports: readonly Border[]): Landed {
   const border = borderOf(offer.shop, imports);
-  if (!border) return offer;
+  const shipping = offer.shippingCents ?? 0;
   return {
     ...offer,
-    cents: landed(offer.cents, border),
-    shippingCents: landed(offer.shippingCents, border) + border.feeCents,
+    cents: border ? landed(offer.cents, border) : offer.cents,
+    shippingCents: border ? landed(shipping, border) + border.feeCents : shipping,
+    unsaid: offer.shippingCents === null,
   };
 }

@@ -40,7 +40,7 @@ function exchanged(offer: Offer, worth: number, currency: string): Offer {
   return {
     ...offer,
     cents: Math.round(offer.cents * worth),
-    shippingCents: Math.round(offer.shippingCents * worth),
+    shippingCents: offer.shippingCents === null ? null : Math.round(offer.shippingCents * worth),
     currency,
   };
 }
@@ -49,11 +49,11 @@ export function currencyOf({ currency }: Pick<Offer, 'currency'>): string {
   return currency ?? euro;
 }
 
-/** The least that a board is offered for with shipping, and in what. What several currencies are worth only a build says: then it is that of the first offer. */
+/** The least that a board is offered for with the shipping that is said, and in what. What several currencies are worth only a build says: then it is that of the first offer. */
 export function leastOffer({ offers }: Pick<Board, 'offers'>): { cents: number | null; currency: string } {
   const currency = offers[0] ? currencyOf(offers[0]) : euro;
   const same = offers.filter((o) => currencyOf(o) === currency);
-  return { currency, cents: same.length > 0 ? Math.min(...same.map((o) => o.cents + o.shippingCents)) : null };
+  return { currency, cents: same.length > 0 ? Math.min(...same.map((o) => o.cents + (o.shippingCents ?? 0))) : null };
 }
 
 /** A part of the library, whose price is in euros, as it stands on the list of this build. */

@@ -55,13 +55,36 @@ describe('several packs: each must pass', () => {
       pack: pack(1, { cellMilliohm: says(35) }),
       motors: { count: 4, cruiseAmps: 1, peakAmps: 4, peakSeconds: 5, esc: 'on the board', signal: 'digital' },
     });
-    const drawing = (amps: number) => ({ ...cell, parts: [makePart('tx', { supply: supply(4.5, 5.5, amps, 5) })] });
+    const drawing = (amps: number) => ({
+      ...cell,
+      parts: [makePart('tx', { supply: supply(4.5, 5.5, amps, 5, 'constant power') })],
+    });
     expect(saggedVolts(drawing(2)).low).toBeCloseTo((2.94 + Math.sqrt(2.94 ** 2 - (4 * 0.35) / 0.85)) / 2, 2);
     // The board's own 2 A at 5 V are no other.
-    expect(saggedVolts(cell, [{ amps: 2, volts: 5 }]).low).toBeCloseTo(saggedVolts(drawing(2)).low, 6);
+    expect(saggedVolts(cell, [{ ownAmps: 2, volts: 5 }]).low).toBeCloseTo(saggedVolts(drawing(2)).low, 6);
     // Beyond 2.94^2 x 0.85 / (4 x 0.035) = 52.5 W it never rests.
     expect(saggedVolts(drawing(10.4)).low).toBeGreaterThan(1.4);
     expect(saggedVolts(drawing(10.6)).low).toBeLessThan(0.5);
+  });
+  test('by hand: the same amps at any volts take the most watts on the highest rail that the part stands', () => {
+    const amps = (maxVolts: number, ...rails: number[]) => {
+      const flown = {
+        ...flying(pack(4, { cellMilliohm: says(5) })),
+        parts: [makePart('tx', { supply: supply(4.5, maxVolts, 10, 5) })],
+      };
+      const { low } = saggedVolts(
+        flown,
+        rails.map((volts) => ({ volts, ownAmps: 0 })),
+      );
+      return (4 * (3.5 - 0.005 * 120) - low) / (4 * 0.005);
+    };
+    // Ampere for ampere of the pack or of a linear regulator; at 11 V behind 85 % of what is left; no rail above what it stands; a step-up to 24 V.
+    expect(amps(26)).toBeCloseTo(10, 1);
+    expect(amps(26, 5, 11)).toBeCloseTo(110 / (0.85 * 11.373), 1);
+    expect(amps(5.5, 5, 12)).toBeCloseTo(10, 1);
+    expect(amps(26, 24)).toBeCloseTo(240 / (0.85 * 11.089), 1);
+    // A rail of which nobody says the volts may have all that the part stands.
+    expect(amps(15, Infinity)).toBeCloseTo(150 / (0.85 * 11.286), 1);
   });
   test('at the good end a must takes its least: the fewest watts at the fewest volts, in the way that draws least', () => {
     const amps = (part: ReturnType<typeof makePart>) => {

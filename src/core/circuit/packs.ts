@@ -30,18 +30,27 @@ export function packVolts(build: Powered): Interval {
   return { low: Math.min(...swings.map((s) => s.low)), high: Math.max(...swings.map((s) => s.high)) };
 }
 
+/** A rail that a regulator of the board makes: the most volts that it may have, and the amps that the board itself takes of it. */
+export interface Made {
+  volts: number;
+  ownAmps: number;
+}
+
 /**
- * The lowest volts of any pack at full throttle with all parts at their peak; between the ends lies what is not known. `own`: amps that the board itself takes, at the volts
- * of their rails. What keeps its watts draws more the lower the pack falls, so at the low end that is followed until it rests.
+ * The lowest volts of any pack at full throttle with all parts at their peak; between the ends lies what is not known. What keeps its watts draws more the lower the pack
+ * falls, so at the low end that is followed until it rests.
  */
-export function saggedVolts(build: Powered, own: readonly { amps: number; volts: number }[] = []): Interval {
+export function saggedVolts(build: Powered, made: readonly Made[] = []): Interval {
   const motors = build.motors.count * peakAmps(build);
+  const highest = Math.max(0, ...made.map((m) => m.volts));
   const lowest = packsOf(build).map((pack) => {
     const behind = leadOhm(pack);
     const before = lowestVolts(pack, exactly(motors), behind);
     const sagging = ({ low, high }: Interval) => {
-      const parts = partsAmps(build.parts ?? [], { low, high });
-      const board = own.reduce((sum, { amps, volts }) => sum + switched(amps, volts, Math.max(leastVolts, low)), 0);
+      const parts = partsAmps(build.parts ?? [], { low, high }, highest);
+      const board = made
+        .filter((m) => m.ownAmps > 0)
+        .reduce((sum, m) => sum + switched(m.ownAmps, m.volts, Math.max(leastVolts, low)), 0);
       return lowestVolts(pack, { low: motors + parts.low, high: motors + parts.high + board }, behind);
     };
     const { high } = sagging(before);
@@ -76,12 +85,15 @@ export function leadOhm({ connector, leadGauge, leadMm = 0 }: Volts): number {
  * Amps that the parts take of the pack at so many volts. At most: all of them at their peak, behind a linear regulator ampere for ampere, behind a switching one the watts
  * and what it loses. At least: the watts alone of those that must be on board, wired in the way that draws least.
  */
-function partsAmps(parts: readonly Fed[], volts: Interval): Interval {
+function partsAmps(parts: readonly Fed[], volts: Interval, highestRail: number): Interval {
   const ofModes = (part: Fed, amps: (supply: Supply) => number) =>
     part.peripheral.modes.map((m) => m.supplies.reduce((sum, s) => sum + amps(s), 0));
   const [low, high] = [Math.max(leastVolts, volts.low), Math.max(leastVolts, volts.high)];
   const peak = ({ peakAmps, typicalAmps }: Supply) => (isKnown(peakAmps) ? peakAmps : typicalAmps);
-  const most = (s: Supply) => (isKnown(peak(s)) ? switched(interval(peak(s)).high, s.atVolts, low) : 0);
+  // One that draws the same amps at any volts takes the most watts on the highest rail that it may stand on.
+  const worst = (s: Supply) =>
+    s.draw === 'constant power' ? s.atVolts : Math.min(highestRail, interval(s.maxVolts).high);
+  const most = (s: Supply) => (isKnown(peak(s)) ? switched(interval(peak(s)).high, worst(s), low) : 0);
   const least = (s: Supply) => {
     if (!isKnown(peak(s))) return 0;
     // One that draws the same amps at any volts takes the fewest watts at the fewest volts.

@@ -4,7 +4,7 @@ import { plausible } from '../figures/plausible-ends';
 import { assumed, exactly, interval, isKnown, type Interval } from '../quantity/figure';
 import { any, flag, not, type Truth } from '../quantity/truth';
 import { railsFedByEsc } from './esc-supply';
-import { packVolts, saggedVolts, type Powered } from './packs';
+import { packVolts, saggedVolts, type Made, type Powered } from './packs';
 import { assumedEfficiency } from '../trade/rating';
 import { usbVolts } from '../trade/usb';
 import { usbUnsaid } from './all-pads';
@@ -99,7 +99,7 @@ function supplied(board: Board, build: Powered, rail: Rail, end: End, parent: (i
       return [];
     case 'pack': {
       const swing = packVolts(build);
-      const low = saggedVolts(build, ownDraw(board));
+      const low = saggedVolts(build, madeBy(board));
       const sags = low.low < swing.low ? [ground(cellGround, build.pack.cellMilliohm ?? { unknown: true }, 'mΩ')] : [];
       return [{ ...bare(rail), swing: { low, high: exactly(swing.high) }, reads: (v) => v, raw: true, grounds: sags }];
     }
@@ -138,11 +138,16 @@ function supplied(board: Board, build: Powered, rail: Rail, end: End, parent: (i
   }
 }
 
-/** What a board itself takes at most, at the volts of its regulators. */
-function ownDraw({ rails }: Board): { amps: number; volts: number }[] {
+/** The rails of a board's regulators at their most. */
+function madeBy({ rails }: Board): Made[] {
   return rails.flatMap(({ ownAmps, source }) =>
-    ownAmps && source.kind === 'regulator' && isKnown(source.outVolts)
-      ? [{ amps: plausible(ownAmps, 'ownAmps').high, volts: interval(source.outVolts).high }]
+    source.kind === 'regulator'
+      ? [
+          {
+            volts: interval(source.outVolts).high,
+            ownAmps: ownAmps && isKnown(source.outVolts) ? plausible(ownAmps, 'ownAmps').high : 0,
+          },
+        ]
       : [],
   );
 }

@@ -1,9 +1,10 @@
-import { inMoneyOf } from '../bill/exchange';
+import { euroIn, inMoneyOf } from '../bill/exchange';
 import { evaluate } from '../evaluate/climb';
 import type { GeneralSolver } from '../solver/budget';
 import { doubtsAbout } from '../rungs/sanity';
 import { mayHaveMore } from '../circuit/all-pads';
 import { figuresOf, type BoardFigure } from '../figures/board-figures';
+import { plausibleEnds } from '../figures/plausible-ends';
 import { railFigures } from '../figures/rail-figures';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
@@ -106,7 +107,7 @@ function kindest(build: Build, board: Board, u: Unknown, general: GeneralSolver 
 /** Unknown figures, ranges, and figures that cannot be true, of a board or of the members of a set, as far as the climb leans on them. */
 function unknownsOf(build: Build, candidate: Board, general: GeneralSolver | null): Unknown[] {
   const open = boardsWithin(build, candidate).flatMap(({ board, change }) =>
-    openIn(inMoneyOf(build, board)).map((u) => ({
+    openIn(build, inMoneyOf(build, board)).map((u) => ({
       ...u,
       of: board,
       set: (whole: Board, value: unknown) => change(whole, (b) => u.set(b, value)),
@@ -122,7 +123,7 @@ function unknownsOf(build: Build, candidate: Board, general: GeneralSolver | nul
   );
 }
 
-function openIn(board: Board): Omit<Unknown, 'of'>[] {
+function openIn(build: Build, board: Board): Omit<Unknown, 'of'>[] {
   const doubted = new Set(
     doubtsAbout(board)
       .filter((d) => d.impossible)
@@ -143,7 +144,7 @@ function openIn(board: Board): Omit<Unknown, 'of'>[] {
         ]
       : [];
   });
-  return board.offers.length === 0 ? [...open, priceQuestion] : open;
+  return board.offers.every((o) => o.shippingCents === null) ? [...open, priceQuestion(build, board)] : open;
 }
 
 /** Pads that are not drawn: none at the worst, at the best whatever the build asks for. */
@@ -160,21 +161,25 @@ function padsQuestion(f: BoardFigure, board: Board): Omit<Unknown, 'of'> {
   };
 }
 
-const [cheap, dear] = ['cheap enough', 'too dear'];
-/** The price of a board that nobody offers: next to nothing, and more than anybody pays. */
-const priceQuestion: Omit<Unknown, 'of'> = {
-  field: 'offers',
-  says: 'Price',
-  unit: '',
-  ask: 'What does it cost, with shipping?',
-  get: () => undefined,
-  values: [cheap, dear],
-  set: (b, value) => ({
-    ...b,
-    offers: [{ shop: 'some shop', cents: value === cheap ? 1 : 1e8, shippingCents: 0, seen: '2000-01-01' }],
-  }),
-  leave: (b) => ({ ...b, offers: [] }),
-};
+/** The price of a board that nobody offers: next to nothing, and more than anybody pays. Where only what sending it costs is not said: nothing, and the most that it plausibly is. */
+function priceQuestion(build: Build, { offers }: Board): Omit<Unknown, 'of'> {
+  const [cheap, dear] = ['cheap enough', 'too dear'];
+  const mostSent = Math.round(plausibleEnds.shippingCents.ends[1] * euroIn(build));
+  const priced = (value: unknown): Board['offers'] =>
+    offers.length === 0
+      ? [{ shop: 'some shop', cents: value === cheap ? 1 : 1e8, shippingCents: 0, seen: '2000-01-01' }]
+      : offers.map((o) => ({ ...o, shippingCents: value === cheap ? 0 : mostSent }));
+  return {
+    field: 'offers',
+    says: 'Price',
+    unit: '',
+    ask: 'What does it cost, with shipping?',
+    get: () => undefined,
+    values: [cheap, dear],
+    set: (b, value) => ({ ...b, offers: priced(value) }),
+    leave: (b) => ({ ...b, offers }),
+  };
+}
 
 function valuesFor({ plausible }: BoardFigure, figure: NumberFigure): unknown[] | null {
   if ('low' in figure) return [figure.low, figure.high];

@@ -3,7 +3,7 @@ import { centsOf, currencySign } from '../quantity/money';
 import { evaluate } from '../evaluate/climb';
 import { figuresOf } from '../figures/board-figures';
 import { railFigures } from '../figures/rail-figures';
-import type { Board } from '../records/board';
+import type { Board, Offer } from '../records/board';
 import type { Build } from '../records/build';
 import type { GeneralSolver } from '../solver/budget';
 import { boardsWithin } from '../sets/within';
@@ -101,14 +101,15 @@ function dialsOfBoard(board: Board, currency: string): Dial[] {
     const set = (b: Board, value: number) => f.set(b, { ...figure, value } as never);
     return [{ field: f.field, says: f.says, unit: f.unit, now: figure.value, whole: f.steps === 'whole', set }];
   });
-  const offer = [...board.offers].sort((a, b) => a.cents + a.shippingCents - b.cents - b.shippingCents)[0];
+  const landed = (o: Offer) => o.cents + (o.shippingCents ?? 0);
+  const offer = [...board.offers].sort((a, b) => landed(a) - landed(b))[0];
   const price: Dial[] = offer
     ? [
         {
           field: 'offers',
           says: 'Landed price',
           unit: currencySign(currency),
-          now: (offer.cents + offer.shippingCents) / 100,
+          now: landed(offer) / 100,
           whole: false,
           set: (b, value) => ({ ...b, offers: [{ ...offer, cents: centsOf(value), shippingCents: 0 }] }),
         },

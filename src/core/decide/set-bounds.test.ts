@@ -84,7 +84,7 @@ describe('the bound of a member', () => {
     const four = memberBound(build, peg);
     const [cheapest, shipping] = [
       Math.min(...peg.offers.map((o) => o.cents)),
-      Math.min(...peg.offers.map((o) => o.shippingCents)),
+      Math.min(...peg.offers.map((o) => o.shippingCents!)),
     ];
     expect([four.count, four.cents, four.shipping]).toEqual([4, 4 * cheapest, shipping]);
     const home = (n: number) => memberBound(makeBuild({ atHome: { 'board tarnfield-peg-45': n } }), peg);

@@ -71,7 +71,7 @@ export function memberBound(build: Build, shelved: Board): MemberBound {
     open: states.some((s, i) => s === 'unknown' && i < 9) || cents === null || grams === null,
     grams: grams ?? 0,
     cents: cents ?? 0,
-    shipping: cents ? Math.min(...board.offers.map((o) => o.shippingCents)) : 0,
+    shipping: cents ? Math.min(...board.offers.map((o) => o.shippingCents ?? 0)) : 0,
     out: findings.find((f) => f.state === 'breaks' && f.rung < 10) ?? null,
   };
 }
@@ -173,7 +173,7 @@ function leastShipping(build: Build, { peripheral: p, owned }: Part): number[] {
   const { offers } = offersIn(build, p.offers);
   // What has a usual price may come from anywhere.
   if (owned || offers.length === 0) return [];
-  return [Math.min(...offers.map((o) => o.shippingCents))];
+  return [Math.min(...offers.map((o) => o.shippingCents ?? 0))];
 }
 
 /** A part that is left out strains one of rungs 4 to 7: the most that is worth there, less than one that holds. */

@@ -20,6 +20,10 @@ export const plausibleEnds = {
     ends: [0, 15_000],
     because: 'few parts that hang off a board cost more than 150 (shop pages, common practice, no source)',
   },
+  shippingCents: {
+    ends: [0, 4_000],
+    because: 'few shops take more than 40 for sending a small parcel (shop pages, common practice, no source)',
+  },
   efficiency: {
     ends: [0.75, 0.95],
     because: 'small step-down and step-up regulators of boards (data sheets, from memory)',

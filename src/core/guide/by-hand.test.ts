@@ -98,6 +98,6 @@ describe('the order', () => {
   test('a parcel costs the dearest shipping of what is in it and comes with its slowest line: 10 + 20 + 7 = 37, five days', () => {
     const lines = [line('a', [offer('S', 1000, 300, 5)]), line('b', [offer('S', 2000, 700, 2)])];
     const { totalCents, parcels } = orderFor(lines, 'cheapest');
-    expect([totalCents, parcels]).toEqual([3700, [{ shop: 'S', shippingCents: 700, days: 5 }]]);
+    expect([totalCents, parcels]).toEqual([3700, [{ shop: 'S', shippingCents: 700, unsaid: false, days: 5 }]]);
   });
 });

@@ -97,7 +97,7 @@ describe('the basket', () => {
         (b) =>
           a.cents +
           b.cents +
-          (a.shop === b.shop ? Math.max(a.shippingCents, b.shippingCents) : a.shippingCents + b.shippingCents),
+          (a.shop === b.shop ? Math.max(a.shippingCents!, b.shippingCents!) : a.shippingCents! + b.shippingCents!),
       ),
     );
     expect(orderFor(two, 'cheapest').totalCents).toBe(Math.min(...all));

@@ -16,7 +16,7 @@ function priceChanges(was: readonly Offer[], now: readonly Offer[]): string[] {
   return [...new Set([...before.keys(), ...after.keys()])].flatMap((shop) => {
     const [a, b] = [before.get(shop), after.get(shop)];
     const words = (o: Offer) =>
-      `${money(o.cents, o.currency)}${o.shippingCents > 0 ? ` and ${money(o.shippingCents, o.currency)} shipping` : ''}${o.stock === 0 ? ', sold out' : ''}`;
+      `${money(o.cents, o.currency)}${o.shippingCents ? ` and ${money(o.shippingCents, o.currency)} shipping` : ''}${o.stock === 0 ? ', sold out' : ''}`;
     if (!a) return [`${shop} offers it for ${words(b!)}`];
     if (!b) return [`${shop} offers it no more (was ${words(a)})`];
     return words(a) === words(b) ? [] : [`${shop}: ${words(a)}, now ${words(b)}`];

@@ -74,6 +74,16 @@ const SIGN = `(${Object.keys(signs)
   .sort((a, b) => b.length - a.length)
   .map((sign) => sign.replace(/[$.]/g, '\\$&').replace('\\$', ' ?\\$'))
   .join('|')})`;
+const signAtAnEnd = new RegExp(`^\\s*${SIGN}(?!\\p{L})|(?<!\\p{L})${SIGN}\\s*$`, 'iu');
+
+/** An amount as somebody typed it, without the sign or name of its money, and which that is (null: that of several countries); null where there is none. */
+export function withoutSign(typed: string): { currency: string | null; rest: string } | null {
+  const [sign] = signAtAnEnd.exec(typed) ?? [];
+  return sign === undefined
+    ? null
+    : { currency: signs[sign.trim().toLowerCase().replace(' ', '')] ?? null, rest: typed.replace(sign, '') };
+}
+
 const AMOUNT = "(\\d{1,3}(?:[., '’]\\d{3})+(?:[.,]\\d{1,2})?|\\d{1,6}(?:[.,]\\d{1,2})?)(?:[.,]?-(?!\\d))?";
 const LABEL = '(?:price|preis|prix|precio|prezzo|cena|prijs|pris|preço|цена|价格|価格)';
 const amount = new RegExp(

@@ -54,6 +54,15 @@ describe('a price that the buyer typed in', () => {
     expect(asked[0]!.wouldPick).toContain('Plank');
     const answered = withTyped(bare, 'offers', '59,90', { origin: 'claim', seen, who: 'answered' })!;
     expect(evaluate(build, answered).verdict).toBe('fits');
+    // Offered, but not with what sending it costs: asked where that may pass the budget, and only there.
+    const unsent = { ...bare, offers: [{ shop: 'A', cents: 5000, shippingCents: null, seen }] };
+    const near = makeBuild({
+      limits: { takeOffMassG: 700, budgetCents: evaluate(build, unsent).totalCents! + 1000 },
+    });
+    const askedOn = (b: typeof build) =>
+      questionsFor(b, [unsent], rankClimbs([evaluate(b, unsent)])).map((q) => [q.field, q.wouldPick]);
+    expect(askedOn(near)).toEqual([['offers', expect.stringContaining('Plank')]]);
+    expect(askedOn(build)).toEqual([]);
     const heavy = makeBuild({ limits: { takeOffMassG: 100, budgetCents: 30_000 } });
     expect(questionsFor(heavy, [bare], rankClimbs([evaluate(heavy, bare)]))).toEqual([]);
   });
@@ -66,4 +75,7 @@ test('a price may name its currency by sign or letters; else it is in that which
   expect(of('59,90 CHF', 'EUR')).toMatchObject({ cents: 5990, currency: 'CHF' });
   expect(of('59.9', 'GBP')).toMatchObject({ cents: 5990, currency: 'GBP' });
   expect(of('59.9').currency).toBeUndefined();
+  expect(of('129,90 zł', 'EUR')).toMatchObject({ cents: 12_990, currency: 'PLN' });
+  expect(of('AU$ 80', 'EUR')).toMatchObject({ cents: 8000, currency: 'AUD' });
+  expect(of('499 kr', 'SEK')).toMatchObject({ cents: 49_900, currency: 'SEK' });
 });

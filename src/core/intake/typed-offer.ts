@@ -1,6 +1,7 @@
 import { centsOf } from '../quantity/money';
 import { offerSchema, type Board, type Offer } from '../records/board';
 import { valueFromText } from './figure-text';
+import { withoutSign } from './read-offer';
 
 /** The board with an offer as the buyer saw it; null where it is none. It stays when shops are asked again. */
 export function withOffer(
@@ -23,18 +24,13 @@ export function withTypedOffers(asked: Offer[], before: readonly Offer[]): Offer
   return [...asked, ...before.filter((o) => o.typed && !asked.some((a) => a.shop === o.shop))];
 }
 
-const signs: Record<string, string> = { '€': 'EUR', $: 'USD', '£': 'GBP', '¥': 'JPY' };
-
-/** The currency that a typed price names, by its three letters or by the sign that most often stands for it; null where it names none. */
-function currencyMeant(typed: string): string | null {
-  return /\b[A-Z]{3}\b/.exec(typed)?.[0] ?? signs[/[€$£¥]/.exec(typed)?.[0] ?? ''] ?? null;
-}
-
-/** A price in whole money as somebody typed it, landed; null where it is no price. */
+/** A price in whole money as somebody typed it, landed, in the currency that it names or else in that which is paid in; null where it is no price. */
 export function withPrice(board: Board, typed: string, seen: string, payingIn?: string): Board | null {
-  const price = valueFromText(typed.replace(/\b[A-Z]{3}\b|[€$£¥]/g, ''), []);
+  const [letters] = /\b[A-Z]{3}\b/.exec(typed) ?? [];
+  const named = letters ? { currency: letters, rest: typed.replace(letters, '') } : withoutSign(typed);
+  const price = valueFromText(named?.rest ?? typed, []);
   if (!price || !('value' in price) || typeof price.value !== 'number') return null;
-  const currency = currencyMeant(typed) ?? payingIn;
+  const currency = named?.currency ?? payingIn;
   return withOffer(
     board,
     { shop: 'as answered', cents: centsOf(price.value), shippingCents: 0, ...(currency ? { currency } : {}) },

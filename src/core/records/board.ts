@@ -198,7 +198,7 @@ export const offerSchema = z.strictObject({
   shop: nameSchema,
   currency: currencySchema.optional().describe('Left out: EUR'),
   cents: z.int().min(0),
-  shippingCents: z.int().min(0).default(0),
+  shippingCents: z.int().min(0).nullable().default(null).describe('null: not said'),
   deliveryDays: z.int().min(0).max(365).optional(),
   seen: z.iso.date(),
   stock: z.int().min(0).max(100_000).optional(),

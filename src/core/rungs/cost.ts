@@ -5,7 +5,7 @@ import { euroIn } from '../bill/exchange';
 import { borderOf } from '../bill/border';
 import type { Sundry } from '../bill/dragged-in';
 import { bought } from '../sets/roles';
-import { basketOf, boardKey, orderFor, unlistedSpan, type BasketLine, type Order } from '../bill/basket';
+import { basketOf, boardKey, leastToPay, orderFor, unlistedSpan, type BasketLine, type Order } from '../bill/basket';
 import { money as moneyIn } from '../quantity/money';
 import { comfort } from '../trade/comfort';
 import { plausibleEnds } from '../figures/plausible-ends';
@@ -16,6 +16,8 @@ import { marginOf, stateWithin, type Finding } from './finding';
 export interface Bill {
   lines: BasketLine[];
   order: Order;
+  /** The least that any order of them comes to, in cents of the build's currency. */
+  leastCents: number;
 }
 
 /**
@@ -25,7 +27,8 @@ export interface Bill {
 export function cheapestBill(build: Build, board: Board, hookup: Hookup, dragged?: readonly Sundry[]): Bill | null {
   if (unsold(build, board).length > 0) return null;
   const lines = basketOf(build, board, hookup, dragged);
-  return { lines, order: orderFor(lines, 'cheapest', build) };
+  const order = orderFor(lines, 'cheapest', build);
+  return { lines, order, leastCents: leastToPay(lines, order, build) };
 }
 
 /** Boards that nobody offers, and that are not at home. */
@@ -60,7 +63,7 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
       },
     ];
   }
-  const { lines, order } = bill;
+  const { lines, order, leastCents } = bill;
   const sum = order.totalCents;
   const margin = marginOf(budget, sum);
   // What nobody prices may cost anything that such a thing plausibly does.
@@ -68,13 +71,15 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
   const { lines: unlisted, moreCents } = unlistedSpan(build, lines);
   const most =
     sum +
+    order.moreCents +
     unsaid.reduce((total, l) => total + l.quantity * plausibleEnds.partCents.ends[1] * euroIn(build), 0) +
     moreCents;
-  const truth = atLeast(exactly(budget), { low: sum, high: most });
+  const truth = atLeast(exactly(budget), { low: leastCents, high: most });
   const mine = bought(board).flatMap((m) => {
     const found = order.from.find((f) => f.key === boardKey(m.board));
     return found ? [{ ...found, board: m.board }] : [];
   });
+  const unsent = order.parcels.filter((p) => p.unsaid);
   const shipping = order.parcels.reduce((total, p) => total + p.shippingCents, 0);
   const rest = sum - mine.reduce((total, m) => total + m.cents, 0) - shipping;
   const homely = bought(board).filter((m) => !mine.some((x) => x.board === m.board));
@@ -99,11 +104,13 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
         restCents: rest,
         parcels: order.parcels.length,
         shippingCents: shipping,
+        unsent: unsent.map((p) => p.shop),
+        unsentCents: order.moreCents,
         dutied: order.parcels.some((p) => taxed(p.shop)),
         unsaid: unsaid.map((l) => l.what),
         unlisted: unlisted.map((l) => ({ what: l.what, cents: l.cents, mostCents: l.mostCents! })),
       },
-      needed: unsaid.length + unlisted.length > 0 ? `at least ${money(sum)}` : money(sum),
+      needed: unsaid.length + unlisted.length + unsent.length > 0 ? `at least ${money(sum)}` : money(sum),
       given: money(budget),
       ...(margin === undefined ? {} : { margin }),
       ...(truth === 'unknown' && unlisted.length > 0 ? { fix: { code: 'list what is missing' } as const } : {}),
@@ -127,6 +134,7 @@ export function checkCost(build: Build, board: Board, bill: Bill | null): Findin
           figure: `${money(l.cents)} to ${money(l.mostCents!)}`,
           origin: 'assumed' as const,
         })),
+        ...unsent.map((p) => ({ what: `Shipping of ${p.shop}`, figure: 'unknown', origin: 'unknown' as const })),
         ...unsaid.map((l) => ({ what: `Price of ${l.what}`, figure: 'unknown', origin: 'unknown' as const })),
       ],
     },

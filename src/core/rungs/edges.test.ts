@@ -43,6 +43,27 @@ describe('cost', () => {
     expect(home(0)).toEqual([['unknown', 'no price']]);
     expect(home(1)).toEqual([['holds', 'price']]);
   });
+  test('shipping that nobody says leaves it open between none and the most that it plausibly is', () => {
+    const sold = (shop: string, cents: number, shippingCents: number | null) => ({
+      shop,
+      cents,
+      shippingCents,
+      seen: '2026-11-01',
+    });
+    const unsaid = makeBoard({ offers: [sold('A', 5000, null)] });
+    const on = (board: Board, budgetCents: number) =>
+      found(makeBuild({ limits: { takeOffMassG: 700, budgetCents } }), board, 'price')[0]![0];
+    const least = evaluate(makeBuild(), unsaid).totalCents!;
+    expect([least - 1, least, least + 3999, least + 4000].map((b) => on(unsaid, b))).toEqual([
+      'breaks',
+      'unknown',
+      'unknown',
+      'holds',
+    ]);
+    // A dearer offer with all costs said is no way round a budget between the two, and is one above.
+    const two = makeBoard({ offers: [sold('A', 5000, null), sold('B', 5500, 500)] });
+    expect([least - 1, least + 999, least + 1000].map((b) => on(two, b))).toEqual(['breaks', 'unknown', 'holds']);
+  });
 });
 
 describe('figures that cannot be true', () => {

@@ -12,6 +12,7 @@ import {
   currencySign,
   list,
   orderFor,
+  shippingOf,
   type BasketLine,
   unlistedSpan,
   money as moneyIn,
@@ -76,12 +77,13 @@ function Basket({ board, climb }: Chosen) {
       <Box sx={{ fontSize: 14, mb: 1 }}>
         <strong>{money(order.totalCents)}</strong> landed
         {unpriced.length > 0 && ` without ${list(unpriced.map((l) => l.what))}, whose price nobody says`}
+        {order.moreCents > 0 && `, and up to ${money(order.moreCents)} more for shipping that nobody says`}
         {unlisted.lines.length > 0 && `, and up to ${money(unlisted.moreCents)} more for what nobody listed`},{' '}
         {unweighed && 'at least '}
         {mass.show(grams)} {mass.unit},{' '}
         {order.parcels.length === 0
           ? 'no parcels'
-          : `${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}: ${order.parcels.map((p) => `${p.shop} (shipping ${money(p.shippingCents)}, ${p.days === null ? 'days unknown' : `${p.days} days`})`).join(', ')}`}
+          : `${order.parcels.length} parcel${order.parcels.length === 1 ? '' : 's'}: ${order.parcels.map((p) => `${p.shop} (${shippingOf(p, build.currency)}, ${p.days === null ? 'days unknown' : `${p.days} days`})`).join(', ')}`}
         {order.days !== null && order.parcels.length > 0
           ? words(`; all there on ${arrivesOn(build.orderedOn ?? day, order.days)}`)
           : ''}

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { arrivesOn, list, money, orderFor, plainMoney, type BasketLine } from '@/core';
+import { arrivesOn, list, money, orderFor, plainMoney, shippingOf, type BasketLine } from '@/core';
 import { CopyButton } from '../frame/CopyButton';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
@@ -44,7 +44,10 @@ export function OrderWays({ lines, aim, onAim }: { lines: BasketLine[]; aim: Aim
                   {w.aim}
                 </Button>
               </td>
-              <td className="n">{plainMoney(w.order.totalCents)}</td>
+              <td className="n">
+                {w.order.moreCents > 0 && 'from '}
+                {plainMoney(w.order.totalCents)}
+              </td>
               <td className="n">{w.order.parcels.length}</td>
               <td>{w.order.days === null ? 'not said' : words(arrivesOn(day, w.order.days))}</td>
             </tr>
@@ -82,7 +85,7 @@ export function OrderWays({ lines, aim, onAim }: { lines: BasketLine[]; aim: Aim
                 Copy the order
               </CopyButton>
             </Box>
-            {list(inside.map((l) => l.what))}. Shipping {money(p.shippingCents, build.currency)};{' '}
+            {list(inside.map((l) => l.what))}; {shippingOf(p, build.currency)};{' '}
             {p.days === null ? 'how long it takes is not said' : `there on ${words(arrivesOn(day, p.days))}`}.
           </Box>
         );

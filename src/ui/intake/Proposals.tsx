@@ -5,6 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState, type ReactNode } from 'react';
 import {
   counted,
+  centsOf,
   money,
   plainMoney,
   withBridge,
@@ -274,7 +275,7 @@ function Price({
           {
             shop,
             cents: offer.cents,
-            shippingCents: Math.round((shipping ?? 0) * 100),
+            shippingCents: shipping === null ? null : centsOf(shipping),
             currency: currencyMeant(currency),
           },
           seen,

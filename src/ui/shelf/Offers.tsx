@@ -80,7 +80,9 @@ export function Offers({
             <tr key={i} style={{ whiteSpace: 'nowrap' }}>
               <td>{o.shop}</td>
               <td className="n">{money(o.cents, currencyOf(o))}</td>
-              <td className="n">+ {plainMoney(o.shippingCents)}</td>
+              <td className="n">
+                {o.shippingCents === null ? '+ shipping not said' : `+ ${plainMoney(o.shippingCents)}`}
+              </td>
               <td>{o.deliveryDays === undefined ? '' : `${o.deliveryDays} days`}</td>
               <td>
                 seen {o.seen}
@@ -114,7 +116,7 @@ function TypeOffer({
     shop: string;
     currency?: string;
     cents: number;
-    shippingCents: number;
+    shippingCents: number | null;
     deliveryDays?: number;
   }) => void;
 }) {
@@ -133,7 +135,7 @@ function TypeOffer({
       shop: shop.trim(),
       ...(currency === euro ? {} : { currency }),
       cents: centsOf(price!),
-      shippingCents: centsOf(shipping ?? 0),
+      shippingCents: shipping === null ? null : centsOf(shipping),
       ...(days === null ? {} : { deliveryDays: days }),
     });
     reset({ shop: '', price: null, shipping: null, days: null, currency });

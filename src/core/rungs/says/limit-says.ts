@@ -21,6 +21,9 @@ export type LimitSays =
       restCents: number;
       parcels: number;
       shippingCents: number;
+      /** Shops of the order that do not say what sending it costs, and what that may come to on top. */
+      unsent: string[];
+      unsentCents: number;
       dutied: boolean;
       unsaid: string[];
       unlisted: { what: string; cents: number; mostCents: number }[];

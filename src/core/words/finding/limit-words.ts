@@ -27,14 +27,21 @@ export const limitWords: WordsOf<LimitSays> = {
       s.sumCents <= s.budgetCents
         ? `${money(s.budgetCents - s.sumCents)} below`
         : `${money(s.sumCents - s.budgetCents)} over`;
-    const sent = s.parcels === 0 ? '' : `, shipping ${money(s.shippingCents)} for ${counted(s.parcels, 'parcel')}`;
+    const sent =
+      s.parcels === 0 || (s.shippingCents === 0 && s.unsent.length === s.parcels)
+        ? ''
+        : `, shipping ${money(s.shippingCents)} for ${counted(s.parcels, 'parcel')}`;
     const without =
       s.unsaid.length > 0
         ? ` Nobody says what ${list(s.unsaid)} ${s.unsaid.length === 1 ? 'costs' : 'cost'}: it comes on top.`
         : '';
+    const sending =
+      s.unsent.length > 0
+        ? ` Nobody says what sending from ${list(s.unsent)} costs: up to ${money(s.unsentCents)} more.`
+        : '';
     const guess = s.unlisted.map((l) => `${l.what} (${money(l.cents)} to ${money(l.mostCents)})`);
     const least = guess.length > 0 ? ` Nobody has listed: ${list(guess)}; the least of it is counted.` : '';
-    return `${lead} the budget of ${money(s.budgetCents)}: ${boards.join(', ')}, all else still to buy ${money(s.restCents)}${sent}${s.dutied ? ', duty and tax included' : ''}, ${money(s.sumCents)} together.${without}${least}`;
+    return `${lead} the budget of ${money(s.budgetCents)}: ${boards.join(', ')}, all else still to buy ${money(s.restCents)}${sent}${s.dutied ? ', duty and tax included' : ''}, ${money(s.sumCents)} together.${sending}${without}${least}`;
   },
   'no price': ({ members, foreign, currency }) => {
     const what = members ? list(members) : 'this board';
