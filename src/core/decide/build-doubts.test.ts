@@ -3,7 +3,8 @@ import { demoBuilds } from '../tests/demo';
 import { makeBuild, makePart, says, unknown } from '../tests/make';
 import { buildDoubts } from './build-doubts';
 
-const sound = makeBuild({}, [makePart('gps', {})]);
+const receiver = makePart('rx', {}, { kind: 'receiver' });
+const sound = makeBuild({}, [receiver]);
 const esc = {
   name: 'Own',
   channels: 4,
@@ -17,6 +18,16 @@ test('a sound build is not doubted, the demo is not, and what is unknown contrad
   expect(buildDoubts(sound)).toEqual([]);
   for (const build of demoBuilds()) expect(buildDoubts(build), build.name).toEqual([]);
   expect(buildDoubts({ ...sound, bareMassG: unknown, pack: { ...sound.pack, massG: unknown } })).toEqual([]);
+});
+
+test('what no craft flies without is missed; one motor steers nothing, several may', () => {
+  const of = (count: number, ...parts: ReturnType<typeof makePart>[]) =>
+    buildDoubts({ ...sound, motors: { ...sound.motors, count }, parts }).map((d) => d.split(':')[0]);
+  expect(of(4)).toEqual(['Nothing hangs off the board yet']);
+  expect(of(4, makePart('gps', {}))).toEqual(['No receiver is on the list']);
+  expect(of(1, receiver)).toEqual(['One motor and no servo is on the list']);
+  expect(of(2, receiver)).toEqual([]);
+  expect(of(1, receiver, makePart('elevon', {}, { kind: 'servo' }))).toEqual([]);
 });
 
 test.each([

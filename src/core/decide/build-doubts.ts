@@ -1,7 +1,10 @@
 import { interval, isKnown, type NumberFigure } from '../quantity/figure';
-import type { Build } from '../records/build';
+import type { Build, Part } from '../records/build';
 
-/** Figures of a build that cannot all be true at once, each in a sentence that names both. Nothing is changed: only the buyer knows which of them is meant. */
+/**
+ * Figures of a build that cannot all be true at once, each in a sentence that names both, and what no craft flies without and the list does not have. Nothing is changed:
+ * only the buyer knows what is meant.
+ */
 export function buildDoubts(build: Build): string[] {
   const { motors, pack, frame, limits } = build;
   const { ownEsc } = motors;
@@ -32,5 +35,15 @@ export function buildDoubts(build: Build): string[] {
     if (cells !== null && cells < pack.cells)
       doubts.push(`${ownEsc.name} stands ${cells} cells, and the pack has ${pack.cells}.`);
   }
-  return doubts.filter((d) => d !== false);
+  return [...doubts.filter((d) => d !== false), ...forgotten(build)];
+}
+
+function forgotten({ parts, motors }: Build): string[] {
+  if (parts.length === 0) return ['Nothing hangs off the board yet: what fits, fits an empty list.'];
+  const has = (kind: Part['peripheral']['kind']) => parts.some((p) => p.peripheral.kind === kind);
+  return [
+    ...(has('receiver') ? [] : ['No receiver is on the list: nothing hears your radio.']),
+    // Two motors and more may steer by their difference.
+    ...(motors.count !== 1 || has('servo') ? [] : ['One motor and no servo is on the list: nothing steers it.']),
+  ];
 }

@@ -33,21 +33,22 @@ describe('the reader on the corpora', () => {
     ['round-eleven', '241 right, 130 right in doubt, 0 wrong, 1 wrong in doubt, 9 missed; d6fb89dc'],
     ['round-fourteen', '205 right, 84 right in doubt, 0 wrong, 5 wrong in doubt, 8 missed; aeff9f77'],
     ['round-fifteen', '169 right, 86 right in doubt, 0 wrong, 2 wrong in doubt, 6 missed; 657a433e'],
-    ['round-five', '214 right, 191 right in doubt, 0 wrong, 3 wrong in doubt, 9 missed; 168a4756'],
-    ['round-four', '259 right, 261 right in doubt, 0 wrong, 2 wrong in doubt, 9 missed; 7b2b51b2'],
-    ['round-nine', '213 right, 122 right in doubt, 0 wrong, 5 wrong in doubt, 10 missed; cce8970e'],
+    ['round-five', '214 right, 191 right in doubt, 0 wrong, 3 wrong in doubt, 9 missed; 287b205d'],
+    ['round-four', '259 right, 262 right in doubt, 0 wrong, 2 wrong in doubt, 8 missed; b70cb36d'],
+    ['round-nine', '213 right, 123 right in doubt, 0 wrong, 5 wrong in doubt, 9 missed; c5c36d2b'],
     ['round-one', '470 right, 280 right in doubt, 0 wrong, 1 wrong in doubt, 1 missed; fe4f0efe'],
-    ['round-seven', '743 right, 523 right in doubt, 0 wrong, 6 wrong in doubt, 13 missed; 11079db4'],
+    ['round-seven', '743 right, 523 right in doubt, 0 wrong, 6 wrong in doubt, 13 missed; 6ca6c54e'],
     ['round-six', '273 right, 198 right in doubt, 0 wrong, 5 wrong in doubt, 8 missed; 1d5d9841'],
-    ['round-ten', '290 right, 218 right in doubt, 0 wrong, 1 wrong in doubt, 16 missed; f4e25c03'],
+    ['round-sixteen', '212 right, 156 right in doubt, 0 wrong, 0 wrong in doubt, 1 missed; fb524ba3'],
+    ['round-ten', '290 right, 218 right in doubt, 0 wrong, 1 wrong in doubt, 16 missed; f6bdc1db'],
     ['round-thirteen', '196 right, 78 right in doubt, 0 wrong, 0 wrong in doubt, 4 missed; c0451636'],
-    ['round-three', '366 right, 265 right in doubt, 0 wrong, 2 wrong in doubt, 9 missed; 617773ba'],
-    ['round-twelve', '121 right, 104 right in doubt, 0 wrong, 1 wrong in doubt, 10 missed; 00e0be88'],
+    ['round-three', '366 right, 265 right in doubt, 0 wrong, 2 wrong in doubt, 9 missed; 5ff2aa90'],
+    ['round-twelve', '121 right, 104 right in doubt, 0 wrong, 1 wrong in doubt, 10 missed; f7ecbc66'],
     ['round-two', '388 right, 262 right in doubt, 0 wrong, 1 wrong in doubt, 1 missed; 21fb6bd8'],
   ])('%s: what is read is what was read when it was looked at last', (name, read) =>
     expect(`${counts(measure(corpora()[name]!).all)}; ${printOf(corpora()[name]!)}`).toBe(read),
   );
-  test('every corpus is looked at', () => expect(Object.keys(corpora())).toHaveLength(17));
+  test('every corpus is looked at', () => expect(Object.keys(corpora())).toHaveLength(18));
   test('a no behind a label is plain, in a sentence it is not', () => {
     const doubt = (text: string) => readSpec(text)[0]!.doubt;
     expect([doubt('Barometer: no'), doubt('There is no barometer on this board')]).toEqual(['sure', 'likely']);

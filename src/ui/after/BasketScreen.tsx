@@ -19,6 +19,7 @@ import {
 } from '@/core';
 import { useMeasure, useWords } from '../frame/ways';
 import { NumberBox } from '../form/NumberBox';
+import { BuildDoubts } from '../decide/BuildDoubts';
 import { useRoom } from '../room/store';
 import { ChangedByWriters, ForWriters } from '../room/ForWriters';
 import { csv, useTakeOut } from '../frame/take-out';
@@ -57,6 +58,7 @@ function Basket({ board, climb }: Chosen) {
   else said = 'I ordered it today all the same';
   return (
     <>
+      <BuildDoubts />
       <ForWriters>
         <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1, flexWrap: 'wrap' }}>
           <Button

@@ -8,6 +8,7 @@ import { climbMarkdown, wireList, wiresCsv, withoutSet, withSet, type Board, typ
 import { LadderStrip, rungPitch } from '../marks/LadderStrip';
 import { stateColour, verdictColour } from '../marks/words';
 import { csv, markdown, useTakeOut } from '../frame/take-out';
+import { BuildDoubts } from '../decide/BuildDoubts';
 import { PickButton } from '../decide/PickButton';
 import { KeepSet } from '../frame/KeepSet';
 import { NoBoard } from '../frame/NoBoard';
@@ -66,6 +67,7 @@ function OneBoard({ board, ranked, of }: { board: Board; ranked: Ranked; of: num
         <Link href={`/b/${build.id}/hookup/${boardId}`}>Hookup</Link>
         <Link href={`/b/${build.id}/ladder?board=${boardId}`}>Back to the ladder</Link>
       </Box>
+      <BuildDoubts />
       {climb.members ? (
         <Members board={board} />
       ) : (

@@ -4,11 +4,12 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Link } from '../frame/Link';
 import { parseAsString, useQueryState } from 'nuqs';
-import { assumedIn, buildDoubts, counted, leadWords, outcomeWords, peripheralsToCsv } from '@/core';
+import { assumedIn, counted, leadWords, outcomeWords, peripheralsToCsv } from '@/core';
 import { csv, useTakeOut } from '../frame/take-out';
 import { useRoom } from '../room/store';
 import { ForWriters } from '../room/ForWriters';
 import { Term } from '../frame/Term';
+import { BuildDoubts } from '../decide/BuildDoubts';
 import { AddPart } from './AddPart';
 import { Craft } from './Craft';
 import { PartList } from './PartList';
@@ -33,18 +34,6 @@ function Assumed() {
   );
 }
 
-/** What of the craft cannot all be true at once. */
-function Doubts() {
-  const { build } = useRoom('build');
-  const doubts = buildDoubts(build);
-  if (doubts.length === 0) return null;
-  return (
-    <Box role="note" sx={{ mt: 1, fontSize: 12.5, color: 'error.main' }}>
-      Look at these again: {doubts.join(' ')}
-    </Box>
-  );
-}
-
 export function BuildScreen() {
   const { build, ranking } = useRoom('build', 'ranking');
   const [selected, setSelected] = useQueryState('part', parseAsString);
@@ -63,7 +52,7 @@ export function BuildScreen() {
         <h1 className="sr">Build</h1>
         <Craft />
         <Assumed />
-        <Doubts />
+        <BuildDoubts />
         <Box sx={{ display: 'flex', alignItems: 'flex-end', gap: 2, mt: 2, mb: 1, flexWrap: 'wrap' }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
             What must hang off the board, most important first: <Term>must, should, nice</Term>

@@ -44,7 +44,7 @@ export function BuildRows({
                 {b.pick && ` · pick: ${b.pick}`}
               </Box>
               <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{words(b.craft)}</Box>
-              <Box sx={{ fontSize: 12.5 }}>{at ? standsWords(at) : '...'}</Box>
+              <Box sx={{ fontSize: 12.5 }}>{at ? standsWords(at) : 'being worked out ...'}</Box>
             </Box>
             <Box sx={{ width: 300, fontSize: 12.5 }}>
               {at && <Next act={at.act} build={b.id} />}

@@ -24,6 +24,7 @@ import { usePrinting } from '../frame/print';
 import { MarkKey } from '../marks/Key';
 import { rungPitch } from '../marks/LadderStrip';
 import { verdictColour } from '../marks/words';
+import { BuildDoubts } from '../decide/BuildDoubts';
 import { useDecide } from '../decide/use-decide';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
@@ -271,6 +272,9 @@ export function LadderScreen() {
       </Box>
       <Box sx={{ display: { xs: filters ? 'block' : 'none', md: 'block' } }}>
         <Filters view={view} looking={view.fix !== null && !mended} onChange={(change) => void setView(change)} />
+      </Box>
+      <Box sx={{ px: 2 }}>
+        <BuildDoubts />
       </Box>
       <InTheWay />
       <SetAside aside={aside} />

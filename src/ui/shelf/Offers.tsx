@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import {
+  counted,
   isStale,
   withOffer,
   withoutOffer,
@@ -74,33 +75,44 @@ export function Offers({
       {board.offers.length === 0 && (
         <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>Nobody offers it, as far as Rung knows.</Box>
       )}
-      <table>
-        <tbody>
-          {board.offers.map((o, i) => (
-            <tr key={i} style={{ whiteSpace: 'nowrap' }}>
-              <td>{o.shop}</td>
-              <td className="n">{money(o.cents, currencyOf(o))}</td>
-              <td className="n">
-                {o.shippingCents === null ? '+ shipping not said' : `+ ${plainMoney(o.shippingCents)}`}
-              </td>
-              <td>{o.deliveryDays === undefined ? '' : `${o.deliveryDays} days`}</td>
-              <td>
-                seen {o.seen}
-                {isStale(o, day) ? ', stale' : ''}
-              </td>
-              <td>
-                {o.typed && (
-                  <ForWriters>
-                    <Button sx={{ px: 0.5 }} onClick={() => onChange(withoutOffer(board, o))}>
-                      Take out
-                    </Button>
-                  </ForWriters>
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      {board.offers.length > 0 && (
+        <table>
+          <tbody>
+            {board.offers.map((o, i) => (
+              <tr key={i}>
+                <td style={{ whiteSpace: 'normal' }}>
+                  {o.shop}
+                  <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+                    {[
+                      ...(o.deliveryDays === undefined ? [] : [counted(o.deliveryDays, 'day')]),
+                      `seen ${o.seen}${isStale(o, day) ? ', stale' : ''}`,
+                    ].join(', ')}
+                  </Box>
+                </td>
+                <td className="n">
+                  {money(o.cents, currencyOf(o))}
+                  <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+                    {o.shippingCents === null ? 'shipping not said' : `+ ${plainMoney(o.shippingCents)} shipping`}
+                  </Box>
+                </td>
+                <td>
+                  {o.typed && (
+                    <ForWriters>
+                      <Button
+                        aria-label={`Take out the offer of ${o.shop}`}
+                        sx={{ px: 0.5 }}
+                        onClick={() => onChange(withoutOffer(board, o))}
+                      >
+                        Take out
+                      </Button>
+                    </ForWriters>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
       <ForWriters>
         <TypeOffer onType={(offer) => onChange(withOffer(board, offer, day) ?? board)} />
       </ForWriters>
@@ -120,7 +132,7 @@ function TypeOffer({
     deliveryDays?: number;
   }) => void;
 }) {
-  const { control, handleSubmit, reset } = useForm({
+  const { control, handleSubmit, reset, setFocus } = useForm({
     defaultValues: {
       shop: '',
       price: null as number | null,
@@ -139,6 +151,7 @@ function TypeOffer({
       ...(days === null ? {} : { deliveryDays: days }),
     });
     reset({ shop: '', price: null, shipping: null, days: null, currency });
+    setFocus('shop');
   });
   const unit = isCurrency(currency) ? currencySign(currency) : currency;
   return (

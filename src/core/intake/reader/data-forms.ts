@@ -47,6 +47,11 @@ export function asLabels(file: Script): Script {
   );
   s = replaced(
     s,
+    /\bburst[_ ](?:s|secs?|seconds?)"?[ \t]{0,3}[:=][ \t]{0,3}"?(\d{1,3})"?(?=[\s,;}]|$)/g,
+    ([n]) => `\nburst time: ${n} s\n`,
+  );
+  s = replaced(
+    s,
     /"?\b([a-z][a-z0-9_ ]{0,24}?)(?:[_ ](mm|g|a|v|mb))"?[ \t]{0,3}[:=][ \t]{0,3}"?([\d.,]{0,6}\d)"?(?=[\s,;}]|$)/g,
     ([name, unit, v]) => `${name!.replaceAll('_', ' ')}: ${v} ${unit}`,
   );

@@ -9,6 +9,7 @@ const clear: Record<string, string> = {
     'processzor prozessor mikrocontroller procesador processeur processore processador procesor mikrokontroler microcontrollore microcontrolador процессор микроконтроллер 主控 处理器 マイコン 프로세서 suoritin',
   'continuous current':
     'dauerstrom nennstrom trvalý_proud corriente_continua courant_continu corrente_continua corrente_contínua prąd_ciągły continustroom constante_stroom длительный_ток постоянный_ток 持续电流 連続電流',
+  continuous: 'dauerhaft dauernd voortdurend',
   'burst current':
     'spitzenstrom spitze špičkový_proud picco pico maximalstrom corriente_máxima corriente_pico corriente_de_pico courant_de_pointe courant_max corrente_di_picco corrente_de_pico prąd_szczytowy piekstroom пиковый_ток 瞬间电流 瞬时电流 峰值电流 最大電流',
   input:
@@ -39,7 +40,7 @@ const clear: Record<string, string> = {
   shipping:
     'lieferzeit versand envío livraison spedizione levertijd verzending wysyłka envio доставка 运费 送料 leverans frakt',
   missing: 'fehlt fehlend manca absent assente ausente saknas ontbreekt eksik chybí mangler',
-  at: 'bei',
+  at: 'bei bij',
   'burst time': 'durée_de_pointe spitzendauer',
   'built-in': '内蔵 内置 内建',
   capacitor: 'kondensator condensador condensateur condensatore конденсатор 电容 elko',

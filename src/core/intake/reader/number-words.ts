@@ -27,7 +27,7 @@ const word = [...small, ...tens].join('|');
 const units =
   'volts?|amps?|amperes?|grams?|mb|milli ?met(?:re|er)s?|megabytes?|cells?|seconds?|mm|uarts?|(?:serial|hardware) ?(?:uarts?|ports?)|ports?|s';
 const written = new RegExp(
-  `\\b(?!one (?:uart|port)\\b)(${word})(?:[ -](${small.slice(1, 10).join('|')}))?( hundred)?( and a half)?\\b(?=(?: (?:free|spare|hardware|usable|lithium(?: polymer| ion)?))?(?:[ -](?:x )?(?:${units})\\b|(?: (?:to|up to|or|by) (?:${word})(?:[ -](?:${small.slice(1, 10).join('|')}))?(?: and a half)?[ -](?:lithium )?(?:${units})\\b)|(?: to \\d{1,2} ?s\\b)|(?: for (?:${word}|\\d{1,3}) s)))`,
+  `\\b(?!one (?:uart|port)\\b)(${word})(?:[ -](${small.slice(1, 10).join('|')}))?( hundred)?( and a half)?\\b(?=(?: (?:free|spare|hardware|usable|real|full|true|lithium(?: polymer| ion)?))?(?:[ -](?:x )?(?:${units})\\b|(?: (?:to|up to|or|by) (?:${word})(?:[ -](?:${small.slice(1, 10).join('|')}))?(?: and a half)?[ -](?:lithium )?(?:${units})\\b)|(?: to \\d{1,2} ?s\\b)|(?: for (?:${word}|\\d{1,3}) s)))`,
   'g',
 );
 const labelled = new RegExp(
@@ -38,6 +38,11 @@ const cellsAsked = new RegExp(`\\b(cells[ ?:]{1,3})(${word}) to (${word})\\b`, '
 const decimals = new RegExp(`\\b(${word}) point (${small.slice(0, 10).join('|')})\\b`, 'g');
 /** "twenty by twenty holes" */
 const sides = new RegExp(`\\b(${word}) by \\1(?= (?:holes|pattern|mount|on m[23]|millimet|mm))`, 'g');
+/** "How many serial ports? A: Six." */
+const answered = new RegExp(
+  `(?<=\\b(?:uarts?|ports?)\\?[ \\t\\n]{1,4}(?:[a-z]\\d?[:.] )?)(${small.slice(1, 13).join('|')})(?=[.,;]|[ \\t]*(?:$|\\n))`,
+  'g',
+);
 const foreignPorts = new RegExp(`(?<!\\p{L})(${[...elsewhere.keys()].join('|')})(?= uarts?\\b)`, 'gu');
 
 /** "five volts at one and a half amps" in digits, where a unit of the trade follows: "one of them" stays as it is. */
@@ -46,6 +51,7 @@ export function inDigits(script: Script): Script {
   s = replaced(s, foreignPorts, ([n]) => String(elsewhere.get(n!)));
   s = replaced(s, cellsAsked, ([label, a, b]) => `${label}${numberWords.get(a!)} to ${numberWords.get(b!)}`);
   s = replaced(s, labelled, ([label, n]) => `${label}${numberWords.get(n!)}`);
+  s = replaced(s, answered, ([n]) => String(numberWords.get(n!)));
   s = replaced(s, sides, ([n]) => `${numberWords.get(n!)} x ${numberWords.get(n!)}`);
   return replaced(s, written, ([first, second, hundred, half]) => {
     const n =

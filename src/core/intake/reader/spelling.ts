@@ -100,6 +100,14 @@ export function asMeant(script: Script): Script {
   s = replaced(s, /(?<=^|\n)\[([a-z][a-z ]{2,18})\][ \t]{1,8}(?=\S)/g, ([name]) => `${name}: `);
   // Marks of footnotes: "burst current(2)", "16.8 g(4)".
   s = replaced(s, /(?<=[a-z])\(\d\)(?=[ \t:.,;|]|$|\n)|(?:^|(?<=\n))\(\d\)(?= )/g, () => ' ');
+  // "grown from 8 MB to 16 MB"
+  s = replaced(
+    s,
+    /\b(?:grown|grew|gone|went|raised|increased|lifted|upped|up|changed|lowered|reduced|down) from \d{1,3}(?:[.,]\d{1,3})?( ?(?:a|mb|g|mm))? to (?=\d{1,3}(?:[.,]\d{1,3})? ?(?:a|mb|g|mm)\b)/g,
+    () => '',
+  );
+  // A kind of chip, no "neither ... nor".
+  s = replaced(s, /\bnor(?= flash\b)/g, () => 'spi');
   // "UARTs: 5 -> 6": what was, and what is now. Of volts and cells an arrow may be a range.
   s = replaced(
     s,
@@ -133,7 +141,7 @@ export function asMeant(script: Script): Script {
   s = replaced(s, /(?<=\d ?)g(?:rams?|rammes?|rs?|ms?)(?![a-z\d])/g, () => 'g');
   s = replaced(
     s,
-    /(?<=\d ?)m(?:ega)?bytes?\b|(?<=\b(?:8|16|32|64|128|256|512) ?)m(?=[ ]?(?:$|[\n,;|/)]| flash| blackbox))/g,
+    /(?<=\d ?)m(?:(?:ega)?bytes?|egs?)\b|(?<=\b(?:8|16|32|64|128|256|512) ?)m(?=[ ]?(?:$|[\n,;|/)]| flash| blackbox))/g,
     () => 'mb',
   );
   s = replaced(s, /(?<=\d ?g) ?\(\d{1,2}(?:[.,]\d{1,3})? ?oz\.?\)/g, () => '');

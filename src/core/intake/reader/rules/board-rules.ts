@@ -76,7 +76,9 @@ export const portRules: Rule[] = [
       /\bfree\b|not broken out/.test(around.after.slice(0, 40)) ? [] : one('takenPort', num(n), openness(around)),
   ),
   rule(`\\b${inside}\\b[^\\n;\\d]{0,40}?\\buart ?(\\d)\\b`, ([n], around) =>
-    /free/.test(around.text) ? [] : one('takenPort', num(n), openness(around)),
+    /free/.test(around.text) || /^ ?(?:is |stays |remains )?free\b/.test(around.after)
+      ? []
+      : one('takenPort', num(n), openness(around)),
   ),
   rule(`\\b(?:takes|taken by[^\\n(]{1,40}\\()${W}uart ?(\\d)`, ([n]) => one('takenPort', num(n))),
   rule(`\\buart ?(\\d)${W}(?:-|to)${W}(?:uart ?)?(\\d)\\b`, ([a, b]) =>

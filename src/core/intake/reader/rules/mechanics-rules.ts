@@ -25,6 +25,8 @@ export const holeRules: Rule[] = [
         after,
       );
     if (p !== num(b)) return [];
+    // Holes 30 mm apart are nobody's: so the usual 30.5 mm are called.
+    if (p === 30 && mounted) return one('patternMm', 30.5, '30 mm, taken for the usual 30.5 mm');
     if (!patterns.includes(p) && !(mounted && p >= 10 && p <= 60)) return [];
     const other = /\b(?:adapter|also)\b/.test(before) ? 'with an adapter' : undefined;
     return one(
@@ -62,9 +64,13 @@ export const holeRules: Rule[] = [
     // "6 M2" alone on its line: a pin of a plug.
     (/^[ \t|]*(?:pin ?)?\d{1,2}[ .):=|-]{1,3}$/.test(around.before) && /^[ \t|]*$/.test(around.after))
       ? []
-      : one('screw', `M${n}`, openness(around)),
+      : one('screw', `M${n}`, openness(around) ?? oneOfTwo(around)),
   ),
 ];
+
+/** "M2 or M3 (with grommets)" */
+const oneOfTwo = ({ before, after }: Around) =>
+  /^ ?(?:or|\/) ?m[23]\b/.test(after) || /\bm[23] ?(?:or|\/) ?$/.test(before) ? 'one of two that are named' : undefined;
 
 /** Length, width and height. */
 export const sizeRules: Rule[] = [
@@ -194,6 +200,11 @@ const isOf = (of: string) =>
   ) && !/\d ?(?:oz|g|mm|s|v|a)\b|\b(?:baro(?:m\w+)?|osd|flash|blackbox)\b/.test(of);
 
 export const massRules: Rule[] = [
+  // "on the scale it's 9.6"
+  rule(
+    `\\bon (?:the|my|a)(?: kitchen)? scales?(?: and)?,? (?:it'?s|it is|it says|it reads|it weighs|it shows)[ :]{1,2}${N}(?![\\d.,]*\\d| ?(?:x|by|${GRAMS}))`,
+    ([v]) => sane('massG', num(v), 1, 300, 'a mass without its unit, taken for grams'),
+  ),
   // Scales of the trade show grams.
   rule(
     `(?:^|(?<=\\n|[;|] ?))[ \\t]{0,4}(?:net )?(?:weight|mass|wt)${W}[:=]${W}${N}(?=[ \\t]{0,4}(?:$|\\n|[;|]))`,

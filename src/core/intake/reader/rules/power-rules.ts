@@ -33,7 +33,7 @@ export const packRules: Rule[] = [
     cells(num(a), num(b), around),
   ),
   rule(
-    `\\b(\\d{1,2})(?: ?s)?${W}(?:-|to|a|à)${W}(\\d{1,2})[ -]?(?:lithium |lipo |li-?ion )?cells?\\b`,
+    `\\b(\\d{1,2})(?: ?s)?${W}(?:-|to|up to|a|à)${W}(\\d{1,2})[ -]?(?:lithium |lipo |li-?ion )?cells?\\b`,
     ([a, b], around) => cells(num(a), num(b), around),
   ),
   rule(
@@ -225,6 +225,9 @@ export const currentRules: Rule[] = [
     `\\b(?:4${W}x${W})?${N}(?: ?${AMP})? (?:in bursts (?:of )?(?:up to )?|up to (?=\\d{1,3} ?s)|for (?:up to )?)${SECONDS}`,
     ([a, s], around) => burst(a, s, around),
   ),
+  rule(`\\b${N} ?${AMP} for (?:a (?:few|couple of)|several|some|a) (?:secs?|seconds?|moments?)\\b`, ([a], around) =>
+    burst(a, undefined, around),
+  ),
   rule(`\\b${N} ?a ${SECONDS}(?=[ ,;.)]|$|\\n)`, ([a, s], around) => burst(a, s, around)),
   rule(`\\(${N} ?a(?:,? | ?/ ?)${SECONDS}\\)`, ([a, s], around) => burst(a, s, around)),
   rule(
@@ -273,7 +276,7 @@ export const currentRules: Rule[] = [
     /with our|use our/.test(around.before) ? [] : continuous(a, around),
   ),
   rule(
-    `\\b(?:aio|stack)\\b[^\\n,;:|]{0,36}? ${N} ?a(?=[ \\t]*(?:$|\\n|[,;|])| \\d{1,2} ?-? ?\\d?s\\b)`,
+    `(?<=\\b(?:aio|stack)\\b[^\\n,;:|]{0,36} )${N} ?a(?=[ \\t]*(?:$|\\n|[,;|])| \\d{1,2} ?-? ?\\d?s\\b)`,
     ([a], around) =>
       continuous(a, around).map((f) => ({
         ...f,
@@ -409,7 +412,7 @@ export const regulatorRules: Rule[] = [
         ? []
         : regulator(num(v), milli(a, unit), openness(around)),
   ),
-  rule(`\\b${N} ?${V}(?: one| regulator)? (?:for|at|gives) ${N}(?=[ \\t]*(?:$|\\n|[.,;]))`, ([v, a], around) =>
+  rule(`\\b${N} ?${V}(?: one| regulator)? (?:for|at|gives) ${N}(?=[ \\t]*(?:$|\\n|[.,;](?!\\d)))`, ([v, a], around) =>
     /regulator|bec|good for/.test(around.before) ? regulator(num(v), num(a), 'amps without their unit') : [],
   ),
 ];
