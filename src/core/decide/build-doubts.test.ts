@@ -20,6 +20,12 @@ test('a sound build is not doubted, the demo is not, and what is unknown contrad
   expect(buildDoubts({ ...sound, bareMassG: unknown, pack: { ...sound.pack, massG: unknown } })).toEqual([]);
 });
 
+test('without motors nothing is said of their amps', () => {
+  const none = { ...sound.motors, count: 0, cruiseAmps: 31, peakAmps: 30 };
+  expect(buildDoubts({ ...sound, motors: none })).toEqual([]);
+  expect(buildDoubts({ ...sound, motors: { ...none, peakSeconds: 0, cruiseAmps: 1 } })).toEqual([]);
+});
+
 test('what no craft flies without is missed; one motor steers nothing, several may', () => {
   const of = (count: number, ...parts: ReturnType<typeof makePart>[]) =>
     buildDoubts({ ...sound, motors: { ...sound.motors, count }, parts }).map((d) => d.split(':')[0]);

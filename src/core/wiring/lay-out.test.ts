@@ -4,6 +4,8 @@ import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { isCandidate } from '../sets/roles';
 import { demoBuilds, demoShelf } from '../tests/demo';
+import { drawnBuild } from '../tests/drawn-build';
+import { unknown } from '../tests/make';
 import { randomPair } from '../tests/random-build';
 import { alternativesOf, sameNeed } from './alternatives';
 import { hookupOf } from './hookup';
@@ -68,6 +70,35 @@ test.each([
   const ways = worlds.map((world) => laidOut(build, board, world));
   const others = build.parts.slice(0, 2).map((p) => alternativesOf(build, board, p.id));
   expect(printOf([ways, wired(build, board), others])).toBe(print);
+});
+
+/** Little of what a part could hang on, and unknown what there is. */
+const bare = (board: Board): Board => ({
+  ...board,
+  video: board.video && { ...board.video, out: undefined, cameraControl: undefined, overlayChip: unknown },
+  buzzerPad: undefined,
+  motorLine: unknown,
+  buses: board.buses.map((b) => ({ ...b, onBoard: [{ what: 'a chip', address: 0x76 }] })),
+  analogueInputs: board.analogueInputs.slice(0, 1),
+  outputs: board.outputs.slice(0, 3),
+  rails: board.rails.map((r) => ({ ...r, ownAmps: unknown })),
+  processor: unknown,
+});
+
+test.each([
+  [1, '4614da5b'],
+  [2, 'e39a4a58'],
+  [3, '7bac26e6'],
+  [4, '960d06a8'],
+  [5, '51786443'],
+  [6, 'f03c550b'],
+])('drawn builds %i: the ways of many parts, on whole boards and on bare ones', (seed, print) => {
+  const build = drawnBuild(500 + seed, 14, demoBuilds(), demoShelf().peripherals);
+  const boards = [shelf[(11 * seed) % shelf.length]!, bare(shelf[(5 * seed) % shelf.length]!)];
+  const all = [build, otherwise(build)].flatMap((b) =>
+    boards.flatMap((board) => worlds.map((world) => laidOut(b, board, world))),
+  );
+  expect(printOf(all)).toBe(print);
 });
 
 test('two locks are about the same need where one has to give way to the other', () => {

@@ -350,6 +350,13 @@ describe('locks and alternatives', () => {
     expect(priceOfLocks(locked, board)!.cost.must).toBe(1);
     expect(priceOfLocks(build, board)!.cost.must).toBe(0);
   });
+  test('a lock binds its own part: another with a link of the same name stays free', () => {
+    const locked: Build = {
+      ...build,
+      locks: { [board.id]: [{ kind: 'link', part: 'b', link: 'serial', to: 'port2' }] },
+    };
+    expect(priceOfLocks(locked, board)!.cost.must).toBe(0);
+  });
   test('each place a link could end on is priced: the one in use costs nothing, one that would drive the part itself out cannot be had', () => {
     const found = alternativesOf(build, board, 'b').find((n) => n.need === 'serial')!.alternatives;
     expect(found.map((a) => [a.to, a.chosen, a.price?.cost.must ?? null])).toEqual([

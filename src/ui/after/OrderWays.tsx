@@ -72,6 +72,8 @@ export function OrderWays({ lines, aim, onAim }: { lines: BasketLine[]; aim: Aim
           ? `${money(order.totalCents - budget, build.currency)} over`
           : `${money(budget - order.totalCents, build.currency)} left`}
         .
+        {order.moreCents > 0 &&
+          ` Shipping that nobody says may come to ${money(order.moreCents, build.currency)} more.`}
       </Box>
       {order.parcels.map((p) => {
         const inside = lines.filter((l) => order.from.some((f) => f.key === l.key && f.shop === p.shop));

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import { ThemeProvider, type Theme } from '@mui/material/styles';
 import type { ReactNode } from 'react';
 import { useRoom } from './store';
 
@@ -17,12 +18,24 @@ const still = {
   },
 };
 
+/** Lists are no elements of a form that a fieldset could hold still. */
+const listsStandStill = (theme: Theme): Theme => ({
+  ...theme,
+  components: {
+    ...theme.components,
+    MuiSelect: {
+      ...theme.components?.MuiSelect,
+      defaultProps: { ...theme.components?.MuiSelect?.defaultProps, readOnly: true, IconComponent: () => null },
+    },
+  },
+});
+
 /** What says how something is, and changes it: everybody sees it, and for those who only look it stands still. */
 export function ChangedByWriters({ children }: { children: ReactNode }) {
   const { rights } = useRoom('rights');
   return (
     <Box component="fieldset" role="none" disabled={!rights.mayWrite} sx={still}>
-      {children}
+      {rights.mayWrite ? children : <ThemeProvider theme={listsStandStill}>{children}</ThemeProvider>}
     </Box>
   );
 }
