@@ -13,7 +13,7 @@ const read = <F extends 'rung-shelf' | 'rung-build'>(path: string, format: F) =>
   if (!file.ok) throw new Error(path);
   return file.value;
 };
-const boards = read('shelf.json', 'rung-shelf').boards.filter((_, i) => i % 4 === 0);
+const boards = read('shelf.json', 'rung-shelf').boards.filter((_, i) => i % 6 === 0);
 const build = read('builds/belfry-six.json', 'rung-build');
 const other = read('builds/saltgrass.json', 'rung-build');
 
