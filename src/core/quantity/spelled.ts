@@ -9,7 +9,7 @@ export function span(low: number, high: number, unit: string, digits = 1): strin
 
 /** A number of things in words: 1 board, 2 boards, 3 entries. */
 export function counted(n: number, thing: string): string {
-  return `${num(n, 0)} ${n === 1 ? thing : thing.replace(/y$/, 'ie').concat('s')}`;
+  return `${num(n, 0)} ${n === 1 ? thing : thing.replace(/(?<![aeou])y$/, 'ie').concat('s')}`;
 }
 
 export function list(words: readonly string[]): string {

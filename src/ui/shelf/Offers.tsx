@@ -150,8 +150,8 @@ function TypeOffer({
       shippingCents: shipping === null ? null : centsOf(shipping),
       ...(days === null ? {} : { deliveryDays: days }),
     });
-    reset({ shop: '', price: null, shipping: null, days: null, currency });
     setFocus('shop');
+    reset({ shop: '', price: null, shipping: null, days: null, currency });
   });
   const unit = isCurrency(currency) ? currencySign(currency) : currency;
   return (
