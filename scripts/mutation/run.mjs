@@ -20,9 +20,9 @@ const rooms = args.length > 0 ? args : ['circuit', 'wiring', 'rungs', 'decide', 
 
 /** Searches over thousands of random problems: they would run for every mutant. */
 const tooLong = /tests\/hostile|soundness|solver\/(oracle|general|improve|search|solve)|wiring\/verify/;
-/** Of the tests that run a mutant the quickest, until they would take so long together. */
+/** Of the tests of its room that run a mutant the quickest, until they would take so long together, and as long of all others. */
 const mostMs = 5 * longestMs;
-const patienceMs = 30_000 + 3 * mostMs;
+const patienceMs = 30_000 + 6 * mostMs;
 /** Those that were slow in an earlier room are not even run once. */
 const slowFile = `.rung/mutants/slow-${longestMs}.txt`;
 
@@ -77,11 +77,12 @@ function whoRuns({ tests, by }, room) {
         own.hits = Math.max(own.hits, hits);
       }
     }
-  let ms = 0;
-  const quickest = (among) => (
-    (ms = 0),
-    among.sort((a, b) => tests[a].ms - tests[b].ms).filter((i) => (ms += tests[i].ms) <= mostMs)
-  );
+  const ofRoom = (i) => tests[i].file.startsWith(`src/core/${room}/`);
+  const within = (some) => {
+    let ms = 0;
+    return some.sort((a, b) => tests[a].ms - tests[b].ms).filter((i) => (ms += tests[i].ms) <= mostMs);
+  };
+  const quickest = (among) => [...within(among.filter(ofRoom)), ...within(among.filter((i) => !ofRoom(i)))];
   const msOf = (file) => tests.reduce((sum, t) => sum + (t.file === file ? t.ms : 0), 0);
   // The three quickest, and of those of the room itself the longest: it asks the most.
   const quickFiles = (loads) => {
