@@ -45,6 +45,8 @@ const ofColour = ['color-contrast', 'link-in-text-block'];
 export async function expectAccessible(page: Page): Promise<void> {
   // Colours on their way from one scheme to the other have no contrast of their own.
   await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
+  // Between two screens there is none for a moment.
+  await until(page, () => document.title !== '');
   await page.evaluate(axe);
   for (const [scheme, rules] of [
     ['light', wcag],

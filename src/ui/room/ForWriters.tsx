@@ -18,6 +18,8 @@ const still = {
   },
 };
 
+const asItIs = (theme: Theme): Theme => theme;
+
 /** Lists are no elements of a form that a fieldset could hold still. */
 const listsStandStill = (theme: Theme): Theme => ({
   ...theme,
@@ -35,7 +37,7 @@ export function ChangedByWriters({ children }: { children: ReactNode }) {
   const { rights } = useRoom('rights');
   return (
     <Box component="fieldset" role="none" disabled={!rights.mayWrite} sx={still}>
-      {rights.mayWrite ? children : <ThemeProvider theme={listsStandStill}>{children}</ThemeProvider>}
+      <ThemeProvider theme={rights.mayWrite ? asItIs : listsStandStill}>{children}</ThemeProvider>
     </Box>
   );
 }
