@@ -28,7 +28,7 @@ const likely: Record<string, string[]> = {
   saltgrass: ['oxbow-heron-wing', 'tarnfield-plover', 'quillon-turnpike'],
   thimble: ['dunmarrow-grebe', 'quillon-coracle', 'dunmarrow-teal'],
 };
-/** Of the first the mass and the pads are unknown, the second is offered without its shipping, the third is left out of some tests for the time that it takes. */
+/** Of the first the mass and the pads are unknown, of the second what sending it costs. */
 const few = (id: string): Board[] =>
   likely[id]!.map((name, i) => {
     const board = shelf.find((b) => b.id === name)!;

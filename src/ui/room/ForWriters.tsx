@@ -20,6 +20,8 @@ const still = {
 
 const asItIs = (theme: Theme): Theme => theme;
 
+const noArrow = () => null;
+
 /** Lists are no elements of a form that a fieldset could hold still. */
 const listsStandStill = (theme: Theme): Theme => ({
   ...theme,
@@ -27,7 +29,7 @@ const listsStandStill = (theme: Theme): Theme => ({
     ...theme.components,
     MuiSelect: {
       ...theme.components?.MuiSelect,
-      defaultProps: { ...theme.components?.MuiSelect?.defaultProps, readOnly: true, IconComponent: () => null },
+      defaultProps: { ...theme.components?.MuiSelect?.defaultProps, readOnly: true, IconComponent: noArrow },
     },
   },
 });
