@@ -31,9 +31,9 @@ async function heard(...asked: Parameters<typeof ask>): Promise<{ ok: boolean; s
 }
 
 /**
- * Clients that each save a build of their own again and again until `over`; what does not go is sent again as it was. Lost: a save that was said to be kept and is older in the end.
+ * Clients that each save a build of their own again and again until `over`, which is asked with what was told up to then; what does not go is sent again as it was. Lost: a save that was said to be kept and is older in the end.
  */
-export async function editing(addresses: string[], clients: number, over: () => boolean): Promise<Told> {
+export async function editing(addresses: string[], clients: number, over: (told: Told) => boolean): Promise<Told> {
   const told: Told = { acknowledged: 0, lost: 0, others: {}, ms: [] };
   const other = (reply: { status: number } | null) => {
     const what = reply ? String(reply.status) : 'no answer';
@@ -57,7 +57,7 @@ export async function editing(addresses: string[], clients: number, over: () => 
       if (there?.ok) mine = { id, ...(JSON.parse(there.text) as Omit<Saved, 'id'>) };
     }
     let kept = -1;
-    for (let i = 0; !over(); i++) {
+    for (let i = 0; !over(told); i++) {
       const build: Saved['build'] = { ...mine.build, craft: `Edit ${i}` };
       for (;;) {
         const begun = performance.now();

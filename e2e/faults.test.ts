@@ -58,14 +58,17 @@ const noted = (fault: string, told: Told) => {
 };
 afterAll(() => console.table(table));
 
-/** Edits while something is done to Rung. */
+/** Edits while something is done to Rung, and after it until as many as there are clients were saved again, however slow the machine. */
 async function amid(fault: string, addresses: string[], clients: number, harm: () => Promise<unknown>): Promise<Told> {
-  let over = false;
-  const told = editing(addresses, clients, () => over);
+  let harmed = false;
+  let enough = Infinity;
+  const told = editing(addresses, clients, ({ acknowledged }) => {
+    if (harmed && enough === Infinity) enough = acknowledged + clients;
+    return acknowledged >= enough;
+  });
   await wait(400);
   await harm();
-  await wait(600);
-  over = true;
+  harmed = true;
   return noted(fault, await told);
 }
 
@@ -79,7 +82,6 @@ describe('what was said to be kept is there afterwards', () => {
       }
     });
     expect(told.lost).toBe(0);
-    expect(told.acknowledged).toBeGreaterThan(3);
     // A conflict would be one with oneself.
     expect(Object.keys(told.others)).not.toContain('409');
   });
@@ -116,7 +118,6 @@ describe('what was said to be kept is there afterwards', () => {
       database = await startCluster(cluster, portOf(database.url));
     });
     expect(told.lost).toBe(0);
-    expect(told.acknowledged).toBeGreaterThan(6);
     expect(Object.keys(told.others)).toEqual(['503']);
   });
 
