@@ -48,8 +48,9 @@ export default defineConfig({
           include: ['e2e/**/*.test.ts'],
           setupFiles: ['e2e/own-server.ts'],
           isolate: false,
-          testTimeout: 240_000,
-          hookTimeout: 120_000,
+          // A wait that fails says so well before.
+          testTimeout: 600_000,
+          hookTimeout: 300_000,
           // As many as there are servers.
           maxWorkers: 2,
         },

@@ -32,7 +32,7 @@ export async function openBrowser(more: string[] = []): Promise<{ browser: Brows
 }
 
 /** A machine that is at work on more than this must not make a wait fail. */
-const patienceMs = 60_000;
+const patienceMs = 150_000;
 /** Between two looks: what is looked at is laid out anew for each. */
 const betweenMs = 100;
 

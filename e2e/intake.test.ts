@@ -88,28 +88,23 @@ const readings = (page: Page) =>
   );
 const understood = (page: Page) =>
   page.waitForSelector('[aria-label="Figures understood"] [role=row]', { timeout: 120_000 });
-const long = 240_000;
 
 describe('a page from anywhere', () => {
-  test.each(['page', 'saved', 'manual'] as const)(
-    '%s: its figures are sure, its pads are listed',
-    async (name) => {
-      await at(async (page) => {
-        await open(page, files[name]);
-        await understood(page);
-        const found = await readings(page);
-        expect(found).toContain('regulator, V@A 5@2.5 sure');
-        expect(found).toContain('length 36 sure');
-        await waitForText(page, '8 pads listed, 2 ports among them');
-        await waitForText(page, 'In the parcel: a capacitor of 470 uF, 35 V and soft mounts');
-        await waitForText(page, 'Regulators: 3.3 V, linear, out of 5 V');
-        await clickOn(page, 'Add the bridge');
-        await page.waitForSelector('[role=group][aria-label="JP1"]');
-        await expectAccessible(page);
-      });
-    },
-    long,
-  );
+  test.each(['page', 'saved', 'manual'] as const)('%s: its figures are sure, its pads are listed', async (name) => {
+    await at(async (page) => {
+      await open(page, files[name]);
+      await understood(page);
+      const found = await readings(page);
+      expect(found).toContain('regulator, V@A 5@2.5 sure');
+      expect(found).toContain('length 36 sure');
+      await waitForText(page, '8 pads listed, 2 ports among them');
+      await waitForText(page, 'In the parcel: a capacitor of 470 uF, 35 V and soft mounts');
+      await waitForText(page, 'Regulators: 3.3 V, linear, out of 5 V');
+      await clickOn(page, 'Add the bridge');
+      await page.waitForSelector('[role=group][aria-label="JP1"]');
+      await expectAccessible(page);
+    });
+  });
 
   test.each(['screenshot', 'photo', 'scan'] as const)(
     '%s: its print is read, and nothing of it is called sure',
@@ -133,86 +128,73 @@ describe('a page from anywhere', () => {
         await clickOn(page, 'Put away');
       });
     },
-    long,
   );
 
-  test(
-    'a price whose money the page does not name is taken once it is said',
-    async () => {
-      await at(async (page) => {
-        await page.waitForSelector('[aria-label="Text of the spec sheet"]');
-        await page.focus('[aria-label="Text of the spec sheet"]');
-        await page.keyboard.sendCharacter('UARTs: 7\nPrice ~~1 499~~ 1 299 kr, frakt 49 kr');
-        await waitForText(page, 'Price 1299.00, shipping 49.00. Which money it is the page does not say');
-        const offer = '[role=group][aria-label^="Price 1299.00"]';
-        const refused = () => page.$eval(`${offer} button`, (b) => (b as HTMLButtonElement).disabled);
-        expect(await refused()).toBe(true);
-        const [, money] = await page.$$(`${offer} input`);
-        await money!.type('sek');
-        await page.keyboard.press('Enter');
-        await until(page, (at: string) => !document.querySelector(`${at} button`)!.matches(':disabled'), offer);
-        await clickOn(page, 'Add the offer');
-        await waitForText(page, 'SEK');
-      });
-    },
-    long,
-  );
+  test('a price whose money the page does not name is taken once it is said', async () => {
+    await at(async (page) => {
+      await page.waitForSelector('[aria-label="Text of the spec sheet"]');
+      await page.focus('[aria-label="Text of the spec sheet"]');
+      await page.keyboard.sendCharacter('UARTs: 7\nPrice ~~1 499~~ 1 299 kr, frakt 49 kr');
+      await waitForText(page, 'Price 1299.00, shipping 49.00. Which money it is the page does not say');
+      const offer = '[role=group][aria-label^="Price 1299.00"]';
+      const refused = () => page.$eval(`${offer} button`, (b) => (b as HTMLButtonElement).disabled);
+      expect(await refused()).toBe(true);
+      const [, money] = await page.$$(`${offer} input`);
+      await money!.type('sek');
+      await page.keyboard.press('Enter');
+      await until(page, (at: string) => !document.querySelector(`${at} button`)!.matches(':disabled'), offer);
+      await clickOn(page, 'Add the offer');
+      await waitForText(page, 'SEK');
+    });
+  });
 
-  test(
-    'what is sure is taken with one key; the figure shows the place on its page',
-    async () => {
-      await at(async (page) => {
-        await open(page, files.manual);
-        await understood(page);
-        await page.focus('[aria-label="Figures understood"]');
-        await page.keyboard.press('a');
-        await waitForText(page, 'Take the 0 that are sure');
-        await page.waitForSelector('button[aria-label^="show the line"]');
-        // The picture of the page comes a moment later.
-        await page.waitForNetworkIdle();
-        await page.$eval('button[aria-label^="show the line"]', (b) => (b as HTMLElement).click());
-        await page.waitForSelector('[role=dialog] [data-testid=marked-place]');
-        await waitForText(page, 'manual.pdf, page 1');
-        await expectAccessible(page);
-      });
-    },
-    long,
-  );
+  test('what is sure is taken with one key; the figure shows the place on its page', async () => {
+    await at(async (page) => {
+      await open(page, files.manual);
+      await understood(page);
+      await page.focus('[aria-label="Figures understood"]');
+      await page.keyboard.press('a');
+      await waitForText(page, 'Take the 0 that are sure');
+      await page.waitForSelector('button[aria-label^="show the line"]');
+      // The picture of the page comes a moment later.
+      await page.waitForNetworkIdle();
+      await page.$eval('button[aria-label^="show the line"]', (b) => (b as HTMLElement).click());
+      await page.waitForSelector('[role=dialog] [data-testid=marked-place]');
+      await waitForText(page, 'manual.pdf, page 1');
+      await expectAccessible(page);
+    });
+  });
 
-  test(
-    'what cannot be read says so in a sentence, and keeps the page',
-    async () => {
-      const bad = {
-        'locked.bin': Buffer.from([0, 1, 2, 3, 0, 0]),
-        'broken.pdf': Buffer.from('%PDF-1.7\nnothing'),
-        'empty.txt': Buffer.alloc(0),
-        'broken.png': Buffer.from([0x89, 0x50, 0x4e, 0x47, 1, 2, 3]),
-        'broken.xlsx': Buffer.from('PK\u0003\u0004nothing'),
-        'empty.mhtml': Buffer.from(
-          'From: x\r\nMIME-Version: 1.0\r\nContent-Type: multipart/related; boundary="b"\r\n\r\n--b--',
-        ),
-      };
-      const sentences = {
-        'locked.bin': 'is neither text, a web page',
-        'broken.pdf': 'This PDF cannot be opened',
-        'empty.txt': 'is empty',
-        'broken.png': 'The picture cannot be read',
-        'broken.xlsx': 'cannot be opened as a table',
-        'empty.mhtml': 'holds no page that can be read',
-      };
-      await at(async (page) => {
-        for (const [name, bytes] of Object.entries(bad)) {
-          const file = path.join(folder, name);
-          writeFileSync(file, bytes);
-          await open(page, file);
-          await until(
-            page,
-            (s) => document.querySelector('section [role=alert]')?.textContent?.includes(s),
-            sentences[name as keyof typeof sentences],
-          );
-        }
-      });
-    },
-    long,
-  );
+  test('what cannot be read says so in a sentence, and keeps the page', async () => {
+    const bad = {
+      'locked.bin': Buffer.from([0, 1, 2, 3, 0, 0]),
+      'broken.pdf': Buffer.from('%PDF-1.7\nnothing'),
+      'empty.txt': Buffer.alloc(0),
+      'broken.png': Buffer.from([0x89, 0x50, 0x4e, 0x47, 1, 2, 3]),
+      'broken.xlsx': Buffer.from('PK\u0003\u0004nothing'),
+      'empty.mhtml': Buffer.from(
+        'From: x\r\nMIME-Version: 1.0\r\nContent-Type: multipart/related; boundary="b"\r\n\r\n--b--',
+      ),
+    };
+    const sentences = {
+      'locked.bin': 'is neither text, a web page',
+      'broken.pdf': 'This PDF cannot be opened',
+      'empty.txt': 'is empty',
+      'broken.png': 'The picture cannot be read',
+      'broken.xlsx': 'cannot be opened as a table',
+      'empty.mhtml': 'holds no page that can be read',
+    };
+    await at(async (page) => {
+      for (const [name, bytes] of Object.entries(bad)) {
+        const file = path.join(folder, name);
+        writeFileSync(file, bytes);
+        await open(page, file);
+        await until(
+          page,
+          (s) => document.querySelector('section [role=alert]')?.textContent?.includes(s),
+          sentences[name as keyof typeof sentences],
+        );
+      }
+    });
+  });
 });

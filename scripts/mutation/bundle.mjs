@@ -6,7 +6,7 @@ import { createInjector } from 'typed-inject';
 
 const quiet = { isDebugEnabled: () => false, debug() {}, info() {}, warn() {}, error() {}, trace() {}, fatal() {} };
 
-/** All mutants of `sources`, switched by their ids within one bundle of the test files. */
+/** All mutants of `sources`, switched by their ids within one bundle of the test files; and which files import each file. */
 export async function bundle(sources, testFiles, outfile) {
   const instrumenter = createInjector().provideValue('logger', quiet).injectFunction(createInstrumenter);
   const { files, mutants } = await instrumenter.instrument(
@@ -15,7 +15,8 @@ export async function bundle(sources, testFiles, outfile) {
   );
   const mutated = new Map(files.map((f) => [f.name, f.content]));
   const harness = path.resolve('scripts/mutation/harness.mjs');
-  await build({
+  const { metafile } = await build({
+    metafile: true,
     stdin: {
       contents: [
         `export { tests, runTest } from ${JSON.stringify(harness)};`,
@@ -50,11 +51,17 @@ export async function bundle(sources, testFiles, outfile) {
       },
     ],
   });
-  return mutants.map(({ id, fileName, location, mutatorName, replacement }) => ({
-    id,
-    file: path.relative(process.cwd(), fileName),
-    line: location.start.line + 1,
-    mutatorName,
-    replacement,
-  }));
+  const importers = new Map();
+  for (const [name, { imports }] of Object.entries(metafile.inputs))
+    for (const { path: imported } of imports) importers.set(imported, [...(importers.get(imported) ?? []), name]);
+  return {
+    mutants: mutants.map(({ id, fileName, location, mutatorName, replacement }) => ({
+      id,
+      file: path.relative(process.cwd(), fileName),
+      line: location.start.line + 1,
+      mutatorName,
+      replacement,
+    })),
+    importers,
+  };
 }

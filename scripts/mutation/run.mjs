@@ -63,10 +63,14 @@ async function start(file, from = {}) {
   };
 }
 
-/** Which tests, and the loading of which test files, run each mutant. */
-function whoRuns({ tests, by }, room) {
+/**
+ * Which tests, and the loading of which test files, run each mutant. A constant of a file is worked out once, while the first test file loads that asks for it: who uses it is who runs
+ * anything else of its file, or of the files that import it.
+ */
+function whoRuns({ tests, by }, room, { fileOf, importers }) {
   const usable = (i) => tests[i].fault === null && tests[i].ms < longestMs;
   const runs = new Map();
+  const inFile = new Map();
   for (const [who, ids] of by)
     for (const [id, hits] of Object.entries(ids)) {
       const own = runs.get(id) ?? { among: [], loads: [], hits: 0 };
@@ -75,8 +79,17 @@ function whoRuns({ tests, by }, room) {
       else if (usable(Number(who))) {
         own.among.push(Number(who));
         own.hits = Math.max(own.hits, hits);
+        const file = fileOf.get(id);
+        inFile.set(file, (inFile.get(file) ?? new Set()).add(Number(who)));
       }
     }
+  const users = (file, asked = new Set([file])) => {
+    const own = inFile.get(file);
+    if (own) return own;
+    const further = (importers.get(file) ?? []).filter((f) => !asked.has(f));
+    for (const f of further) asked.add(f);
+    return new Set(further.flatMap((f) => [...users(f, asked)]));
+  };
   const ofRoom = (i) => tests[i].file.startsWith(`src/core/${room}/`);
   const within = (some) => {
     let ms = 0;
@@ -90,14 +103,19 @@ function whoRuns({ tests, by }, room) {
     const own = quick.filter((f) => f.startsWith(`src/core/${room}/`)).at(-1);
     return [...new Set([...quick.slice(0, 3), ...(own ? [own] : [])])];
   };
-  for (const own of runs.values()) Object.assign(own, { among: quickest(own.among), loads: quickFiles(own.loads) });
+  for (const [id, own] of runs) {
+    const loads = quickFiles(own.loads);
+    const anew =
+      own.loads.length > 0 ? quickest([...users(fileOf.get(id))].filter((i) => !loads.includes(tests[i].file))) : [];
+    Object.assign(own, { among: quickest(own.among), loads, anew });
+  }
   return runs;
 }
 
 async function room(name) {
   const file = path.resolve(`.rung/mutants/${name}.mjs`);
   mkdirSync(path.dirname(file), { recursive: true });
-  const all = await bundle(
+  const { mutants: all, importers } = await bundle(
     filesOf(`src/core/${name}`, (f) => !isTest(f)),
     testFiles,
     file,
@@ -110,7 +128,7 @@ async function room(name) {
   const slowNow = covered.tests.filter((t) => t.ms >= longestMs).map((t) => `${t.file} ${t.name}`);
   writeFileSync(slowFile, slowNow.join('\n'));
   for (const t of covered.tests) if (t.fault !== null) console.error(`Fails without any mutant: ${t.file} ${t.name}`);
-  const runs = whoRuns(covered, name);
+  const runs = whoRuns(covered, name, { fileOf: new Map(all.map((m) => [m.id, m.file])), importers });
   const count = { mutants: mutants.length, noticed: 0, 'never ends': 0, survived: 0, 'not run': 0 };
   const survivors = [];
   const noticedBy = new Map();
@@ -130,10 +148,14 @@ async function room(name) {
         worker = await start(file);
       }
     }
-    if (found.value === null && own && own.loads.length > 0) {
-      // What a test file works out while it loads is worked out anew, with the mutant in place from the start.
-      const again = await start(file, { active: mutant.id, only: own.loads });
-      found = again.failed ? { value: -1 } : await again.ask({ id: mutant.id, mostHits: Infinity });
+    if (found.value === null && own && own.loads.length + own.anew.length > 0) {
+      // What is worked out while a file loads is worked out anew, with the mutant in place from the start.
+      const only = [...new Set([...own.loads, ...own.anew.map((i) => covered.tests[i].file)])];
+      const again = await start(file, { active: mutant.id, only });
+      const among = [...covered.tests.entries()]
+        .filter(([, t]) => only.includes(t.file))
+        .flatMap(([i, t], place) => (own.loads.includes(t.file) || own.anew.includes(i) ? [place] : []));
+      found = again.failed ? { value: -1 } : await again.ask({ id: mutant.id, among, mostHits: Infinity });
       await again.end();
     }
     if (found.late || found.error) count['never ends'] += 1;
