@@ -59,6 +59,7 @@ export async function bundle(sources, testFiles, outfile) {
       id,
       file: path.relative(process.cwd(), fileName),
       line: location.start.line + 1,
+      location,
       mutatorName,
       replacement,
     })),

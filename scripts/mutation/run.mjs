@@ -2,10 +2,11 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { bundle } from './bundle.mjs';
+import { typesOf } from './types.mjs';
 
 /**
  * Mutation testing of rooms of the core: `npm run mutation -- [ROOM…] [--every 10] [--longest SECONDS]`. Every file of a room is changed in small ways (the mutators of Stryker), and all tests of the core
- * that run a changed place are tried until one notices. Prints what was noticed, room by room; survivors are written to `.rung/mutants/ROOM.txt`.
+ * that run a changed place are tried until one notices; what none notices the types may refuse. Prints what was noticed, room by room; survivors are written to `.rung/mutants/ROOM.txt`.
  */
 const args = process.argv.slice(2);
 const option = (name, otherwise) => {
@@ -115,11 +116,8 @@ function whoRuns({ tests, by }, room, { fileOf, importers }) {
 async function room(name) {
   const file = path.resolve(`.rung/mutants/${name}.mjs`);
   mkdirSync(path.dirname(file), { recursive: true });
-  const { mutants: all, importers } = await bundle(
-    filesOf(`src/core/${name}`, (f) => !isTest(f)),
-    testFiles,
-    file,
-  );
+  const sources = filesOf(`src/core/${name}`, (f) => !isTest(f));
+  const { mutants: all, importers } = await bundle(sources, testFiles, file);
   const mutants = all.filter((_, i) => i % every === 0);
   let worker = await start(file);
   if (worker.failed) throw new Error(worker.failed);
@@ -129,7 +127,8 @@ async function room(name) {
   writeFileSync(slowFile, slowNow.join('\n'));
   for (const t of covered.tests) if (t.fault !== null) console.error(`Fails without any mutant: ${t.file} ${t.name}`);
   const runs = whoRuns(covered, name, { fileOf: new Map(all.map((m) => [m.id, m.file])), importers });
-  const count = { mutants: mutants.length, noticed: 0, 'never ends': 0, survived: 0, 'not run': 0 };
+  const count = { mutants: mutants.length, noticed: 0, 'never ends': 0, 'types refuse': 0, survived: 0, 'not run': 0 };
+  const refused = typesOf(sources, importers);
   const survivors = [];
   const noticedBy = new Map();
   for (const [n, mutant] of mutants.entries()) {
@@ -160,6 +159,7 @@ async function room(name) {
     }
     if (found.late || found.error) count['never ends'] += 1;
     else if (found.value !== null) count.noticed += 1;
+    else if (refused(mutant)) count['types refuse'] += 1;
     else {
       count[own ? 'survived' : 'not run'] += 1;
       const change = mutant.replacement.replace(/\s+/g, ' ').slice(0, 160);
@@ -168,8 +168,9 @@ async function room(name) {
   }
   await worker.end();
   writeFileSync(`.rung/mutants/${name}.txt`, survivors.join('\n'));
-  const noticed = count.noticed + count['never ends'];
-  return { ...count, '% noticed': Math.round((1000 * noticed) / mutants.length) / 10 };
+  const byTests = count.noticed + count['never ends'];
+  const percent = (some) => Math.round((1000 * some) / mutants.length) / 10;
+  return { ...count, '% by tests': percent(byTests), '% by npm test': percent(byTests + count['types refuse']) };
 }
 
 const table = {};
