@@ -125,6 +125,9 @@ describe('the reader on the corpora', () => {
         ['widthMm', 33.02],
       ],
     ],
+    ['Alimentation 4,5 a 10 V', [['packMaxVolts', 10]]],
+    ['Voeding: van 7 tot 26 V', [['packMaxVolts', 26]]],
+    ['BEC: 5 V, 2 a 3 A', [['regulators', '5@2']]],
     [
       'Weight 8 g controller only, stack 20 g',
       [

@@ -40,9 +40,9 @@ const voltsBehind = new RegExp(
   `^ ?(?:\\( ?)?(?:max )?(?:@|at|à|bei|bij|sous|przy|при|vid|ved|con|a|/|x|\\() ?${N} ?${V}\\b(?! ?(?:-|to)\\b)`,
 );
 const voltsBefore = new RegExp(`(?<![\\d.,]|[-–] ?|\\bto )${N} ?${V}[ ,:/(@]{1,3}$`);
-/** "Draw (12 V input): 240 mA": the volts of a whole line, which stand in its label. */
+/** "Draw (12 V input): 240 mA", "| Draw at 12 V | 240 mA |": the volts of a whole line, which stand in its label. */
 const voltsInLabel = new RegExp(
-  `(?:^|\\n)[^\\n:\\d]{0,40}(?<![\\d.,]|[-–] ?|\\bto )${N} ?${V}\\b[^\\n:\\d]{0,20}:[^\\n]{0,160}$`,
+  `(?:^|\\n)[^\\n:\\d]{0,40}(?<![\\d.,]|[-–] ?|\\bto )${N} ?${V}\\b[^\\n:\\d]{0,20}[:|][^\\n]{0,160}$`,
 );
 const several = 'leds?|lights?|pixels?|servos?|motors?|channels?';
 const howMany = new RegExp(`\\b(\\d{1,3}|${countWords}) ?x? ?(?:rgb |micro |mini |digital )?(?:${several})\\b`);

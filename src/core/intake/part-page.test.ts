@@ -53,6 +53,23 @@ describe('what a line or a page says of a part', () => {
     ['Module, 4.5~5.5V, 60mA(avg) 180mA(max)', { typicalAmps: 0.06, peakAmps: 0.18 }],
     ['Camera, 110mA@5V, 60 mA@12V', { typicalAmps: 0.11, atVolts: 5 }],
     ['pack 1500 mAh', { typicalAmps: null }],
+    // In other languages a range is no amperes; one end is not both; a table is of all its columns.
+    ['Alimentación: 7 a 26 V. Consumo 0,6 A a 12 V', { minVolts: 7, maxVolts: 26, typicalAmps: 0.6, atVolts: 12 }],
+    ['Alimentation: 4,5 a 10 V, consommation 120 mA', { minVolts: 4.5, maxVolts: 10, typicalAmps: 0.12 }],
+    ['Napájení: od 7 do 26 V', { minVolts: 7, maxVolts: 26 }],
+    ['Alimentazione da 2S a 6S', { minVolts: 6, maxVolts: 25.2 }],
+    ['BEC 2 a 5 V', { minVolts: 5, maxVolts: 5 }],
+    ['Max input voltage: 26 V. Min input voltage: 7 V', { minVolts: 7, maxVolts: 26 }],
+    ['Max input voltage: 26 V', { minVolts: null, maxVolts: 26 }],
+    ['Do not exceed 5.5 V. 80 mA', { minVolts: null, maxVolts: 5.5, typicalAmps: 0.08 }],
+    ['| Input | 2S-6S |\n| Current (5 V) | 1.2 A |', { minVolts: 6, maxVolts: 25.2, typicalAmps: 1.2, atVolts: 5 }],
+    ['Supply: up to 6S', { minVolts: null, maxVolts: 25.2 }],
+    ['4.5 V < Vin < 28 V', { minVolts: 4.5, maxVolts: 28 }],
+    ['Supply: min. 4.5 V, typ. 5 V, max. 5.5 V', { minVolts: 4.5, maxVolts: 5.5 }],
+    [
+      '| Input | 9 V | 12 V | 16 V |\n| Draw | 1.1 A | 0.8 A | 0.6 A |',
+      { minVolts: 9, maxVolts: 16, typicalAmps: 1.1 },
+    ],
   ])('%s', (text, expected) => expect(readPartPage(text)).toMatchObject(expected));
 
   test('fills what is unknown of a part and nothing else, as a claim with its words', () => {

@@ -34,7 +34,7 @@ function* endsIn(t: string, pattern: string, read: (groups: string[]) => PartSup
     const before = t.slice(Math.max(0, found.index - 48), found.index);
     const clause = before.slice(Math.max(...[';', '. ', '\n'].map((e) => before.lastIndexOf(e))) + 1);
     const after = t.slice(found.index + found[0].length).slice(0, 20);
-    const isLabelled = labelled.test(clause);
+    const isLabelled = labelled.test(clause) || /\b(?:input|supply|voltage)\b/.test(found[0]);
     // "12 V out, in 14-60 V".
     const own = isLabelled ? clause.slice(clause.lastIndexOf(',') + 1) : clause;
     if (ofAnother.test(own) || another.test(after) || saidAt.test(clause)) continue;
@@ -43,6 +43,10 @@ function* endsIn(t: string, pattern: string, read: (groups: string[]) => PartSup
     yield { ...ends, labelled: isLabelled };
   }
 }
+
+const ofIt = '(?: (?:input|supply|operating|working))?(?: voltage)? ?:? ?';
+const least = `min(?:imum|\\.)?${ofIt}`;
+const most = `max(?:imum|\\.)?${ofIt}`;
 
 const both = ([low, high]: string[]): PartSupply => ({ minVolts: num(low), maxVolts: num(high) });
 /** A lithium cell from its least to its most: 3.0 to 4.2 V, common practice. */
@@ -54,14 +58,14 @@ const ofCells = ([low, high]: string[]): PartSupply => ({
 /** One way of writing a supply, the surest first. */
 const inVolts: [pattern: string, read: (groups: string[]) => PartSupply][] = [
   [`${start}${N} ?${T} ?\\(?min(?:imum|\\b)[^\\n\\d]{1,8}${N} ?${T} ?\\(?max`, both],
-  [`\\bmin(?:imum|\\.)? ?:? ?${N} ?${T}[^\\n\\d]{1,16}\\bmax(?:imum|\\.)? ?:? ?${N} ?${T}`, both],
-  [
-    `\\bmax(?:imum|\\.)? ?:? ?${N} ?${T}[^\\n\\d]{1,16}\\bmin(?:imum|\\.)? ?:? ?${N} ?${T}`,
-    ([high, low]) => both([low!, high!]),
-  ],
+  [`\\b${least}${N} ?${T}[^\\n\\d]{1,16}(?:\\d(?:[.,]\\d)? ?${T}[^\\n\\d]{1,8})?\\b${most}${N} ?${T}`, both],
+  [`\\b${most}${N} ?${T}[^\\n\\d]{1,16}\\b${least}${N} ?${T}`, ([high, low]) => both([low!, high!])],
+  [`${start}${N} ?${T}? ?(?:≤|<=?) ?v[a-z]{0,5} ?(?:≤|<=?) ?${N} ?${T}`, both],
   [`${start}${N} ?${T}? ?${to} ?\\+?${N} ?${T}\\b`, both],
   [`${start}${N} ?${T} a ${N} ?${T}\\b`, both],
   [`${start}${N} ?${T} ?\\(${N} ?${T}? ?${to} ?${N} ?${T}?\\)`, ([, low, high]) => both([low!, high!])],
+  // The columns of a table of its draw.
+  [`${start}${N} ?${T} ?(?:\\| ?\\d{1,2}(?:[.,]\\d)? ?${T} ?){1,6}\\| ?${N} ?${T}`, both],
   // Two that it takes are what lies between where they are near each other: "5 V/6 V".
   [
     `${start}${N} ?${T} ?(?:/|or) ?${N} ?${T}\\b`,
@@ -70,16 +74,20 @@ const inVolts: [pattern: string, read: (groups: string[]) => PartSupply][] = [
 ];
 /** "7.4 V (2S)" is what such a pack is called: it takes one that is full as well. */
 const inCells: typeof inVolts = [
-  [`${start}(\\d{1,2}) ?s? ?(?:${to}|/ ?\\.{2,3} ?/) ?(\\d{1,2}) ?(?:s\\b(?!ec)|cells?\\b)`, ofCells],
+  [`${start}(\\d{1,2}) ?s? ?(?:${to}|a|até|hasta|až|/ ?\\.{2,3} ?/) ?(\\d{1,2}) ?(?:s\\b(?!ec)|cells?\\b)`, ofCells],
   [`${start}(?:3[.,][67]|7[.,][24]|11[.,]1|14[.,]8|18[.,]5|22[.,]2) ?${T}[ ,(/]{1,3}(\\d) ?s\\b(?!ec)`, ofCells],
   [`\\b(\\d) ?s\\b[ ,(/]{1,3}(?:3[.,][67]|7[.,][24]|11[.,]1|14[.,]8|18[.,]5|22[.,]2) ?${T}\\b`, ofCells],
 ];
 const lessSure: typeof inVolts = [
   [
-    `\\b(?:up to|max(?:imum|\\.)?|below|under|≤|<=) ?:? ?${N} ?${T}\\b`,
+    `(?:\\b(?:up to|${most}|below|under|less than|(?:not?|never) (?:to )?(?:exceed(?:ing)?|more than|above|over))|≤|<=) ?:? ?${N} ?${T}\\b`,
     ([high]) => ({ minVolts: null, maxVolts: num(high) }),
   ],
-  [`\\b(?:min(?:imum|\\.)?|at least|≥|>=) ?:? ?${N} ?${T}\\b`, ([low]) => ({ minVolts: num(low), maxVolts: null })],
+  [`(?:\\b(?:${least}|at least)|≥|>=) ?:? ?${N} ?${T}\\b`, ([low]) => ({ minVolts: num(low), maxVolts: null })],
+  [
+    `\\b(?:up to|${most}) ?(\\d{1,2}) ?s\\b(?!ec)`,
+    ([most]) => ({ minVolts: null, maxVolts: ofCells([most!]).maxVolts }),
+  ],
   [`${start}${N} ?${T}\\b`, ([at]) => both([at!, at!])],
   [`${start}(\\d{1,2}) ?s\\b(?!ec)`, ofCells],
 ];

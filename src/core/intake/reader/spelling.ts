@@ -1,5 +1,6 @@
 import { slips } from '../../trade/slips';
 import { plain } from './plain';
+import { num } from './rules/rule';
 import { replaced, type Script } from './script';
 
 const typos: Record<string, string> = {
@@ -61,6 +62,14 @@ function attributesSaid(script: Script): Script {
     },
   );
 }
+
+const fromWord = '\\b(?:d[ae]|desde|entre|od|v[oa]n|från|fra) ';
+const supplyWord =
+  '\\b(?:aliment|tensi|tens[ãa]o|volta[jg])\\p{L}*[^\\n\\d]{0,24}|\\b(?:entrada|ingresso)[^\\n\\d]{0,24}';
+const betweenVolts = new RegExp(
+  `(?:${fromWord})?(?<![\\d.,] ?)(\\d{1,2}(?:[.,]\\d{1,2})?)( ?v)? (?:à|tot|do|až|til|till|hasta|até|fino a|jusqu'à|(?<=(?:${fromWord}|${supplyWord})\\d{1,2}(?:[.,]\\d{1,2})?(?: ?v)? )a) (\\d{1,2}(?:[.,]\\d{1,2})?)(?= ?v(?![\\p{L}\\d]))`,
+  'gu',
+);
 
 /** Words run together with figures, known misspellings, marks of pages and of forums: what an eye reads over. */
 export function asMeant(script: Script): Script {
@@ -134,6 +143,10 @@ export function asMeant(script: Script): Script {
     s,
     /\babsolute max[^\n]{0,30}\n(?:[^\n]{0,80}\n){0,4}?(?=(?:input|supply)(?: voltage)?[ \t:.|]{1,80}\d)/g,
     (_, { start, end }) => [{ start, end }, 'max '],
+  );
+  // "da 7 a 26 V", "od 7 do 26 V": a range. A lone "a" may be amperes, unless the words before it are of such a language.
+  s = replaced(s, betweenVolts, ([low, unit, high]) =>
+    num(low) < num(high) ? `${low}${unit ?? ''}-${high}` : undefined,
   );
   // As a reader of print takes them.
   s = replaced(s, /(?<=\d ?)v(?=regulator|bec|out)/g, () => 'v ');
