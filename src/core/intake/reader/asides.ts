@@ -16,8 +16,10 @@ const boxBegins =
 const pieces: RegExp[] = [
   /\bmy (?:own |other |old )?(?:\d{1,2}[ -]?inch(?:er)?|wing|racer|long[ -]range)(?: (?:build|quad|craft|machine))? (?:with|has|runs|uses) [^\n.;]{0,60}/g,
   /\bweight,? (?:incl(?:\.|uding)?|with) (?:the )?packag[a-z]{1,3}[^|\n;]{0,40}/g,
-  /\b(?:package|packaging|parcel|packed|packing|gross|shipping|shipped|box|carton)[ -](?:weight|size|dimensions?|measure\w{0,6})\b(?:[^|\n;.]|\.(?! )){0,80}|\bg\.w\.?[^|\n;]{0,40}/g,
+  /\b(?:(?:package|packaging|parcel|packed|packing|gross|shipping|shipped|box|carton)[ -](?:weight|size|dimensions?|measure\w{0,6})|pack (?:size|dimensions?))\b(?:[^|\n;.]|\.(?! )){0,80}|\bg\.w\.?[^|\n;]{0,40}/g,
   /\bfor (?:any|all|every|most) (?:flight )?controllers?[^\n.;]{0,60}/g,
+  // Of the whole craft.
+  /\b(?:\d{2,4} ?g? ?(?:-|to) ?)?\d{2,4} ?g (?:auw|all[- ]up|take-?off|craft|quads?|builds?|models?)\b|\b(?:auw|all[- ]up(?: weight)?|take-?off (?:weight|mass))[ :]{0,3}(?:up to |of )?(?:\d{2,4} ?g? ?(?:-|to) ?)?\d{2,4} ?g\b/g,
   /\b(?:box|parcel|package)[ :]{1,3}\d{1,3} ?x ?\d[^.;\n]{0,60}/g,
   /\b(?:sent|shipped|comes|packed|arrives) in an? (?:box|tin|bag|parcel|case)\b(?:[^\n;.]|\.\d){0,60}/g,
   /\b(?:parcel|package|box)[ :]{1,3}\d{1,4}(?:[.,]\d)? ?(?:g|kg)\b/g,

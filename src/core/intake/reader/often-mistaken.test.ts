@@ -49,6 +49,12 @@ describe('what stays sure behind its own word, and what does not', () => {
       'continuousAmps',
       'several currents in one line: look which it is',
     ],
+    [
+      'amps of one pad',
+      'UART 6\n5 V pads (4x), 1 A max per pad',
+      'regulators',
+      'of one pad: all may carry more together, or less each',
+    ],
     ['an S that may be cells', 'Burst 30 A (5S)', 'burstSeconds', 'S may be seconds or cells'],
     ['a bare word', 'Baro\nUART 6', 'barometer', 'named, without a yes behind its name'],
     ['an item of a list', 'F722, OSD, 16 MB', 'overlayChip', 'named, without a yes behind its name'],
@@ -133,8 +139,25 @@ test.each([
   ['a choice by ticks', '[ ] with barometer   [x] without', 'barometer', false],
   ['no in another language on an English page', 'MCU F722, barometer: nei', 'barometer', false],
   ['only a footprint', 'Baro: footprint only', 'barometer', false],
+  ['a footprint without its part', 'Barometer footprint unpopulated', 'barometer', false],
+  ['a short most', 'Max. 6S; 25.2 V', 'cellsMax', 6],
+  ['ports by their numbers', 'UARTs 1, 2, 3, 4 and 6 on pads', 'claimedPorts', 5],
+  ['hardware beside software', '3 hardware serial, 2 software serial ports', 'claimedPorts', 3],
+  ['amps behind the name of their regulator', '5V BEC current: 2000mA', 'regulators', '5@2'],
+  ['a height with its plugs', 'Height including connectors 7.6 mm', 'heightMm', 7.6],
+  ['a width before its length', 'W 30 x L 36 x H 7.5', 'lengthMm', 36],
+  ['seconds behind an at', 'Max. burst 80A@3s', 'burstSeconds', 3],
+  ['volts that share their amps', 'BEC: 5V, 9V (2A each)', 'regulators', '5@2'],
+  ['logs of a small board', 'F411 with 2 MB blackbox', 'storageMb', 2],
   ['a bullet of stars with bold type', '* **Weight**: **8.6 g**\n* **UARTs**: 6', 'massG', 8.6],
   ['a key to a drawing', 'A  Length    37 mm\nB  Width    36 mm\nC  Holes    30.5 mm', 'widthMm', 36],
   ['amps of a regulator in a head', 'name,mass_g,uarts,bec5_a\nLapwing,8.1,6,2.5', 'regulators', '5@2.5'],
   ['a mass of 2.4 g, which is no radio band', 'UART 6\n2.4 g', 'massG', 2.4],
 ])('is read through: %s', (_, text, field, value) => expect(said(text, field)?.[0]).toBe(value));
+
+test.each([
+  ['the memory of a processor', 'STM32F405RGT6, 168 MHz, 1 MB flash', 'storageMb'],
+  ['the same without its name', 'F7 / 216 MHz / 2 MB', 'storageMb'],
+  ['the size of a parcel', 'Pack size: 60 x 60 x 30 mm', 'lengthMm'],
+  ['the mass of a craft', 'Recommended for 5 inch builds, 250 g to 800 g AUW', 'massG'],
+])('is none of the board: %s', (_, text, field) => expect(said(text, field)).toBeUndefined());

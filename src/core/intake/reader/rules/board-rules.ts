@@ -81,6 +81,15 @@ export const portRules: Rule[] = [
       : one('takenPort', num(n), openness(around)),
   ),
   rule(`\\b(?:takes|taken by[^\\n(]{1,40}\\()${W}uart ?(\\d)`, ([n]) => one('takenPort', num(n))),
+  // "UARTs 1, 2, 3, 4 and 6"
+  rule(
+    `\\buarts?${W}:?${W}(\\d(?:(?:, ?| ?/ ?| | and |, and | & )\\d){2,9})\\b(?![.,]\\d| ?(?:v|m?a|g|s|mm|x)\\b)`,
+    ([list]) => {
+      const ports = list!.match(/\d/g)!.map(Number);
+      const rising = ports.every((n, i) => i === 0 || n > ports[i - 1]!);
+      return rising ? one('claimedPorts', ports.length, 'ports that are counted out: others may be wired inside') : [];
+    },
+  ),
   rule(`\\buart ?(\\d)${W}(?:-|to)${W}(?:uart ?)?(\\d)\\b`, ([a, b]) =>
     num(b) > num(a) ? one('claimedPorts', num(b) - num(a) + 1) : [],
   ),
@@ -120,7 +129,7 @@ export const portRules: Rule[] = [
     /uart ?\d/.test(before) ? [] : sane('claimedPorts', num(n), 1, 16),
   ),
   rule(
-    `\\b(\\d{1,2})${W}(?:x${W})?(?:(?:full|complete|hardware|free|usable|real|independent|physical|true|separate) ){0,2}(?:pcs |groups? |sets? )?(?:uarts?(?!\\d)|serial ports?\\b|serial interfaces?\\b|ports? uart(?!\\d))`,
+    `\\b(\\d{1,2})${W}(?:x${W})?(?:(?:full|complete|hardware|free|usable|real|independent|physical|true|separate) ){0,2}(?:pcs |groups? |sets? )?(?:uarts?(?!\\d)|serial ports?\\b|(?<=hardware )serials?(?=,|;| and| plus| \\+|$|\\n)|serial interfaces?\\b|ports? uart(?!\\d))`,
     ([n], around) => {
       const why =
         openness(around) ??
@@ -196,6 +205,11 @@ export const extrasRules: Rule[] = [
   ),
 ];
 
+/** So little stands for the program memory of the processor: "F405, 168 MHz, 1 MB flash". */
+const ofProcessor =
+  /(?:\b(?:stm ?32)?[fgh][1-7](?:\d\d[a-z\d]{0,4})?|\bmcu|\bprocessor|\bcpu)[ ,;:|/(+\u0001]{1,20}(?:with |and )?$/;
+const forLogs = /^[^,;|\n]{0,24}(?:blackbox|\blog|record)/;
+
 const inMegabytes: Record<string, number> = { mbit: 1 / 8, gb: 1024, kb: 1 / 1024 };
 
 function storage(v: string | undefined, unit: string | undefined, around: Around): Found[] {
@@ -204,6 +218,7 @@ function storage(v: string | undefined, unit: string | undefined, around: Around
   const mb = n * (inMegabytes[unit ?? ''] ?? 1);
   if (/\b(?:program|code|firmware)\b/.test(sentenceOf(around)) && !/\blog|blackbox|flash\b/.test(sentenceOf(around)))
     return [];
+  if (mb <= 2 && ofProcessor.test(around.before) && !forLogs.test(around.after)) return [];
   const bare = !/flash|blackbox|log|memory|storage|record/.test(around.line);
   return one(
     'storageMb',

@@ -122,11 +122,14 @@ export const sizeRules: Rule[] = [
             ...sane('widthMm', num(b), 22, 60, 'a size by its shape, without a unit'),
           ],
   ),
-  rule(`\\bl:? ?${N} ?mm[, x]{1,3}w:? ?${N} ?mm(?:[, x]{1,3}h:? ?${N} ?mm)?`, ([l, w, h]) => [
-    ...sane('lengthMm', num(l), 10, 120),
-    ...sane('widthMm', num(w), 10, 120),
-    ...(h ? sane('heightMm', num(h), 1, 60) : []),
-  ]),
+  rule(
+    `\\b([lw]):? ?${N} ?(?:mm)?[, x]{1,3}[lw]:? ?${N} ?(?:mm)?(?:[, x]{1,3}h:? ?${N} ?(?:mm)?)?`,
+    ([first, a, b, h]) => [
+      ...sane('lengthMm', num(first === 'l' ? a : b), 10, 120),
+      ...sane('widthMm', num(first === 'l' ? b : a), 10, 120),
+      ...(h ? sane('heightMm', num(h), 1, 60) : []),
+    ],
+  ),
   rule(`\\b(?:height|thickness)${W}:?${W}${N} ?(?:in|inch|")${W}\\(${N} ?mm\\)`, ([, h]) =>
     sane('heightMm', num(h), 2, 60),
   ),
@@ -141,7 +144,7 @@ export const sizeRules: Rule[] = [
   rule(`\\b${N} ?mm long\\b|\\blength:? ?${N} ?mm\\b`, ([a, b]) => sane('lengthMm', num(a ?? b), 10, 120)),
   rule(`\\b${N} ?mm wide\\b|\\bwidth:? ?${N} ?mm\\b`, ([a, b]) => sane('widthMm', num(a ?? b), 10, 120)),
   rule(
-    `\\b(?:(?:stack |overall |total )?height(?: over (?:parts|all|components))?|thickness(?: over (?:parts|all|components))?|thick|builds)${W}:?${W}${N} ?mm\\b`,
+    `\\b(?:(?:stack |overall |total )?height(?: over (?:parts|all|components)|,? incl(?:uding|\\.)? (?:the )?[a-z]{3,12})?|thickness(?: over (?:parts|all|components))?|thick|builds)${W}:?${W}${N} ?mm\\b`,
     ([h]) => sane('heightMm', num(h), 2, 60),
   ),
   rule(`\\b(?:parts up to|tallest part)${W}:?${W}${N} ?mm\\b`, ([h]) =>

@@ -66,7 +66,7 @@ export const packRules: Rule[] = [
     ([a, b, c]) => sane('cellsMin', num(a ?? b ?? c), 1, 14),
   ),
   rule(
-    `\\b(?:cells? max(?:imum)?|max(?:imum)?\\.? cells?)${W}[:=]${W}(\\d{1,2})\\b|\\bmax(?:imum)?${W}(\\d{1,2}) ?s\\b(?!ec)|\\b(\\d{1,2}) ?s${W}max(?:imum)?\\b`,
+    `\\b(?:cells? max(?:imum)?|max(?:imum)?\\.? cells?)${W}[:=]${W}(\\d{1,2})\\b|\\bmax(?:imum|\\.)?${W}(\\d{1,2}) ?s\\b(?!ec)|\\b(\\d{1,2}) ?s${W}max(?:imum)?\\b`,
     // "60 A (max 10 s)": seconds.
     ([a, b, c], { before }) =>
       /\d ?a(?:mps?)? ?[(,/]? ?$/.test(before) ? [] : sane('cellsMax', num(a ?? b ?? c), 1, 14),
@@ -211,7 +211,7 @@ export const currentRules: Rule[] = [
     ([s, a], around) => burst(a, s, around),
   ),
   rule(
-    `\\b(?:esc )?${PEAK}(?: current)?${W}[:=]?${W}(?:(?:of|up to|to)${W}){0,2}(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?(?:${W}[/,(]?${W}(?:for |at most |up to |for (?:at most|up to|no more than) |no more than |max\\.? )?${SECONDS}\\)?)?`,
+    `\\b(?:esc )?${PEAK}(?: current)?${W}[:=]?${W}(?:(?:of|up to|to)${W}){0,2}(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?(?:${W}[/,(@]?${W}(?:for |at most |up to |for (?:at most|up to|no more than) |no more than |max\\.? )?${SECONDS}\\)?)?`,
     ([a, s], around) => burst(a, s, around),
   ),
   rule(`\\b(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?${W}\\(${W}(?:burst|peak)?${W}${SECONDS}\\)`, ([a, s], around) =>
@@ -323,7 +323,7 @@ export const regulatorRules: Rule[] = [
     ([v, a]) => regulator(num(v), num(a)),
   ),
   rule(
-    `\\b${N} ?${V}${W}(?:and|&|/|,|\\+)${W}${N} ?${V}${W}(?:${NAMED}s?${W})?[,@:]?${W}(?:at )?${N} ?${A} each\\b`,
+    `\\b${N} ?${V}${W}(?:and|&|/|,|\\+)${W}${N} ?${V}${W}(?:${NAMED}s?${W})?[,@:(]?${W}(?:at )?${N} ?${A} each\\b`,
     ([v, w, a, unit]) => [...regulator(num(v), milli(a, unit)), ...regulator(num(w), milli(a, unit))],
   ),
   // "5 V, 6 V or 7.4 V 6 A": delivered at one of them.
@@ -372,12 +372,16 @@ export const regulatorRules: Rule[] = [
     regulator(num(v), milli(a, unit), openness(around)),
   ),
   rule(
-    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)${NAMED}?(?: of the [^\\n,.;]{1,24}? (?=gives)| too,| as well,| up from [\\d.]{1,4} ?a to)?${W}[@/:,=-]?${W}(?:(?:now |only |gives |with |which is |which |\\. it |about |around |roughly )?(?:claimed|rated|about|of|for|\\d{1,3} ?w,?|now|only|another|gives?|delivers?|suppl(?:y|ies)|carr(?:y|ies)|makes|may carry|can carry|together(?: may| can)? (?:carry|give)|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|that is|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
+    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)(?:${NAMED}(?: (?:output )?(?:current|rating|capacity))?)?(?: of the [^\\n,.;]{1,24}? (?=gives)| too,| as well,| up from [\\d.]{1,4} ?a to)?${W}[@/:,=-]?${W}(?:(?:now |only |gives |with |which is |which |\\. it |about |around |roughly )?(?:claimed|rated|about|of|for|\\d{1,3} ?w,?|now|only|another|gives?|delivers?|suppl(?:y|ies)|carr(?:y|ies)|makes|may carry|can carry|together(?: may| can)? (?:carry|give)|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|that is|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
     ([v, , a, unit], around) => {
       if (denied({ before: around.before, after: '' }) || /^ ?✗/.test(around.after)) return [];
       // "3 A on 5 V, 2 A on 9 V": the amps are those of the next one.
       if (/^ ?(?:on|of|from) (?:the )?\d{1,2}(?:\.\d)? ?v\b/.test(around.after)) return [];
       if (ofItsAmps.test(around.before)) return [];
+      if (/^(?: max\.?)? (?:per|each|a) pad\b/.test(around.after))
+        return regulator(num(v), milli(a, unit), 'of one pad: all may carry more together, or less each');
+      if (/^ ?\(?(?:for )?\d{1,3} ?s(?:ec\w*)?\b/.test(around.after))
+        return regulator(num(v), milli(a, unit), 'for moments only');
       if (
         /\b(?:example|load|draws?|needs?|consum\w+|takes|sagg?\w*|dropp?ed|fell|dipp?ed)\b(?:[^.;\d\n]|\.\d){0,40}$/.test(
           around.before,
