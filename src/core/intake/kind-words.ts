@@ -50,6 +50,16 @@ const phrases: [string, PeripheralKind[]][] = [
   ['cam', ['camera']],
   ['mag', ['compass']],
   ['rx', ['receiver']],
+  ['videosender', ['video transmitter']],
+  ['videozender', ['video transmitter']],
+  ['émetteur vidéo', ['video transmitter']],
+  ['transmisor de vídeo', ['video transmitter']],
+  ['transmisor de video', ['video transmitter']],
+  ['trasmettitore video', ['video transmitter']],
+  ['piepser', ['buzzer']],
+  ['zumbador', ['buzzer']],
+  ['cicalino', ['buzzer']],
+  ['summer', ['buzzer']],
 ];
 
 /** The kinds that a text names first, in English or another language of the reader, and the phrase it names them by; null where it names none. "VTX antenna" is an antenna. */

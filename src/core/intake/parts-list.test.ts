@@ -44,6 +44,20 @@ describe('a pasted parts list', () => {
     const [found] = readPartsList(line, shelf.value.peripherals);
     expect([(found!.part ?? found!.others[0])!.kind, found!.count]).toEqual([kind, count]);
   });
+  test.each([
+    ['receiver, camera, VTX and GPS', ['receiver', 'camera', 'VTX', 'GPS']],
+    ['analog camera + VTX', ['analog camera', 'VTX']],
+    ['Empfänger, Kamera, Videosender, Summer, GPS', ['Empfänger', 'Kamera', 'Videosender', 'Summer', 'GPS']],
+    ['1 Skein receiver, 1 Prism Air, 2x Glim 8', ['1 Skein receiver', '1 Prism Air', '2x Glim 8']],
+    ['receiver 5 V, GPS and compass, 0,3 A, buzzer', ['receiver 5 V', 'GPS, compass, 0,3 A', 'buzzer']],
+    ['Receiver, CRSF, 5 V', ['Receiver, CRSF, 5 V']],
+    ['Receiver, CRSF, telemetry 100 mW', ['Receiver, CRSF, telemetry 100 mW']],
+    ['Quillon Prism Air; digital video; 1', ['Quillon Prism Air; digital video; 1']],
+    ['VTX, 600 mW, camera control', ['VTX, 600 mW, camera control']],
+    ['Glim 8, light', ['Glim 8, light']],
+  ])('things on one line: %s', (line, things) =>
+    expect(readPartsList(line, shelf.value.peripherals).map((l) => l.line)).toEqual(things),
+  );
   test('a line that names one kind is never taken for a part of another', () => {
     const [video, servo, whole] = readPartsList(
       'Digital video, 9V 1.2A\nstrong servo x2\nNod Servo',

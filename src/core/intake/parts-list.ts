@@ -1,6 +1,7 @@
 import type { Link, Peripheral } from '../records/peripheral';
 import { protocols } from '../trade/protocol';
 import { kindMeant } from './kind-words';
+import { thingsOnLine } from './things-on-line';
 
 export interface PastedLine {
   line: string;
@@ -16,7 +17,7 @@ export interface PastedLine {
 const mostOthers = 6;
 
 /**
- * A parts list as text or CSV, a part a line ("2x Wrist 9 servo", "Skein Long; receiver; 1"): each line is held against the names of the library. A line is
+ * A parts list as text or CSV, a part a line ("2x Wrist 9 servo", "Skein Long; receiver; 1") or several ("receiver, camera and GPS"): each is held against the names of the library. A line is
  * understood only when it says at least half of a part's own name, more of it than of every other, and names no other kind of thing. A line that says no name but
  * a kind ("GPS with compass", "receiver, CRSF") is left to the buyer: parts of that kind, those first that match most of what else it says.
  */
@@ -26,11 +27,20 @@ export function readPartsList(text: string, library: readonly Peripheral[]): Pas
     name: ownWords(part),
     all: new Set(words(`${part.name} ${part.maker} ${part.kind}`)),
   }));
+  const kindsOf = (piece: string) => {
+    const said = words(piece);
+    return (
+      kindMeant(piece)?.kinds ??
+      known.flatMap(({ part, name }) => (name.every((w) => said.includes(w)) ? [[part.kind]] : []))[0] ??
+      null
+    );
+  };
   return text
     .slice(0, 20_000)
     .split(/\r?\n/)
     .map((l) => l.trim())
     .filter(Boolean)
+    .flatMap((line) => thingsOnLine(line, kindsOf))
     .slice(0, 60)
     .map((line) => {
       const said = words(line);

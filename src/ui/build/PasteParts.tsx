@@ -50,7 +50,7 @@ export function PasteParts() {
             autoFocus
             value={text}
             onChange={(e) => setText(e.target.value)}
-            placeholder="One part a line, or CSV: name; kind; count"
+            placeholder="One part a line, several in words (receiver, camera, GPS), or CSV: name; kind; count"
             slotProps={{ htmlInput: { 'aria-label': 'Parts list' } }}
           />
           {lines.map((l, i) => (
