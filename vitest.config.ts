@@ -27,7 +27,7 @@ export default defineConfig({
           name: 'database',
           include: ['src/{db,server}/**/*.test.ts'],
           exclude: asApplication,
-          testTimeout: 30_000,
+          testTimeout: 120_000,
           fileParallelism: false,
           isolate: false,
         },
@@ -37,7 +37,7 @@ export default defineConfig({
         test: {
           name: 'database as the application has it',
           include: asApplication,
-          testTimeout: 30_000,
+          testTimeout: 120_000,
           fileParallelism: false,
         },
       },

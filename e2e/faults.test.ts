@@ -23,7 +23,7 @@ beforeAll(async () => {
   database = await startCluster(cluster);
   url = prepared(await freshDatabase(database.url)) ?? '';
   servers = [await up()];
-}, 120_000);
+});
 afterAll(() => {
   for (const { child } of servers) child.kill('SIGKILL');
   database.stop();

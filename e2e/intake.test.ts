@@ -74,7 +74,7 @@ beforeAll(async () => {
   await page.setContent(`<body style="margin:0"><img style="width:100%" src="data:image/png;base64,${shot}">`);
   await page.pdf({ path: files.scan });
   await page.close();
-}, 60_000);
+});
 afterAll(async () => {
   await close();
   rmSync(folder, { recursive: true });
@@ -86,8 +86,7 @@ const readings = (page: Page) =>
   page.$$eval('[aria-label="Figures understood"] [role=row]', (all) =>
     all.map((o) => `${o.children[0]!.textContent} ${o.querySelector('input')!.value} ${o.children[3]!.textContent}`),
   );
-const understood = (page: Page) =>
-  page.waitForSelector('[aria-label="Figures understood"] [role=row]', { timeout: 120_000 });
+const understood = (page: Page) => page.waitForSelector('[aria-label="Figures understood"] [role=row]');
 
 describe('a page from anywhere', () => {
   test.each(['page', 'saved', 'manual'] as const)('%s: its figures are sure, its pads are listed', async (name) => {

@@ -24,7 +24,7 @@ beforeAll(async () => {
     demoBuilds().find((b) => b.id === 'belfry-six'),
   ])
     expect((await ask(server.address, '/api/import', { method: 'POST', body: JSON.stringify(file) })).status).toBe(200);
-}, 120_000);
+});
 afterAll(() => server.child.kill('SIGKILL'));
 
 test('the likely boards of a large shelf are looked at while the rest is on its way; in the end the order is of all', async () => {

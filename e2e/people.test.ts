@@ -42,7 +42,7 @@ beforeAll(async () => {
   ({ browser, close } = await openBrowser());
   owner = await patientPage(await browser.createBrowserContext());
   guests = await browser.createBrowserContext();
-}, 120_000);
+});
 afterAll(async () => {
   await close();
   server.kill('SIGTERM');

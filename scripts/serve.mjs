@@ -32,7 +32,7 @@ export async function serve(port, url, stdio = 'inherit') {
     },
   );
   const address = `http://127.0.0.1:${port}`;
-  for (let i = 0; i < 300; i++) {
+  for (let i = 0; i < 600; i++) {
     if (child.exitCode !== null) throw new Error('The server stopped before it answered.');
     const up = await fetch(`${address}${process.env.RUNG_PATH ?? ''}/api/health`).then(
       (r) => r.ok,
@@ -42,5 +42,5 @@ export async function serve(port, url, stdio = 'inherit') {
     await new Promise((r) => setTimeout(r, 100));
   }
   child.kill();
-  throw new Error('The server did not answer within 30 seconds.');
+  throw new Error('The server did not answer within a minute.');
 }
