@@ -2,7 +2,8 @@
 export type PadUse =
   | { kind: 'talks' | 'hears'; port: number }
   | { kind: 'volts'; volts: number }
-  | { kind: 'motor' | 'servo'; number: number }
+  /** A signal is a motor's or a servo's: the print does not say which. */
+  | { kind: 'motor' | 'servo' | 'signal'; number: number }
   | {
       kind:
         | 'pack'

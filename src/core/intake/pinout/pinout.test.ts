@@ -33,6 +33,18 @@ describe('pads that a page lists', () => {
     expect(pads[1]).toMatchObject({ use: { kind: 'hears', port: 1 }, toleratesVolts: 5 });
     expect(pads[11]).toMatchObject({ use: { kind: 'buzzer' }, face: 'bottom' });
   });
+  test('"S1" to "S4" are signals of motors or servos where no "M1" is printed, and servos where one is or the words say so', () => {
+    const drawn = (text: string) =>
+      withPinout(newBoard('b', 'B', 'Testwright', 'flight controller'), readPinout(text), said).outputs.map((o) => [
+        o.label,
+        ...o.can,
+      ]);
+    expect(drawn('Left: 5V G S1 S2 S3 S4')).toEqual(['S1', 'S2', 'S3', 'S4'].map((s) => [s, 'motor', 'servo']));
+    expect(drawn('Left: M1 M2 S1 S2 S3 S4').slice(2)).toEqual(['S1', 'S2', 'S3', 'S4'].map((s) => [s, 'servo']));
+    expect(drawn('S1 | servo | left\nS2 | servo | left\nS3 | servo | left\nS4 | servo | left')).toEqual(
+      ['S1', 'S2', 'S3', 'S4'].map((s) => [s, 'servo']),
+    );
+  });
   test('edges with what lies on them, in their order', () =>
     expect(uses('Left: 5V G T1 R1 | T2 R2\nRight edge: 9V, GND, CAM, VTX')).toEqual([
       ['5V', 'volts', 'left'],

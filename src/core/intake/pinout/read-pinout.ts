@@ -53,7 +53,15 @@ export function readPinout(text: string): PadRead[] {
     }
     at += line.length + 1;
   }
-  return found.length >= leastPads ? found : [];
+  return found.length >= leastPads ? withSignals(found) : [];
+}
+
+/** "S1" to "S8" on a board that prints no "M1": signals, for motors as well; common practice of the trade, no source. */
+function withSignals(pads: PadRead[]): PadRead[] {
+  const isSignal = ({ label, use, quote }: PadRead) =>
+    use.kind === 'servo' && /^s ?\d/i.test(label) && !/servo/i.test(quote);
+  if (pads.some((p) => p.use.kind === 'motor') || pads.filter(isSignal).length < 4) return pads;
+  return pads.map((p) => (isSignal(p) && 'number' in p.use ? { ...p, use: { ...p.use, kind: 'signal' } } : p));
 }
 
 /** "Left edge", "Bottom side:": what follows lies there. */

@@ -81,8 +81,10 @@ function withPad(board: Board, read: PadRead, said: Omit<Said, 'placeOf'>): Boar
     case 'buzzer':
       return board.buzzerPad ? board : renamed(addGroup(board, 'buzzer', edge, face), null, read);
     case 'motor':
-    case 'servo': {
+    case 'servo':
+    case 'signal': {
       const kind = use.kind;
+      const can = kind === 'signal' ? (['motor', 'servo'] as const) : ([kind] as const);
       const known = board.outputs.find((o) => o.label.toUpperCase() === label.toUpperCase());
       if (known) return known.pad ? renamed(board, known.pad, read) : board;
       const id = freeId(kind === 'motor' ? 'm' : 's', board.outputs);
@@ -90,7 +92,10 @@ function withPad(board: Board, read: PadRead, said: Omit<Said, 'placeOf'>): Boar
       const padded = addPads(board, edge, face, [{ id: pad, label }]);
       return {
         ...padded,
-        outputs: [...padded.outputs, { id, label: label.slice(0, 40), pad, timer: `timer for ${kind}s`, can: [kind] }],
+        outputs: [
+          ...padded.outputs,
+          { id, label: label.slice(0, 40), pad, timer: `timer for ${kind}s`, can: [...can] },
+        ],
       };
     }
     case 'current': {
