@@ -51,6 +51,8 @@ export default defineConfig({
           // A wait that fails says so well before.
           testTimeout: 600_000,
           hookTimeout: 300_000,
+          // A page may draw anew between the finding of a button and its click; what fails twice is a fault. The report says what was tried again.
+          retry: 1,
           // As many as there are servers.
           maxWorkers: 2,
         },

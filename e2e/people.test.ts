@@ -56,7 +56,7 @@ async function fillPassword(page: Page, text: string): Promise<void> {
   await (await page.waitForSelector('input[type=password]'))!.type(text);
 }
 async function press(page: Page, name: string): Promise<void> {
-  await (await page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`))!.click();
+  await page.locator(`::-p-aria([name="${name}"][role="button"])`).click();
 }
 async function signIn(page: Page, email: string): Promise<void> {
   await goTo(page, `${address}/sign-in`);

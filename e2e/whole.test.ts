@@ -189,15 +189,15 @@ describe('in one place on every screen', () => {
   test('units and days as they are liked, on the screens and in the boxes; what is typed in others is understood', async () => {
     await at('/settings', async (page) => {
       await page.waitForSelector('::-p-aria([name="Masses and lengths"][role="combobox"])');
-      await (await page.waitForSelector('::-p-aria([name="Masses and lengths"][role="combobox"])'))!.click();
-      await (await page.waitForSelector('::-p-aria([name="imperial"][role="option"])'))!.click();
+      await page.locator('::-p-aria([name="Masses and lengths"][role="combobox"])').click();
+      await page.locator('::-p-aria([name="imperial"][role="option"])').click();
       await waitForText(page, '1.42 x 1.42 in and 0.3 oz');
       await expectAccessible(page);
       await goTo(page, `${process.env.RUNG_ADDRESS}/b/gutterling`);
       await waitForText(page, 'oz at take-off');
       await goTo(page, `${process.env.RUNG_ADDRESS}/settings`);
-      await (await page.waitForSelector('::-p-aria([name="Masses and lengths"][role="combobox"])'))!.click();
-      await (await page.waitForSelector('::-p-aria([name="metric"][role="option"])'))!.click();
+      await page.locator('::-p-aria([name="Masses and lengths"][role="combobox"])').click();
+      await page.locator('::-p-aria([name="metric"][role="option"])').click();
       await waitForText(page, '36 x 36 mm and 8.4 g');
     });
   });
@@ -363,7 +363,7 @@ describe('while the server is away', () => {
     await page.goto(`${process.env.RUNG_ADDRESS}/b/attic-mouse`);
     await waitForText(page, 'What the build was before cannot be shown: The server does not answer.');
     await away(false);
-    await (await page.waitForSelector('::-p-aria([name="Ask again: What the build was before"])'))!.click();
+    await page.locator('::-p-aria([name="Ask again: What the build was before"])').click();
     await until(page, () => !document.body.innerText.includes('What the build was before cannot be shown'));
     await away(true);
     await page.goto(`${process.env.RUNG_ADDRESS}/b/no-such-build`);
