@@ -86,7 +86,7 @@ const lessSure: typeof inVolts = [
   [`(?:\\b(?:${least}|at least)|≥|>=) ?:? ?${N} ?${T}\\b`, ([low]) => ({ minVolts: num(low), maxVolts: null })],
   [
     `\\b(?:up to|${most}) ?(\\d{1,2}) ?s\\b(?!ec)`,
-    ([most]) => ({ minVolts: null, maxVolts: ofCells([most!]).maxVolts }),
+    ([cells]) => ({ minVolts: null, maxVolts: ofCells([cells!]).maxVolts }),
   ],
   [`${start}${N} ?${T}\\b`, ([at]) => both([at!, at!])],
   [`${start}(\\d{1,2}) ?s\\b(?!ec)`, ofCells],

@@ -41,6 +41,16 @@ describe('pads that a page lists', () => {
       ]);
     expect(drawn('Left: 5V G S1 S2 S3 S4')).toEqual(['S1', 'S2', 'S3', 'S4'].map((s) => [s, 'motor', 'servo']));
     expect(drawn('Left: M1 M2 S1 S2 S3 S4').slice(2)).toEqual(['S1', 'S2', 'S3', 'S4'].map((s) => [s, 'servo']));
+    const driven = withPinout(
+      newBoard('b', 'B', 'Testwright', 'flight controller'),
+      readPinout('Left: M1 M2 M3 M4'),
+      said,
+    );
+    expect(
+      withPinout(driven, readPinout('Right: S1 S2 S3 S4'), said)
+        .outputs.slice(4)
+        .map((o) => o.can),
+    ).toEqual(Array(4).fill(['servo']));
     expect(drawn('S1 | servo | left\nS2 | servo | left\nS3 | servo | left\nS4 | servo | left')).toEqual(
       ['S1', 'S2', 'S3', 'S4'].map((s) => [s, 'servo']),
     );

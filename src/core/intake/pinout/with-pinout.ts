@@ -6,7 +6,11 @@ import type { PadRead } from './read-pinout';
 
 /** The board with the pads of a page: ports, rails, buses and outputs are made of them. What the board has already of a port takes the print and the place of the page. */
 export function withPinout(board: Board, pads: readonly PadRead[], said: Omit<Said, 'placeOf'>): Board {
-  const drawn = pads.reduce((b, pad) => withPad(b, pad, said), withoutGuesses(board, pads));
+  // Where motors have their outputs already, a signal is not taken for one more.
+  const driven = board.outputs.some((o) => o.can.includes('motor'));
+  const drawn = pads
+    .map((p): PadRead => (driven && p.use.kind === 'signal' ? { ...p, use: { ...p.use, kind: 'servo' } } : p))
+    .reduce((b, pad) => withPad(b, pad, said), withoutGuesses(board, pads));
   const what = `${pads.length} pads of a pinout`;
   return {
     ...drawn,
