@@ -104,8 +104,8 @@ describe('what stays sure behind its own word, and what does not', () => {
     ['Mounting: 30.5x30.5mm, M3', 'patternMm', 30.5],
     ['Barometer: yes', 'barometer', true],
     ['Barometer: no', 'barometer', false],
-    ['Barometer DPS310', 'barometer', true],
-    ['BMP280 baro', 'barometer', true],
+    ['Barometer QRS310', 'barometer', true],
+    ['KLP280 baro', 'barometer', true],
     ['| Item | Value | Note |\n| 9 V | 2 A | enable pin |', 'regulators', '9@2'],
   ])('%s: sure', (text, field, value) => expect(said(text, field)?.slice(0, 2)).toEqual([value, 'sure']));
 });

@@ -32,12 +32,13 @@ function present(field: SpecField, words: Around): Found[] {
   return one(field, false, hedge(words) ?? choice ?? (plainlyDenied(words) ? undefined : nearby));
 }
 
-const chips = '(?:bmp|dps|spl|ms56|lps|at74|max74)\\d';
+/** A chip by the shape of its print. */
+const chips = '[a-z]{2,4}\\d{2,4}[a-z]?\\b';
 /** Said with a yes or a tick behind its label, or by its chip. */
 const yesBehind = new RegExp(
   `^[ \\t]{0,3}(?:chip|sensor)?[ \\t]{0,3}(?:[:=|?(][ \\t]{0,3}(?:yes|y\\b|✓|fitted|integrated|built|on ?board|standard|there|included|${chips})|(?:yes\\b|✓|${chips}))`,
 );
-const yesBefore = new RegExp(`(?:\\b${chips}[\\da-z]{0,6}|✓)[ \\t]{1,3}$`);
+const yesBefore = new RegExp(`(?:\\b${chips}|✓)[ \\t]{1,3}$`);
 const affirmed = ({ before, after }: Around) => yesBehind.test(after) || yesBefore.test(before);
 /** "Barometer: no". Of a row without marks, "OSD no baro", it is not clear whose "no" it is. */
 const plainlyDenied = ({ after }: Around) => /^[ \t]{0,3}(?:chip|sensor)?[ \t]{0,3}(?:[:=|?(]|✗|- )/.test(after);
