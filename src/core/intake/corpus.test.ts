@@ -27,28 +27,31 @@ describe('the reader on the corpora', () => {
   );
   // Each by itself, so that a changed rule is noticed in a fraction of a second; the print is of every reading with its place, its doubt and its reason.
   test.each([
-    ['by-another-hand', '264 right, 180 right in doubt, 0 wrong, 0 wrong in doubt, 1 missed; 95d2a5d4'],
-    ['first', '316 right, 201 right in doubt, 0 wrong, 0 wrong in doubt, 0 missed; 8703ea4f'],
-    ['round-eight', '449 right, 238 right in doubt, 0 wrong, 6 wrong in doubt, 20 missed; 2ac0ae9f'],
-    ['round-eleven', '241 right, 130 right in doubt, 0 wrong, 1 wrong in doubt, 9 missed; d6fb89dc'],
+    ['by-another-hand', '264 right, 180 right in doubt, 0 wrong, 0 wrong in doubt, 1 missed; d0a3be99'],
+    ['first', '316 right, 201 right in doubt, 0 wrong, 0 wrong in doubt, 0 missed; 1250c31b'],
+    ['round-eight', '450 right, 238 right in doubt, 0 wrong, 6 wrong in doubt, 19 missed; a35f30dc'],
+    ['round-eleven', '240 right, 131 right in doubt, 0 wrong, 1 wrong in doubt, 9 missed; acffbff2'],
     ['round-fourteen', '205 right, 84 right in doubt, 0 wrong, 5 wrong in doubt, 8 missed; aeff9f77'],
-    ['round-fifteen', '169 right, 86 right in doubt, 0 wrong, 2 wrong in doubt, 6 missed; 657a433e'],
-    ['round-five', '214 right, 191 right in doubt, 0 wrong, 3 wrong in doubt, 9 missed; 287b205d'],
-    ['round-four', '259 right, 262 right in doubt, 0 wrong, 2 wrong in doubt, 8 missed; b70cb36d'],
-    ['round-nine', '213 right, 123 right in doubt, 0 wrong, 5 wrong in doubt, 9 missed; c5c36d2b'],
+    ['round-fifteen', '169 right, 87 right in doubt, 0 wrong, 2 wrong in doubt, 5 missed; 53092994'],
+    ['round-five', '214 right, 191 right in doubt, 0 wrong, 2 wrong in doubt, 9 missed; 928ba451'],
+    ['round-four', '259 right, 262 right in doubt, 0 wrong, 2 wrong in doubt, 8 missed; 12558953'],
+    ['round-nine', '213 right, 123 right in doubt, 0 wrong, 5 wrong in doubt, 9 missed; 2beb86b5'],
     ['round-one', '470 right, 280 right in doubt, 0 wrong, 1 wrong in doubt, 1 missed; fe4f0efe'],
-    ['round-seven', '743 right, 523 right in doubt, 0 wrong, 6 wrong in doubt, 13 missed; 6ca6c54e'],
+    ['round-seven', '744 right, 522 right in doubt, 0 wrong, 7 wrong in doubt, 13 missed; bf50759e'],
     ['round-six', '273 right, 198 right in doubt, 0 wrong, 5 wrong in doubt, 8 missed; 46c05287'],
-    ['round-sixteen', '211 right, 157 right in doubt, 0 wrong, 0 wrong in doubt, 1 missed; 61ccd305'],
-    ['round-ten', '290 right, 218 right in doubt, 0 wrong, 1 wrong in doubt, 16 missed; f6bdc1db'],
-    ['round-thirteen', '196 right, 78 right in doubt, 0 wrong, 0 wrong in doubt, 4 missed; c0451636'],
-    ['round-three', '366 right, 265 right in doubt, 0 wrong, 2 wrong in doubt, 9 missed; 5ff2aa90'],
+    ['round-sixteen', '210 right, 158 right in doubt, 0 wrong, 0 wrong in doubt, 1 missed; cf34d8c3'],
+    ['round-seventeen', '172 right, 165 right in doubt, 0 wrong, 0 wrong in doubt, 2 missed; 8e00537e'],
+    ['round-eighteen', '163 right, 133 right in doubt, 0 wrong, 1 wrong in doubt, 0 missed; 4bf4af9a'],
+    ['round-nineteen', '146 right, 138 right in doubt, 0 wrong, 3 wrong in doubt, 3 missed; de73b3ab'],
+    ['round-ten', '288 right, 220 right in doubt, 0 wrong, 1 wrong in doubt, 16 missed; fa55d6ac'],
+    ['round-thirteen', '196 right, 78 right in doubt, 0 wrong, 0 wrong in doubt, 4 missed; 93bcbda3'],
+    ['round-three', '367 right, 264 right in doubt, 0 wrong, 2 wrong in doubt, 9 missed; 78d0842a'],
     ['round-twelve', '121 right, 104 right in doubt, 0 wrong, 1 wrong in doubt, 10 missed; f7ecbc66'],
-    ['round-two', '388 right, 262 right in doubt, 0 wrong, 1 wrong in doubt, 1 missed; 21fb6bd8'],
+    ['round-two', '388 right, 262 right in doubt, 0 wrong, 1 wrong in doubt, 1 missed; 34330e8e'],
   ])('%s: what is read is what was read when it was looked at last', (name, read) =>
     expect(`${counts(measure(corpora()[name]!).all)}; ${printOf(corpora()[name]!)}`).toBe(read),
   );
-  test('every corpus is looked at', () => expect(Object.keys(corpora())).toHaveLength(18));
+  test('every corpus is looked at', () => expect(Object.keys(corpora())).toHaveLength(21));
   test('a no behind a label is plain, in a sentence it is not', () => {
     const doubt = (text: string) => readSpec(text)[0]!.doubt;
     expect([doubt('Barometer: no'), doubt('There is no barometer on this board')]).toEqual(['sure', 'likely']);

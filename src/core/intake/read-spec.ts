@@ -1,6 +1,15 @@
 import { withoutAsides } from './reader/asides';
 import { currentsNamed } from './reader/currents';
-import { asLabels, labelsJoined, leadersShort, listed, railsSaid, tickedOnly } from './reader/data-forms';
+import {
+  answersJoined,
+  asLabels,
+  labelsJoined,
+  labelsPaired,
+  leadersShort,
+  listed,
+  railsSaid,
+  tickedOnly,
+} from './reader/data-forms';
 import { inEnglish } from './reader/languages';
 import { inDigits } from './reader/number-words';
 import { withoutMarkup } from './reader/markup';
@@ -75,7 +84,11 @@ function prepared(text: string): Page {
   const own = plain(text);
   const english = inEnglish(currentsNamed(asMeant(unwrapped(withoutMarkup(text), text))));
   const about = withoutAsides(english.text);
-  const script = tickedOnly(leadersShort(labelsJoined(inDigits(listed(asLabels({ ...english, text: about.text }))))));
+  const script = tickedOnly(
+    leadersShort(
+      labelsPaired(labelsJoined(inDigits(answersJoined(listed(asLabels({ ...english, text: about.text })))))),
+    ),
+  );
   const lines = inLines(script);
   return {
     ...lines,

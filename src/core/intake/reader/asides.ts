@@ -4,20 +4,24 @@ const blank = (s: string) => s.replace(/[^\n]/g, struck);
 
 /** Headings behind which a page speaks of other things, until a heading of its own again. */
 const othersBegin =
-  /^[ \t#*=_[\]-]{0,6}(?:you may also (?:like|need)|(?:customers|people|others) (?:who bought this )?also (?:bought|viewed|like)|related (?:products|items)?|similar (?:products|items)|frequently bought|recently viewed|recommended (?:products|for you)|also available|see also|more from|other products|accessories(?: \(not included\))?|we also sell|goes well with|pairs well with|bundles?(?: and save| deals?| offers?)?|buy (?:it )?together|complete (?:your|the) (?:build|set)|compare with|from the same shop|bought together|das könnte|ähnliche|kunden kauften)[^\n]{0,40}$/;
+  /^[ \t#*=_[\]-]{0,6}(?:you may also (?:like|need)|(?:customers|people|others|buyers) (?:who bought this )?(?:also )?(?:bought|viewed|like|chose)(?:d|s)?\b|related (?:products|items)?|similar (?:products|items)|frequently bought|recently viewed|recommended (?:products|for you)|also available|see also|more from|other products|accessories(?: \(not included\))?|we also sell|goes well with|pairs well with|bundles?(?: and save| deals?| offers?)?|buy (?:it )?together|complete (?:your|the) (?:build|set)|compare with|from the same shop|bought together|das könnte|ähnliche|kunden kauften)[^\n]{0,40}$/;
 const ownBegin =
   /^[ \t#*=_[\]-]{0,6}(?:specs?|specifications?|technical data|description|features|details|about (?:the|this) board|product (?:details|description|information)|data|hardware|overview|the board|main features|key features|technische daten|mechanics|power|ports|parameters?)\b[^\n:]{0,30}:?[ \t=*\]]{0,6}$/;
 const talkBegins =
   /^[ \t#*=_[\]-]{0,6}(?:(?:customer |product |user )?(?:reviews?|comments?|ratings?|testimonials?|feedback)(?: \(\d+\))?|questions? (?:and|&) answers?|q ?& ?a|faq|what (?:buyers|customers|others) say)[ \t:=*\]]{0,6}$/;
 const boxBegins =
-  /^[ \t#*=_[\]-]{0,6}(?:in the (?:box|bag|package|parcel)|packag(?:e|ing)(?: (?:contents?|list|includes?))?|package contents?|what'?s (?:in the box|included)|box contents?|contents?|included(?: in the (?:box|package))?|includes?|scope of delivery|recei?ve list|packing list|parts list|kit contents?|delivery includes|you get|supplied with)[ \t=*\]]{0,3}(?::|$)/;
+  /^[ \t#*=_[\]-]{0,6}(?:in the (?:box|bag|package|parcel)|contents? of (?:this|the|your) (?:parcel|box|package|bag|kit)|packag(?:e|ing)(?: (?:contents?|list|includes?))?|package contents?|what'?s (?:in the box|included)|box contents?|contents?|included(?: in the (?:box|package))?|includes?|scope of delivery|recei?ve list|packing list|parts list|kit contents?|delivery includes|you get|supplied with)[ \t=*\]]{0,3}(?::|$)/;
 
 /** Pieces of a line that are about a parcel, an accessory, a shop or another product. */
 const pieces: RegExp[] = [
+  /\b(?:measur(?:ement|ing) |manual )?(?:error|deviation|tolerance)s?\b[ :]{0,3}(?:of |is |about |within |±)?\d[^.;|\n]{0,30}/g,
   /\bmy (?:own |other |old )?(?:\d{1,2}[ -]?inch(?:er)?|wing|racer|long[ -]range)(?: (?:build|quad|craft|machine))? (?:with|has|runs|uses) [^\n.;]{0,60}/g,
   /\bweight,? (?:incl(?:\.|uding)?|with) (?:the )?packag[a-z]{1,3}[^|\n;]{0,40}/g,
-  /\b(?:(?:package|packaging|parcel|packed|packing|gross|shipping|shipped|box|carton)[ -](?:weight|size|dimensions?|measure\w{0,6})|pack (?:size|dimensions?))\b(?:[^|\n;.]|\.(?! )){0,80}|\bg\.w\.?[^|\n;]{0,40}/g,
+  /\b(?:(?:package|packaging|parcel|packed|packing|gross|shipping|shipped|box|carton)[ -](?:weight|size|dimensions?|measure\w{0,6})|pack (?:size|dimensions?))\b(?:[^|\n;.]|\.(?! )){0,80}|\bg\.w\.?[^|\n;]{0,40}|\b(?:weight|wt|mass) gross\b[^|\n;]{0,40}|\bgross wt\b[^|\n;]{0,40}/g,
   /\bfor (?:any|all|every|most) (?:flight )?controllers?[^\n.;]{0,60}/g,
+  /\b(?:adds?|plus|another) \d{1,3}(?:[.,]\d)? ?g\b(?! (?:board|controller))|\bmotors? \d{4}\b[^.;|\n]{0,16}\d ?g\b(?: each)?/g,
+  /(?:^|(?<=\n))[ \t]{0,4}(?:my |other |the )?(?:gear|equipment)(?: used)?(?: (?:in|of|for) (?:this|the) (?:video|film|build|review))?[ \t]{0,3}:[^\n]{0,300}/g,
+  /\b(?:i(?:'ve)? (?:also|still) (?:have|got|sell)|also (?:selling|for sale)|j'ai aussi|je vends aussi|ich habe (?:auch|noch)|verkaufe auch|también (?:tengo|vendo)|tengo también|ho anche|vendo anche|mam też|heb ook|har också|har også|tenho também|também (?:tenho|vendo))\b[^\n]{0,120}?(?=\. |\n|$)/g,
   // Of the whole craft.
   /\b(?:\d{2,4} ?g? ?(?:-|to) ?)?\d{2,4} ?g (?:auw|all[- ]up|take-?off|craft|quads?|builds?|models?)\b|\b(?:auw|all[- ]up(?: weight)?|take-?off (?:weight|mass))[ :]{0,3}(?:up to |of )?(?:\d{2,4} ?g? ?(?:-|to) ?)?\d{2,4} ?g\b/g,
   /\b(?:box|parcel|package)[ :]{1,3}\d{1,3} ?x ?\d[^.;\n]{0,60}/g,
@@ -55,7 +59,7 @@ const pieces: RegExp[] = [
   /(?:^|(?<=\n))[ \t]{0,4}(?:weight|mass|size)? ?\(?(?:box|parcel|packaging)\)?[ \t]{0,3}[.:_-]{1,80}[^\n]{0,60}/g,
   /\bstand-?offs?(?: height| length)?[ :]{0,2}\d{1,2}(?:[.,]\d)? ?mm\b/g,
   /\bgross[ :]{1,3}\d{1,4}(?:[.,]\d)? ?(?:g|kg)\b/g,
-  /(?<=\b(?:gps|buzzer|receiver|antenna|camera|transmitter|(?:lead|cable|wire|plug)(?: of \d{1,3} ?mm)?) )\((?![^)\n]{0,60}\buart)[^)\n]{0,60}\)/g,
+  /(?<=\b(?:gps|buzzer|receiver|antenna|camera|transmitter|(?:\d{1,2}[ -]inch |my |own )frame|(?:lead|cable|wire|plug)(?: of \d{1,3} ?mm)?) )\((?![^)\n]{0,60}\buart)[^)\n]{0,60}\)/g,
   /\b(?:for|with|using) (?:the |an? )?adapter\b[^\n.;]{0,80}|\badapter\b ?\((?:not included|sold)[^\n.;]{0,80}/g,
   /\b(?:price|postage|delivery|courier|voucher|coupon|discount|quantity(?: available)?|in stock|stock|sold|moq|sku|ean|gtin|hs code|model(?: no\.?| number)?|article(?: no\.?)?|item no\.?|order no\.?|part no\.?|rating|warranty|returns?|age|batch|lot)[ \t]{0,3}[:#][^\n|;,]{0,40}/g,
   /(?:[$€£]|\b(?:usd|eur|gbp|us \$)) ?\d{1,5}(?:[.,]\d{1,2})?\b|\b\d{1,5}(?:[.,]\d{1,2})? ?(?:[$€£]|usd\b|eur\b|gbp\b|euros?\b|dollars?\b)/g,
@@ -64,7 +68,7 @@ const pieces: RegExp[] = [
   /\b(?:not|unlike) (?:the |an? )?[a-z]?\d{3}[^\n,;.]{0,20} like the (?:last|old)[^\n,;.]{0,20}/g,
   /(?:^|(?<=\n))[ \t]{0,4}\[?\d{1,2}:\d{2}(?::\d{2})?\]?|\b\d{4}-\d{2}-\d{2}\b/g,
   /(?:^|(?<=\n))[ \t]{0,4}\d{1,2}[.)](?=[ \t]{1,4}[^\d\n])/g,
-  /(?:^|(?<=\n))[ \t]{0,4}\d{1,2}(?:\.\d{1,2}){1,3}(?=[ \t]{1,4}(?!grams|milli|volts|amps)[a-z]{4})/g,
+  /(?:^|(?<=\n))[ \t]{0,4}(?!(?:30|25)\.5 )\d{1,2}(?:\.\d{1,2}){1,3}(?=[ \t]{1,4}(?!grams|milli|volts|amps)[a-z]{4})/g,
   /(?:^|(?<=\n))[ \t]{0,4}(?:optional(?:ly)?|accessories|extras?|also sold)(?: parts?)?:[^\n]{0,300}/g,
   /(?<=[\p{L}\p{N})])\[\d{1,2}\]|(?:^|(?<=\n))\[\d{1,2}\] [^\n]{0,300}/gu,
   /\brev(?:ision)?\.? ?\d(?:\.\d)?\b|\bv\d\.\d\b/g,

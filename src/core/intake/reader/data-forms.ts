@@ -42,7 +42,7 @@ export function asLabels(file: Script): Script {
   );
   s = replaced(
     s,
-    /\bcells"?[ \t]{0,3}[:=][ \t]{0,3}\{?[ \t]{0,3}"?min"?[ \t]{0,3}[:=][ \t]{0,3}(\d{1,2}),[ \t]{0,3}"?max"?[ \t]{0,3}[:=][ \t]{0,3}(\d{1,2})/g,
+    /(?<![a-z])cells"?[ \t]{0,3}[:=][ \t]{0,3}\{?[ \t]{0,3}"?min"?[ \t]{0,3}[:=][ \t]{0,3}(\d{1,2}),[ \t]{0,3}"?max"?[ \t]{0,3}[:=][ \t]{0,3}(\d{1,2})/g,
     ([a, b]) => `cells: ${a}s-${b}s`,
   );
   s = replaced(
@@ -114,6 +114,35 @@ export function leadersShort(script: Script): Script {
   );
   const short = replaced(rails, /(?<=[a-z]{3})\.{3}(?=[a-z\d])/g, () => ': ');
   return replaced(short, /[ \t]?(?:\.{4,80}|_{4,80}|(?<![|:-][ \t]?)-{4,80}(?![ \t]?[|:-]))[ \t]?(?=\S)/g, () => ': ');
+}
+
+const figure = '(\\d[\\d.,]{0,5}(?: ?x ?\\d[\\d.,]{0,5})?)(?: ?mm)?';
+const oneOrOther = new RegExp(`\\b${figure} or ${figure} ?\\?(?=[^\\n?]{0,16}\\b(?:\\1|\\2)(?!\\d))`, 'g');
+
+/** "Q: Is it 20x20 or 25x25?" and on the next line "A: 25x25": asked and answered on one line; of what is asked only the answer counts. */
+export function answersJoined(script: Script): Script {
+  const s = replaced(script, /\?[ \t]{0,3}\n[ \t>]{0,3}a(?:ns(?:wer)?)?\d{0,2}[:.)][ \t]{0,3}/g, () => '? ');
+  return replaced(s, oneOrOther, () => '? ');
+}
+
+/** "UART/I2C/SPI: 7 / 1 / 1", "5V/9V BEC: 3A / 2A": as many names as values, each with its own. */
+export function labelsPaired(script: Script): Script {
+  return replaced(
+    script,
+    /(?<=^|\n)([a-z0-9][a-z0-9 ]{0,16}(?: ?\/ ?[a-z0-9][a-z0-9 ]{0,16}){1,3})[ \t]{0,4}:[ \t]{0,4}([^\n:/]{1,24}(?: ?\/ ?[^\n:/]{1,24}){1,3})(?=\n|$)/g,
+    ([labels, figures]) => {
+      const [names, values] = [labels!, figures!].map((s) => s.split('/').map((part) => part.trim()));
+      if (names!.length !== values!.length) return undefined;
+      if (/^cells? min$/.test(names![0]!)) return `cells: ${values![0]}-${values![1]}s`;
+      const volts = names!.map((name) => /^(\d{1,2}(?:\.\d)?) ?v\b/.exec(name)?.[1]);
+      const unit = /[a-z]+$/.exec(values!.at(-1)!)?.[0] ?? '';
+      if (volts.every(Boolean))
+        return volts
+          .map((v, i) => `bec ${v} v ${values![i]}${/[a-z]$/.test(values![i]!) ? '' : ` ${unit}`}`)
+          .join('\n');
+      return names!.some(isLabel) ? names!.map((name, i) => `${name}: ${values![i]}`).join('\n') : undefined;
+    },
+  );
 }
 
 /** "( ) add  (x) none": what is ticked is what the page says, the rest is a choice. */

@@ -148,9 +148,27 @@ export function asMeant(script: Script): Script {
   s = replaced(s, betweenVolts, ([low, unit, high]) =>
     num(low) < num(high) ? `${low}${unit ?? ''}-${high}` : undefined,
   );
+  // "el de 5 V da 2 A", "60 A i 10 sekunder"
+  s = replaced(s, /(?<=\d ?v )(?:da|dà|donne|gibt|daje|ger|gir)(?= \d)/g, () => 'gives');
+  s = replaced(
+    s,
+    /(?<=\d ?(?:a|amp\p{L}{0,5}) )(?:i|pendant|durante|per|für|przez|gedurende|por)(?= \d{1,2} ?(?:s|秒|se[kcg]\p{L}{0,6})(?!\p{L}))/gu,
+    () => 'for',
+  );
+  s = replaced(s, /\besc:(?:n|en)\b/g, () => 'esc');
+  s = replaced(s, /\b(?:four|4)[ -]in[ -](?:one|1)\b/g, () => '4in1');
+  s = replaced(
+    s,
+    /(?<=\b(?:sd|card)[a-z -]{0,10}),? (?:instead|in place) of (?:the |a )?(?:flash|log)/g,
+    () => ', no flash',
+  );
   // As a reader of print takes them.
   s = replaced(s, /(?<=\d ?)v(?=regulator|bec|out)/g, () => 'v ');
-  s = replaced(s, /(?<=\d ?)(?:volts?|amp(?:s|[eè]res?)?)(?![a-z\d]| ?-?hours?)/g, ([], { text }) => text[0]);
+  s = replaced(
+    s,
+    /(?<=\d ?)(?:volts?|amp(?:s|[eèé]res?|[eè]rios?|er|era|erów|ера?)?)(?![a-z\d]| ?-?hours?)/g,
+    ([], { text }) => text[0],
+  );
   s = replaced(s, /(?<=\d ?)g(?:rams?|rammes?|rs?|ms?)(?![a-z\d])/g, () => 'g');
   s = replaced(
     s,

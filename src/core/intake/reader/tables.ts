@@ -171,10 +171,10 @@ function table(rows: Row[], text: string): LaidOut | null {
     return { pieces: rows.slice(1).flatMap((r) => limited(r, limits, labelled)), versions: [] };
   const rails = railColumns(head);
   if (rails) return { pieces: rows.slice(1).flatMap((r) => rail(r, rails)), versions: [] };
-  if (
-    head.filter((c) => /^[va]$/.test(c.text) || isLabel(bareLabel(c.text))).length >= Math.max(2, head.length / 3) &&
-    !head.some((c, i) => i > 0 && value(c) && !isLabel(bareLabel(c.text)))
-  )
+  const named = head.filter((c) => /^[va]$/.test(c.text) || isLabel(bareLabel(c.text)));
+  const figures = head.some((c, i) => i > 0 && value(c) && !named.includes(c));
+  // One column with a name of its own, "Flash 16MB?", makes no figures of the others.
+  if (named.length >= (figures ? Math.max(3, head.length * 0.6) : Math.max(2, head.length / 3)))
     return records(head, rows.slice(1), text);
   if (rows.slice(1).filter((r) => isLabel(r[0]!.text)).length >= 2) return sideBySide(head, rows.slice(1), text);
   return null;
@@ -184,8 +184,7 @@ function table(rows: Row[], text: string): LaidOut | null {
 const statement = (label: Cell, value: Cell): Piece[] => [
   { start: label.start, end: label.start + bareLabel(label.text).length },
   ': ',
-  { start: value.start, end: value.end },
-  hasUnit(value.text) ? '' : unitOf(label.text),
+  ...valued(value, hasUnit(value.text) ? '' : unitOf(label.text)),
   '\n',
 ];
 const hasUnit = (value: string) => !/\d/.test(value) || /\d ?[a-z"]/.test(value.replace(/\d ?[x*] ?\d/g, ''));
@@ -245,32 +244,29 @@ function rail(cells: Row, { volts, amps }: RailColumns): Piece[] {
   ];
 }
 
-/** "Mass | 7.7 | g", "Regulator 1 | 5.0 / 3.0 | V / A": each figure gets its own unit. */
+/** "Mass | 7.7 | g" */
 function withUnit([label, value, unit]: Row): Piece[] {
   // A dash for a value and one for its unit: nobody says.
   if (!label || !value || (/^[-–—]+$/.test(value.text) && /^[-–—]*$/.test(unit?.text ?? ''))) return [];
-  const piece = (c: Cell): Piece => ({ start: c.start, end: c.end });
-  const [figures, units] = [value.text.split('/'), (unit?.text ?? '').split('/').map((u) => u.trim())];
-  if (figures.length !== 2 || units.length !== 2) return [piece(label), ': ', piece(value), ` ${units[0]}`, '\n'];
-  const middle = value.start + figures[0]!.length;
-  return [
-    piece(label),
-    ': ',
-    { start: value.start, end: middle },
-    ` ${units[0]}`,
-    { start: middle, end: value.end },
-    ` ${units[1]}`,
-    '\n',
-  ];
+  return [{ start: label.start, end: label.end }, ': ', ...valued(value, unit?.text ?? ''), '\n'];
+}
+
+/** A cell with the unit of its column; of "5.0 / 3.0" in "V / A" each figure gets its own. */
+function valued(cell: Cell, unit: string): Piece[] {
+  const [figures, units] = [cell.text.split('/'), unit.split('/').map((u) => u.trim())];
+  if (figures.length !== 2 || units.length !== 2)
+    return [{ start: cell.start, end: cell.end }, unit === '' ? '' : ` ${units[0]}`];
+  const middle = cell.start + figures[0]!.length;
+  return [{ start: cell.start, end: middle }, ` ${units[0]}`, { start: middle, end: cell.end }, ` ${units[1]}`];
 }
 
 /** The unit that a head puts on its column: "Size (mm)", "weight_g". */
 function unitOf(label: string): string {
-  if (regulatorsAmps.test(label)) return ' a';
-  if (label === 'g') return ' g';
-  const [, inBrackets, behind] = /\((mm|g|a|v|s|mb|in|sec)\)$|(?<!\d)[_ ](mm|g|a|v|mb)$/.exec(label) ?? [];
-  if (inBrackets === 's' && /time|sec|burst time|duration/.test(label)) return ' s';
-  return (inBrackets ?? behind) ? ` ${inBrackets ?? behind}` : '';
+  if (regulatorsAmps.test(label)) return 'a';
+  if (label === 'g') return 'g';
+  const [, inBrackets, behind] = /\((mm|g|a|v|s|mb|in|sec|v ?\/ ?a)\)$|(?<!\d)[_ ](mm|g|a|v|mb)$/.exec(label) ?? [];
+  if (inBrackets === 's' && /time|sec|burst time|duration/.test(label)) return 's';
+  return inBrackets ?? behind ?? '';
 }
 
 /** "bec5_a": the amps of the regulator of so many volts. */
@@ -279,7 +275,7 @@ const regulatorsAmps = /^bec[_ ]?(\d{1,2})(?:v|_)?[_ ]a$/;
 const bareLabel = (label: string) =>
   label
     .replace(regulatorsAmps, 'bec $1 v')
-    .replace(/[_ ]?\((?:mm|g|a|v|s|mb|in|sec)\)$|(?<!\d)[_ ](?:mm|g|a|v|mb)$/, '')
+    .replace(/[_ ]?\((?:mm|g|a|v|s|mb|in|sec|v ?\/ ?a)\)$|(?<!\d)[_ ](?:mm|g|a|v|mb)$/, '')
     .replace(/[ :]+$/, '')
     .replaceAll('_', ' ')
     .replace(/^[lwhg]$/, (letter) => ({ l: 'length', w: 'width', h: 'height', g: 'weight' })[letter]!);
@@ -297,8 +293,7 @@ function records(head: Row, rows: Row[], text: string): LaidOut | null {
       const bare = bareLabel(label.text);
       // A column that was struck out is of the parcel or the shop.
       if (/\u0001/.test(label.text)) return [];
-      const given = hasUnit(cell.text) ? '' : unit;
-      return [`${bare}: `, { start: cell.start, end: cell.end }, given, '\n'];
+      return [`${bare}: `, ...valued(cell, hasUnit(cell.text) ? '' : unit), '\n'];
     }),
   );
   const versions = used.length > 1 ? used.flatMap((r) => r.map((cell) => ({ name: r[0]!.text, cell }))) : [];

@@ -1,19 +1,19 @@
 import type { Reading } from '../reading';
+import { foreignHeading } from './headings';
 import { oftenMistaken } from './often-mistaken';
 import type { Read } from './read';
 import { remarks } from './tables';
 
 /** What the readings are worth when held against each other and against where they stand. */
 export function weighed(found: Read[], text: string, talk: readonly [number, number][]): Reading[] {
-  const beside = (r: Read) => r.ofAnother || talk.some(([from, to]) => r.start >= from && r.end <= to);
-  const own = new Set(found.filter((r) => !beside(r)).map(key));
+  const beside = (r: Read) => talk.some(([from, to]) => r.start >= from && r.end <= to);
+  const ofThis = found.filter((r) => !r.ofAnother);
+  const own = new Set(ofThis.filter((r) => !beside(r)).map(key));
   // What others say beside the page counts only where the page itself says nothing.
-  const placed = found
+  const placed = ofThis
     .filter((r) => !beside(r) || !(own.has(key(r)) || (r.field === 'massIncludes' && own.has('massG'))))
-    .map((r) =>
-      beside(r) ? doubted(r, r.ofAnother ? 'said of another board' : 'the words of somebody else beside the page') : r,
-    );
-  const older = placed.map((r) => olderRevision(r, text));
+    .map((r) => (beside(r) ? doubted(r, 'the words of somebody else beside the page') : r));
+  const older = placed.map((r) => underHeading(olderRevision(r, text), text));
   const parts = sectioned(older, text);
   return ofSeveral(contradicted(parts.map(versioned)), text).map((r) => {
     const why = r.inSentence
@@ -39,9 +39,22 @@ function chosen(r: Read, text: string): string | undefined {
     .slice(-6, -1);
   const heading = above.findLast((line) => /^[ \t]{0,4}#|:[ \t*]{0,4}$/.test(line));
   const own = text.slice(from, Math.min(r.start, from + 300));
-  return ofChoice.test(text.slice(from, from + 30)) || choiceWithin.test(own) || (heading && ofChoice.test(heading))
+  const end = text.indexOf('\n', r.start);
+  // "+ barometer ....... 3.00": what comes on top, and its price.
+  const extra = /^[ \t]*\+ .*\d[.,]\d\d[ \t]*(?:\S{1,3})?[ \t]*$/.test(
+    text.slice(from, end < 0 ? undefined : end).slice(0, 300),
+  );
+  return extra ||
+    ofChoice.test(text.slice(from, from + 30)) ||
+    choiceWithin.test(own) ||
+    (heading && ofChoice.test(heading))
     ? 'its line is about what may be chosen or is to come: ask whether this very board has it'
     : undefined;
+}
+
+function underHeading(r: Read, text: string): Read {
+  const words = foreignHeading(text, r.start);
+  return words ? doubted(r, `it stands under "${words}": look whether that is about this board`) : r;
 }
 
 /** In a row of three cells and more a figure may be of another column than its label says; a column of remarks is none. */
@@ -104,8 +117,8 @@ function sectionAt(text: string, r: Read): 'controller' | 'esc' | 'stack' | null
     const head = line.replace(/[^a-z0-9 -]/g, ' ').trim();
     if (head.length === 0 || head.length > 28 || /\d ?(?:a|v|mm|g|s)\b/.test(head)) continue;
     if (/^(?:both|stack|whole stack|complete stack|the stack|together|general|common)$/.test(head)) return 'stack';
-    if (/^(?:fc|flight controller)(?: board)?$/.test(head)) return 'controller';
-    if (/^(?:esc|4 ?in ?1(?: esc)?|speed controller)(?: board)?$/.test(head)) return 'esc';
+    if (/^(?:fc|(?:flight )?controller)(?: board)?$/.test(head)) return 'controller';
+    if (/^(?:escs?|4 ?in ?1(?: esc)?|speed controllers?)(?: board)?$/.test(head)) return 'esc';
   }
   return null;
 }

@@ -7,6 +7,8 @@ const goesOn = /,$|\b(?:at|of|to|and|or|is|are|for|from|up|by|gives|weighs|has|a
 /** A figure at the end of a line and its unit, or its amps, at the beginning of the next. */
 const torn =
   /(?:^|[^\d])\d{1,4}(?:[.,]\d{1,2})?\n *(?:g|grams|mm|v|volts|a|amps|s|sec|seconds|mb|cells|%)(?![a-z0-9])|\d ?v\n *\d(?:[.,]\d)? ?a\b/;
+/** A figure with its unit, and a limit of its own on the next line. */
+const limits = /\d ?(?:g|mm|v|a|s|mb|cells)\n *(?:max|min)\b/;
 const narrowest = 40;
 
 /**
@@ -24,6 +26,7 @@ export function unwrapped(script: Script, original: string): Script {
     const next = lines[i + 1];
     if (next === undefined || line.length < narrowest || line.length > 120 || /[.:;!?]$/.test(line)) return;
     if (torn.test(`${line.slice(-8)}\n${next.slice(0, 16)}`)) joined.add(end);
+    if (limits.test(`${line.slice(-8)}\n${next.slice(0, 16)}`)) return;
     if (byItself.test(next) || /[|\t]| {3,}\S|(?:[,;][^ ,;]{1,12}){3}/.test(line)) return;
     const first = original[script.from[end + 1 + next.search(/\S/)] ?? 0] ?? '';
     const open = line.lastIndexOf('(') > line.lastIndexOf(')');

@@ -25,12 +25,20 @@ function present(field: SpecField, words: Around): Found[] {
   )
     return [];
   const why = openness(words);
+  if (asked(words) && !denied(words)) return [];
   if (!denied(words))
     return one(field, true, why ?? (affirmed(words) ? undefined : (unsettled(words) ?? unaffirmed(words) ?? bare)));
   // What may be chosen is not simply absent.
   const choice = /option |with or without/.test(`${words.after} ${why ?? ''}`) ? why : undefined;
   return one(field, false, hedge(words) ?? choice ?? (plainlyDenied(words) ? undefined : nearby));
 }
+
+/** "Does it have a barometer?", and nothing that says yes. */
+const asked = ({ before, after }: Around) =>
+  /\b(?:does|do|is|are|has|have|can|will|any|how|what|which|where|why)\b[^.;?!\n]{0,40}$/.test(before) &&
+  /^[^.;?!\n]{0,30}\?(?![ \t]{0,3}(?:a: ?)?(?:yes|yep|yeah|sure|correct|right|of course|it (?:does|has|is)|there (?:is|are)|✓))/.test(
+    after,
+  );
 
 /** A chip by the shape of its print. */
 const chips = '[a-z]{2,4}\\d{2,4}[a-z]?\\b';
@@ -65,6 +73,12 @@ const counting = ({ after }: Around) =>
     ? 'others stand beside those that are counted'
     : undefined;
 
+/** "UARTs: 6, one of which is used by the receiver": perhaps five are free. */
+const someOfThem = ({ after }: Around) =>
+  /^[^.;|\n]{0,8},? (?:(?:\d|one|two) )?(?:whereof|of which|of these|of them|of those)\b/.test(after)
+    ? 'the text says what some of them are for'
+    : undefined;
+
 /** Serial ports. */
 export const portRules: Rule[] = [
   rule(
@@ -84,7 +98,7 @@ export const portRules: Rule[] = [
   rule(`\\b(?:takes|taken by[^\\n(]{1,40}\\()${W}uart ?(\\d)`, ([n]) => one('takenPort', num(n))),
   // "UARTs 1, 2, 3, 4 and 6"
   rule(
-    `\\buarts?${W}:?${W}(\\d(?:(?:, ?| ?/ ?| | and |, and | & )\\d){2,9})\\b(?![.,]\\d| ?(?:v|m?a|g|s|mm|x)\\b)`,
+    `\\buarts?${W}:?${W}(\\d(?:(?:, ?| ?/ ?| | and |, and | & )(?:uart ?)?\\d){2,9})\\b(?![.,]\\d| ?(?:v|m?a|g|s|mm|x)\\b)`,
     ([list]) => {
       const ports = list!.match(/\d/g)!.map(Number);
       const rising = ports.every((n, i) => i === 0 || n > ports[i - 1]!);
@@ -120,7 +134,7 @@ export const portRules: Rule[] = [
   ),
   rule(
     `\\b(?:number of uarts?|uarts?(?: ports?)?(?: count)?(?: ?/ ?[^\\s:/|\\d]{4,20})?|uart quantity|(?:hardware )?serial(?: ports?| i/o)?)${W}(?:[:=?-](?: a:)?(?: there are)?|x${W}|:${W}x|(?<=count ?))${W}(\\d{1,2})\\b(?![.,]\\d)(?! ?(?:free|spare|volt|v\\b))`,
-    ([n], around) => sane('claimedPorts', num(n), 1, 16, openness(around) ?? counting(around)),
+    ([n], around) => sane('claimedPorts', num(n), 1, 16, openness(around) ?? counting(around) ?? someOfThem(around)),
   ),
   rule(`\\b(?:uarts|serial ports?)[ \\t]{1,6}(\\d{1,2})\\b(?!${W}(?:[-,]|\\.\\d))(?! ?(?:free|spare))`, ([n]) =>
     sane('claimedPorts', num(n), 1, 16),
@@ -134,6 +148,7 @@ export const portRules: Rule[] = [
     ([n], around) => {
       const why =
         openness(around) ??
+        someOfThem(around) ??
         (/\bonly rx\b|half|only (?:\d|one|two|three|four|five) (?:of them )?works?\b/.test(around.after)
           ? 'the text says that one of them is not whole'
           : undefined);
@@ -167,7 +182,7 @@ export const processorRule: Rule = rule(
 /** What a board carries beside its circuit. */
 export const extrasRules: Rule[] = [
   rule(
-    '\\b(?:baro(?:met(?:er|ric))?s?\\b(?: (?:pressure )?sensor)?|(?:air )?pressure sensor\\b|altimeter\\b)',
+    '\\b(?:baro(?:met(?:er|ric))?s?\\b(?: (?:pressure )?sensor)?|(?:air )?pressure sensor\\b|(?<=(?:^|\\n)[ \\t]{0,8})pressure(?=[ \\t]{0,8}:)|altimeter\\b)',
     (_, words) => present('barometer', words),
   ),
   rule('\\b(?:osds?|on[ -]?screen display)\\b', (_, words) =>

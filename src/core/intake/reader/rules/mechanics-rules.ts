@@ -5,6 +5,13 @@ const patterns = [16, 20, 25, 25.5, 30.5];
 const inches = /^(?:in|inch|inches|")$/;
 const UNIT = '(mm|millimet(?:re|er)s?|cm|in|inch|inches|")';
 const mountWords = /(?:mount|hole|screw(?!s? ?[,/|])|pattern|spacing|m[23] at)(?:(?!\. |\bm[23] ?\|)[^\n;]){0,18}$/;
+/** "26.5 x 26.5 hole pattern, M2, ", "hole distance 30.5 (M3), ", "holes 30.5 mm, size ": the holes have their figure. */
+const itsOwn = new RegExp(
+  '\\d ?(?:mm)? (?:hole )?(?:pattern|holes?|mount\\w*|spacing)(?:,? \\(?m[23]\\)?(?: screws?)?)?, ?$|' +
+    '\\b(?:mount\\w*|holes?|pattern|spacing|distance)[ :]{1,3}\\d\\d(?:[.,]\\d)? ?(?:mm)?(?:,? \\(?(?:screws? )?m[23]\\)?(?: screws?)?)?, ?$|' +
+    '\\b(?:size|dimensions?|outline|measures|pcb)[ :]{1,3}$',
+);
+const holesAhead = (before: string) => mountWords.test(before) && !itsOwn.test(before);
 const sizeWords = /\b(?:size|dimensions?|outline|measures|board|pcb|overall|case|square)\b/;
 
 function mm(value: string | undefined, unit: string | undefined): number {
@@ -13,15 +20,20 @@ function mm(value: string | undefined, unit: string | undefined): number {
   return unit === 'cm' ? Math.round(n * 1000) / 100 : n;
 }
 
+/** "1.2 in (30.5 mm)" */
+const usual = (p: number, { after }: Around) => (Math.abs(p - 30.48) < 0.01 && /30[.,]5/.test(after) ? 30.5 : p);
+
 /** Holes and screws. */
 export const holeRules: Rule[] = [
   rule(`\\b${N}${W}${MM}?${W}(?:x|by)${W}${N} ?${MM}?(?![\\d.,]{0,6}${W}(?:x|by) ?\\d)`, ([a, b], around) => {
     const { before, after } = around;
     const p = num(a);
+    // "Not 20x20 but 25.5x25.5"
+    if (/\bnot $/.test(before) && /^ ?(?:but|rather)\b/.test(after)) return [];
     if (/\b(?:not compatible|will not fit|does ?n[o']t fit)/.test(before)) return [];
     const mounted =
-      mountWords.test(before) ||
-      /^[ \t]{0,3}[/,(]{0,2}[ \t]{0,3}(?:for )?(?:m[23]\b|mount(?:ing|s)?\b(?! ?:? ?\d)|pattern|(?:the usual |[øφ]?[ \t]?\d(?:[.,]\d)?[ \t]?(?:mm)?[ \t])?holes(?! ?\d))/.test(
+      holesAhead(before) ||
+      /^[ \t]{0,3}[/,(]{0,2}[ \t]{0,3}(?:for )?(?:m[23]\b|mount(?:ing|s)?\b(?! ?:? ?\d)|(?:hole )?(?:pattern|spacing)|(?:the usual |[øφ]?[ \t]?\d(?:[.,]\d)?[ \t]?(?:mm)?[ \t])?holes(?! ?\d))/.test(
         after,
       );
     if (p !== num(b)) return [];
@@ -38,18 +50,19 @@ export const holeRules: Rule[] = [
     );
   }),
   rule(
+    `\\b${N} ?(in|inch|inches|")${W}(?:x|by)${W}${N} ?(?:in|inch|inches|")(?!${W}(?:x|by)\\b)`,
+    ([a, unit, b], around) =>
+      num(a) === num(b) && holesAhead(around.before)
+        ? sane('patternMm', usual(mm(a, unit), around), 15, 60, openness(around))
+        : [],
+  ),
+  rule(
     `\\b(?:mount(?:ing)?(?: (?:pattern|holes?|size|distance))?|(?:screw )?holes?|hole (?:spacing|distance|pattern|pitch|cent(?:re|er)s?)|pattern|spacing)${W}[:=]?${W}(?:distance|spacing)?${W}:?${W}(?:(?:are|at|is|of|the usual|apart)${W}){0,4}${N} ?${UNIT}?(?= square| apart|${W}[,/(;]|${W}m[23]|[ .]*(?:$|\\n)|\\.? )(?!${W}(?:x|by|-) ?\\d)`,
     ([v, unit], around) => {
       const p = mm(v, unit);
       return /^(?:screw )?holes? (?:are )?[ø]/.test(around.text)
         ? []
-        : sane(
-            'patternMm',
-            Math.abs(p - 30.48) < 0.01 && /30[.,]5/.test(around.after) ? 30.5 : p,
-            15,
-            60,
-            openness(around),
-          );
+        : sane('patternMm', usual(p, around), 15, 60, openness(around));
     },
   ),
   rule(
@@ -88,7 +101,7 @@ export const sizeRules: Rule[] = [
       const { before, line } = around;
       const sized = sizeWords.test(before) || /^ ?(?:board|pcb|square|outline|in size)\b/.test(around.after);
       if (
-        (mountWords.test(before) || /\b(?:mount\w*|holes?)\b(?:(?!\. )[^\n;|]){0,40}\($/.test(before)) &&
+        (holesAhead(before) || /\b(?:mount\w*|holes?)\b(?:(?!\. )[^\n;|]){0,40}\($/.test(before)) &&
         !sizeWords.test(before.slice(-24))
       )
         return [];
@@ -101,21 +114,21 @@ export const sizeRules: Rule[] = [
       return [
         ...one('lengthMm', l, why),
         ...one('widthMm', w, why),
-        ...(h !== null && h >= 1 && h <= 60 ? one('heightMm', h, why) : []),
+        ...(h !== null && h >= (/\bpcb\b/.test(before) ? 2.5 : 1) && h <= 60 ? one('heightMm', h, why) : []),
       ];
     },
   ),
   // "35x35" beside a pattern that says what it is.
   rule(
-    `(?:^|(?<=[,;|/] ?))(\\d{2}(?:[.,]\\d)?) ?x ?(\\d{2}(?:[.,]\\d)?)(?=[ \\t]*(?:$|\\n|[,;|/]))`,
+    `(?:^|(?<=[\\n,;|/] ?))(\\d{2}(?:[.,]\\d)?) ?x ?(\\d{2}(?:[.,]\\d)?)(?=[ \\t]*(?:$|\\n|[,;|/]))`,
     ([a, b], { before, after }) =>
       num(a) === 30 ||
       patterns.includes(num(a)) ||
       num(a) < 22 ||
       num(a) > 60 ||
       Math.abs(num(a) - num(b)) > 15 ||
-      mountWords.test(before) ||
-      /^[ \t]*[/,]? ?(?:m[23]\b|holes?|pattern)/.test(after)
+      holesAhead(before) ||
+      /^[ \t]*[/,]? ?(?:m[23]\b|holes?\b(?! ?:? ?\d)|pattern)/.test(after)
         ? []
         : [
             ...sane('lengthMm', num(a), 22, 60, 'a size by its shape, without a unit'),
@@ -198,7 +211,7 @@ function mass(
 
 /** Do the words say what was weighed along? Not another figure, nor a remark. */
 const isOf = (of: string) =>
-  /\b(?:with|without|w\/o?|incl|excl|not|only|bare|each|and)|(?:ohne|sans|sin|sem|senza|zonder|utan|bez) |ケーブル|线/.test(
+  /\b(?:with|without|w\/o?|incl|excl|not|only|bare|each|and)|(?:ohne|sans|hors|sin|sem|senza|zonder|utan|bez) |\b(?:esclus|exclui|inclus|inkl|einschl|wliczon|single board)|ケーブル|线/.test(
     of,
   ) && !/\d ?(?:oz|g|mm|s|v|a)\b|\b(?:baro(?:m\w+)?|osd|flash|blackbox)\b/.test(of);
 

@@ -58,7 +58,7 @@ export const packRules: Rule[] = [
     sane('cellsMax', num(n), 1, 14),
   ),
   // "cells: [3, 6]"
-  rule(`\\bcells?${W}[:=]${W}\\[?(\\d{1,2}), (\\d{1,2})(?=[ \\]]*(?:\\n|$))`, ([a, b], around) =>
+  rule(`(?<![a-z])cells?${W}[:=]${W}\\[?(\\d{1,2}), (\\d{1,2})(?=[ \\]]*(?:\\n|$))`, ([a, b], around) =>
     cells(num(a), num(b), around),
   ),
   rule(
@@ -72,8 +72,11 @@ export const packRules: Rule[] = [
       /\d ?a(?:mps?)? ?[(,/]? ?$/.test(before) ? [] : sane('cellsMax', num(a ?? b ?? c), 1, 14),
   ),
   rule(
-    `\\b(?:never|not|no)(?: (?:connect|use|feed|fit|fly|plug in))?(?: it (?:to|on|with))? (?:more than|above|over) (\\d{1,2}) ?s\\b(?!ec)(?: ?\\(${N} ?v\\))?`,
+    `\\b(?:never|not|no)(?: (?:connect|use|feed|fit|fly|plug in|like|take|want|accept|stand))?(?: it (?:to|on|with))? (?:more than|above|over|beyond) (\\d{1,2}) ?s\\b(?!ec)(?: ?\\(${N} ?v\\))?`,
     ([n, v]) => [...sane('cellsMax', num(n), 1, 14), ...(v ? sane('packMaxVolts', num(v), 3.9, 70) : [])],
+  ),
+  rule("\\b(?:below|under) (\\d{1,2}) ?s\\b,? (?:it|the board) (?:will not|does not|won't|doesn't|refuses)", ([n]) =>
+    sane('cellsMin', num(n), 1, 14),
   ),
   rule(
     '\\b(?:starts?|works?|runs?) (?:at|from|on) (\\d{1,2}) ?s\\b(?!ec)(?= ?(?:$|\\n|[.,;)]|upwards|up\\b|on\\b))',
@@ -84,7 +87,9 @@ export const packRules: Rule[] = [
     ...sane('packMaxVolts', num(v), 3.9, 70),
   ]),
   rule(`\\bup to (\\d{1,2}) ?s\\b(?!ec)`, ([n], around) =>
-    /\d ?a ?\(?$/.test(around.before) || denied(around) ? [] : sane('cellsMax', num(n), 1, 14, openness(around)),
+    /\d ?a(?:mps?)? ?\(?(?:for )?$/.test(around.before) || denied(around)
+      ? []
+      : sane('cellsMax', num(n), 1, 14, openness(around)),
   ),
   rule(`\\b(\\d{1,2}|two|three|four)(?: cells?)? at least\\b`, ([n], { line }) =>
     /cells?\b|\ds\b/.test(line) ? sane('cellsMin', count(n), 1, 14) : [],
@@ -110,8 +115,15 @@ export const packRules: Rule[] = [
   rule(`\\b${N} ?v(?:olts?)? (?:never to|must (?:not|never)|not to) be exceeded`, ([v]) =>
     sane('packMaxVolts', num(v), 3.5, 70),
   ),
+  rule(
+    `\\b(?:do not|don't|never) (?:connect|feed|use|plug in|attach)\\b[^.;\\n]{0,48} (?:more than|above|over|beyond) ${N} ?v\\b`,
+    ([v]) => sane('packMaxVolts', num(v), 3.5, 70),
+  ),
   rule(`(?<=\\d ?s(?: lipo| lihv)? )\\(${N} ?v\\)`, ([v]) => sane('packMaxVolts', num(v), 3.9, 70)),
   rule(`(?<=\\d ?s(?:,| or| \\(?)? )(?:up to|max\\.?|at most) ${N} ?v\\b`, ([v]) =>
+    sane('packMaxVolts', num(v), 3.9, 70),
+  ),
+  rule(`(?:^|(?<=\\n|[;,|] ?))[ \\t]{0,4}max(?:imum)?\\.?${W}${N} ?v(?=[ \\t]*(?:$|\\n|[,;|.](?!\\d)))`, ([v]) =>
     sane('packMaxVolts', num(v), 3.9, 70),
   ),
   rule(`\\b(\\d{1,2}) ?s${W}${N} ?v${W}max\\b`, ([n, v]) => [
@@ -119,7 +131,7 @@ export const packRules: Rule[] = [
     ...one('packMaxVolts', num(v)),
   ]),
   rule(
-    `\\b(?:abs(?:olute)?(?:\\.|ly)? max(?:imum|\\.)?(?: ratings?)?(?: (?:at|on) (?:the )?(?:pads?|input|board))?(?: is| of)?|never exceed|(?:do )?not exceed|(?:do )?not feed more than|(?:no|not|never)(?: (?:see|get|be given|be fed|take|carry))? more than|under no circumstances more than|not above|damaged? above|dies above|exceeding)${W}:?${W}${N} ?v(?:olts?)?\\b`,
+    `\\b(?:abs(?:olute)?(?:\\.|ly)? max(?:imum|\\.)?(?: ratings?)?(?: (?:at|on) (?:the )?(?:pads?|input|board))?(?: is| of)?|never (?:exceed|beyond|above|over)|(?:do )?not exceed|(?:do )?not feed more than|(?:no|not|never)(?: (?:see|get|be given|be fed|take|carry))? more than|under no circumstances more than|not above|damaged? above|dies above|exceeding)${W}:?${W}${N} ?v(?:olts?)?\\b`,
     ([v], { after }) => (/^,? ?\d{1,2}(?:\.\d)? ?m?a\b/.test(after) ? [] : sane('packMaxVolts', num(v), 3.5, 70)),
   ),
   rule(
@@ -207,11 +219,11 @@ export const currentRules: Rule[] = [
   // "220 A total burst (4 x 55 A)": the one of each channel stands in brackets.
   rule(`\\b(?:${PEAK})[ ,]{0,2}\\(4${W}x${W}${N} ?${AMP}\\)`, ([a], around) => burst(a, undefined, around)),
   rule(
-    `\\b${PEAK}(?: current)?(?: (?:per|a|each) (?:channel|motor|arm))?${W}[,(]${W}${SECONDS}\\)?${W}[:=|]?${W}(?:4${W}x${W})?${N} ?${AMP}`,
+    `\\b${PEAK}(?: current)?(?: (?:per|a|each) (?:channel|motor|arm))?${W}[,(]?${W}${SECONDS}\\)?${W}[:=|]?${W}(?:4${W}x${W})?${N} ?${AMP}`,
     ([s, a], around) => burst(a, s, around),
   ),
   rule(
-    `\\b(?:esc )?${PEAK}(?: current)?${W}[:=]?${W}(?:(?:of|up to|to)${W}){0,2}(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?(?:${W}[/,(@]?${W}(?:for |at most |up to |for (?:at most|up to|no more than) |no more than |max\\.? )?${SECONDS}\\)?)?`,
+    `\\b(?:esc )?${PEAK}(?: current)?${W}[:=]?${W}(?:(?:of|up to|to)${W}){0,2}(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?(?: each| per (?:motor|channel|esc))?(?:${W}[/,(@]?${W}(?:for |at most |up to |for (?:at most|up to|no more than) |no more than |max\\.? )?${SECONDS}\\)?)?`,
     ([a, s], around) => burst(a, s, around),
   ),
   rule(`\\b(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?${W}\\(${W}(?:burst|peak)?${W}${SECONDS}\\)`, ([a, s], around) =>
@@ -227,6 +239,11 @@ export const currentRules: Rule[] = [
   ),
   rule(`\\b${N} ?${AMP} for (?:a (?:few|couple of)|several|some|a) (?:secs?|seconds?|moments?)\\b`, ([a], around) =>
     burst(a, undefined, around),
+  ),
+  rule(`\\b${N} (?:bursts?|peak)\\b`, ([a], around) =>
+    /\d ?a(?:mps?)?\b[^\n.]{0,20}$/.test(around.before) && !/\d ?v\b|bec|sensor/.test(around.before)
+      ? sane('burstAmps', num(a), 4, 400, 'amps without their unit')
+      : [],
   ),
   rule(`\\b${N} ?a ${SECONDS}(?=[ ,;.)]|$|\\n)`, ([a, s], around) => burst(a, s, around)),
   rule(`\\(${N} ?a(?:,? | ?/ ?)${SECONDS}\\)`, ([a, s], around) => burst(a, s, around)),
@@ -253,13 +270,21 @@ export const currentRules: Rule[] = [
     /\b(?:peak|burst|max)[^,;|\n]{0,16}$/.test(around.before) ? [] : continuous(a, around),
   ),
   rule(`\\b${N} ?${AMP}${W}\\(?(?:${CONT}|(?:per|a) (?:channel|motor|arm|esc)|each\\b|4 ?in ?1)`, ([a], around) =>
-    /\b(?:peak|burst)[^,;|\n]{0,10}$|\bpads?[^.;\n]{0,12}$/.test(around.before) ? [] : continuous(a, around),
+    /\b(?:peak|burst)[^,;|\n]{0,10}$|\bpads?[^.;\n]{0,12}$|\b(?:logs?|logged|i (?:saw|pulled|measured|drew))\b[^.;\n]{0,24}$/.test(
+      around.before,
+    )
+      ? []
+      : continuous(a, around),
   ),
   rule(`\\besc\\b[a-z ]{0,24} (?:is|does|gives|has) ${N} ?${AMP}(?! ?(?:burst|peak))`, ([a], around) =>
     continuous(a, around),
   ),
   rule(`[(,] ?${N} ?${AMP}(?=, ?\\d{1,3} ?a(?:mps?)? (?:burst|peak))`, ([a], around) =>
     /\b(?:esc|4in1|aio)\b/.test(around.line) ? continuous(a, around) : [],
+  ),
+  rule(
+    `\\b(?:sold|advertised|marketed|specified|specced) (?:as|at|for) (?:an? )?${N} ?${AMP}(?! (?:bec|peak|burst))`,
+    ([a], around) => continuous(a, around),
   ),
   rule(`\\b(?:4|four) escs? (?:of|with|at) ${N} ?${AMP}`, ([a], around) => continuous(a, around)),
   rule(`\\b(?:4|four) ${N} ?${AMP} (?:speed controllers?|escs?|channels?)`, ([a], around) => continuous(a, around)),
@@ -345,12 +370,17 @@ export const regulatorRules: Rule[] = [
     ([a, v]) => regulator(num(v), num(a), 'said as a warning'),
   ),
   rule(
-    `\\b${N} ?${V} (?:regulator|rail|output|bec) (?:carry|give|supply|deliver)\\? ?(?:a: ?)?${N} ?${A}`,
+    `\\b${N} ?${V} ?(?:regulator|rail|output|bec|supply|one)?(?: (?:carry|give|supply|deliver|do|make|put out|handle|stand|rated(?: for| at)?))?\\? ?(?:(?:it |that )?(?:is |gives |does |carries |delivers |makes )|up to |rated (?:for |at )?)?${N} ?${A}${MOMENTS}`,
     ([v, a, unit]) => regulator(num(v), milli(a, unit)),
   ),
   // "5V rail 5.05 V, drops out at 3.4 A (rated 3 A)"
   rule(
     `\\b${N} ?${V} (?:rail|output|bec|regulator)\\b[^\\n;|]{0,60}\\((?:rated|specified|nominal)(?: at| for)? ${N} ?${A}\\)`,
+    ([v, a, unit]) => regulator(num(v), milli(a, unit)),
+  ),
+  // "the 9 V rail, which the manual rates at 2 A"
+  rule(
+    `\\b${N} ?${V} (?:rail|output|bec|regulator|one)\\b,? (?:which |that )?(?:the (?:manual|maker|seller|page|sheet) )?(?:rates?|gives?|specifies|puts?|says?)(?: it)?(?: (?:at|as|for|with|is))? ${N} ?${A}`,
     ([v, a, unit]) => regulator(num(v), milli(a, unit)),
   ),
   // "9 V (12 V by jumper) for video: 2 A"
@@ -372,7 +402,7 @@ export const regulatorRules: Rule[] = [
     regulator(num(v), milli(a, unit), openness(around)),
   ),
   rule(
-    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)(?:${NAMED}(?: (?:output )?(?:current|rating|capacity))?)?(?: of the [^\\n,.;]{1,24}? (?=gives)| too,| as well,| up from [\\d.]{1,4} ?a to)?${W}[@/:,=-]?${W}(?:(?:now |only |gives |with |which is |which |\\. it |about |around |roughly )?(?:claimed|rated|about|of|for|\\d{1,3} ?w,?|now|only|another|gives?|delivers?|suppl(?:y|ies)|carr(?:y|ies)|makes|may carry|can carry|together(?: may| can)? (?:carry|give)|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|that is|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
+    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)(?:${NAMED}(?: (?:output )?(?:current|rating|capacity))?)?(?: of the [^\\n,.;]{1,24}? (?=gives)| too,| as well,| up from [\\d.]{1,4} ?a to)?${W}[@/:,=-]?${W}(?:(?:now |only |gives |with |which is |which |that |\\. it |about |around |roughly )?(?:claimed|rated|about|of|for|\\d{1,3} ?w,?|now|only|another|gives?|delivers?|suppl(?:y|ies)|carr(?:y|ies)|makes|may carry|can carry|together(?: may| can)? (?:carry|give)|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|that is|the original|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
     ([v, , a, unit], around) => {
       if (denied({ before: around.before, after: '' }) || /^ ?✗/.test(around.after)) return [];
       // "3 A on 5 V, 2 A on 9 V": the amps are those of the next one.

@@ -56,7 +56,7 @@ const valueFollows = /^[ \t]{0,3}[:=]?[ \t]{0,3}(?:yes|no|none|y|n|✓|✗)\b/;
 
 const deniedBefore = (before: string) =>
   /^[ \t]{0,3}✗[ \t]{0,3}$/.test(before) ||
-  /(?:\b(?:no|not|not for|without|w\/o|lacks?|lacking|missing|left out|leaves? out|omit(?:s|ted)?|drop(?:s|ped)|remov(?:es|ed)|skip(?:s|ped)|did away with|does away with|minus|less|neither|nor(?: (?:is|are) there)?|never|zero|except|excluding)|n't(?: (?:have|take|support|accept|expect|include|look for|fit|need|like|come with)){0,2}|\b(?:do|does|is|can) ?not(?: (?:have|take|support|accept|expect|include|look for|fit|need|come with)){1,2}|\bcannot(?: (?:take|use))?|\bnot (?:compatible with|suitable for|meant for)|\bneither (?:an? |the )?[a-z -]{2,20} (?:n?or)|\bnone (?:of them )?(?:with|has|have)|\bno [a-z]{2,12} (?:or|and no|nor)|\b(?:not included|without|missing|lacks?|not fitted)[ \t]{0,3}:(?:[^.\n:]{0,50},)?)[ \t]{1,3}(?:an? |the |any |analog(?:ue)? |onboard |on-board |built-in |integrated |separate )*$/.test(
+  /(?:\b(?:no|not|not for|without|w\/o|lacks?|lacking|missing|left out|leaves? out|omit(?:s|ted)?|drop(?:s|ped)|remov(?:es|ed)|skip(?:s|ped)|did away with|does away with|minus|less|neither|nor(?: (?:is|are) there)?|never|zero|except|excluding|(?<=^|[.;:\n] ?)add)|n't(?: (?:have|take|support|accept|expect|include|look for|fit|need|like|come with)){0,2}|\b(?:do|does|is|can) ?not(?: (?:have|take|support|accept|expect|include|look for|fit|need|come with)){1,2}|\bcannot(?: (?:take|use))?|\bnot (?:compatible with|suitable for|meant for)|\bneither (?:an? |the )?[a-z -]{2,20} (?:n?or)|\bnone (?:of them )?(?:with|has|have)|\bno [a-z]{2,12} (?:or|and no|nor)|\b(?:not included|without|missing|lacks?|not fitted|(?:do|does) not have|has not|not on (?:it|the board|this board))[ \t]{0,3}:(?:[^.\n:]{0,50},)?)[ \t]{1,3}(?:an? |the |any |analog(?:ue)? |onboard |on-board |built-in |integrated |separate )*$/.test(
     before,
   );
 
@@ -64,7 +64,7 @@ const deniedAfter = (after: string) =>
   /^[ \t]{0,6}(?:chip|sensor|module|flash|memory|socket|plug|input|output|function|footprint)?(?:[ \t]{0,6}(?:\([a-z0-9]{0,8}\))?)(?:[ \t]{0,6}[:=|?-]){0,3}[ \t]{0,6}(?:option )?(?:(?:is |are |was )?(?:(?:footprint|place|pads?) only|not stuffed|unstuffed|dnp\b|no(?!\.? ?\d{1,3}\b(?! ?(?:mb|g|mm|v|a|s|x|uarts?)\b))|none|nope|n\/a|n(?=[ \t]*(?:$|\n|[,;|]))|without|absent|missing|unpopulated|empty|removed|dropped|gone|left out|0(?=[ \t]*(?:$|\n|[,;|]))|not (?:there|fitted|included|supported|available|present|populated|installed|on ?board|equipped|mounted)|isn't|not)\b(?! sure| only)|isn't (?:included|fitted|there|present)|✗|x(?=[ \t]*(?:$|\n|[,;|]))|-(?=[ \t]*(?:$|\n|\|)))/.test(
     after,
   ) ||
-  /^(?: [a-z]{2,10})? ?\?[ \t]{0,3}(?:a\d{0,2}: ?)?(?:sorry|unfortunately|leider|no\b|not\b|none\b|nope|it (?:has|does) not|there is (?:not|none))/.test(
+  /^(?: [a-z0-9]{1,10}){0,6} ?\?[ \t]{0,3}(?:a\d{0,2}: ?)?(?:sorry|unfortunately|leider|no\b|not\b|none\b|nope|it (?:has|does) not|there is (?:not|none))/.test(
     after,
   );
 
