@@ -127,8 +127,14 @@ export function answersJoined(script: Script): Script {
 
 /** "UART/I2C/SPI: 7 / 1 / 1", "5V/9V BEC: 3A / 2A": as many names as values, each with its own. */
 export function labelsPaired(script: Script): Script {
-  return replaced(
+  // "Input voltage (min / typ / max): 9 / 14.8 / 26 V"
+  const ends = replaced(
     script,
+    /(?<=^|\n)([a-z][a-z ]{2,20}?) ?\(min ?\/ ?(?:(?:typ|nom)\.? ?\/ ?)?max\)[ \t]{0,4}:[ \t]{0,4}([\d.,]{1,5}) ?(?:v|s)? ?\/ ?(?:[\d.,]{1,5} ?(?:v|s)? ?\/ ?)?([\d.,]{1,5})(?= ?(v|s)?\b)/g,
+    ([name, low, high]) => `${name}: ${low} - ${high}`,
+  );
+  return replaced(
+    ends,
     /(?<=^|\n)([a-z0-9][a-z0-9 ]{0,16}(?: ?\/ ?[a-z0-9][a-z0-9 ]{0,16}){1,3})[ \t]{0,4}:[ \t]{0,4}([^\n:/]{1,24}(?: ?\/ ?[^\n:/]{1,24}){1,3})(?=\n|$)/g,
     ([labels, figures]) => {
       const [names, values] = [labels!, figures!].map((s) => s.split('/').map((part) => part.trim()));

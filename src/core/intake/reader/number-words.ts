@@ -31,7 +31,7 @@ const written = new RegExp(
   'g',
 );
 const labelled = new RegExp(
-  `\\b((?:uarts?|serial ports?|cells)[ \\t]{0,3}[:?-][ \\t]{0,3})(${small.slice(1, 13).join('|')})\\b`,
+  `\\b((?:uarts?(?: ports?)?|serial ports?|cells)[ \\t]{0,3}[:?-][ \\t]{0,3})(${small.slice(1, 13).join('|')})\\b`,
   'g',
 );
 const cellsAsked = new RegExp(`\\b(cells[ ?:]{1,3})(${word}) to (${word})\\b`, 'g');

@@ -34,6 +34,7 @@ export function oftenMistaken({ field, value, line, after, quote }: Read): strin
     return 'another side is given with it: it may be no square';
   if (field === 'massIncludes') return 'look which weight it is said of';
   if (named[field] && !named[field].test(line)) return 'its line does not begin with its name';
+  if (field === 'storageMb' && /\d ?Mb\b/.test(quote)) return 'Mb may be megabits, eight of which are a megabyte';
   if (field === 'burstSeconds' && /\d ?S\b/.test(quote)) return 'S may be seconds or cells';
   if (!escAmps.includes(field)) return undefined;
   const before = line.slice(0, Math.max(0, line.indexOf(quote.toLowerCase())));

@@ -1,5 +1,6 @@
 import type { Reading } from '../reading';
 import { foreignHeading } from './headings';
+import { heldAgainstPack } from './full-pack';
 import { oftenMistaken } from './often-mistaken';
 import type { Read } from './read';
 import { remarks } from './tables';
@@ -13,7 +14,7 @@ export function weighed(found: Read[], text: string, talk: readonly [number, num
   const placed = ofThis
     .filter((r) => !beside(r) || !(own.has(key(r)) || (r.field === 'massIncludes' && own.has('massG'))))
     .map((r) => (beside(r) ? doubted(r, 'the words of somebody else beside the page') : r));
-  const older = placed.map((r) => underHeading(olderRevision(r, text), text));
+  const older = heldAgainstPack(placed).map((r) => underHeading(olderRevision(r, text), text));
   const parts = sectioned(older, text);
   return ofSeveral(contradicted(parts.map(versioned)), text).map((r) => {
     const why = r.inSentence

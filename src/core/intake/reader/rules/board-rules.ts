@@ -125,6 +125,12 @@ export const portRules: Rule[] = [
       'counted together: free ones and one that is wired inside',
     ),
   ),
+  rule('\\b(\\d) ?\\+ ?(\\d) (?:hardware )?(?:uarts|serial ports)\\b', ([a, b]) =>
+    sane('claimedPorts', num(a) + num(b), 1, 16, 'counted together: look what the second ones are'),
+  ),
+  rule(`\\buarts?${W}:${W}1 ?(?:-|to) ?(\\d)\\b(?![.,]\\d)`, ([n]) =>
+    sane('claimedPorts', num(n), 2, 16, 'ports that are counted out: others may be wired inside'),
+  ),
   rule(`\\b(\\d{1,2}) (?:free|spare|usable) (?:hardware )?(?:uarts?|serial ports?)\\b`, ([n]) =>
     sane('claimedPorts', num(n), 1, 16, 'free ones are counted, others may be wired inside'),
   ),

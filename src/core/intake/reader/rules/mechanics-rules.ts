@@ -99,7 +99,7 @@ export const sizeRules: Rule[] = [
     `\\b${N} ?${UNIT}?${W}(?:x|by)${W}${N} ?${UNIT}?(?:${W}(?:x|by)${W}${N})?${W}${UNIT}?`,
     ([a, u1, b, u2, c, u3], around) => {
       const { before, line } = around;
-      const sized = sizeWords.test(before) || /^ ?(?:board|pcb|square|outline|in size)\b/.test(around.after);
+      const sized = sizeWords.test(before) || /^ ?(?:board|pcb|square|outline|overall|in size)\b/.test(around.after);
       if (
         (holesAhead(before) || /\b(?:mount\w*|holes?)\b(?:(?!\. )[^\n;|]){0,40}\($/.test(before)) &&
         !sizeWords.test(before.slice(-24))

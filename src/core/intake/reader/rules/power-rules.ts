@@ -32,6 +32,10 @@ export const packRules: Rule[] = [
   rule(`\\b(\\d{1,2})${W}s?${W}${RANGE}${W}(\\d{1,2}) ?s\\b(?!ec)(?:${W}(?:lipo|lihv|li-ion))?`, ([a, b], around) =>
     cells(num(a), num(b), around),
   ),
+  // "2S (7.4 V) to 6S (22.2 V)"
+  rule(`\\b(\\d{1,2}) ?s ?\\(${N} ?v\\) ?(?:-|to|up to) ?(\\d{1,2}) ?s\\b`, ([a, , b], around) =>
+    cells(num(a), num(b), around),
+  ),
   rule(
     `\\b(\\d{1,2})(?: ?s)?${W}(?:-|to|up to|a|à)${W}(\\d{1,2})[ -]?(?:lithium |lipo |li-?ion )?cells?\\b`,
     ([a, b], around) => cells(num(a), num(b), around),
@@ -82,6 +86,19 @@ export const packRules: Rule[] = [
     '\\b(?:starts?|works?|runs?) (?:at|from|on) (\\d{1,2}) ?s\\b(?!ec)(?= ?(?:$|\\n|[.,;)]|upwards|up\\b|on\\b))',
     ([n]) => sane('cellsMin', num(n), 1, 14),
   ),
+  rule('\\b(\\d{1,2}) ?s(?: lipo)? (?:capable|ready|rated)\\b', ([n], around) =>
+    denied(around) ? [] : sane('cellsMax', num(n), 1, 14, openness(around)),
+  ),
+  // "up to 42 V (10S"
+  rule(`\\b(?:max\\.?|up to) ${N} ?v \\((\\d{1,2}) ?s\\b`, ([v, n], around) => [
+    ...sane('packMaxVolts', num(v), 3.9, 70, openness(around)),
+    ...sane('cellsMax', num(n), 1, 14, openness(around)),
+  ]),
+
+  rule(`\\bonly (?:for|on) (\\d{1,2}) ?s\\b(?!${W}(?:-|to|or|and))`, ([n]) => [
+    ...sane('cellsMin', num(n), 1, 14),
+    ...sane('cellsMax', num(n), 1, 14),
+  ]),
   rule(`\\b(\\d{1,2}) ?s${W}max(?:imum)?${W}\\(${N} ?v\\)`, ([n, v]) => [
     ...sane('cellsMax', num(n), 1, 14),
     ...sane('packMaxVolts', num(v), 3.9, 70),
@@ -216,6 +233,10 @@ export const sensorRules: Rule[] = [
 
 /** Amps of the motors. */
 export const currentRules: Rule[] = [
+  rule(
+    `\\b${N}(?: ?${AMP})? ?/ ?${N} ?${AMP} ?\\(?(?:${CONT}|rated|nominal)(?: ?/ ?| and )(?:${PEAK}|max)`,
+    ([a, b], around) => [...continuous(a, around), ...burst(b, undefined, around)],
+  ),
   // "220 A total burst (4 x 55 A)": the one of each channel stands in brackets.
   rule(`\\b(?:${PEAK})[ ,]{0,2}\\(4${W}x${W}${N} ?${AMP}\\)`, ([a], around) => burst(a, undefined, around)),
   rule(
@@ -408,6 +429,13 @@ export const regulatorRules: Rule[] = [
       // "3 A on 5 V, 2 A on 9 V": the amps are those of the next one.
       if (/^ ?(?:on|of|from) (?:the )?\d{1,2}(?:\.\d)? ?v\b/.test(around.after)) return [];
       if (ofItsAmps.test(around.before)) return [];
+      // What the socket of a computer gives.
+      if (
+        /\busb(?:[ -]?c)?(?: port| socket| plug)? (?:supplies|gives|feeds|delivers|provides|powers|at|is|only)[^.;\d\n]{0,24}$/.test(
+          around.before,
+        )
+      )
+        return [];
       if (/^(?: max\.?)? (?:per|each|a) pad\b/.test(around.after))
         return regulator(num(v), milli(a, unit), 'of one pad: all may carry more together, or less each');
       if (/^ ?\(?(?:for )?\d{1,3} ?s(?:ec\w*)?\b/.test(around.after))
@@ -418,6 +446,12 @@ export const regulatorRules: Rule[] = [
         )
       )
         return [];
+      if (
+        /^,? ?\(?(?:with|when|if|given|in|under) (?:good |enough |some |an? |the |forced )?(?:air ?flow|air|cool(?:ing|ed)|fan|heat ?sink)\b/.test(
+          around.after,
+        )
+      )
+        return regulator(num(v), milli(a, unit), 'with air over it only');
       if (/\d ?(?:-|to) ?$/.test(around.before))
         return regulator(num(v), milli(a, unit), 'the end of a range of volts');
       const measured = /\b(?:pulled|pulls|measured|held|was fine with)\b/.test(around.before.slice(-24))

@@ -61,7 +61,7 @@ const deniedBefore = (before: string) =>
   );
 
 const deniedAfter = (after: string) =>
-  /^[ \t]{0,6}(?:chip|sensor|module|flash|memory|socket|plug|input|output|function|footprint)?(?:[ \t]{0,6}(?:\([a-z0-9]{0,8}\))?)(?:[ \t]{0,6}[:=|?-]){0,3}[ \t]{0,6}(?:option )?(?:(?:is |are |was )?(?:(?:footprint|place|pads?) only|not stuffed|unstuffed|dnp\b|no(?!\.? ?\d{1,3}\b(?! ?(?:mb|g|mm|v|a|s|x|uarts?)\b))|none|nope|n\/a|n(?=[ \t]*(?:$|\n|[,;|]))|without|absent|missing|unpopulated|empty|removed|dropped|gone|left out|0(?=[ \t]*(?:$|\n|[,;|]))|not (?:there|fitted|included|supported|available|present|populated|installed|on ?board|equipped|mounted)|isn't|not)\b(?! sure| only)|isn't (?:included|fitted|there|present)|✗|x(?=[ \t]*(?:$|\n|[,;|]))|-(?=[ \t]*(?:$|\n|\|)))/.test(
+  /^[ \t]{0,6}(?:chip|sensor|module|flash|memory|socket|plug|input|output|function|footprint)?(?:[ \t]{0,6}(?:\([a-z0-9]{0,8}\))?)(?:[ \t]{0,6}[:=|?-]){0,3}[ \t]{0,6}(?:option )?(?:(?:is |are |was )?(?:(?:footprint|place|pads?) only|footprint(?=[ \t]*(?:$|[\n,;|]))|not stuffed|unstuffed|dnp\b|no(?!\.? ?\d{1,3}\b(?! ?(?:mb|g|mm|v|a|s|x|uarts?)\b))|none|nope|n\/a|n(?=[ \t]*(?:$|\n|[,;|]))|without|absent|missing|unpopulated|empty|removed|dropped|gone|left out|0(?=[ \t]*(?:$|\n|[,;|]))|not (?:there|fitted|included|supported|available|present|populated|installed|on ?board|equipped|mounted)|isn't|not)\b(?! sure| only)|isn't (?:included|fitted|there|present)|✗|x(?=[ \t]*(?:$|\n|[,;|]))|-(?=[ \t]*(?:$|\n|\|)))/.test(
     after,
   ) ||
   /^(?: [a-z0-9]{1,10}){0,6} ?\?[ \t]{0,3}(?:a\d{0,2}: ?)?(?:sorry|unfortunately|leider|no\b|not\b|none\b|nope|it (?:has|does) not|there is (?:not|none))/.test(
