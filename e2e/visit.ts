@@ -43,8 +43,6 @@ const ofColour = ['color-contrast', 'link-in-text-block'];
 
 /** WCAG 2.2 AA by axe-core, in both schemes. */
 export async function expectAccessible(page: Page): Promise<void> {
-  // Colours on their way from one scheme to the other have no contrast of their own.
-  await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
   // Between two screens there is none for a moment.
   await until(page, () => document.title !== '');
   await page.evaluate(axe);
