@@ -130,7 +130,7 @@ export function labelsPaired(script: Script): Script {
   // "Input voltage (min / typ / max): 9 / 14.8 / 26 V"
   const ends = replaced(
     script,
-    /(?<=^|\n)([a-z][a-z ]{2,20}?) ?\(min ?\/ ?(?:(?:typ|nom)\.? ?\/ ?)?max\)[ \t]{0,4}:[ \t]{0,4}([\d.,]{1,5}) ?(?:v|s)? ?\/ ?(?:[\d.,]{1,5} ?(?:v|s)? ?\/ ?)?([\d.,]{1,5})(?= ?(v|s)?\b)/g,
+    /(?<=^|\n)([a-z][a-z ]{2,20}?) ?\(min ?\/ ?(?:(?:typ|nom)\.? ?\/ ?)?max\)[ \t]{0,4}:[ \t]{0,4}([\d.,]{1,5}) ?(?:v|s)? ?\/ ?(?:[\d.,]{1,5} ?(?:v|s)? ?\/ ?)?([\d.,]{1,5})(?= ?[vs]?\b)/g,
     ([name, low, high]) => `${name}: ${low} - ${high}`,
   );
   return replaced(

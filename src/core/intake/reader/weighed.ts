@@ -53,6 +53,7 @@ function chosen(r: Read, text: string): string | undefined {
     : undefined;
 }
 
+/** What stands below a heading that says nothing of the board is never sure: a list of the headings that begin something else is never complete. */
 function underHeading(r: Read, text: string): Read {
   const words = foreignHeading(text, r.start);
   return words ? doubted(r, `it stands under "${words}": look whether that is about this board`) : r;
