@@ -6,6 +6,13 @@ const alias = { '@': path.resolve(import.meta.dirname, 'src') };
 /** They set the environment of the process and use the one database that the application keeps open: each on its own. */
 const asApplication = ['src/server/people/people.test.ts', 'src/server/ranking.test.ts'];
 
+/** How long a thing may take before it is taken to hang: no test is to fail for a slow machine. What waits within a test gives up before. */
+const patience = {
+  testTimeout: 600_000,
+  hookTimeout: 300_000,
+  expect: { poll: { timeout: 150_000 } },
+};
+
 export default defineConfig({
   test: {
     projects: [
@@ -14,7 +21,7 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['src/{core,ui,workers,highs}/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts'],
-          testTimeout: 120_000,
+          ...patience,
           // Loading the core anew for each file takes a third as long as its tests; what a test stubs it puts back.
           isolate: false,
           // Vitest leaves one processor of two to itself, and hardly uses it.
@@ -27,7 +34,7 @@ export default defineConfig({
           name: 'database',
           include: ['src/{db,server}/**/*.test.ts'],
           exclude: asApplication,
-          testTimeout: 120_000,
+          ...patience,
           fileParallelism: false,
           isolate: false,
         },
@@ -37,7 +44,7 @@ export default defineConfig({
         test: {
           name: 'database as the application has it',
           include: asApplication,
-          testTimeout: 120_000,
+          ...patience,
           fileParallelism: false,
         },
       },
@@ -48,9 +55,7 @@ export default defineConfig({
           include: ['e2e/**/*.test.ts'],
           setupFiles: ['e2e/own-server.ts'],
           isolate: false,
-          // A wait that fails says so well before.
-          testTimeout: 600_000,
-          hookTimeout: 300_000,
+          ...patience,
           // A page may draw anew between the finding of a button and its click; what fails twice is a fault. The report says what was tried again.
           retry: 1,
           // As many as there are servers.

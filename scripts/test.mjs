@@ -9,7 +9,8 @@ import { startShopProcess } from './shop.mjs';
 import { serve } from './serve.mjs';
 
 let passed = 0;
-let failed = 0;
+/** What failed, each in words, said again at the end. */
+const failures = [];
 
 /** Yes/no checks, each counted as one test, two at a time. */
 async function checks(all) {
@@ -20,7 +21,7 @@ async function checks(all) {
       console.log(`${code === 0 ? 'ok  ' : 'FAIL'}  ${name}`);
       if (code !== 0) console.log(out);
       if (code === 0) passed += 1;
-      else failed += 1;
+      else failures.push(`${name}\n${out}`);
     }
   };
   await Promise.all([one(), one()]);
@@ -44,13 +45,21 @@ async function vitest(project, env = {}) {
     { env },
   );
   try {
-    const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
+    const { numPassedTests, testResults } = JSON.parse(readFileSync(report, 'utf8'));
     passed += numPassedTests;
-    failed += numFailedTests + (numFailedTests === 0 && code !== 0 ? Math.max(1, numFailedTestSuites) : 0);
+    const wrong = testResults.flatMap(failuresOf);
+    failures.push(...(wrong.length === 0 && code !== 0 ? [`${project}: ended with ${code}`] : wrong));
   } catch {
-    console.log(`FAIL  ${project}: no report was written`);
-    failed += 1;
+    failures.push(`${project}: no report was written`);
   }
+}
+
+/** The tests of a file that failed; the file itself, when it failed before or after them. */
+function failuresOf({ name, status, message, assertionResults }) {
+  const file = path.relative(root, name);
+  const tests = assertionResults.filter((t) => t.status === 'failed');
+  if (tests.length > 0) return tests.map((t) => `${file}: ${t.fullName}\n${t.failureMessages.join('\n')}`);
+  return status === 'failed' ? [`${file}\n${message}`] : [];
 }
 
 function bin(file) {
@@ -99,13 +108,13 @@ try {
     RUNG_CHROMIUM: chromium,
   });
 } catch (error) {
-  console.log(`FAIL  ${error.message}`);
-  failed += 1;
+  failures.push(error.message);
 } finally {
   for (const { child } of servers) child.kill('SIGTERM');
   shop.close();
   cluster.stop();
 }
 
-console.log(`${passed} passed, ${failed} failed`);
-process.exitCode = failed === 0 && passed > 0 ? 0 : 1;
+for (const failure of failures) console.log(`FAIL  ${failure}`);
+console.log(`${passed} passed, ${failures.length} failed`);
+process.exitCode = failures.length === 0 && passed > 0 ? 0 : 1;

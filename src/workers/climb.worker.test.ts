@@ -16,8 +16,7 @@ const byRun = new Map<number, Map<string, Climb>>();
 const worker = globalThis as unknown as { onmessage: (event: { data: ToClimber }) => void };
 const ask = (said: ToClimber) => worker.onmessage({ data: structuredClone(said) });
 const run = (number: number, asked: Build) => ask({ kind: 'build', build: asked, run: number, known: [] });
-const whole = (number: number) =>
-  vi.waitFor(() => expect(byRun.get(number)?.size).toBe(boards.length), { timeout: 20_000 });
+const whole = (number: number) => expect.poll(() => byRun.get(number)?.size).toBe(boards.length);
 const plain = (asked: Build) =>
   Object.fromEntries(boards.map((b) => [b.id, JSON.parse(JSON.stringify(slimmed(stoppedEarly(asked, b)!))) as Climb]));
 const found = (number: number) => JSON.parse(JSON.stringify(Object.fromEntries(byRun.get(number)!))) as object;

@@ -50,28 +50,23 @@ function check(build: (typeof builds)[number], board: Board, figure: BoardFigure
 
 describe('an unknown figure is never read as yes, nor as no', () => {
   // Other boards for each build, so that many are met and no run takes minutes.
-  test.each(builds.map((b, i) => [b.id, b, i] as const))(
-    '%s',
-    (_, build, i) => {
-      for (const board of shelf.boards.filter((_, n) => n % 24 === i))
-        for (const [nth, figure] of [...boardFigures, ...railFigures(board)].entries())
-          check(build, board, figure, nth);
-    },
-    180_000,
-  );
+  test.each(builds.map((b, i) => [b.id, b, i] as const))('%s', (_, build, i) => {
+    for (const board of shelf.boards.filter((_, n) => n % 40 === i))
+      for (const [nth, figure] of [...boardFigures, ...railFigures(board)].entries()) check(build, board, figure, nth);
+  });
 
   test('random builds on random boards', () => {
-    for (let seed = 400; seed < 406; seed++) {
+    for (let seed = 400; seed < 404; seed++) {
       const { build, board } = randomPair(seed, { parts: 5, ports: 4, rails: 3, bridges: 1 });
       for (const [nth, figure] of [...boardFigures, ...railFigures(board)].entries()) check(build, board, figure, nth);
     }
-  }, 180_000);
+  });
 });
 
 describe('a range is judged as all it hides', () => {
   test('what fits over a range fits at both its ends; what breaks over it breaks at both', () => {
     for (const build of builds) {
-      for (const board of shelf.boards.filter((_, n) => n % 24 === 0)) {
+      for (const board of shelf.boards.filter((_, n) => n % 40 === 0)) {
         for (const figure of [...boardFigures, ...railFigures(board)]) {
           const now = figure.get(board);
           if (
@@ -94,7 +89,7 @@ describe('a range is judged as all it hides', () => {
         }
       }
     }
-  }, 180_000);
+  });
 });
 
 test('where nobody says whether isolators come with a board, their grams decide nothing: half a gram below the limit is not "does not fit"', () => {

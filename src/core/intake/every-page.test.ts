@@ -36,11 +36,6 @@ function boardOf(text: string) {
   return parcel ? withParcel(bridged, parcel, said) : bridged;
 }
 
-test.each(Object.entries(corpora()))('%s: all that is read of a page makes a sound board', (_, { texts }) => {
-  const boards = texts.map(({ text }) => boardOf(text));
-  expect(boards.flatMap((b) => boardSchema.safeParse(b).error?.issues ?? [])).toEqual([]);
-});
-
 const printOf = (made: unknown) => createHash('sha256').update(JSON.stringify(made)).digest('hex').slice(0, 8);
 
 /** A changed rule is noticed; what it changed is seen by looking at the pages. */
@@ -66,10 +61,12 @@ test.each([
   ['round-eighteen', 'bc8631ff'],
   ['round-nineteen', '1dc849ef'],
   ['round-thirteen', '9449c321'],
-])('%s: boards, parts, lists of parts and offers that are read are what they were', (name, print) => {
+])('%s: boards that are read are sound; they, parts, lists of parts and offers are what they were', (name, print) => {
   const made = corpora()[name]!.texts.map(({ text }) => {
+    const board = boardOf(text);
+    expect(boardSchema.safeParse(board).error?.issues).toBe(undefined);
     const part = readPartPage(text);
-    return [boardOf(text), part, partPageWords(part), readPartsList(text, library), readOffer(text)];
+    return [board, part, partPageWords(part), readPartsList(text, library), readOffer(text)];
   });
   expect(printOf(made)).toBe(print);
 });

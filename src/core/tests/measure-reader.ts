@@ -1,4 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
+import type { Reading } from '../intake/reading';
 import { readSpec } from '../intake/read-spec';
 
 type Value = number | string | boolean;
@@ -39,6 +40,8 @@ export interface Measured {
   /** Of the readings called sure. */
   precisionOfSure: number;
   recall: number;
+  /** Of each page, all that was read of it. */
+  readings: Reading[][];
   errors: { kind: 'wrong, sure' | 'wrong, in doubt' | 'missed'; page: string; field: string; value: Value }[];
 }
 
@@ -58,13 +61,16 @@ export function corpora(): Record<string, Corpus> {
 export function measure({ texts }: Corpus): Measured {
   const fields: Record<string, Tally> = {};
   const errors: Measured['errors'] = [];
+  const readings: Reading[][] = [];
   const tally = (field: string) =>
     (fields[field] ??= { rightSure: 0, rightInDoubt: 0, wrongSure: 0, wrongInDoubt: 0, missed: 0 });
   for (const { name, text, expect, onlyInDoubt = [], fine = [] } of texts) {
+    const read = readSpec(text);
+    readings.push(read);
     const open = expect.map((e) => ({ ...e, found: false }));
     const fits = (e: Item & { or?: Value[] }, { field, value }: Item) =>
       e.field === field && [e.value, ...(e.or ?? [])].some((v) => same(field, v, value));
-    for (const r of surest(text)) {
+    for (const r of surest(read)) {
       const hit = open.find((e) => !e.found && fits(e, r));
       if (hit) {
         hit.found = true;
@@ -98,14 +104,15 @@ export function measure({ texts }: Corpus): Measured {
     precision: right / (right + all.wrongSure + all.wrongInDoubt),
     precisionOfSure: all.rightSure / (all.rightSure + all.wrongSure),
     recall: right / (right + all.missed),
+    readings,
     errors,
   };
 }
 
-/** What is read of a text; what is said twice counts once, as the surer of both. */
-function surest(text: string): (Item & { sure: boolean })[] {
+/** What is read of a page; what is said twice counts once, as the surer of both. */
+function surest(read: Reading[]): (Item & { sure: boolean })[] {
   const once = new Map<string, Item & { sure: boolean }>();
-  for (const { field, value, doubt } of readSpec(text)) {
+  for (const { field, value, doubt } of read) {
     const key = `${field} ${String(value).toLowerCase()}`;
     if (!once.get(key)?.sure) once.set(key, { field, value, sure: doubt === 'sure' });
   }

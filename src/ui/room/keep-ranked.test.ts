@@ -44,7 +44,7 @@ const idsOf = (store: ReturnType<typeof room>) =>
 test('likely boards are shown as they climb; the order is not of all, and says so', async () => {
   const store = room();
   keepRanked(store, likely, 4);
-  await vi.waitFor(() => expect(asked(0)).toHaveLength(1));
+  await expect.poll(() => asked(0)).toHaveLength(1);
   answer(0, ['b0']);
   expect(idsOf(store)).toEqual(['b0']);
   answer(0, ['b1']);
@@ -56,12 +56,12 @@ test('likely boards are shown as they climb; the order is not of all, and says s
 test('with the rest of the shelf they do not climb again, unless they have changed; nothing is said to have moved', async () => {
   const store = room();
   const end = keepRanked(store, likely, 4);
-  await vi.waitFor(() => expect(asked(0)).toHaveLength(1));
+  await expect.poll(() => asked(0)).toHaveLength(1);
   answer(0, ['b0', 'b1']);
   const later = store.getState().ranking.ask(build);
   end();
   keepRanked(store, [shelf[0]!, { ...shelf[1]!, massG: says(9) }, shelf[2]!, shelf[3]!]);
-  await vi.waitFor(() => expect(asked(1).length).toBeGreaterThan(0));
+  await expect.poll(() => asked(1).length).toBeGreaterThan(0);
   const [ranking, aside] = asked(1).sort((a, b) => b.known.length - a.known.length);
   expect(ranking!.known).toEqual(['b0']);
   expect(idsOf(store)).toEqual(['b0', 'b1']);
@@ -76,21 +76,21 @@ test('with the rest of the shelf they do not climb again, unless they have chang
 test('after an edit before the rest has come the likely ones climb anew, and of what was known nothing is kept', async () => {
   const store = room();
   const end = keepRanked(store, likely, 4);
-  await vi.waitFor(() => expect(asked(0)).toHaveLength(1));
+  await expect.poll(() => asked(0)).toHaveLength(1);
   answer(0, ['b0', 'b1']);
   store.getState().edit('limits', (b) => ({ ...b, limits: { ...b.limits, budgetCents: 1 } }));
   expect(asked(0)).toHaveLength(2);
   expect(asked(0)[1]!.known).toEqual([]);
   end();
   keepRanked(store, shelf);
-  await vi.waitFor(() => expect(asked(1)).toHaveLength(1));
+  await expect.poll(() => asked(1)).toHaveLength(1);
   expect(asked(1)[0]!.known).toEqual([]);
 });
 
 test('what changes no climb leaves the order as it is; a set that is to climb does not', async () => {
   const store = room();
   keepRanked(store, shelf);
-  await vi.waitFor(() => expect(asked(0)).toHaveLength(1));
+  await expect.poll(() => asked(0)).toHaveLength(1);
   answer(0, ['b0', 'b1', 'b2', 'b3']);
   const { ranking } = store.getState();
   expect(ranking.busy).toBe(false);
