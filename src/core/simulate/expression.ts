@@ -27,8 +27,8 @@ export const least = (a: Expression, b: Expression, soft: number): Expression =>
 /** A formula over the unknowns of a system, with its slopes. Unknowns are counted; -1 is the reference, which stands at nought. */
 export interface Formula {
   value: (x: Float64Array) => number;
-  /** Tells `add` the slope by every unknown it names, times `seed`; one unknown may come several times. */
-  slopes: (x: Float64Array, seed: number, add: (unknown: number, slope: number) => void) => void;
+  /** At the unknowns that `value` was asked for last: tells `add` the slope by every unknown it names, times `seed`; one unknown may come several times. */
+  slopes: (seed: number, add: (unknown: number, slope: number) => void) => void;
 }
 
 /** `place`: the number of a node's volts or an element's amps. Compiled once for a system, since Newton's method asks thousands of times. */
@@ -40,50 +40,53 @@ export function compiled(e: Expression, place: (what: 'volts' | 'amps', name: st
     case 'amps': {
       const at = place(e.op, e.op === 'volts' ? e.node : e.element);
       if (at < 0) return { value: () => 0, slopes: () => undefined };
-      return { value: (x) => x[at]!, slopes: (_, seed, add) => add(at, seed) };
+      return { value: (x) => x[at]!, slopes: (seed, add) => add(at, seed) };
     }
     case 'sum': {
       const parts = e.of.map((p) => compiled(p, place));
       return {
-        value: (x) => parts.reduce((s, p) => s + p.value(x), 0),
-        slopes: (x, seed, add) => {
-          for (const p of parts) p.slopes(x, seed, add);
+        value: (x) => {
+          let all = 0;
+          for (const p of parts) all += p.value(x);
+          return all;
+        },
+        slopes: (seed, add) => {
+          for (const p of parts) p.slopes(seed, add);
         },
       };
     }
     case 'times': {
       const [a, b] = [compiled(e.a, place), compiled(e.b, place)];
+      let [by, of] = [0, 0];
       return {
-        value: (x) => a.value(x) * b.value(x),
-        slopes: (x, seed, add) => {
-          a.slopes(x, seed * b.value(x), add);
-          b.slopes(x, seed * a.value(x), add);
+        value: (x) => (of = a.value(x)) * (by = b.value(x)),
+        slopes: (seed, add) => {
+          a.slopes(seed * by, add);
+          b.slopes(seed * of, add);
         },
       };
     }
     case 'over': {
       const [a, b] = [compiled(e.a, place), compiled(e.b, place)];
+      let [by, of] = [0, 0];
       return {
-        value: (x) => a.value(x) / b.value(x),
-        slopes: (x, seed, add) => {
-          const by = b.value(x);
-          a.slopes(x, seed / by, add);
-          b.slopes(x, (-seed * a.value(x)) / (by * by), add);
+        value: (x) => (of = a.value(x)) / (by = b.value(x)),
+        slopes: (seed, add) => {
+          a.slopes(seed / by, add);
+          b.slopes((-seed * of) / (by * by), add);
         },
       };
     }
     case 'above nought': {
-      const of = compiled(e.of, place);
+      const inner = compiled(e.of, place);
       const soft2 = e.soft * e.soft;
+      let of = 0;
       return {
         value: (x) => {
-          const v = of.value(x);
-          return (v + Math.sqrt(v * v + soft2)) / 2;
+          of = inner.value(x);
+          return (of + Math.sqrt(of * of + soft2)) / 2;
         },
-        slopes: (x, seed, add) => {
-          const v = of.value(x);
-          of.slopes(x, (seed * (1 + v / Math.sqrt(v * v + soft2))) / 2, add);
-        },
+        slopes: (seed, add) => inner.slopes((seed * (1 + of / Math.sqrt(of * of + soft2))) / 2, add),
       };
     }
   }

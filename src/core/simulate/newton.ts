@@ -23,6 +23,8 @@ export interface System {
   nodes: string[];
   size: number;
   placed: Placed[];
+  /** Room for the slopes, used again at each step: of a hundred unknowns it is eighty kilobytes. */
+  rows: Float64Array[];
 }
 
 export interface Placed {
@@ -35,7 +37,11 @@ export interface Placed {
 }
 
 export function systemOf(net: Netlist): System {
-  const nodes = nodesOf(net);
+  // Those with the fewest neighbours first: each is gone before what hangs on it is touched, so that what is nought stays so.
+  const neighbours = new Map<string, number>();
+  for (const { from, to } of net.elements)
+    for (const node of [from, to]) neighbours.set(node, (neighbours.get(node) ?? 0) + 1);
+  const nodes = nodesOf(net).sort((a, b) => neighbours.get(a)! - neighbours.get(b)!);
   const place = new Map(nodes.map((n, i) => [n, i]));
   const branches = net.elements.filter((e) => e.kind === 'volts');
   const own = new Map(branches.map((b, i) => [b.id, nodes.length + i]));
@@ -47,7 +53,8 @@ export function systemOf(net: Netlist): System {
     own: at('amps', element.id),
     formula: 'formula' in element ? compiled(element.formula, at) : null,
   }));
-  return { net, nodes, size: nodes.length + branches.length, placed };
+  const size = nodes.length + branches.length;
+  return { net, nodes, size, placed, rows: Array.from({ length: size }, () => new Float64Array(size)) };
 }
 
 /** Every node leaks so little to the reference that no floating one is without an answer: siemens. */
@@ -93,18 +100,29 @@ function ampsThrough(p: Placed, x: Float64Array): number {
   }
 }
 
+/** By how much the last step may still have moved (a share of volts or amps), and what the equations may be missed by (amps or volts). */
+const exactly = { moved: 1e-9, missed: 1e-7 };
+/** Enough to go on from. */
+export const nearly = { moved: 1e-3, missed: 1e-3 };
+
 /** The solution near a start, or null. */
 export function solveAt(system: System, start: Float64Array, companion: Companion): Float64Array | null {
   return newton(system, start, companion, fully) ?? raised(system, new Float64Array(start.length), companion, fully);
 }
 
 /** The solution at once, or else with all sources raised from nought in steps. */
-export function raised(system: System, start: Float64Array, companion: Companion, to: Turned): Float64Array | null {
-  const direct = newton(system, start, companion, to);
+export function raised(
+  system: System,
+  start: Float64Array,
+  companion: Companion,
+  to: Turned,
+  enough = exactly,
+): Float64Array | null {
+  const direct = newton(system, start, companion, to, enough);
   if (direct) return direct;
   let x: Float64Array = start;
   for (let step = 1; step <= 40; step++) {
-    const next = newton(system, x, companion, { ...to, up: (to.up * step) / 40 });
+    const next = newton(system, x, companion, { ...to, up: (to.up * step) / 40 }, enough);
     if (!next) return null;
     x = next;
   }
@@ -112,20 +130,25 @@ export function raised(system: System, start: Float64Array, companion: Companion
 }
 
 /** Newton's method from a start. */
-export function newton(system: System, start: Float64Array, companion: Companion, turned: Turned): Float64Array | null {
+export function newton(
+  system: System,
+  start: Float64Array,
+  companion: Companion,
+  turned: Turned,
+  enough = exactly,
+): Float64Array | null {
   const n = start.length;
   let x = Float64Array.from(start);
   let residual = residualAt(system, x, companion, turned);
   let size = norm(residual);
-  // Used again at each step: of a hundred unknowns it is eighty kilobytes.
-  const rows = Array.from({ length: n }, () => new Float64Array(n));
   for (let step = 0; step < mostSteps; step++) {
-    const move = eliminate(slopesAt(system, x, companion, turned, rows), residual);
+    const move = eliminate(slopesAt(system, companion, turned), residual);
     if (!move) return null;
     // Halved until the equations are nearer to being met; after that the smallest is taken, since a corner may have to be passed.
     let next = x;
     for (let half = 0, damp = 1; half < 8; half++, damp /= 2) {
-      next = x.map((v, i) => v - damp * move[i]!);
+      next = new Float64Array(n);
+      for (let i = 0; i < n; i++) next[i] = x[i]! - damp * move[i]!;
       residual = residualAt(system, next, companion, turned);
       if (norm(residual) < size) break;
     }
@@ -133,7 +156,7 @@ export function newton(system: System, start: Float64Array, companion: Companion
     for (let i = 0; i < n; i++) moved = Math.max(moved, Math.abs(next[i]! - x[i]!) / (1 + Math.abs(next[i]!)));
     x = next;
     size = norm(residual);
-    if (moved < 1e-9 && size < 1e-7) return x;
+    if (moved < enough.moved && size < enough.missed) return x;
   }
   return null;
 }
@@ -184,14 +207,8 @@ function residualAt(
   return residual;
 }
 
-/** How each equation moves with each unknown, written over `rows`. */
-function slopesAt(
-  { nodes, placed }: System,
-  x: Float64Array,
-  companion: Companion,
-  turned: Turned,
-  rows: Float64Array[],
-): Float64Array[] {
+/** How each equation moves with each unknown, written over the rows of the system; where the residual was asked for last. */
+function slopesAt({ nodes, placed, rows }: System, companion: Companion, turned: Turned): Float64Array[] {
   for (const row of rows) row.fill(0);
   const add = (row: number, by: number, amount: number) => {
     if (row >= 0 && by >= 0) rows[row]![by] = rows[row]![by]! + amount;
@@ -215,7 +232,7 @@ function slopesAt(
         break;
       }
       case 'amps':
-        p.formula!.slopes(x, element.isLoad ? turned.loads : turned.up, (by, slope) => {
+        p.formula!.slopes(element.isLoad ? turned.loads : turned.up, (by, slope) => {
           add(from, by, slope);
           add(to, by, -slope);
         });
@@ -225,7 +242,7 @@ function slopesAt(
         add(to, own, -1);
         add(own, from, 1);
         add(own, to, -1);
-        p.formula!.slopes(x, -turned.up, (by, slope) => add(own, by, slope));
+        p.formula!.slopes(-turned.up, (by, slope) => add(own, by, slope));
         break;
     }
   }

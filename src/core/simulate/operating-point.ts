@@ -1,6 +1,7 @@
 import type { Netlist } from './netlist';
 import {
   fully,
+  nearly,
   newton,
   raised,
   restlessness,
@@ -15,8 +16,8 @@ import { transient } from './transient';
 
 /** In an operating point capacitors carry nothing. */
 const atRest: Companion = () => null;
-/** In such steps loads come on: near enough to follow the state they start from. */
-const loadSteps = [0.02, 0.5, 0.8, 1] as const;
+/** In such steps loads come on, before they are on: near enough to follow the state they start from. */
+const loadSteps = [0.02, 0.5, 0.8] as const;
 /** By then a circuit of a craft has come to rest, or never will. */
 const restSeconds = 0.4;
 
@@ -30,8 +31,9 @@ const restAmps = 1e-4;
 export function operatingPoint(net: Netlist): Solved | Unsolved {
   const system = systemOf(net);
   const dead = new Float64Array(system.size);
-  let x = raised(system, dead, atRest, { up: 1, loads: loadSteps[0] });
-  for (const loads of loadSteps.slice(1)) x &&= newton(system, x, atRest, { up: 1, loads });
+  let x = raised(system, dead, atRest, { up: 1, loads: loadSteps[0] }, nearly);
+  for (const loads of loadSteps.slice(1)) x &&= newton(system, x, atRest, { up: 1, loads }, nearly);
+  x &&= newton(system, x, atRest, fully);
   x ??= newton(system, dead, atRest, fully);
   if (x) return solved(system, x);
   const run = transient(net, restSeconds, restSeconds / 4);
