@@ -9,7 +9,8 @@ const mostThick = 7;
 export function withoutRules(picture: Grey): Grey {
   const { width, height, at } = picture;
   const least = Math.max(40, Math.round(Math.max(width, height) * leastShare));
-  const isDark = Uint8Array.from(at, (v) => (v < dark ? 1 : 0));
+  const isDark = new Uint8Array(at.length);
+  for (let i = 0; i < at.length; i++) isDark[i] = at[i]! < dark ? 1 : 0;
   const gone = new Uint8Array(at.length);
   strike(isDark, gone, { length: width, lines: height, along: 1, across: width, least });
   strike(isDark, gone, { length: height, lines: width, along: width, across: 1, least });
