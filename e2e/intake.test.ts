@@ -4,7 +4,7 @@ import path from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { openBrowser, patientPage, waitForText, until } from './browser';
-import { clickOn, expectAccessible, visit } from './visit';
+import { clickOn, expectAccessible, kept, visit } from './visit';
 
 let browser: Browser;
 let close: () => Promise<void>;
@@ -74,6 +74,7 @@ beforeAll(async () => {
   await page.setContent(`<body style="margin:0"><img style="width:100%" src="data:image/png;base64,${shot}">`);
   await page.pdf({ path: files.scan });
   await page.close();
+  await visit(browser, '/b/saltgrass/ladder', kept);
 });
 afterAll(async () => {
   await close();

@@ -11,7 +11,7 @@ afterAll(async () => {
   await ask(`/api/import?over=replace`, { method: 'POST', body: readFileSync('demo/shelf.json') });
 });
 
-const { at } = useBrowser();
+const { at } = useBrowser(['saltgrass', 'belfry-six']);
 const shelf = async () =>
   (await (await ask(`/api/shelf`)).json()) as {
     boards: { id: string; massG: unknown; ports: unknown[]; offers: { seen: string }[] }[];

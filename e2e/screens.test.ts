@@ -5,7 +5,7 @@ import { addressHas, ask, clickOn, expectAccessible, useBrowser } from './visit'
 
 const address = process.env.RUNG_ADDRESS!;
 
-const { at } = useBrowser();
+const { at } = useBrowser(['belfry-six']);
 
 const saved = (page: Page) => page.waitForSelector('[data-save="saved"]');
 const put = (body: object, base: number) =>

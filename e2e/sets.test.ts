@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { waitForText, until } from './browser';
 import { addressHas, clickOn, expectAccessible, useBrowser } from './visit';
 
-const { at } = useBrowser();
+const { at } = useBrowser(['belfry-six']);
 
 const searched = (page: Page) => until(page, () => document.body.innerText.includes('no other is better'));
 const set = 'quillon-turnpike~quillon-girt-50';

@@ -24,14 +24,18 @@ export async function visit<T>(browser: Browser, path: string, work: (page: Page
   }
 }
 
-/** One browser for all tests of a file, and `at`: some work on a page of the running application. */
-export function useBrowser(): {
+/**
+ * One browser for all tests of a file, and `at`: some work on a page of the running application. Of `builds` boards and sets are put in order once: a page that is left before that is done throws its search
+ * away, and the next one begins anew.
+ */
+export function useBrowser(builds: readonly string[] = []): {
   browser: () => Browser;
   at: <T>(path: string, work: (page: Page) => Promise<T>) => Promise<T>;
 } {
   let opened: Awaited<ReturnType<typeof openBrowser>>;
   beforeAll(async () => {
     opened = await openBrowser();
+    for (const id of builds) await visit(opened.browser, `/b/${id}/ladder`, kept);
   });
   afterAll(() => opened.close());
   return { browser: () => opened.browser, at: (path, work) => visit(opened.browser, path, work) };
@@ -74,6 +78,12 @@ export async function expectAccessible(page: Page): Promise<void> {
 /** Waits until boards and sets are in their order: until then the board at hand, and with it the whole screen, may be another one. */
 export async function ranked(page: Page): Promise<void> {
   await page.waitForSelector('nav[aria-label=Stages][aria-busy=false]');
+}
+
+/** Until the browser keeps the order for its next visit, a moment after it stands; where it does not yet, nothing is lost but time. */
+export async function kept(page: Page): Promise<void> {
+  await ranked(page);
+  await new Promise((done) => setTimeout(done, 1000));
 }
 
 /** Waits until the address carries the word: it follows the screen by a moment. */

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { patientPage, waitForText, goTo, reload, until } from './browser';
 import { addressHas, ask, clickOn, expectAccessible, useBrowser, ranked } from './visit';
 
-const { browser, at } = useBrowser();
+const { browser, at } = useBrowser(['belfry-six', 'saltgrass']);
 const path = (page: Page) => new URL(page.url()).pathname;
 const menu = async (page: Page, words: string) => {
   await until(page, (w) => [...document.querySelectorAll('[role^=menuitem]')].some((m) => m.textContent === w), words);
