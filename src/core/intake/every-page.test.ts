@@ -56,7 +56,7 @@ test.each([
   ['round-twelve', 'a202dd63'],
   ['round-fourteen', 'd3f8758b'],
   ['round-fifteen', 'b64f8880'],
-  ['round-sixteen', '6c3871db'],
+  ['round-sixteen', '9ac01bf3'],
   ['round-seventeen', '47b64f11'],
   ['round-eighteen', 'bc8631ff'],
   ['round-nineteen', '1dc849ef'],

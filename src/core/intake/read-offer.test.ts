@@ -26,6 +26,13 @@ test.each([
   ['10 pcs: $39.00 each; 1 pc $42.00', 4200, null, 'USD'],
   ['Deposit 10 € Price 45 €', 4500, null, 'EUR'],
   ['Shipping $5.00, price $45', 4500, 500, 'USD'],
+  ['Price: 74.90 EUR, shipping 5.90', 7490, 590, 'EUR'],
+  ['74,90 € + 4,90 Versand', 7490, 490, 'EUR'],
+  ['$45.00, postage: 3.50', 4500, 350, 'USD'],
+  // Days, grams and what they are for are no money.
+  ['$45.00, delivery 3-5 days', 4500, null, 'USD'],
+  ['$45.00, shipping weight 30.50 g', 4500, null, 'USD'],
+  ['$45.00, shipping 30.50 g', 4500, null, 'USD'],
 ])('%s', (text, cents, shippingCents, currency) =>
   expect(readOffer(text)).toMatchObject({ cents, shippingCents, currency }),
 );

@@ -85,14 +85,16 @@ export function withoutSign(typed: string): { currency: string | null; rest: str
 }
 
 const AMOUNT = "(\\d{1,3}(?:[., '’]\\d{3})+(?:[.,]\\d{1,2})?|\\d{1,6}(?:[.,]\\d{1,2})?)(?:[.,]?-(?!\\d))?";
+/** Of sending, without its money: with cents, since days and grams have none. */
+const BARE = '(\\d{1,4}[.,]\\d{2})(?![\\d.,]*\\d| ?(?:%|kg|g\\b|lbs?\\b|oz\\b))';
 const LABEL = '(?:price|preis|prix|precio|prezzo|cena|prijs|pris|preço|цена|价格|価格)';
+const sending =
+  /shipping|postage|delivery|versand|porto|p ?& ?p|envío|envio|livraison|spedizione|verzend|wysyłka|frakt|доставка|送料|运费/;
 const amount = new RegExp(
-  `(?<![\\p{L}\\d.,])${SIGN} ?${AMOUNT}(?![\\d.,]*\\d)(?: ?(usd|cad|aud|nzd)\\b)?|(?<![\\p{L}\\d.,]|\\d )${AMOUNT} ?${SIGN}(?!\\p{L})|(?<=\\b${LABEL}[ \\t]{0,3}:?[ \\t]{0,3})${AMOUNT}(?![\\d.,]*\\d| ?%)`,
+  `(?<![\\p{L}\\d.,])${SIGN} ?${AMOUNT}(?![\\d.,]*\\d)(?: ?(usd|cad|aud|nzd)\\b)?|(?<![\\p{L}\\d.,]|\\d )${AMOUNT} ?${SIGN}(?!\\p{L})|(?<=\\b${LABEL}[ \\t]{0,3}:?[ \\t]{0,3})${AMOUNT}(?![\\d.,]*\\d| ?%)|(?<=(?:${sending.source})(?: costs?| cost is)?[ \\t]{0,3}:?[ \\t]{0,3}\\+? ?)${BARE}|(?<![\\p{L}\\d.,:]|\\d )${BARE}(?= (?:for |of )?(?:${sending.source}))`,
   'gu',
 );
 
-const sending =
-  /shipping|postage|delivery|versand|porto|p ?& ?p|envío|envio|livraison|spedizione|verzend|wysyłka|frakt|доставка|送料|运费/;
 const sent = new RegExp(`^ ?(?:for |of |\\+ )?(?:${sending.source})`);
 const free =
   /\bfree (?:(?:standard|express|worldwide) )?(?:shipping|postage|delivery)\b(?! (?:over|above|from|on orders))|(?:shipping|postage|delivery|versand)[ :]{1,3}(?:free|included|kostenlos|gratis)|(?:versandkostenfrei|gratis versand|kostenloser versand|livraison gratuite|envío gratis)/;
@@ -121,12 +123,12 @@ function centsSaid(written: string): number {
 
 function amountsIn(t: string): Amount[] {
   return [...t.matchAll(amount)].map((m) => {
-    const [whole, sign, value, country, value2, sign2, bare] = m;
+    const [whole, sign, value, country, value2, sign2, bare, afterSending, beforeSending] = m;
     const end = m.index + whole.length;
     const from = Math.max(t.lastIndexOf('\n', m.index) + 1, m.index - 40);
     const line = t.indexOf('\n', end);
     return {
-      cents: centsSaid((value ?? value2 ?? bare)!),
+      cents: centsSaid((value ?? value2 ?? bare ?? afterSending ?? beforeSending)!),
       currency: signs[(country ?? sign ?? sign2 ?? '').replace(' ', '')] ?? null,
       before: t.slice(from, m.index),
       after: t.slice(end, Math.min(line < 0 ? t.length : line, end + 40)),

@@ -1,3 +1,4 @@
+import { airOver } from './air-over';
 import type { Read } from './read';
 
 /** "BEC 9 V 2 A | no", "(OSD): no, only digital". */
@@ -37,6 +38,7 @@ export function oftenMistaken({ field, value, line, after, quote }: Read): strin
   if (field === 'storageMb' && /\d ?Mb\b/.test(quote)) return 'Mb may be megabits, eight of which are a megabyte';
   if (field === 'burstSeconds' && /\d ?S\b/.test(quote)) return 'S may be seconds or cells';
   if (!escAmps.includes(field)) return undefined;
+  if (airOver.test(line)) return 'with air over it only';
   const before = line.slice(0, Math.max(0, line.indexOf(quote.toLowerCase())));
   if (/\b\d{1,2}(?:[.,]\d)? ?v\d?\b[^|\n]*$/.test(before)) return 'behind volts: it may be said of a regulator';
   if (/\bpads?\b|\bsensor\b|\b(?:compatible|works? with|for motors|over all|in all|total)\b/.test(line))

@@ -1,4 +1,7 @@
+import { airOver } from '../air-over';
 import { AMP, denied, num, one, openness, rule, sane, N, W, type Around, type Found, type Rule } from './rule';
+
+const airBehind = new RegExp(`^,? ?\\(?${airOver.source}`);
 
 const RANGE = '(?:-{1,3}|\\.{2,3}|to|up to|through|and|à|a)';
 
@@ -446,12 +449,7 @@ export const regulatorRules: Rule[] = [
         )
       )
         return [];
-      if (
-        /^,? ?\(?(?:with|when|if|given|in|under) (?:good |enough |some |an? |the |forced )?(?:air ?flow|air|cool(?:ing|ed)|fan|heat ?sink)\b/.test(
-          around.after,
-        )
-      )
-        return regulator(num(v), milli(a, unit), 'with air over it only');
+      if (airBehind.test(around.after)) return regulator(num(v), milli(a, unit), 'with air over it only');
       if (/\d ?(?:-|to) ?$/.test(around.before))
         return regulator(num(v), milli(a, unit), 'the end of a range of volts');
       const measured = /\b(?:pulled|pulls|measured|held|was fine with)\b/.test(around.before.slice(-24))
