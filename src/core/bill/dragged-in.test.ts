@@ -18,6 +18,7 @@ describe('what a hookup drags in', () => {
     const wire = line(sundries(), 'wire 28')!;
     expect([wire.quantity, wire.cents]).toEqual([0.2, 18]);
     expect(wire.grams).toBeCloseTo(0.1 * wireGramsPerM(28), 2);
+    expect(wire.why).toBe('1 wire of 100 mm in all, 100 mm to spare');
     expect(line(sundries(), 'shrink')).toMatchObject({ quantity: 1, cents: 4 });
   });
 

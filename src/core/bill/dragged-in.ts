@@ -58,8 +58,14 @@ function sundry(
     unit,
     cents: Math.round(quantity * each.cents),
     grams: Math.round(flown * each.grams * 100) / 100,
-    why: `${why}${spare > 0 ? `, ${Math.round(spare * 10) / 10} to spare` : ''}`,
+    why: `${why}${spareWords(spare, unit)}`,
   };
+}
+
+function spareWords(spare: number, unit: string): string {
+  const inMm = unit === 'm';
+  const said = Math.round(inMm ? 1000 * spare : spare);
+  return said > 0 ? `, ${said}${inMm ? ' mm' : ''} to spare` : '';
 }
 
 function wires(build: Build, board: Board, hookup: Hookup): Sundry[] {
@@ -77,7 +83,7 @@ function wires(build: Build, board: Board, hookup: Hookup): Sundry[] {
       metres,
       bought - metres,
       { cents: sundries.wirePerM(gauge).cents, grams: wireGramsPerM(gauge) },
-      `${mine.length} wires of ${Math.round(metres * 1000)} mm in all`,
+      `${mine.length} ${mine.length === 1 ? 'wire' : 'wires'} of ${Math.round(metres * 1000)} mm in all`,
     );
   });
   return list.length === 0
