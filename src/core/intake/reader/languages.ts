@@ -30,7 +30,7 @@ const clear: Record<string, string> = {
   weight: 'gewicht tömeg peso poids waga вес 重量 무게 hmotnost paino',
   'gross weight':
     'bruttogewicht peso_bruto peso_lordo poids_brut waga_brutto brutogewicht bruttovikt bruttovekt bruttovægt вес_брутто 毛重 総重量',
-  without: 'no_lleva ohne senza zonder sans utan',
+  without: 'no_lleva no_tiene no_trae no_incorpora non_ha nie_ma não_tem não_possui ohne senza zonder sans utan',
   'per motor': 'je_motor pro_motor par_moteur por_motor per_motore na_silnik je_kanal per_kanal на_мотор',
   cells: 'zellen cellules článků celdas células celle cellen celler ogniw éléments',
   'current sensor':

@@ -45,7 +45,9 @@ function row(text: string, start: number, end: number, by: RegExp): Row | null {
   return cells.length >= 2 ? cells : null;
 }
 
-const separators = [/ ?\| ?/, /\t/, / ?; ?/, / {2,}/, / ?, ?/];
+const spaces = / {2,}/;
+const separators = [/ ?\| ?/, /\t/, / ?; ?/, spaces, / ?, ?/];
+const limit = /^(min|typ|max|unit)\.?(?:imum|ical)?s?$/;
 const rule = (r: Row) => r.every((c) => /^:?-{2,}:?$/.test(c.text));
 const value = (c: Cell) => /\d|^(?:yes|no|none|✓|✗|-|x|fitted|c|micro)$/.test(c.text);
 
@@ -84,9 +86,12 @@ function tableAt(text: string, lines: { start: number; end: number }[], from: nu
     const head = row(text, first.start, first.end, by);
     if (!head) continue;
     const rows: Row[] = [head];
+    const leavesOut = by === spaces && head.filter((c) => limit.test(c.text)).length >= 2;
     let next = from + 1;
     for (; next < lines.length && rows.length < 200; next++) {
-      const cells = row(text, lines[next]!.start, lines[next]!.end, by);
+      const { start, end } = lines[next]!;
+      const found = row(text, start, end, by);
+      const cells = found && leavesOut ? underHead(found, start, head, first.start) : found;
       // A head without a cell over the labels is one short.
       const longer =
         rows.length === 1
@@ -102,6 +107,20 @@ function tableAt(text: string, lines: { start: number; end: number }[], from: nu
       return { rows: rows.filter((r) => !rule(r)), next };
   }
   return null;
+}
+
+/** A row whose cells stand below their heads, some of them empty: of a datasheet that gives a least or a most only. null where two would stand below one. */
+function underHead([label, ...cells]: Row, start: number, head: Row, headStart: number): Row | null {
+  const middle = (c: Cell, from: number) => (c.start + c.end) / 2 - from;
+  const placed: Row = head.map(() => ({ start: label!.end, end: label!.end, text: '' }));
+  placed[0] = label!;
+  for (const c of cells) {
+    const far = head.map((h, i) => (i === 0 ? Infinity : Math.abs(middle(h, headStart) - middle(c, start))));
+    const at = far.indexOf(Math.min(...far));
+    if (placed[at]!.text !== '') return null;
+    placed[at] = c;
+  }
+  return placed;
 }
 
 interface LaidOut {
@@ -161,7 +180,7 @@ function table(rows: Row[], text: string): LaidOut | null {
     };
   const units = head.findIndex((c) => /^units?$/.test(c.text));
   if (units === head.length - 1 && head.length === 3) return { pieces: rows.slice(1).flatMap(withUnit), versions: [] };
-  const limits = head.map((c) => /^(min|typ|max|unit)\.?(?:imum|ical)?s?$/.exec(c.text)?.[1]);
+  const limits = head.map((c) => limit.exec(c.text)?.[1]);
   // A symbol before its name says nothing.
   const labelled = Math.max(
     0,
@@ -309,9 +328,11 @@ function sideBySide(head: Row, rows: Row[], text: string): LaidOut {
   const byTitle = names.map((c, i) => (isMeant(c.text, text) ? i : -1)).filter((i) => i >= 0);
   const title = byTitle.length === 1 ? byTitle[0]! : -1;
   const chosen = meant >= 0 ? meant : title;
+  // Of a controller beside its ESC a dash is no "no": it is nothing that such a board has.
+  const ofAStack = [/\besc\b/, /\bcontroller\b|\bfc\b/].every((one) => names.some((c) => one.test(c.text)));
   const pieces = rows.flatMap((r) => {
     if (chosen >= 0) return r[chosen + 1] ? statement(r[0]!, r[chosen + 1]!) : [];
-    return r.slice(1).flatMap((c) => statement(r[0]!, c));
+    return r.slice(1).flatMap((c) => (ofAStack && /^[-–—]$/.test(c.text) ? [] : statement(r[0]!, c)));
   });
   const versions =
     chosen < 0

@@ -198,7 +198,7 @@ export const extrasRules: Rule[] = [
     if (denied(words)) return one('overlayChip', false);
     // "Overlay" is a word of other things as well: named with its chip, or as a field of its own.
     return /chip|analog/.test(words.text) ||
-      /^[ \t]{0,3}[:?|]? ?(?:is )?(?:yes|fitted|✓|on[ -]?board|standard)/.test(words.after)
+      /^[ \t]{0,40}[:?|]? ?(?:is )?(?:yes|fitted|✓|on[ -]?board|standard)/.test(words.after)
       ? present('overlayChip', words)
       : [];
   }),

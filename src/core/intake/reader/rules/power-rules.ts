@@ -140,7 +140,7 @@ export const packRules: Rule[] = [
     ([v]) => sane('packMaxVolts', num(v), 3.5, 70),
   ),
   rule(`(?<=\\d ?s(?: lipo| lihv)? )\\(${N} ?v\\)`, ([v]) => sane('packMaxVolts', num(v), 3.9, 70)),
-  rule(`(?<=\\d ?s(?:,| or| \\(?)? )(?:up to|max\\.?|at most) ${N} ?v\\b`, ([v]) =>
+  rule(`(?<=\\d ?s(?:,| or| \\(?)? {1,4})(?:up to|max\\.?|at most) ${N} ?v\\b`, ([v]) =>
     sane('packMaxVolts', num(v), 3.9, 70),
   ),
   rule(`(?:^|(?<=\\n|[;,|] ?))[ \\t]{0,4}max(?:imum)?\\.?${W}${N} ?v(?=[ \\t]*(?:$|\\n|[,;|.](?!\\d)))`, ([v]) =>
@@ -214,8 +214,9 @@ export const sensorRules: Rule[] = [
     `\\bcurrent (?:sens(?:ing|or|e)|meter)${W}:?${W}${N} ?${AMP} (?:${CONT})[,; ]{1,3}(?:and )?${N} ?${AMP} (?:peak|max|burst)`,
     ([, a]) => sane('sensorAmps', num(a), 5, 1000),
   ),
-  rule(`\\b(?:meter|sensor|current)\\b[^\\n\\d]{0,10}0${W}(?:-|to|\\.{2,3})${W}${N} ?${AMP}`, ([a]) =>
-    sane('sensorAmps', num(a), 5, 1000),
+  rule(
+    `\\b(?:meter|sensor|current)\\b[^\\n\\d]{0,10}0${W}(?:-|to|\\.{2,3})${W}${N} ?${AMP}(?:[,; ]{1,3}${N} ?${AMP} (?:${CONT}))?`,
+    ([a]) => sane('sensorAmps', num(a), 5, 1000),
   ),
   rule(
     `\\b${N} ?a (?:current|hall) (?:sensor|meter) ${CONT}[,; ]{1,3}(?:and )?${N} ?${AMP} (?:peak|max|burst)`,
@@ -426,7 +427,7 @@ export const regulatorRules: Rule[] = [
     regulator(num(v), milli(a, unit), openness(around)),
   ),
   rule(
-    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)(?:${NAMED}(?: (?:output )?(?:current|rating|capacity))?)?(?: of the [^\\n,.;]{1,24}? (?=gives)| too,| as well,| up from [\\d.]{1,4} ?a to)?${W}[@/:,=-]?${W}(?:(?:now |only |gives |with |which is |which |that |\\. it |about |around |roughly )?(?:claimed|rated|about|of|for|\\d{1,3} ?w,?|now|only|another|gives?|delivers?|suppl(?:y|ies)|carr(?:y|ies)|makes|may carry|can carry|together(?: may| can)? (?:carry|give)|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|that is|the original|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
+    `\\b${N} ?${V}(?:${W}${N} ?v)?(?:${W}|-)(?:${NAMED}(?: (?:output )?(?:current|rating|capacity))?)?(?: of the [^\\n,.;]{1,24}? (?=gives)| too,| as well,| up from [\\d.]{1,4} ?a to)?${W}[@/:,=-]?${W}(?:(?:now |only |stays at |gives |with |which is |which |that |\\. it |about |around |roughly )?(?:claimed|rated|about|of|for|\\d{1,3} ?w,?|now|only|another|gives?|delivers?|suppl(?:y|ies)|carr(?:y|ies)|makes|may carry|can carry|together(?: may| can)? (?:carry|give)|at|with|up to|max\\.?|(?:is |are )?(?:good|rated) for|raised to|can do|does|always|said to (?:be|give|carry)|that is|the original|may (?:be loaded with|carry|give|draw)|(?:is|are) supplied|at most|is|\\() ?){0,3}${N} ?${A}(?! ?/ ?a\\b)${MOMENTS}`,
     ([v, , a, unit], around) => {
       if (denied({ before: around.before, after: '' }) || /^ ?✗/.test(around.after)) return [];
       // "3 A on 5 V, 2 A on 9 V": the amps are those of the next one.
