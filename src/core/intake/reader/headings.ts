@@ -10,12 +10,30 @@ const item =
 const line =
   /^[ \t]{0,4}(?:#{1,4}|==|\[|\*\*)?[ \t]?([\p{Script=Latin}\p{Script=Cyrillic}&'/]+(?: [\p{Script=Latin}\p{Script=Cyrillic}&'/]+){0,4})[ \t]?(?:==|\]|\*\*)?:?[ \t]*$/u;
 
+/** "Goshawk F7" and "Goshawk F7 Lite" over a list each: a family, of which the page tells the members apart. */
+const member =
+  /(?<=^|\n)[ \t]{0,4}(?:#{1,4} |\*\*)?(?!(?:page|chapter|section|table|figure|part|step|appendix|seite|kapitel|tabelle|tableau|p[áa]gina|strona) )(\p{L}{4,20})((?: [\p{L}\d.+-]{1,12}){1,3})(?:\*\*)?:?[ \t]*(?=\n)/gu;
+
+function familyIn(page: string): Set<string> {
+  const names = [...page.matchAll(member)].flatMap(([, first, more]) =>
+    own.test(first!) || item.test(first! + more) || isLabel(first! + more) || isLabel(first!) ? [] : [[first!, more!]],
+  );
+  const all = names.filter(
+    ([first, more]) =>
+      names.some(([f, m]) => f === first && m !== more) && names.some(([f, m]) => f === first && /\d/.test(m!)),
+  );
+  return new Set(all.map(([first, more]) => first! + more!));
+}
+
 /** The heading that stands nearest above a place, where it says nothing of the board: what follows may be about something else. Given the page in small letters. */
 export function foreignHeading(page: string, at: number): string | undefined {
   const above = page.slice(Math.max(0, at - 1500), page.lastIndexOf('\n', at) + 1).split('\n');
   // The first lines of a page are its title.
   const first = at > 1500 ? 0 : 2;
+  const family = familyIn(page.slice(Math.max(0, at - 1500), at + 1500));
   for (let i = above.length - 1; i >= first; i--) {
+    const name = above[i]!.replace(/[#*:]/g, '').trim();
+    if (family.has(name)) return name;
     const words = line.exec(above[i]!.slice(0, 60))?.[1]?.trim();
     if (words === undefined || isLabel(words) || item.test(words)) continue;
     if (own.test(words)) return undefined;

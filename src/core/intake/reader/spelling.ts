@@ -149,6 +149,12 @@ export function asMeant(script: Script): Script {
     num(low) < num(high) ? `${low}${unit ?? ''}-${high}` : undefined,
   );
   // "el de 5 V da 2 A", "60 A i 10 sekunder"
+  // "65 A, less than 10 s"
+  s = replaced(
+    s,
+    /(?<=\d ?a(?:mps?)?,? )(?:for )?(?:less than|under|below|(?:no|not) (?:more|longer) than)(?= \d{1,3} ?s(?:ec\w*)?\b)/g,
+    () => 'for',
+  );
   // "5 V a 2 A": at, in the languages of the south.
   s = replaced(s, /(?<=\d ?v(?:olts?|dc)? )a(?= \d{1,2}(?:[.,]\d{1,2})? ?m?a\b)/g, () => '@');
   s = replaced(s, /(?<=\d ?v )(?:da|dà|donne|gibt|daje|ger|gir)(?= \d)/g, () => 'gives');
