@@ -46,7 +46,7 @@ const pieces: RegExp[] = [
   /\b(?:cheaper than similar|similar(?: boards| ones)?|alternatives?|also consider|others like it|see also|voir aussi|siehe auch|vedi anche|véase también|ver también|ver também|zie ook|zobacz też|zobacz również|se även|se også|viz také|lásd még)[ \t]{0,3}:[^\n]{0,300}/g,
   /\b(?:compared|in comparison) (?:with|to) (?:the |an? |its )?[^\n.;(]{0,40}\([^)\n]{0,80}\)/g,
   // Goods of a list, by what they weigh or draw: "2. Receiver 2.4 GHz, 1.3 g, 5 V 0.1 A".
-  /(?:^|(?<=\n))[ \t]{0,4}(?:[-*•] |\d{1,2}[.)] )?(?:receiver|gps(?: module)?|camera|vtx|video transmitter|air unit|motors?|propellers?|buzzer|antenna)\b(?![^\n]{0,200}\b(?:uarts?|pads?|ports?|bec|regulators?)\b)[^\n:]{0,80}, [^\n:]{0,120}\d ?(?:g|a|ma)\b[^\n]{0,80}/g,
+  /(?:^|(?<=\n))[ \t]{0,4}(?:[-*•] |\d{1,2}[.)] )?(?:receiver|gps(?: module)?|camera|vtx|video transmitter|air unit|motors?|propellers?|buzzer|antenna)\b(?![^\n]{0,200}\b(?:uarts?|pads?|ports?|bec|regulators?|rails?|outputs?|supply)\b)[^\n:]{0,80}, [^\n:]{0,120}\d ?(?:g|a|ma)\b[^\n]{0,80}/g,
   /\b(?:also (?:new|back|in stock|available|on sale)|we also (?:have|sell))\b[^\n.]{0,160}/g,
   /(?<=net ?\/ ?gross[^\n]{0,14}g) ?\/ ?\d{1,4}(?:\.\d)? ?g/g,
   /\bpcb thickness[ :]{0,3}\d(?:[.,]\d{1,2})? ?mm|\b(?:thickness|thick)[ :]{0,3}1[.,][0-9] ?mm\b/g,

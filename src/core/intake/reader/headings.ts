@@ -15,14 +15,14 @@ const member =
   /(?<=^|\n)[ \t]{0,4}(?:#{1,4} |\*\*)?(?!(?:page|chapter|section|table|figure|part|step|appendix|seite|kapitel|tabelle|tableau|p[áa]gina|strona) )(\p{L}{4,20})((?: [\p{L}\d.+-]{1,12}){1,3})(?:\*\*)?:?[ \t]*(?=\n)/gu;
 
 function familyIn(page: string): Set<string> {
-  const names = [...page.matchAll(member)].flatMap(([, first, more]) =>
-    own.test(first!) || item.test(first! + more) || isLabel(first! + more) || isLabel(first!) ? [] : [[first!, more!]],
-  );
-  const all = names.filter(
-    ([first, more]) =>
-      names.some(([f, m]) => f === first && m !== more) && names.some(([f, m]) => f === first && /\d/.test(m!)),
-  );
-  return new Set(all.map(([first, more]) => first! + more!));
+  const byFirst = new Map<string, Set<string>>();
+  for (const [, first, more] of page.matchAll(member)) {
+    const name = first! + more!;
+    if (own.test(first!) || item.test(name) || isLabel(name) || isLabel(first!)) continue;
+    byFirst.set(first!, (byFirst.get(first!) ?? new Set()).add(name));
+  }
+  const families = [...byFirst.values()].filter((names) => names.size > 1 && [...names].some((n) => /\d/.test(n)));
+  return new Set(families.flatMap((names) => [...names]));
 }
 
 /** The heading that stands nearest above a place, where it says nothing of the board: what follows may be about something else. Given the page in small letters. */

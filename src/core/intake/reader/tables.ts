@@ -91,7 +91,8 @@ function tableAt(text: string, lines: { start: number; end: number }[], from: nu
     for (; next < lines.length && rows.length < 200; next++) {
       const { start, end } = lines[next]!;
       const found = row(text, start, end, by);
-      const cells = found && leavesOut ? underHead(found, start, head, first.start) : found;
+      const cells =
+        found && leavesOut && found.length < head.length ? underHead(found, start, head, first.start) : found;
       // A head without a cell over the labels is one short.
       const longer =
         rows.length === 1
