@@ -59,7 +59,10 @@ function failuresOf({ name, status, message, assertionResults }) {
   const file = path.relative(root, name);
   const tests = assertionResults.filter((t) => t.status === 'failed');
   if (tests.length > 0) return tests.map((t) => `${file}: ${t.fullName}\n${t.failureMessages.join('\n')}`);
-  return status === 'failed' ? [`${file}\n${message}`] : [];
+  // Of a preparation that failed the report keeps no words.
+  return status === 'failed'
+    ? [`${file}\n${message || 'What its tests need could not be prepared: why stands above.'}`]
+    : [];
 }
 
 function bin(file) {
