@@ -1,5 +1,6 @@
 import { replaced, type Script } from './script';
 import { isLabel } from './field-labels';
+import { remarks } from './tables';
 
 /** Lines like `"UARTs": 6` or `mass_g: 4.6`: at least three of them make a data file of a text. */
 const keyed = /(?:^|[\n,{;|])[ \t]{0,12}"?[a-z][a-z0-9_ ]{0,24}"?[ \t]{0,3}[:=]/g;
@@ -74,13 +75,21 @@ export function asLabels(file: Script): Script {
 const yesOrNo =
   /^[ \t]{0,4}(?:yes|no|none|not? [a-z]{4,12}|✓|✗|-|fitted)[ \t]{0,3}(?:\([^)\n]{0,30}\))?[ \t]{0,3}(?:\n|$)/;
 
+/** A sheet with a column of remarks, of which many a row has none: it is read as a table. */
+const remarked = new RegExp(
+  `(?<=^|\\n)[^\\t\\n]{1,30}\\t[^\\t\\n]{1,30}\\t${remarks.source.slice(1, -1)}(?:\\n[^\\t\\n]{1,60}\\t[^\\n]{0,200}){1,60}`,
+  'g',
+);
+
 /** "- UARTs – 6", "UARTs<tab>six": a line that begins with the name of a figure, as "uarts: 6". */
 export function listed(script: Script): Script {
   const s = replaced(script, /(?<=^|\n)[ \t]{0,8}[-+*>][ \t]{1,4}(?=[a-z0-9])/g, () => '');
+  const sheets = [...s.text.matchAll(remarked)].map((m) => ({ from: m.index, to: m.index + m[0].length }));
   return replaced(
     s,
     /(?<=^|\n)[ \t]{0,8}([a-z][a-z0-9 ()/]{1,28}?)(?:[ \t]{1,3}-[ \t]{1,3}(?=[^\s-])|(?:\t| {3})[ \t]{0,30}(?=[^\s|:](?:(?!\t| {3}|\|)[^\n])*(?:\n|$)))/g,
-    ([name]) => (isLabel(name!) ? `${name}: ` : undefined),
+    ([name], { end }) =>
+      isLabel(name!) && !sheets.some(({ from, to }) => from < end && end < to) ? `${name}: ` : undefined,
   );
 }
 
