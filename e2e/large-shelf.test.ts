@@ -6,7 +6,7 @@ import { freshDatabase } from '../src/db/tests/fresh-database';
 import { prepared } from '../scripts/prepared.mjs';
 import { freePort } from '../scripts/run.mjs';
 import { serve } from '../scripts/serve.mjs';
-import { openBrowser, openPage, waitForText, until } from './browser';
+import { openTestBrowser, openPage, waitForText, until } from './browser';
 import { ask } from './editing-clients';
 import { clickOn } from './visit';
 
@@ -27,8 +27,14 @@ beforeAll(async () => {
 });
 afterAll(() => server.child.kill('SIGKILL'));
 
+test('boards that may carry the build stand on the page as the server sends it, before any has climbed', async () => {
+  const sent = await (await fetch(`${server.address}/b/belfry-six/ladder`)).text();
+  const list = /<ul[^>]*aria-label="Boards that may carry this build".*?<\/ul>/s.exec(sent)![0];
+  expect([...list.matchAll(/href="\/b\/belfry-six\/board\/[^"]+"/g)]).toHaveLength(20);
+});
+
 test('the likely boards of a large shelf are looked at while the rest is on its way; in the end the order is of all', async () => {
-  const { browser, close } = await openBrowser();
+  const { browser, close } = await openTestBrowser();
   try {
     const { page, faults } = await openPage(browser, 'about:blank');
     const asked: string[] = [];

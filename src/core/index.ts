@@ -62,7 +62,8 @@ export {
 } from './records/file';
 export type { Fault } from './records/fault';
 export { idFrom, newestVersion } from './records/words';
-export { boardKinds, filledIn, signalRates, type Board } from './records/board';
+export { boardKinds, signalRates } from './records/board-lists';
+export { filledIn, type Board } from './records/board';
 export { figureWords } from './quantity/figure';
 export { escArrangements, planNumbers, type Build, type Part, type PlanNumber, type Priority } from './records/build';
 export { planFigures } from './figures/plan-figures';
@@ -135,8 +136,8 @@ export {
   padGroups,
   removePad,
   type PadGroup,
-  unknownPattern,
 } from './records/new-board';
+export { unknownPattern } from './records/unknown-figures';
 export {
   addBridge,
   changeBridge,

@@ -5,7 +5,7 @@ import { demoBuilds, demoShelf } from '../core/tests/demo';
 import { variedBoard } from '../core/tests/varied-board';
 import { openDatabase, type Database } from './connection';
 import { boardsText, countBoards, putBoards } from './library';
-import { climbs, mayCarry } from './likely';
+import { climbs, mayCarry, namesOfLikely } from './likely';
 import { boards } from './schema';
 import { freshDatabase } from './tests/fresh-database';
 
@@ -60,6 +60,18 @@ test('the database sifts as the core does, and counts all', async () => {
     expect(ids.length).toBeLessThan(all.length);
     expect(await idsWith(build, 5)).toHaveLength(5);
   }
+});
+
+test('the first of them are named, by maker and name', async () => {
+  const build = { ...demoBuilds()[0]!, picks: [], fixes: {} };
+  const ids = new Set(await idsWith(build));
+  const named = await namesOfLikely(db, build, 20);
+  expect(named).toHaveLength(20);
+  for (const { id, name, maker } of named) {
+    expect(ids.has(id)).toBe(true);
+    expect(all.find((b) => b.id === id)).toMatchObject({ name, maker });
+  }
+  expect(await namesOfLikely(db, build, 5)).toEqual(named.slice(0, 5));
 });
 
 test('what was accepted as a fix comes along, and so does what an older Rung wrote', async () => {

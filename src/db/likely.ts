@@ -1,5 +1,6 @@
-import { and, inArray, ne, not, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, inArray, ne, not, or, sql, type SQL } from 'drizzle-orm';
 import { boardKinds, isCandidate, newestVersion, sieveOf, type Bound, type Build } from '../core';
+import type { Database } from './connection';
 import { boards } from './schema';
 
 /** A first part of a shelf should be here in a moment. */
@@ -20,6 +21,23 @@ export function mayCarry(build: Build): SQL {
   const sifted = beyond.length > 0 ? sql`coalesce(${or(...beyond)}, false)` : sql`false`;
   const known = [...build.picks.map((p) => p.board.id), ...Object.keys(build.fixes)];
   return and(climbs, or(not(sifted), ne(boards.format, String(newestVersion)), inArray(boards.id, known)))!;
+}
+
+/** What a page can say of a board before any has climbed. */
+export interface NamedBoard {
+  id: string;
+  name: string;
+  maker: string;
+}
+
+/** The first of the boards that may carry a build, by maker and name. */
+export function namesOfLikely(db: Database, build: Build, most: number): Promise<NamedBoard[]> {
+  return db
+    .select({ id: boards.id, name: boards.name, maker: boards.maker })
+    .from(boards)
+    .where(mayCarry(build))
+    .orderBy(asc(boards.maker), asc(boards.name), asc(boards.id))
+    .limit(most);
 }
 
 /** Null where nobody says: then neither. */

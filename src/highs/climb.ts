@@ -1,4 +1,4 @@
-import { evaluate, notClimbed, readData, type Board, type Build, type Climb, type Memory } from '../core';
+import { evaluate, notClimbed, type Board, type Build, type Climb, type Memory } from '../core';
 import { generalSolver } from './general-solver';
 
 /**
@@ -11,13 +11,8 @@ export async function climbOf(build: Build, board: Board, memory: Memory | null 
     return climb.setAside ? evaluate(build, board, await generalSolver(), memory) : climb;
   } catch (error) {
     console.error(error);
-    return notClimbed(build, board, whyOf(board, error));
+    // What reads a file is as large as what climbs, and hardly ever wanted here.
+    const { whyNotClimbed } = await import('./why-not-climbed');
+    return notClimbed(build, board, whyNotClimbed(board, error));
   }
-}
-
-function whyOf(board: Board, error: unknown): string {
-  const read = readData(board, 'rung-board');
-  if (!read.ok)
-    return `The board is stored in a way that this Rung cannot read: ${read.faults.map((f) => `${f.field}: ${f.sentence}`).join(' ')}`;
-  return `A fault of ours stopped the climb (${error instanceof Error ? error.message : String(error)}). The board is as it was.`;
 }

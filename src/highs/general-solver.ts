@@ -1,4 +1,4 @@
-import loadHighs, { type Highs } from 'highs';
+import type { Highs } from 'highs';
 import type { GeneralSolver } from '../core';
 
 /** One question may take so long; what takes longer is not answered. */
@@ -6,9 +6,14 @@ const mostSeconds = 10;
 
 let loaded: Promise<GeneralSolver> | null = null;
 
+async function load(): Promise<Highs> {
+  const { default: start } = (await import('highs')) as unknown as { default: () => Promise<Highs> };
+  return start();
+}
+
 /** HiGHS (WebAssembly), without its presolve, which called a programme impossible that is not (`bench -- hookup`, problem 485). Loaded when it is first wanted: no build and board of the demo ever needs it. */
 export function generalSolver(): Promise<GeneralSolver> {
-  loaded ??= (loadHighs as unknown as () => Promise<Highs>)().then((highs): GeneralSolver => (programme) => {
+  loaded ??= load().then((highs): GeneralSolver => (programme) => {
     const { Status, ObjectiveValue, Columns } = highs.solve(programme, {
       presolve: 'off',
       mip_rel_gap: 0,

@@ -7,7 +7,7 @@ import { type Finding } from '../rungs/finding';
 import { feedBridge, positionOf } from '../sets/feed';
 import { joined } from '../sets/join';
 import type { Pieces } from '../sets/pieces';
-import { unknownEsc } from '../records/new-board';
+import { unknownEsc } from '../records/unknown-figures';
 import { flag } from '../quantity/truth';
 import { isCandidate, roleOf } from '../sets/roles';
 import { setId } from '../sets/set-id';

@@ -1,6 +1,7 @@
 import { type AnyFigure } from '../quantity/figure';
-import { gyroNoises, motorLines, screwSchema, type Board } from '../records/board';
-import { unknownEsc, unknownPattern } from '../records/new-board';
+import { gyroNoises, motorLines, screws } from '../records/board-lists';
+import type { Board } from '../records/board';
+import { unknownEsc, unknownPattern } from '../records/unknown-figures';
 import { processorFamilies } from '../trade/processor';
 import type { SpecField } from './spec-field';
 
@@ -219,8 +220,8 @@ export const boardFigures: readonly BoardFigure[] = [
     says: 'Screw',
     unit: '',
     ask: 'Which screws do the holes take?',
-    words: screwSchema.options,
-    plausible: screwSchema.options,
+    words: screws,
+    plausible: screws,
     measure: { how: 'Try an M3 screw: if it does not pass, it is M2.', ease: 1 },
     spec: 'screw',
   },

@@ -1,4 +1,4 @@
-import { analogueKinds } from '../records/board';
+import { analogueKinds } from '../records/board-lists';
 import type { Link } from '../records/peripheral';
 import { protocolIds, protocols } from '../trade/protocol';
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { numberFigureSchema } from './figure';
+import { numberFigureSchema } from './figure-schema';
 import { ground } from './ground';
 import { countingWord, heard, withWord } from './word';
 

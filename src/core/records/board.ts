@@ -1,23 +1,13 @@
 import { z } from 'zod';
+import { analogueKinds, boardKinds, gyroNoises, motorLines, outputUses, screws, signalRates } from './board-lists';
 import { currencySchema } from './currency';
 import { processorFamilies } from '../trade/processor';
-import { flagFigureSchema, numberFigureSchema, textFigureSchema, wordFigureSchema } from '../quantity/figure';
+import { flagFigureSchema, numberFigureSchema, textFigureSchema, wordFigureSchema } from '../quantity/figure-schema';
 import { radioSchema } from './radio';
-import { idSchema, labelSchema, nameSchema, newestVersion, recordOf, sideSchema, textSchema } from './words';
+import { idSchema, labelSchema, nameSchema, recordOf, sideSchema, textSchema } from './word-schemas';
+import { newestVersion } from './words';
 
-export const outputUses = ['motor', 'servo', 'light', 'soft serial', 'channel in'] as const;
-export type OutputUse = (typeof outputUses)[number];
-
-/** How ESCs and servos are signalled. */
-export const signalRates = ['digital', '50 Hz'] as const;
-
-export const analogueKinds = ['battery', 'current', 'signal strength', 'air speed'] as const;
-export type AnalogueKind = (typeof analogueKinds)[number];
-
-export const gyroNoises = ['low', 'usual', 'high'] as const;
-
-export const screwSchema = z.enum(['M2', 'M3']);
-export type Screw = z.infer<typeof screwSchema>;
+export const screwSchema = z.enum(screws);
 
 /** Something solder or a plug pin can be joined to. `order` counts along the edge, clockwise seen from the top. */
 export const padSchema = z.strictObject({
@@ -233,9 +223,6 @@ export const sourceSchema = z.strictObject({
     .max(24),
 });
 export type Source = z.infer<typeof sourceSchema>;
-
-export const boardKinds = ['flight controller', 'all-in-one', 'esc', 'power board', 'stack'] as const;
-export const motorLines = ['analogue', 'digital', 'digital both ways'] as const;
 
 export const boardSchema = z.strictObject({
   format: z.literal('rung-board'),

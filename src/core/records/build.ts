@@ -4,22 +4,15 @@ import { currencySchema, ratesSchema } from './currency';
 import { chemistries } from '../trade/cell';
 import { places } from '../trade/place';
 import { rungNames } from '../trade/rungs';
-import { boardSchema, screwSchema, signalRates } from './board';
+import { boardSchema, screwSchema } from './board';
+import { signalRates } from './board-lists';
 import { radioSchema } from './radio';
-import { flagFigureSchema, numberFigureSchema, wordSchema } from '../quantity/figure';
+import { flagFigureSchema, numberFigureSchema, wordSchema } from '../quantity/figure-schema';
 import { peripheralSchema } from './peripheral';
 import { fixSchema } from './fix';
 import { policiesSchema } from './policy';
-import {
-  candidateIdSchema,
-  idSchema,
-  labelSchema,
-  nameSchema,
-  newestVersion,
-  recordOf,
-  sideSchema,
-  textSchema,
-} from './words';
+import { candidateIdSchema, idSchema, labelSchema, nameSchema, recordOf, sideSchema, textSchema } from './word-schemas';
+import { newestVersion } from './words';
 
 /** The numbers of a build whose word may be given: the buyer's own, unless `said` names another. */
 export const planNumbers = [

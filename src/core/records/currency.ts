@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { recordOf } from './words';
+import { recordOf } from './word-schemas';
 
 export const currencySchema = z
   .string()

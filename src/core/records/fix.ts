@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from './words';
+import { idSchema } from './word-schemas';
 
 /** Something bought or given up so that a board can carry the build. What each costs stands in fix/price. */
 export const fixSchema = z.discriminatedUnion('kind', [

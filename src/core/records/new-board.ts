@@ -1,12 +1,6 @@
 import { boardSchema, type Board, type Pad } from './board';
 import { idFrom, newestVersion } from './words';
-
-const unknown = { unknown: true as const };
-/** An ESC of which nothing is known yet. */
-export const unknownEsc = { channels: unknown, continuousAmps: unknown, burstAmps: unknown, burstSeconds: unknown };
-
-/** Holes of which nothing is known yet. */
-export const unknownPattern = { alongMm: unknown, screw: unknown };
+import { unknown, unknownEsc, unknownPattern } from './unknown-figures';
 
 function hasEsc(kind: Board['kind']): boolean {
   return kind === 'stack' || kind === 'all-in-one' || kind === 'esc';

@@ -1,10 +1,12 @@
 import { z } from 'zod';
 import { peripheralKinds } from '../trade/peripheral-kind';
 import { protocolIds } from '../trade/protocol';
-import { analogueKinds, offerSchema } from './board';
-import { flagFigureSchema, numberFigureSchema } from '../quantity/figure';
+import { analogueKinds } from './board-lists';
+import { offerSchema } from './board';
+import { flagFigureSchema, numberFigureSchema } from '../quantity/figure-schema';
 import { radioSchema } from './radio';
-import { idSchema, labelSchema, nameSchema, newestVersion, textSchema } from './words';
+import { idSchema, labelSchema, nameSchema, textSchema } from './word-schemas';
+import { newestVersion } from './words';
 
 const linkId = { id: idSchema };
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { labelSchema } from './words';
+import { labelSchema } from './word-schemas';
 
 export const radioSchema = z.strictObject({
   system: labelSchema.describe('As its maker names it'),

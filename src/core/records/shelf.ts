@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { boardSchema } from './board';
 import { peripheralSchema } from './peripheral';
-import { nameSchema, newestVersion } from './words';
+import { nameSchema } from './word-schemas';
+import { newestVersion } from './words';
 
 /** Candidate boards and a library of parts, as one file. */
 export const shelfSchema = z.strictObject({

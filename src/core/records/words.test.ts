@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { idFrom, idSchema } from './words';
+import { idFrom } from './words';
+import { idSchema } from './word-schemas';
 
 describe('ids', () => {
   test.each([

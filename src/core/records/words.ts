@@ -1,23 +1,8 @@
-import { z } from 'zod';
-
 /** The version of every open file format; `migrate.ts` brings older ones to it. */
 export const newestVersion = 2;
 
 /** Short names that files use to point at things inside themselves. The one word that every object of the language knows already cannot be one. */
-export const idSchema = z
-  .string()
-  .regex(/^(?!constructor$)[a-z0-9][a-z0-9.+-]{0,63}$/, {
-    error: 'expected small letters, digits, dots, plus or hyphens, at most 64, and not the word "constructor"',
-  })
-  .meta({ id: 'id' });
-
-/** The address of a candidate: the id of a board, or of the two or three boards of a set with a tilde between them. */
-export const candidateIdSchema = z
-  .string()
-  .max(200)
-  .regex(/^(?!constructor$)[a-z0-9][a-z0-9.+-]{0,63}(~[a-z0-9][a-z0-9.+-]{0,63}){0,2}$/, {
-    error: 'expected the id of a board, or two or three of them with a tilde between',
-  });
+export const idShape = /^(?!constructor$)[a-z0-9][a-z0-9.+-]{0,63}$/;
 
 /** An id made of words; `otherwise` where they leave nothing, or nothing allowed. */
 export function idFrom(words: string, otherwise: string): string {
@@ -27,21 +12,9 @@ export function idFrom(words: string, otherwise: string): string {
     .replace(/[^a-z0-9]+/g, '-')
     .slice(0, 60)
     .replace(/^-+|-+$/g, '');
-  return idSchema.safeParse(id).success ? id : otherwise;
+  return idShape.test(id) ? id : otherwise;
 }
 
-/** A record with at most so many entries. */
-export function recordOf<K extends z.core.$ZodRecordKey, V extends z.ZodType>(key: K, value: V, most: number) {
-  return z
-    .record(key, value)
-    .refine((r) => Object.keys(r).length <= most, { error: `expected at most ${most} entries` })
-    .meta({ maxProperties: most });
-}
-
-export const labelSchema = z.string().min(1).max(40).meta({ id: 'label' });
-export const nameSchema = z.string().trim().min(1).max(80).meta({ id: 'name' });
-export const textSchema = z.string().max(600).meta({ id: 'text' });
 /** Clockwise, seen from the top. */
 export const sides = ['front', 'right', 'rear', 'left'] as const;
-export const sideSchema = z.enum(sides);
-export type Side = z.infer<typeof sideSchema>;
+export type Side = (typeof sides)[number];

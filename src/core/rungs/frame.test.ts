@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
-import type { Board, Screw } from '../records/board';
+import type { Board } from '../records/board';
+import type { Screw } from '../records/board-lists';
 import { newOwnEsc } from '../intake/new-own-esc';
 import type { Build } from '../records/build';
 import { claims, holes, makeBoard, makeBuild, makePart, says, unknown, yes } from '../tests/make';

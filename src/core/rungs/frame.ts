@@ -1,4 +1,5 @@
-import type { Board, Screw } from '../records/board';
+import type { Board } from '../records/board';
+import type { Screw } from '../records/board-lists';
 import type { Build } from '../records/build';
 import {
   exactly,

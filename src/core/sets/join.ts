@@ -1,4 +1,5 @@
-import { motorLines, type Board, type Member, type Rail } from '../records/board';
+import { motorLines } from '../records/board-lists';
+import { type Board, type Member, type Rail } from '../records/board';
 import type { Build } from '../records/build';
 import { packCells } from '../circuit/packs';
 import { fullVolts } from '../trade/cell';

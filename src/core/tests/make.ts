@@ -1,5 +1,6 @@
 import type { FlagFigure, NumberFigure } from '../quantity/figure';
-import { boardSchema, type Board, type Screw } from '../records/board';
+import { boardSchema, type Board } from '../records/board';
+import { type Screw } from '../records/board-lists';
 import { buildSchema, type Build, type Part } from '../records/build';
 import { peripheralSchema, type Peripheral } from '../records/peripheral';
 import { newestVersion } from '../records/words';

@@ -7,7 +7,7 @@ import { outputId, outputLimits } from './fed-by-part';
 import { heldPads } from './held-pads';
 import { outputGroups } from './output-ways';
 import { inputGroups } from './pad-ways';
-import { analogueKinds } from '../records/board';
+import { analogueKinds } from '../records/board-lists';
 import { isKnown } from '../quantity/figure';
 import { routeMm } from '../circuit/route';
 import { joinsOf } from './joins';

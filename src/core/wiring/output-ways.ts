@@ -1,4 +1,5 @@
-import type { Output, OutputUse } from '../records/board';
+import type { Output } from '../records/board';
+import type { OutputUse } from '../records/board-lists';
 import type { Link } from '../records/peripheral';
 import type { Truth } from '../quantity/truth';
 import { spend } from '../solver/budget';

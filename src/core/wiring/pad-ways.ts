@@ -1,6 +1,7 @@
 import { isUnknown } from '../quantity/figure';
 import { flag, type Truth } from '../quantity/truth';
-import type { AnalogueKind, Board } from '../records/board';
+import type { AnalogueKind } from '../records/board-lists';
+import type { Board } from '../records/board';
 import type { Link } from '../records/peripheral';
 import { fliesOnOwnEsc } from '../circuit/esc-lines';
 import { ground } from '../quantity/ground';

@@ -80,7 +80,7 @@ export function Tour() {
     if (path !== place) router.push(place);
     heading.current?.focus();
     // Only a step of the tour moves the page; whoever goes elsewhere meanwhile is let go.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [at, wait]);
   useEffect(() => {
     if (!stop) return;

@@ -56,7 +56,7 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
     const files = takeHandedOver(board.id);
     if (files.length > 0) void open(files);
     // Once, when the editor opens.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, []);
   const pasted = useDeferredValue(text);
   const pages = useMemo<Page[]>(
@@ -88,7 +88,7 @@ export function SheetReader({ board, onChange }: { board: Board; onChange: (b: B
     [read, habits, chosen],
   );
   // A source that is read again is another one.
-  const id = useMemo(() => `s-${crypto.randomUUID()}`, [pages]); // eslint-disable-line react-hooks/exhaustive-deps
+  const id = useMemo(() => `s-${crypto.randomUUID()}`, [pages]); // oxlint-disable-line react-hooks/exhaustive-deps
 
   const latest = useRef(board);
   useEffect(() => {

@@ -14,7 +14,7 @@ import {
   parseAsStringLiteral,
   useQueryStates,
 } from 'nuqs';
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState, type ComponentProps } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { climbMarkdown, currencySign, rankClimbs, rungNames, type Ranked, tellingRung } from '@/core';
 import { SavedViews } from '../frame/SavedViews';
@@ -36,6 +36,7 @@ import { Moves } from './Moves';
 import { RungReader } from './RungReader';
 import { SetAside } from './SetAside';
 import { Sets } from './Sets';
+import { Waiting } from './Waiting';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { asCsv, fixFilters, massWords, madeOf, sortKeys, toldOf, verdicts } from './stop';
 import { useLetterKey } from '../frame/letter-keys';
@@ -57,7 +58,8 @@ const address = {
   home: parseAsBoolean.withDefault(false),
 };
 
-export function LadderScreen() {
+/** `waiting`: boards of a large shelf, named until the first have climbed. */
+export function LadderScreen({ waiting }: { waiting: ComponentProps<typeof Waiting>['boards'] }) {
   const { build, ranking: newest } = useRoom('build', 'ranking');
   // A new order of many boards is drawn when the page is free, not before the letter that is being typed.
   const ranking = useDeferredValue(newest);
@@ -168,7 +170,7 @@ export function LadderScreen() {
   useEffect(() => {
     if (at >= 0 && view.board) virtual.scrollToIndex(at);
     // The list itself changes with every ranking; only a move of the cursor scrolls.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [view.board]);
 
   if (shelfFault) {
@@ -186,12 +188,19 @@ export function LadderScreen() {
     );
   if (!ranking.ranked) {
     return (
-      <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
-        {shelf ? `${shelf.boards.length} boards are climbing ...` : 'The shelf is on its way ...'}{' '}
-        {ranking.progress && (
-          <progress value={ranking.progress.done} max={ranking.progress.total} aria-label="Boards that have climbed" />
-        )}
-      </Box>
+      <>
+        <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
+          {shelf ? `${shelf.boards.length} boards are climbing ...` : 'The shelf is on its way ...'}{' '}
+          {ranking.progress && (
+            <progress
+              value={ranking.progress.done}
+              max={ranking.progress.total}
+              aria-label="Boards that have climbed"
+            />
+          )}
+        </Box>
+        <Waiting build={build.id} boards={waiting} />
+      </>
     );
   }
   const count = (v: (typeof verdicts)[number]) =>

@@ -16,7 +16,7 @@ export function useWorkerAnswer<T>(key: string | null, ask: () => { worker: Work
     worker.postMessage(question);
     return () => worker.terminate();
     // The key stands for all that is asked.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
   if (!answer || answer.key !== key) return null;
   if (!answer.said.ok) throw new Error(answer.said.sentence);
