@@ -90,8 +90,11 @@ const BARE = '(\\d{1,4}[.,]\\d{2})(?![\\d.,]*\\d| ?(?:%|kg|g\\b|lbs?\\b|oz\\b))'
 const LABEL = '(?:price|preis|prix|precio|prezzo|cena|prijs|pris|preço|цена|价格|価格)';
 const sending =
   /shipping|postage|delivery|versand|porto|p ?& ?p|envío|envio|livraison|spedizione|verzend|wysyłka|frakt|доставка|送料|运费/;
+const EITHER = SIGN.replace('(', '(?:');
+/** "30.5 EUR 42.00": what stands before the sign is no price where only what follows has cents, and it has no sign of its own and is not of sending. */
+const OWN = `(?:(?<=[.,]\\d\\d ?${EITHER})|(?! ?\\d{1,5}[.,]\\d{2}(?!\\d| ?${EITHER}| (?:for |of )?(?:${sending.source}))))`;
 const amount = new RegExp(
-  `(?<![\\p{L}\\d.,])${SIGN} ?${AMOUNT}(?![\\d.,]*\\d)(?: ?(usd|cad|aud|nzd)\\b)?|(?<![\\p{L}\\d.,]|\\d )${AMOUNT} ?${SIGN}(?!\\p{L})|(?<=\\b${LABEL}[ \\t]{0,3}:?[ \\t]{0,3})${AMOUNT}(?![\\d.,]*\\d| ?%)|(?<=(?:${sending.source})(?: costs?| cost is)?[ \\t]{0,3}:?[ \\t]{0,3}\\+? ?)${BARE}|(?<![\\p{L}\\d.,:]|\\d )${BARE}(?= (?:for |of )?(?:${sending.source}))`,
+  `(?<![\\p{L}\\d.,])${SIGN} ?${AMOUNT}(?![\\d.,]*\\d)(?: ?(usd|cad|aud|nzd)\\b)?|(?<![\\p{L}\\d.,]|\\d )${AMOUNT} ?${SIGN}(?!\\p{L})${OWN}|(?<=\\b${LABEL}[ \\t]{0,3}:?[ \\t]{0,3})${AMOUNT}(?![\\d.,]*\\d| ?%)|(?<=(?:${sending.source})(?: costs?| cost is)?[ \\t]{0,3}:?[ \\t]{0,3}\\+? ?)${BARE}|(?<![\\p{L}\\d.,:]|\\d )${BARE}(?= (?:for |of )?(?:${sending.source}))`,
   'gu',
 );
 
