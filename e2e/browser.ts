@@ -33,11 +33,6 @@ export async function openBrowser(more: string[] = []): Promise<{ browser: Brows
   };
 }
 
-/** The same for tests, whose pages live for seconds: code that would be worth optimizing is not, and there is less rubbish to collect, which takes a sixth of the processor's time. */
-export function openTestBrowser(more: string[] = []): ReturnType<typeof openBrowser> {
-  return openBrowser(['--js-flags=--no-turbofan --min-semi-space-size=32 --max-semi-space-size=64', ...more]);
-}
-
 /** A machine that is at work on more than this must not make a wait fail. */
 const patienceMs = 150_000;
 /** Between two looks: what is looked at is laid out anew for each. */

@@ -5,7 +5,7 @@ import { Client } from 'pg';
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { readFile } from '../src/core';
-import { openTestBrowser, patientPage, goTo, until } from './browser';
+import { openBrowser, patientPage, goTo, until } from './browser';
 import { ask } from './visit';
 
 const address = process.env.RUNG_ADDRESS!;
@@ -16,7 +16,7 @@ let elsewhere: http.Server;
 
 beforeAll(async () => {
   // Any name ending in .example is this machine, as if its owner had said so.
-  ({ browser, close } = await openTestBrowser(['--host-resolver-rules=MAP *.example 127.0.0.1']));
+  ({ browser, close } = await openBrowser(['--host-resolver-rules=MAP *.example 127.0.0.1']));
   elsewhere = http.createServer(
     (_, response) => void response.writeHead(200, { 'content-type': 'text/html' }).end('<title>elsewhere</title>'),
   );

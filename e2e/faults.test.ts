@@ -10,7 +10,7 @@ import { clusterFolder, startCluster } from '../scripts/cluster.mjs';
 import { prepared } from '../scripts/prepared.mjs';
 import { freePort } from '../scripts/run.mjs';
 import { serve } from '../scripts/serve.mjs';
-import { openTestBrowser, openPage, patientPage, waitForText, goTo } from './browser';
+import { openBrowser, openPage, patientPage, waitForText, goTo } from './browser';
 import { ask, editing, type Saved, type Told } from './editing-clients';
 
 /** A Rung of its own, with a cluster of its own, that may be killed. */
@@ -180,7 +180,7 @@ describe('a clock that jumps', () => {
   test.each([-3, 3])(
     'by %s days between an edit with the server away and the next visit: the edit is saved',
     async (days) => {
-      const { browser, close } = await openTestBrowser();
+      const { browser, close } = await openBrowser();
       const { address } = servers[0]!;
       const made = await ask(address, '/api/builds', {
         method: 'POST',

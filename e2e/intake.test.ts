@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { openTestBrowser, patientPage, waitForText, until } from './browser';
+import { openBrowser, patientPage, waitForText, until } from './browser';
 import { clickOn, expectAccessible, kept, visit } from './visit';
 
 let browser: Browser;
@@ -44,7 +44,7 @@ const html = (
   <h2>Pads</h2><table>${pads.map((p) => row(p.split(','))).join('')}</table>${words.map((w) => `<p>${w}</p>`).join('')}</body></html>`;
 
 beforeAll(async () => {
-  ({ browser, close } = await openTestBrowser());
+  ({ browser, close } = await openBrowser());
   folder = mkdtempSync(path.join(tmpdir(), 'rung-intake-'));
   for (const [name, file] of Object.entries({
     page: 'page.html',

@@ -6,7 +6,7 @@ import { freshDatabase } from '../src/db/tests/fresh-database';
 import { prepared } from '../scripts/prepared.mjs';
 import { freePort } from '../scripts/run.mjs';
 import { serve } from '../scripts/serve.mjs';
-import { openTestBrowser, openPage, waitForText, until } from './browser';
+import { openBrowser, openPage, waitForText, until } from './browser';
 import { ask } from './editing-clients';
 import { clickOn } from './visit';
 
@@ -34,7 +34,7 @@ test('boards that may carry the build stand on the page as the server sends it, 
 });
 
 test('the likely boards of a large shelf are looked at while the rest is on its way; in the end the order is of all', async () => {
-  const { browser, close } = await openTestBrowser();
+  const { browser, close } = await openBrowser();
   try {
     const { page, faults } = await openPage(browser, 'about:blank');
     const asked: string[] = [];

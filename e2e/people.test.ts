@@ -7,7 +7,7 @@ import { prepared } from '../scripts/prepared.mjs';
 import { freePort } from '../scripts/run.mjs';
 import { serve } from '../scripts/serve.mjs';
 import { freshDatabase } from '../src/db/tests/fresh-database';
-import { openTestBrowser, patientPage, goTo, reload, until, waitForText } from './browser';
+import { openBrowser, patientPage, goTo, reload, until, waitForText } from './browser';
 import { expectAccessible } from './visit';
 
 /** A Rung of its own with accounts, a worker, and three browsers: an owner's, an editor's and a guest's. */
@@ -39,7 +39,7 @@ beforeAll(async () => {
     env: { ...process.env, DATABASE_URL: url },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
-  ({ browser, close } = await openTestBrowser());
+  ({ browser, close } = await openBrowser());
   owner = await patientPage(await browser.createBrowserContext());
   guests = await browser.createBrowserContext();
 });

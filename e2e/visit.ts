@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect } from 'vitest';
-import { openTestBrowser, openPage, until } from './browser';
+import { openBrowser, openPage, until } from './browser';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -32,9 +32,9 @@ export function useBrowser(builds: readonly string[] = []): {
   browser: () => Browser;
   at: <T>(path: string, work: (page: Page) => Promise<T>) => Promise<T>;
 } {
-  let opened: Awaited<ReturnType<typeof openTestBrowser>>;
+  let opened: Awaited<ReturnType<typeof openBrowser>>;
   beforeAll(async () => {
-    opened = await openTestBrowser();
+    opened = await openBrowser();
     for (const id of builds) await visit(opened.browser, `/b/${id}/ladder`, kept);
   });
   afterAll(() => opened.close());

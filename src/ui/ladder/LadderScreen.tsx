@@ -189,6 +189,7 @@ export function LadderScreen({ waiting }: { waiting: ComponentProps<typeof Waiti
   if (!ranking.ranked) {
     return (
       <>
+        <h1 className="sr">Ladder</h1>
         <Box role="status" sx={{ p: 3, color: 'text.secondary' }}>
           {shelf ? `${shelf.boards.length} boards are climbing ...` : 'The shelf is on its way ...'}{' '}
           {ranking.progress && (
