@@ -6,7 +6,7 @@ import { usePathname } from 'next/navigation';
 import { carries, counted, pickedName } from '@/core';
 import { doneOn } from '../after/done';
 import { useBoardAtHand } from '../room/board-at-hand';
-import type { Rights } from '../room/room';
+import type { Ranking, Rights } from '../room/room';
 import { useRoom } from '../room/store';
 import { useShelf } from '../room/use-shelf';
 
@@ -70,7 +70,7 @@ export function Stile() {
     {
       name: 'Questions',
       href: `${base}/questions`,
-      says: undecidedWords(ranking.ranked),
+      says: undecidedWords(ranking),
       here: path === `${base}/questions`,
     },
     {
@@ -236,7 +236,9 @@ const shownOf: Record<NonNullable<Rights['shared']>, readonly string[]> = {
   brief: ['Brief'],
 };
 
-function undecidedWords(ranked: ReturnType<typeof useRoom>['ranking']['ranked']): string {
+/** That all can be told is known once all have climbed. */
+function undecidedWords({ ranked, partial }: Ranking): string {
   const undecided = ranked?.filter((r) => r.climb.verdict === 'cannot say yet').length ?? 0;
-  return undecided === 0 ? 'all can be told' : `${undecided} cannot say yet`;
+  if (undecided > 0) return `${undecided} cannot say yet`;
+  return ranked && ranked.length > 0 && !partial ? 'all can be told' : '';
 }

@@ -93,6 +93,11 @@ export function LadderScreen({ waiting }: { waiting: ComponentProps<typeof Waiti
     [ranked, view, mended, kinds, build.atHome],
   );
   const told = useMemo(() => toldOf(rows), [rows]);
+  // Where the first few have climbed the others stay named below them.
+  const stillWaiting = useMemo(() => {
+    const climbed = new Set(ranking.partial?.climbs.map((c) => c.boardId));
+    return climbed.size < waiting.length && ranking.partial ? waiting.filter(({ id }) => !climbed.has(id)) : [];
+  }, [ranking.partial, waiting]);
   const at = Math.max(
     0,
     rows.findIndex((r) => r.climb.boardId === view.board),
@@ -384,7 +389,8 @@ export function LadderScreen({ waiting }: { waiting: ComponentProps<typeof Waiti
             })}
           </Box>
         </Box>
-        {rows.length === 0 && (
+        {stillWaiting.length > 0 && <Waiting build={build.id} boards={stillWaiting} />}
+        {rows.length === 0 && stillWaiting.length === 0 && (
           <Box sx={{ p: 3, color: 'text.secondary' }}>
             {ranking.ranked.length === 0
               ? 'The shelf is empty. Open a Rung file with boards on the first page.'
