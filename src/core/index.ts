@@ -66,10 +66,10 @@ export { boardKinds, signalRates } from './records/board-lists';
 export { filledIn, type Board } from './records/board';
 export { figureWords } from './quantity/figure';
 export { escArrangements, planNumbers, type Build, type Part, type PlanNumber, type Priority } from './records/build';
-export { planFigures } from './figures/plan-figures';
+export { planFigures, withOwnWord } from './figures/plan-figures';
 export { numbered } from './records/part-names';
 export { typedNumber, unitsFor } from './intake/typed-number';
-export { flyers, startingCraft, startingKinds, type StartingKind } from './intake/starting-craft';
+export { flyers, startingCraft, startingKinds, usualPlan, type StartingKind } from './intake/starting-craft';
 export {
   startingParts,
   startingPartsFor,

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, expect, test } from 'vitest';
+import { planFigures, planNumbers } from '../core';
 import { findBuild } from '../db/builds';
 import { openDatabase, type Database } from '../db/connection';
 import { moneyOf, sayMoney } from '../db/money';
@@ -30,6 +31,13 @@ test('of three answers comes a build with its parts, what is at home said to be,
   ]);
   expect(build.motors.esc).toBe('separate');
   expect(build.motors.ownEsc).toMatchObject({ channels: 4, continuousAmps: { unknown: true } });
+});
+
+test('who says every figure has said none yet: the numbers of a plain build are not called the buyer’s', async () => {
+  const { build } = (await findBuild(db, await newBuild(db, 'Plain')))!;
+  expect(build.parts).toEqual([]);
+  for (const number of planNumbers.filter((n) => planFigures[n].get(build)))
+    expect(build.said[number]?.origin, number).toBe('assumed');
 });
 
 test('a new build is paid in the currency of the workspace: all its amounts are turned, its rates are there', async () => {

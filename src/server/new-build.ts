@@ -10,6 +10,7 @@ import {
   startingPartsOf,
   type StartingKind,
   type StartingPart,
+  usualPlan,
 } from '../core';
 import { addBuild } from '../db/builds';
 import type { Database } from '../db/connection';
@@ -22,7 +23,7 @@ export interface Beginning {
   ownEsc?: boolean | undefined;
 }
 
-/** A first draft that is sound but deliberately plain: a five-inch quad without any parts, or what is usual for a kind of craft. */
+/** A first draft that is sound: what is usual for a kind of craft, or deliberately plain, a five-inch quad without any parts. None of its numbers is said to be the buyer's. */
 function draft(id: string, name: string, begin: Beginning | undefined): Build {
   const made = readData(
     {
@@ -30,6 +31,7 @@ function draft(id: string, name: string, begin: Beginning | undefined): Build {
       version: newestVersion,
       id,
       name,
+      craft: 'Begun as a quad without parts: figures that are usual for one, until you say yours.',
       frame: {
         name: 'Frame',
         mounts: [{ alongMm: 30.5, screw: 'M3' }],
@@ -42,6 +44,7 @@ function draft(id: string, name: string, begin: Beginning | undefined): Build {
       motors: { count: 4, cruiseAmps: 6, peakAmps: 25, peakSeconds: 5, esc: 'on the board' },
       bareMassG: { unknown: true },
       limits: { takeOffMassG: 700, budgetCents: 30_000 },
+      said: usualPlan,
       comforts: {},
       policies: {},
       parts: [],

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { buildSchema, planNumbers } from '../records/build';
 import { makeBuild } from '../tests/make';
-import { planFigures, planGrounds } from './plan-figures';
+import { planFigures, planGrounds, withOwnWord } from './plan-figures';
 
 test("a number of the plan is the buyer's own word until another is named", () => {
   const build = makeBuild();
@@ -18,4 +18,16 @@ test('every number that may be lent a word has its figure, and no build of befor
   const { said: _, ...before } = makeBuild();
   expect(buildSchema.parse(before).said).toEqual({});
   expect(buildSchema.safeParse({ ...before, said: { beauty: { origin: 'claim' } } }).success).toBe(false);
+});
+
+test('whoever changes a number says it; of the others the word stays, and so does one that comes with the change', () => {
+  const word = { origin: 'assumed' as const, source: 'usual' };
+  const said = { 'cruise amps': word, 'peak amps': word };
+  const before = { ...makeBuild(), said };
+  const cruise = (said: typeof before.said) => ({ ...before, said, motors: { ...before.motors, cruiseAmps: 7.5 } });
+  expect(withOwnWord(before, cruise(said)).said).toEqual({ 'peak amps': word });
+  const read = { origin: 'manual' as const };
+  expect(withOwnWord(before, cruise({ ...said, 'cruise amps': read as never })).said['cruise amps']).toBe(read);
+  const renamed = { ...before, name: 'Another' };
+  expect(withOwnWord(before, renamed)).toBe(renamed);
 });

@@ -32,3 +32,16 @@ export function planGrounds(build: Build, ...numbers: PlanNumber[]): Ground[] {
     return [{ what: says, figure: `${value} ${unit}`, origin: 'plan', ...build.said[number] }];
   });
 }
+
+/** The build after an edit: of a number that it changed nobody else's word is kept, since whoever changed it says it now. */
+export function withOwnWord(before: Build, after: Build): Build {
+  const old = Object.entries(after.said).filter(([key, word]) => {
+    const number = key as PlanNumber;
+    const { get } = planFigures[number];
+    return word === before.said[number] && get(before) !== get(after);
+  });
+  if (old.length === 0) return after;
+  const said = { ...after.said };
+  for (const [number] of old) delete said[number as PlanNumber];
+  return { ...after, said };
+}

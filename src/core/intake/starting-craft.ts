@@ -1,5 +1,5 @@
 import type { NumberFigure } from '../quantity/figure';
-import type { Build } from '../records/build';
+import type { Build, PlanNumber } from '../records/build';
 
 /** Kinds of craft that a new build may begin as. */
 export const startingKinds = [
@@ -122,11 +122,26 @@ export const crafts: Record<StartingKind, Usual> = {
   },
 };
 
+/** Nobody has said these numbers yet. */
+export const usualPlan: Build['said'] = Object.fromEntries(
+  (
+    [
+      'bay length',
+      'bay width',
+      'bay height',
+      'pack cells',
+      'cruise amps',
+      'peak amps',
+      'peak seconds',
+      'take-off limit',
+    ] satisfies PlanNumber[]
+  ).map((number) => [number, { origin: 'assumed', source: startingSource }]),
+);
+
 /** What a new build of a kind begins with: every figure is said to be assumed, so that whoever reads a verdict sees what is only usual. */
 export function startingCraft(kind: StartingKind): Partial<Build> {
   const { frame, pack, motors, bareGrams, takeOffMassG, euros } = crafts[kind];
   const { grams, milliohm, ...cells } = pack;
-  const word = { origin: 'assumed', source: startingSource } as const;
   return {
     craft: `Begun as ${startingWords[kind]}: figures that are usual for one, until you say yours.`,
     frame: { name: 'Frame', standoffMm: 0, overhangMm: 0, ...frame },
@@ -134,15 +149,6 @@ export function startingCraft(kind: StartingKind): Partial<Build> {
     motors: { ...motors, signal: 'digital' },
     bareMassG: usual(bareGrams),
     limits: { takeOffMassG, budgetCents: euros * 100 },
-    said: {
-      'bay length': word,
-      'bay width': word,
-      'bay height': word,
-      'pack cells': word,
-      'cruise amps': word,
-      'peak amps': word,
-      'peak seconds': word,
-      'take-off limit': word,
-    },
+    said: usualPlan,
   };
 }

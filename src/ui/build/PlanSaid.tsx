@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { planFigures, planNumbers, type Build, type PlanNumber } from '@/core';
+import { list, planFigures, planNumbers, type Build, type PlanNumber } from '@/core';
 import { Said } from '../shelf/Said';
 import { speakers } from '../board/SaysWho';
 import { today } from '../room/today';
@@ -17,7 +17,6 @@ export function PlanSaid({ build, onChange }: { build: Build; onChange: (said: B
     const { [number]: _, ...others } = build.said;
     onChange(word ? { ...others, [number]: word } : others);
   };
-  const lent = Object.keys(build.said).length;
   return (
     <Box sx={{ width: '100%' }}>
       <Button aria-expanded={open} onClick={() => setOpen(!open)}>
@@ -25,7 +24,7 @@ export function PlanSaid({ build, onChange }: { build: Build; onChange: (said: B
       </Button>
       {!open && (
         <Box component="span" sx={{ fontSize: 12, color: 'text.secondary' }}>
-          {lent === 0 ? 'All yours.' : `${lent} of them somebody else's, the rest yours.`}
+          {whose(build.said)}
         </Box>
       )}
       {open &&
@@ -47,11 +46,16 @@ export function PlanSaid({ build, onChange }: { build: Build; onChange: (said: B
               </Box>
               <Choice
                 label="Whose word"
-                value={word?.origin === 'assumed' ? 'plan' : (word?.origin ?? 'plan')}
-                words={origins}
+                value={word?.origin ?? 'plan'}
+                words={word?.origin === 'assumed' ? ['assumed', ...origins] : origins}
                 says={(o) => speakers[o]}
                 onChange={(origin) =>
-                  put(number, origin === 'plan' ? undefined : { ...word, origin, seen: word?.seen ?? today() })
+                  put(
+                    number,
+                    origin === 'plan'
+                      ? undefined
+                      : { ...(word?.origin === 'assumed' ? {} : word), origin, seen: word?.seen ?? today() },
+                  )
                 }
               />
               {word && (
@@ -69,4 +73,16 @@ export function PlanSaid({ build, onChange }: { build: Build; onChange: (said: B
         })}
     </Box>
   );
+}
+
+function whose(said: Build['said']): string {
+  const words = Object.values(said);
+  const usual = words.filter((w) => w?.origin === 'assumed').length;
+  const lent = words.length - usual;
+  if (words.length === 0) return 'All yours.';
+  return `${list([
+    ...(usual > 0 ? [`${usual} of them only what is usual`] : []),
+    ...(lent > 0 ? [`${lent} somebody else's`] : []),
+    'the rest yours',
+  ])}.`;
 }

@@ -301,7 +301,12 @@ export function LadderScreen({ waiting }: { waiting: ComponentProps<typeof Waiti
       <Box
         ref={scroller}
         className="paper"
-        sx={{ flex: 1, minHeight: 0, overflow: 'auto', opacity: ranking.busy && !ranking.sets?.busy ? 0.75 : 1 }}
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          overflow: 'auto',
+          opacity: ranking.busy && !ranking.partial && !ranking.sets?.busy ? 0.75 : 1,
+        }}
       >
         <Box
           ref={ladder}

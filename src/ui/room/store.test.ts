@@ -13,6 +13,15 @@ test('who may write changes the build, and undo leads back', () => {
   const room = renamed(true);
   expect([room.build.name, room.save.kind, room.history.past.length]).toEqual(['Another', 'saved', 1]);
 });
+test('a number that is typed is the buyer’s own, and usual again once that is undone', () => {
+  const usual = { origin: 'assumed' as const, source: 'usual' };
+  const build = { ...stored.build, said: { 'cruise amps': usual } };
+  const store = roomStore({ ...stored, build }, { mayWrite: true, shared: null, accounts: false });
+  store.getState().edit('motors', (b) => ({ ...b, motors: { ...b.motors, cruiseAmps: 7.5 } }));
+  expect(store.getState().build.said).toEqual({});
+  store.getState().undo();
+  expect(store.getState().build.said).toEqual({ 'cruise amps': usual });
+});
 test('who may only look changes nothing, and is told so', () => {
   const { build, save, history } = renamed(false);
   expect([build, history.past]).toEqual([stored.build, []]);

@@ -1,7 +1,7 @@
 import { createContext, useContext } from 'react';
 import { createStore, useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
-import type { Build } from '@/core';
+import { withOwnWord, type Build } from '@/core';
 import { begin, edited, rebased, redone, undone, type History } from './history';
 import type { Ranking, Rights, Room, RoomStore, Stored } from './room';
 
@@ -36,7 +36,7 @@ export function roomStore(stored: Stored, rights: Rights, shelved = 0): RoomStor
       // Whoever may only look changes nothing, not even for themselves: what is shown is what is there, and a button that would change it says so.
       edit: (label, change) =>
         rights.mayWrite
-          ? now((h) => edited(h, change(h.now), label, Date.now()))
+          ? now((h) => edited(h, withOwnWord(h.now, change(h.now)), label, Date.now()))
           : set({ save: { kind: 'refused', why: lookOnly } }),
       undo: () => now(undone),
       redo: () => now(redone),
