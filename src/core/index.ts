@@ -64,7 +64,7 @@ export type { Fault } from './records/fault';
 export { idFrom, newestVersion } from './records/words';
 export { boardKinds, signalRates } from './records/board-lists';
 export { filledIn, type Board } from './records/board';
-export { figureWords } from './quantity/figure';
+export { figureWords, typedOver } from './quantity/figure';
 export { escArrangements, planNumbers, type Build, type Part, type PlanNumber, type Priority } from './records/build';
 export { planFigures, withOwnWord } from './figures/plan-figures';
 export { numbered } from './records/part-names';

@@ -40,6 +40,12 @@ export function assumed(value: number, source: string): NumberFigure {
   return { value, origin: 'assumed', source };
 }
 
+/** A figure after somebody typed over it, empty for unknown: what is typed counts as a manual's word, and what was said of the number before goes with that number. */
+export function typedOver(figure: NumberFigure, value: number | null): NumberFigure {
+  if (value === null) return { unknown: true };
+  return 'value' in figure && figure.value === value ? figure : { value, origin: 'manual' };
+}
+
 interface Word<T> {
   value: T;
   origin: Origin;

@@ -1,6 +1,6 @@
 'use client';
 
-import type { NumberFigure } from '@/core';
+import { typedOver, type NumberFigure } from '@/core';
 import { NumberBox } from './NumberBox';
 
 interface Props {
@@ -11,7 +11,7 @@ interface Props {
   max?: number;
 }
 
-/** A figure that the buyer may correct; empty means unknown. What the buyer types counts as a manual's word. */
+/** A figure that the buyer may correct; empty means unknown. */
 export function FigureBox({ label, unit, figure, onChange, max }: Props) {
   let value: number | null;
   if ('value' in figure) value = figure.value;
@@ -24,17 +24,7 @@ export function FigureBox({ label, unit, figure, onChange, max }: Props) {
       value={value}
       mayBeUnknown
       {...(max === undefined ? {} : { max })}
-      onChange={(v) =>
-        onChange(
-          v === null
-            ? { unknown: true }
-            : {
-                value: v,
-                origin: 'origin' in figure ? figure.origin : 'manual',
-                ...('source' in figure && figure.source ? { source: figure.source } : {}),
-              },
-        )
-      }
+      onChange={(v) => onChange(typedOver(figure, v))}
     />
   );
 }
