@@ -12,7 +12,11 @@ export async function climbOf(build: Build, board: Board, memory: Memory | null 
   } catch (error) {
     console.error(error);
     // What reads a file is as large as what climbs, and hardly ever wanted here.
-    const { whyNotClimbed } = await import('./why-not-climbed');
-    return notClimbed(build, board, whyNotClimbed(board, error));
+    const why = await import('./why-not-climbed').then(
+      ({ whyNotClimbed }) => whyNotClimbed(board, error),
+      () =>
+        'A fault stopped the climb, and the server does not answer, so that it cannot be told which. The board is as it was.',
+    );
+    return notClimbed(build, board, why);
   }
 }
