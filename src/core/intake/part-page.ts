@@ -1,13 +1,15 @@
 import type { Origin } from '../quantity/figure';
 import { protocols, type ProtocolId } from '../trade/protocol';
 import type { Link, Peripheral, Supply } from '../records/peripheral';
+import { replaced, type Script } from './reader/script';
 import { asMeant } from './reader/spelling';
 import { inEnglish } from './reader/languages';
+import { inDigits } from './reader/number-words';
 import { withoutMarkup } from './reader/markup';
-import { drawOf, type PartDraw } from './part-draw';
+import { drawOf, numberOf, type PartDraw } from './part-draw';
 import { supplyOf, tolerancesAsRanges, type PartSupply } from './part-supply';
-import { N } from './part-words';
 import { typedNumber } from './typed-number';
+import { limitsInLines } from './reader/tables';
 import { unwrapped } from './reader/wrapped';
 
 /** What a line of a list or a page says of a part: volts, amps, grams; null where it says nothing of it. */
@@ -26,12 +28,18 @@ const mostChars = 20_000;
 export function readPartPage(text: string): PartPage {
   const original = text.slice(0, mostChars);
   const small = tolerancesAsRanges(unwrapped(withoutMarkup(original), original));
-  const t = beside(inEnglish(asMeant(small)).text);
+  const t = beside(limitsInLines(unitsBehind(inDigits(pointsLed(inEnglish(asMeant(small)))))).text);
   const first = (pattern: string) => new RegExp(pattern).exec(t)?.slice(1) ?? null;
   const { minVolts, maxVolts } = supplyOf(t);
+  const addresses = new Set([...t.matchAll(/\b0 ?x ?([0-9a-f]{2})\b(?! ?(?:or|\/))/g)].map((a) => a[1]));
   const address =
+    first('\\b0 ?x ?([0-9a-f]{2}) ?\\(?(?:by )?default') ??
     first('(?:default)[^\\n]{0,12}?0 ?x ?([0-9a-f]{2})\\b') ??
-    first('(?:address|addr|i2c|compass|\\bat)[^\\n]{0,16}?0 ?x ?([0-9a-f]{2})\\b');
+    (addresses.size > 1
+      ? null
+      : first(
+          '(?:addr|adres|direcci|indirizz|endere|\\bi ?2? ?c\\b|compass|\\bat)[^\\n]{0,16}?0 ?x ?([0-9a-f]{2})\\b',
+        ));
   return {
     minVolts,
     maxVolts,
@@ -43,22 +51,42 @@ export function readPartPage(text: string): PartPage {
   };
 }
 
+/** ".7 g" is 0.7 g. */
+function pointsLed(script: Script): Script {
+  return replaced(script, /(?<![\p{L}\d.,])\.(\d{1,2})(?= ?(?:g|a|v|oz)\b)/gu, ([figures]) => `0.${figures}`);
+}
+
+/** "Running current (mA)  190  230": the unit of a label behind each of its figures. */
+function unitsBehind(script: Script): Script {
+  return replaced(script, ofLabel, ([label, unit, figures]) => {
+    const said = figures!.match(/\d+(?:[.,]\d+)?/g)!.map((f) => `${f} ${unit}`);
+    return `${label}: ${said.join(', ')}`;
+  });
+}
+
+const ofLabel = /^([^\n(\d]{3,40}?) ?\((m?a|v|m?w|g)\)((?:[ \t|:/]+\d{1,4}(?:[.,]\d{1,3})?){1,6})[ \t|]*$/gm;
+
 /** A value below its label, or behind dots, next to it. */
 function beside(t: string): string {
   return t.replace(/ ?\.{4,} ?/g, ': ').replace(/:[ \t]*\n(?=[^\n:]{1,60}(?:\n|$))/g, ': ');
 }
 
+const perPiece = /^ ?(?:per|each|\/) ?(?:leds?|lights?|lamps?|servos?)\b/;
+
 /** Grams: the whole before what is just called its weight before the first of the page, and never that of a piece of it. */
 function massIn(t: string): number | null {
-  const figure = `${N} ?(k?g|oz|ounces?)\\b(?! (?:class|servos?)\\b)`;
+  const figure = `(\\d{1,4}(?:[.,]\\d{1,4})?) ?(k?g|grams?|oz|ounces?)\\b(?! (?:class|servos?)\\b)`;
   const found =
     new RegExp(`\\b(?:total|net|overall|all[- ]up) (?:weight|mass)\\b[^\\n\\d]{0,16}${figure}`).exec(t) ??
+    new RegExp(`(?<![\\d.,])${figure} ?(?:in total|altogether|all (?:together|up|in))\\b`).exec(t) ??
+    new RegExp(`g ?\\+[^\\n=]{1,40}= ?${figure}`).exec(t) ??
     new RegExp(
       `(?<!\\b(?:lens|cables?|antennas?|heatsink|wires?|package|parcel|gross|shipping) )\\b(?:weight|weighs|mass)\\b[^\\n\\d]{0,16}${figure}`,
     ).exec(t) ??
     new RegExp(`(?<![\\d.,])${figure}`).exec(t);
   if (!found) return null;
-  return Math.round(100 * typedNumber(`${found[1]} ${found[2]}`, 'g')!) / 100;
+  const grams = typedNumber(`${found[1]} ${found[2]!.replace(/^gr.*/, 'g')}`, 'g')!;
+  return Math.round(100 * grams * (perPiece.test(t.slice(found.index + found[0].length)) ? numberOf(t) : 1)) / 100;
 }
 
 /** The protocol whose print the text names, the longest print first. */

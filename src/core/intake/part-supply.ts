@@ -10,12 +10,12 @@ export interface PartSupply {
 
 const T = `(?:${V}(?: ?dc)?)`;
 /** "to" between two figures, in the languages of the pages. */
-const to = '(?:-|to|\\.{2,3}|…|à|tot|do|til|till)';
+const to = '(?:-|(?:up )?to|\\.{2,3}|…|à|tot|do|til|till)';
 const start = '(?<![\\d.,]|[\\d.] ?[-x])';
 
 /** Volts of something else: what comes out of it, the level of a signal, the cell of a clock, the volts that a torque or a draw is said at. */
 const ofAnother =
-  /\b(?:(?:outputs?|out|supplies|delivers|gives|provides|charg(?:e|es|ing))\b(?:[^,;.\n\d]|\.\d){0,16}|(?:logic|signals?|levels?|lvttl|ttl|cmos|uart|pwm|backup|clock|own|trigger|control|enable)(?: (?:input|levels?|voltages?|battery|cell))?[ :(]{0,3}|(?:kg|torque|speed|sec)(?:[^,;.\n]|\.\d){0,36})$/;
+  /\b(?:(?:outputs?|out|supplies|delivers|gives|provides|charg(?:e|es|ing))\b(?:[^,;.\n\d]|\.\d){0,16}|(?:logic|signals?|levels?|lvttl|ttl|cmos|uart|pwm|backup|clock|own|trigger|control|enable)(?: (?:input|levels?|voltages?|battery|cell))?[ :(]{0,3}|(?:kg|torque|(?<!\bair[- ]?)speed|sec)(?:[^,;.\n]|\.\d){0,36})$/;
 const another =
   /^ ?(?:out\b|outputs?\b|logic\b|levels?\b|signals?\b|uart\b|ttl\b|peak[- ]to|pp\b|p-p\b|for (?:the )?camera|kg|(?:on|of) (?:the|its) chip|(?:cell|battery|lipo) (?:inside|built|of its own)|(?:built-in|internal) (?:cell|battery))/;
 /** At which a draw is said: "@ 5 V", "0.2 A at 12 V", "180 mA (5 V)". */
@@ -25,6 +25,7 @@ const labelled =
   /\b(?:inputs?|supply|supplied|supplies|power(?:ed)?|operat(?:es|ing)|working|works|voltages?|volts|vin|vcc|vdd|vbat|needs|takes|accepts|runs|alimenta\w*|dc|in)\b[^;\n\d]{0,30}$/;
 
 interface Ends extends PartSupply {
+  at: number;
   labelled: boolean;
 }
 
@@ -40,7 +41,7 @@ function* endsIn(t: string, pattern: string, read: (groups: string[]) => PartSup
     if (ofAnother.test(own) || another.test(after) || saidAt.test(clause)) continue;
     const ends = read(found.slice(1) as string[]);
     if (ends.minVolts !== null && ends.maxVolts !== null && ends.minVolts > ends.maxVolts) continue;
-    yield { ...ends, labelled: isLabelled };
+    yield { ...ends, at: found.index, labelled: isLabelled };
   }
 }
 
@@ -63,6 +64,15 @@ const inVolts: [pattern: string, read: (groups: string[]) => PartSupply][] = [
   [`${start}${N} ?${T}? ?(?:≤|<=?) ?v[a-z]{0,5} ?(?:≤|<=?) ?${N} ?${T}`, both],
   [`${start}${N} ?${T}? ?${to} ?\\+?${N} ?${T}\\b`, both],
   [`${start}${N} ?${T} a ${N} ?${T}\\b`, both],
+  [
+    `\\b(?:less|lower|below|under)(?: than)? ${N} ?${T}? (?:or|nor|and) (?:more|higher|above|over)(?: than)? ${N}(?: ?${T})?\\b`,
+    both,
+  ],
+  [
+    `\\b(?:above|over|at least) ${N} ?${T}[^\\d]{1,40}\\b(?:upper limit|top|maximum|max|at most)(?: is| of)?:? ?${N} ?${T}\\b`,
+    both,
+  ],
+  [`\\bbetween ${N} ?${T}? and ${N} ?${T}\\b`, both],
   [`${start}${N} ?${T} ?\\(${N} ?${T}? ?${to} ?${N} ?${T}?\\)`, ([, low, high]) => both([low!, high!])],
   // The columns of a table of its draw.
   [`${start}${N} ?${T} ?(?:\\| ?\\d{1,2}(?:[.,]\\d)? ?${T} ?){1,6}\\| ?${N} ?${T}`, both],
@@ -103,12 +113,26 @@ export function tolerancesAsRanges(script: Script): Script {
 
 const tolerance = new RegExp(`${N} ?${T} ?(?:±|\\+ ?/ ?-|\\+-) ?${N} ?(${T}|%)`, 'g');
 
+/** "5 V. Do not exceed 5.5 V": from the one to the other, where they are near each other. */
+function withMost(ends: Ends, found: Ends[]): PartSupply {
+  const one = ends.minVolts === null ? found.find((f) => f.minVolts !== null && f.minVolts === f.maxVolts) : ends;
+  const low = one?.minVolts ?? ends.minVolts;
+  const most = found.find(
+    ({ minVolts, maxVolts }) => minVolts === null && low !== null && maxVolts! > low && maxVolts! <= 1.35 * low,
+  );
+  return low !== null && most && one?.minVolts === one?.maxVolts
+    ? { minVolts: low, maxVolts: most.maxVolts }
+    : { minVolts: ends.minVolts, maxVolts: ends.maxVolts };
+}
+
 /** What a page says of the volts that a part takes. `t`: the page small and in English. */
 export function supplyOf(t: string): PartSupply {
   for (const some of [inVolts, inCells, lessSure]) {
     const found = some.flatMap(([pattern, read]) => [...endsIn(t, pattern, read)]);
+    // Of ways that are as sure as each other the first that stands there.
+    if (some === lessSure) found.sort((a, b) => a.at - b.at);
     const ends = found.find((f) => f.labelled) ?? found[0];
-    if (ends) return { minVolts: ends.minVolts, maxVolts: ends.maxVolts };
+    if (ends) return withMost(ends, found);
   }
   return { minVolts: null, maxVolts: null };
 }

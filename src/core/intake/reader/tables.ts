@@ -53,8 +53,29 @@ const value = (c: Cell) => /\d|^(?:yes|no|none|✓|✗|-|x|fitted|c|micro)$/.tes
 
 /** The tables of a text as lines of "label: value": two columns, a head above rows, or versions side by side. */
 export function inLines(script: Script): Laid {
-  const edits: Edit[] = [];
   const versions: Version[] = [];
+  const laid = tablesAs(script, (rows) => {
+    const made = laidOut(rows, script.text);
+    for (const { name, cell } of made?.versions ?? []) {
+      const [from, to] = sourceOf(script, cell.start, cell.end);
+      versions.push({ name, from, to });
+    }
+    return made?.pieces ?? null;
+  });
+  return { script: laid, versions };
+}
+
+/** The tables of a datasheet alone, a line for a row, the most that it says behind what is typical. */
+export function limitsInLines(script: Script): Script {
+  return tablesAs(script, (rows) => {
+    const columns = limitColumns(rows[0]!);
+    return columns && rows.slice(1).flatMap((r) => limited(r, columns, true));
+  });
+}
+
+/** Each table of a text as it is laid out; those that are not stay as they are. */
+function tablesAs(script: Script, laid: (rows: Row[]) => Piece[] | null): Script {
+  const edits: Edit[] = [];
   const lines: { start: number; end: number }[] = [];
   let at = 0;
   for (const line of script.text.split('\n')) {
@@ -63,21 +84,11 @@ export function inLines(script: Script): Laid {
   }
   for (let i = 0; i < lines.length;) {
     const table = tableAt(script.text, lines, i);
-    if (!table) {
-      i += 1;
-      continue;
-    }
-    const made = laidOut(table.rows, script.text);
-    if (made) {
-      edits.push({ start: lines[i]!.start, end: lines[table.next - 1]!.end, text: made.pieces });
-      for (const { name, cell } of made.versions) {
-        const [from, to] = sourceOf(script, cell.start, cell.end);
-        versions.push({ name, from, to });
-      }
-    }
-    i = table.next;
+    const pieces = table && laid(table.rows);
+    if (table && pieces) edits.push({ start: lines[i]!.start, end: lines[table.next - 1]!.end, text: pieces });
+    i = table ? table.next : i + 1;
   }
-  return { script: edited(script, edits), versions };
+  return edited(script, edits);
 }
 
 function tableAt(text: string, lines: { start: number; end: number }[], from: number) {
@@ -181,14 +192,8 @@ function table(rows: Row[], text: string): LaidOut | null {
     };
   const units = head.findIndex((c) => /^units?$/.test(c.text));
   if (units === head.length - 1 && head.length === 3) return { pieces: rows.slice(1).flatMap(withUnit), versions: [] };
-  const limits = head.map((c) => limit.exec(c.text)?.[1]);
-  // A symbol before its name says nothing.
-  const labelled = Math.max(
-    0,
-    head.findIndex((c) => /^(?:parameter|description|characteristic)s?$/.test(c.text)),
-  );
-  if (limits.filter(Boolean).length >= 2)
-    return { pieces: rows.slice(1).flatMap((r) => limited(r, limits, labelled)), versions: [] };
+  const limits = limitColumns(head);
+  if (limits) return { pieces: rows.slice(1).flatMap((r) => limited(r, limits, false)), versions: [] };
   const rails = railColumns(head);
   if (rails) return { pieces: rows.slice(1).flatMap((r) => rail(r, rails)), versions: [] };
   const named = head.filter((c) => /^[va]$/.test(c.text) || isLabel(bareLabel(c.text)));
@@ -209,8 +214,26 @@ const statement = (label: Cell, value: Cell): Piece[] => [
 ];
 const hasUnit = (value: string) => !/\d/.test(value) || /\d ?[a-z"]/.test(value.replace(/\d ?[x*] ?\d/g, ''));
 
-/** A row of a datasheet with its limits: a range where it has both ends, else the one figure. */
-function limited(cells: Row, limits: (string | undefined)[], labelled: number): Piece[] {
+interface LimitColumns {
+  /** By their places: `min`, `typ`, `max`, `unit`. */
+  limits: (string | undefined)[];
+  label: number;
+}
+
+/** A datasheet's table of least, typical and most. */
+function limitColumns(head: Row): LimitColumns | null {
+  const limits = head.map((c) => limit.exec(c.text)?.[1]);
+  if (limits.filter(Boolean).length < 2) return null;
+  // A symbol before its name says nothing.
+  const label = head.findIndex((c) => /^(?:parameter|description|characteristic)s?$/.test(c.text));
+  return { limits, label: Math.max(0, label) };
+}
+
+/** What a thing is fed with is a range, whatever is typical. */
+const isFed = /\b(?:input|supply|operating|vin|vcc|vdd|vbat|battery)\b/;
+
+/** A row of a datasheet with its limits: a range where it has both ends and is of what feeds it, or says nothing typical; else the one figure, `andMost` with the most behind it. */
+function limited(cells: Row, { limits, label }: LimitColumns, andMost: boolean): Piece[] {
   // A row without its last cells is short at the end.
   const at = (name: string) => {
     const c = cells[limits.indexOf(name)];
@@ -218,13 +241,14 @@ function limited(cells: Row, limits: (string | undefined)[], labelled: number): 
   };
   const unit = limits.includes('unit') ? cells[limits.indexOf('unit')]?.text.replace(/^-$/, '') : '';
   const [min, typ, max] = [at('min'), at('typ'), at('max')];
-  const name = cells[labelled] ?? cells[0]!;
-  const label: Piece = { start: name.start, end: name.end };
+  const { start, end, text } = cells[label] ?? cells[0]!;
   const piece = (c: Cell): Piece => ({ start: c.start, end: c.end });
-  if (typ) return [label, ': ', piece(typ), ` ${unit}`, '\n'];
-  if (min && max) return [label, ': ', piece(min), ' - ', piece(max), ` ${unit}`, '\n'];
-  const only = min ?? max;
-  return only ? [label, ': ', piece(only), ` ${unit}`, '\n'] : [];
+  const line = (...said: Piece[]): Piece[] => [{ start, end }, ': ', ...said, '\n'];
+  const isRange = min && max && (!typ || (unit === 'v' && isFed.test(text)));
+  if (isRange) return line(piece(min), ' - ', piece(max), ` ${unit}`);
+  if (typ && max && andMost) return line(piece(typ), ` ${unit} typ, max `, piece(max), ` ${unit}`);
+  const only = typ ?? min ?? max;
+  return only ? line(piece(only), ` ${unit}`) : [];
 }
 
 interface RailColumns {
