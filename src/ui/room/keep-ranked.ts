@@ -26,8 +26,8 @@ const longMs = 400;
 const tickMs = 200;
 /** While the first order grows, which is sorted each time. */
 const firstTickMs = 1000;
-/** What an earlier visit worked out stands at once; that the next edit finds what it needs is seen to once the page has been read for so long. */
-const aheadMs = 2000;
+/** What an earlier visit worked out stands at once; that the next edit finds what it needs is seen to once the page has been read for so long: most are left before. */
+const aheadMs = 10_000;
 /** An order is kept for the next visit once nothing has changed for so long. */
 const quietMs = 400;
 
@@ -156,6 +156,7 @@ export function keepRanked(store: RoomStore, shelf: Board[], of?: number): () =>
       sets: finder && foundOf(sets, false),
       progress: null,
     });
+    if (!store.getState().rights.mayWrite) return;
     const ahead = setTimeout(() => (giveUp = climbers.climb(build, () => undefined)), aheadMs);
     giveUp = () => clearTimeout(ahead);
   };

@@ -5,6 +5,8 @@ import { remarks } from './tables';
 /** Lines like `"UARTs": 6` or `mass_g: 4.6`: at least three of them make a data file of a text. */
 const keyed = /(?:^|[\n,{;|])[ \t]{0,12}"?[a-z][a-z0-9_ ]{0,24}"?[ \t]{0,3}[:=]/g;
 
+const unitCodes: Record<string, string> = { grm: 'g', kgm: 'kg', onz: 'oz', mmt: 'mm', cmt: 'cm', vlt: 'v', amp: 'a' };
+
 /** A text that is JSON, YAML or key=value as lines of "label: value". */
 export function asLabels(file: Script): Script {
   const script = replaced(
@@ -34,6 +36,12 @@ export function asLabels(file: Script): Script {
     s,
     /"(?:label|name|key|title|property|attribute)"[ \t]{0,3}:[ \t]{0,3}"([^"\n]{1,40})"[ \t]{0,3},[ \t\n]{0,12}(?:"[a-z@]{1,20}"[ \t]{0,3}:[ \t]{0,3}"[^"\n]{0,40}"[ \t]{0,3},[ \t\n]{0,12})?"(?:value|text|content)"[ \t]{0,3}:[ \t]{0,3}"?([^"\n}]{1,60})"?/g,
     ([name, v]) => `"${name}": "${v}"`,
+  );
+  // {"value": 7.5, "unitCode": "GRM"}: units by their codes of trade (UN/CEFACT Recommendation 20).
+  s = replaced(
+    s,
+    /\{[ \t\n]{0,12}(?:"@?type"[ \t]{0,3}:[ \t]{0,3}"[a-z]{1,24}"[ \t]{0,3},[ \t\n]{0,12})?"value"[ \t]{0,3}:[ \t]{0,3}"?([\d.]{1,8})"?[ \t]{0,3},[ \t\n]{0,12}"unit(?:code|text)"[ \t]{0,3}:[ \t]{0,3}"([a-z]{1,4})"[ \t\n]{0,12}\}/g,
+    ([value, unit]) => `"${value} ${unitCodes[unit!] ?? unit}"`,
   );
   // "{volts: 5, amps: 2}"
   s = replaced(

@@ -65,7 +65,7 @@ const swaps: Record<string, string> = {
 export function plain(text: string): string {
   // Two or three stars are bold type, one before a line is a bullet, else it may stand for "times".
   const swapped = text
-    .replace(/\*{2,3}|(?<=\p{L})\*(?=[ :])|(?<=^|\n)\*(?=[ \t])/gu, (stars) => ' '.repeat(stars.length))
+    .replace(/\*{2,3}|(?<=\p{L})\*(?=[ :,;.)\n]|$)|(?<=^|\n)\*(?=[ \t])/gu, (stars) => ' '.repeat(stars.length))
     .replace(/[·•・‧∙]/g, (_, at: number) => dot(text, at))
     .replace(/[^\x00-\x7f]|[*~\r`]/g, (c) => swaps[c] ?? narrow(c));
   const small = swapped.toLowerCase();

@@ -328,8 +328,14 @@ const bareLabel = (label: string) =>
 function records(head: Row, rows: Row[], text: string): LaidOut | null {
   const whole = rows.filter((r) => r.length === head.length);
   if (whole.length === 0) return null;
-  const meant = whole.length === 1 ? whole : whole.filter((r) => isMeant(r[0]!.text, text));
-  const used = meant.length === 1 ? meant : whole;
+  const meant =
+    whole.length === 1
+      ? 0
+      : theMeant(
+          whole.map((r) => r[0]!.text),
+          text,
+        );
+  const used = meant >= 0 ? [whole[meant]!] : whole;
   const pieces = used.flatMap((r) =>
     r.flatMap((cell, i): Piece[] => {
       const label = head[i]!;
@@ -350,8 +356,10 @@ function sideBySide(head: Row, rows: Row[], text: string): LaidOut {
   // A head without a cell over the labels is one short.
   const names = head.length > columns ? head.slice(1) : head;
   const meant = names.findIndex((c) => /\bthis (?:page|one|board|product)\b|selected/.test(c.text));
-  const byTitle = names.map((c, i) => (isMeant(c.text, text) ? i : -1)).filter((i) => i >= 0);
-  const title = byTitle.length === 1 ? byTitle[0]! : -1;
+  const title = theMeant(
+    names.map((c) => c.text),
+    text,
+  );
   const chosen = meant >= 0 ? meant : title;
   // Of a controller beside its ESC a dash is no "no": it is nothing that such a board has.
   const ofAStack = [/\besc\b/, /\bcontroller\b|\bfc\b/].every((one) => names.some((c) => one.test(c.text)));
@@ -364,6 +372,13 @@ function sideBySide(head: Row, rows: Row[], text: string): LaidOut {
       ? rows.flatMap((r) => r.slice(1).map((cell, i) => ({ name: names[i]?.text ?? String(i + 1), cell })))
       : [];
   return { pieces, versions };
+}
+
+/** The one of several products that the page is about, -1 where it does not say; of "F7" and "F7 Pro" the longer name, where the page says that. */
+function theMeant(names: string[], text: string): number {
+  const meant = names.flatMap((name, i) => (isMeant(name, text) ? [i] : []));
+  const longest = meant.reduce((a, i) => (a < 0 || names[i]!.length > names[a]!.length ? i : a), -1);
+  return meant.every((i) => names[longest]!.startsWith(names[i]!)) ? longest : -1;
 }
 
 /** Does the page say that it is about the one of this name: in its first line, or as "this page: NAME", "selected: NAME"? */

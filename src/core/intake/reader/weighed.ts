@@ -19,11 +19,22 @@ export function weighed(found: Read[], text: string, talk: readonly [number, num
   return ofSeveral(contradicted(parts.map(versioned)), text).map((r) => {
     const why = r.inSentence
       ? 'said in a sentence: look whether it is said of this board'
-      : (oftenMistaken(r) ?? chosen(r, text) ?? (r.version === undefined ? besideOthers(r, text) : undefined));
+      : (ofASparePart(text) ??
+        oftenMistaken(r) ??
+        chosen(r, text) ??
+        (r.version === undefined ? besideOthers(r, text) : undefined));
     const last = why ? doubted(r, why) : r;
     const { line: _, after: __, ofAnother: ___, inSentence: ____, ...reading } = last;
     return reading;
   });
+}
+
+/** "Spare USB board for the Harrier": what is sold is not the board. */
+function ofASparePart(text: string): string | undefined {
+  const title = /^\s*(?:#+ )?([^\n]{3,120})/.exec(text)?.[1] ?? '';
+  return /^(?:spare|replacement)\b(?!s? parts? (?:list|for)\b).*\bfor\b/.test(title)
+    ? 'the page is about a spare part: look what is said of the board'
+    : undefined;
 }
 
 const mayBeChosen =

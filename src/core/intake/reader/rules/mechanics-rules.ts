@@ -33,7 +33,7 @@ export const holeRules: Rule[] = [
     if (/\b(?:not compatible|will not fit|does ?n[o']t fit)/.test(before)) return [];
     const mounted =
       holesAhead(before) ||
-      /^[ \t]{0,3}[/,(]{0,2}[ \t]{0,3}(?:for )?(?:m[23]\b|mount(?:ing|s)?\b(?! ?:? ?\d)|(?:hole )?(?:pattern|spacing)|(?:the usual |[øφ]?[ \t]?\d(?:[.,]\d)?[ \t]?(?:mm)?[ \t])?holes(?! ?\d))/.test(
+      /^[ \t]{0,3}[/,(]{0,2}[ \t]{0,3}(?:for )?(?:m[23]\b|mount(?:ing|s)?\b(?! ?:? ?\d)|(?:hole )?(?:pattern|spacing)|(?:the usual |[øφ]?[ \t]?\d(?:[.,]\d)?[ \t]?(?:mm)?[ \t])?(?:holes(?! ?\d)|hole(?=[ \t]*(?:[,;.)\n]|$))))/.test(
         after,
       );
     if (p !== num(b)) return [];
@@ -68,6 +68,10 @@ export const holeRules: Rule[] = [
   rule(
     `\\b${N} ?(?:${MM})?${W}(?:frames?\\b|mounting|holes?\\b|hole pattern|pattern|square (?:hole )?pattern|square holes|(?=\\(m[23]\\)|[/,]? ?m[23]\\b))`,
     ([v], around) => (patterns.includes(num(v)) ? one('patternMm', num(v), openness(around)) : []),
+  ),
+  // Of small boards other distances than the usual ones: "26 mm holes".
+  rule(`\\b${N} ?${MM} (?:holes?\\b(?! (?:dia|for))|hole pattern|mounting holes)`, ([v], around) =>
+    sane('patternMm', num(v), 24, 29.5, openness(around)),
   ),
   rule(`\\b(30[.,]5|25[.,]5) ?(?:${MM})?\\b(?! ?(?:x|by) )`, ([v]) =>
     one('patternMm', num(v), 'the distance of a usual hole pattern, without a word that says so'),
@@ -120,7 +124,7 @@ export const sizeRules: Rule[] = [
   ),
   // "35x35" beside a pattern that says what it is.
   rule(
-    `(?:^|(?<=[\\n,;|/] ?))(\\d{2}(?:[.,]\\d)?) ?x ?(\\d{2}(?:[.,]\\d)?)(?=[ \\t]*(?:$|\\n|[,;|/]))`,
+    `(?:^|(?<=[\\n,;|/] ?| {2}))(\\d{2}(?:[.,]\\d)?) ?x ?(\\d{2}(?:[.,]\\d)?)(?=[ \\t]*(?:$|\\n|[,;|/]))`,
     ([a, b], { before, after }) =>
       num(a) === 30 ||
       patterns.includes(num(a)) ||

@@ -255,7 +255,7 @@ export const currentRules: Rule[] = [
     burst(a, s, around),
   ),
   rule(
-    `\\b(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?${W}[/,(]?${W}\\(?${PEAK}\\b(?:${W}[(,/]?${W}(?:for )?${SECONDS}\\)?)?`,
+    `\\b(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?${W}[/,(]?${W}\\(?(?:d[ei] )?${PEAK}\\b(?: current)?(?:${W}[(,/]?${W}(?:for )?${SECONDS}\\)?)?`,
     ([a, s], around) => burst(a, s, around),
   ),
   rule(
@@ -295,7 +295,7 @@ export const currentRules: Rule[] = [
     /\b(?:peak|burst|max)[^,;|\n]{0,16}$/.test(around.before) ? [] : continuous(a, around),
   ),
   rule(`\\b${N} ?${AMP}${W}\\(?(?:${CONT}|(?:per|a) (?:channel|motor|arm|esc)|each\\b|4 ?in ?1)`, ([a], around) =>
-    /\b(?:peak|burst)[^,;|\n]{0,10}$|\bpads?[^.;\n]{0,12}$|\b(?:logs?|logged|i (?:saw|pulled|measured|drew))\b[^.;\n]{0,24}$/.test(
+    /\b(?:peak|burst)[^,;|\n]{0,10}$|\b(?:pads?|pairs?)[^.;\n]{0,12}$|\b(?:which|that) (?:pull|draw)s?\b[^.;\n]{0,12}$|\b(?:logs?|logged|i (?:saw|pulled|measured|drew))\b[^.;\n]{0,24}$/.test(
       around.before,
     )
       ? []
@@ -347,7 +347,7 @@ const milli = (a: string | undefined, unit: string | undefined) => num(a) / (uni
 const V = 'v(?:olts?)?';
 const A = '(ma|amp(?:ere)?s?|a)\\b';
 const NAMED =
-  '(?:(?:bec|ldo|rail|output|out|regulator|supply|boost(?:er)?|buck|converter|pads?|reg|one)(?:[ \\t]{0,2}\\([a-z0-9 ]{1,20}\\)[ \\t]{0,2}[:=]?)?)';
+  '(?:(?:(?:boost|buck|linear|switching|step-?(?:up|down)) (?=regulator|converter))?(?:bec|ldo|rail|output|out|regulator|supply|boost(?:er)?|buck|converter|pads?|reg|one)(?:[ \\t]{0,2}\\([a-z0-9 ]{1,20}\\)[ \\t]{0,2}[:=]?)?)';
 /** Behind the amps of a regulator: what it gives for moments, which is no motor's. */
 const MOMENTS = `(?:${W}(?:max\\.? )?(?:${CONT}))?(?: at \\d{1,3} ?°? ?c)?(?:${W}[,;/(]${W}${N} ?a(?:mps?)? (?:(?:peak|max|burst|for moments)\\)?(?:${W}\\(?(?:for )?${SECONDS}\\)?)?|for ${SECONDS}))?`;
 
@@ -375,6 +375,14 @@ export const regulatorRules: Rule[] = [
   rule(
     `\\b${N} ?${V}${W}(?:and|&|/|,|\\+)${W}${N} ?${V}${W}(?:${NAMED}s?${W})?[,@:(]?${W}(?:at )?${N} ?${A} each\\b`,
     ([v, w, a, unit]) => [...regulator(num(v), milli(a, unit)), ...regulator(num(w), milli(a, unit))],
+  ),
+  // "9/12 V 1.8 A (9 V as delivered)": one whose volts are chosen, or one for each of them.
+  rule(
+    `\\b${N}(?: ?${V})? ?/ ?${N}(?: ?${V})?(?: ?/ ?${N})? ?${V},?${W}(?:${NAMED}${W})?[:@]?${W}${N} ?${A}(?! ?/)(?: ?\\((?:${N} ?v )?[^)\\n]{0,40}\\))?`,
+    ([v, w, x, a, unit, asDelivered]) =>
+      (asDelivered ? [asDelivered] : [v, w, x]).flatMap((volts) =>
+        volts ? regulator(num(volts), milli(a, unit), 'its volts are chosen, or there is one for each: look') : [],
+      ),
   ),
   // "5 V, 6 V or 7.4 V 6 A": delivered at one of them.
   rule(
