@@ -5,11 +5,11 @@ import { check } from './check';
 import { read } from './read';
 
 const usage = `Usage:
-  npm run -s rung -- fit --build FILE --shelf FILE [--json]    which boards carry the build, and why
-  npm run -s rung -- check FILE                                 is this a sound Rung file?
-  npm run -s rung -- read FILE [--json]                         what Rung understands of a spec sheet
-  npm run -s rung -- brief --build FILE [--json]                the least that any board must have
-  npm run -s rung -- circuit --build FILE --board FILE [--scene NAME]   its circuit as a SPICE netlist`;
+  npm run -s rung -- fit --build FILE --shelf FILE [--set CONTROLLER~ESC] [--json]   which boards and sets carry the build, and why
+  npm run -s rung -- check FILE                                                      is this a sound Rung file?
+  npm run -s rung -- read FILE [--json]                                              what Rung understands of a spec sheet
+  npm run -s rung -- brief --build FILE [--json]                                     the least that any board must have
+  npm run -s rung -- circuit --build FILE --board FILE [--scene NAME]                its circuit as a SPICE netlist`;
 
 const commands: Record<string, (args: string[]) => number | Promise<number>> = { fit, check, read, brief, circuit };
 

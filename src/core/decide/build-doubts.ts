@@ -1,5 +1,7 @@
-import { interval, isKnown, type NumberFigure } from '../quantity/figure';
+import { leadOhm, motorAmps, packsOf } from '../circuit/packs';
+import { exactly, interval, isKnown, type NumberFigure } from '../quantity/figure';
 import type { Build, Part } from '../records/build';
+import { cellVolts, lowestVolts } from '../trade/cell';
 
 /**
  * Figures of a build that cannot all be true at once, each in a sentence that names both, and what no craft flies without and the list does not have. Nothing is changed:
@@ -35,8 +37,25 @@ export function buildDoubts(build: Build): string[] {
     if (cells !== null && cells < pack.cells)
       doubts.push(`${ownEsc.name} stands ${cells} cells, and the pack has ${pack.cells}.`);
   }
-  return [...doubts.filter((d) => d !== false), ...forgotten(build)];
+  return [...doubts.filter((d) => d !== false), ...packsRunDown(build), ...forgotten(build)];
 }
+
+/**
+ * A pack gives its most power at half of its volts (maximum power transfer, P any electronics handbook): motors that would pull it lower, even by the kindest of what its
+ * resistance may be, have too many amps, or its cells too many milliohm.
+ */
+function packsRunDown(build: Build): string[] {
+  const { count } = build.motors;
+  const amps = count * motorAmps(build).peak;
+  return packsOf(build).flatMap((pack) => {
+    const atRest = pack.cells * cellVolts[pack.chemistry].land;
+    const { high: sagged } = lowestVolts(pack, exactly(amps), leadOhm(pack));
+    if (sagged >= atRest / 2) return [];
+    return `${count} motors at full throttle draw ${round(amps)} A, which would pull a pack of ${pack.cells} cells from ${round(atRest)} to ${round(sagged)} V when it is nearly empty: less than half, so either the amps or the resistance of its cells is too high. Volts are reckoned with them everywhere.`;
+  });
+}
+
+const round = (n: number) => Math.round(n * 10) / 10;
 
 function forgotten({ parts, motors }: Build): string[] {
   if (parts.length === 0) return ['Nothing hangs off the board yet: what fits, fits an empty list.'];

@@ -1,4 +1,4 @@
-import { railWords } from './rail-words';
+import { isPack, railWords } from './rail-words';
 import type { Truth } from '../quantity/truth';
 import { softSerialMaxBaud } from '../trade/protocol';
 import type { Reason, SwingSaid } from '../wiring/reason';
@@ -161,17 +161,18 @@ function outputWords(there: number, othersHeld: boolean): string {
 }
 
 function voltWords({ swing, minVolts, maxVolts, fit }: Extract<Reason, { code: 'volts of a rail' }>): string {
-  const pad = swingWords(swing);
+  const pad = swingWords(swing, fit === 'below');
   if (fit === 'above') return `${pad}, above the ${volts(maxVolts)} V it survives`;
   if (fit === 'below') return `${pad}, below the ${volts(minVolts)} V it needs`;
   return `${pad}, inside ${volts(minVolts)} to ${volts(maxVolts)} V`;
 }
 
-function swingWords({ rail, low, high }: SwingSaid): string {
+/** `lowEnd`: it is the lower end that matters, so where that comes from is said. */
+function swingWords({ rail, low, high }: SwingSaid, lowEnd = false): string {
   if (!Number.isFinite(high)) return `${railWords(rail)} has unknown volts`;
-  return low === high
-    ? `${railWords(rail)} gives ${volts(high)} V`
-    : `${railWords(rail)} swings ${volts(low)} to ${volts(high)} V`;
+  if (low === high) return `${railWords(rail)} gives ${volts(high)} V`;
+  const why = lowEnd && isPack(rail) ? ' V (empty, at full throttle)' : '';
+  return `${railWords(rail)} swings ${volts(low)}${why} to ${volts(high)} V`;
 }
 
 function outputVolts({ low, high }: { low: number; high: number }): string {
