@@ -71,7 +71,7 @@ test.each([
 // Maximum power transfer, any electronics handbook: 6 cells of 12 milliohm at 3.1 V rest at 18.6 V behind 72 milliohm; half of that is reached at 129 A.
 test('motors that would pull a pack below half of its volts are doubted, up to there they are not', () => {
   const pack = { ...sound.pack, cells: 6, chemistry: 'li-ion' as const, cellMilliohm: says(12) };
-  const at = (peakAmps: number, of = pack) =>
+  const at = (peakAmps: number, of: typeof sound.pack = pack) =>
     buildDoubts({ ...sound, pack: of, motors: { ...sound.motors, count: 6, cruiseAmps: 5, peakAmps } });
   expect(at(21.5)).toEqual([]);
   expect(at(21.6)).toEqual([expect.stringContaining('6 motors at full throttle draw 129.6 A')]);
