@@ -40,7 +40,7 @@ const goodEnds = {
   massG: figured('mass_g', low("->'massG'")),
   packVolts: figured(
     'pack_volts',
-    `coalesce(${high("->'packMaxVolts'")}, least_of(most_of(${high("->'packCells'->'max'")}, 0), 1000) * 4.2::double precision + 0.001::double precision)`,
+    `coalesce(${high("->'packMaxVolts'")}, least_of(most_of(${high("->'packCells'->'max'")}, 0), 1000) * 4.35::double precision + 0.001::double precision)`,
   ),
   fewestCells: figured('fewest_cells', low("->'packCells'->'min'")),
   channels: figured('channels', `case when body ? 'esc' then ${high("->'esc'->'channels'")} else 0 end`),

@@ -48,6 +48,35 @@ describe('figures that the build itself leaves open', () => {
       wouldPick: expect.stringMatching(/at its best, no board at its worst$/) as unknown,
     });
   });
+  test('of an ESC of one’s own that says its cells alone, the volts are asked for a pack of high-voltage ones', () => {
+    const ownEsc = {
+      name: 'Own',
+      count: 1,
+      channels: 4,
+      continuousAmps: says(60),
+      burstAmps: says(70),
+      burstSeconds: says(10),
+      maxCells: says(4),
+      pins: [],
+      heightMm: 6,
+    };
+    const pack = { cells: 4, chemistry: 'high-voltage lipo' as const, massG: says(180), cellMilliohm: says(1) };
+    const build = makeBuild({ pack });
+    const separate = { ...build, motors: { ...build.motors, esc: 'separate' as const, ownEsc } };
+    const board = makeBoard({
+      ...five(3),
+      kind: 'flight controller',
+      esc: undefined,
+      packMaxVolts: says(30),
+      outputs: ['m1', 'm2', 'm3', 'm4'].map((id) => ({ id, label: id, pad: id, timer: 't1', can: ['motor' as const] })),
+      pads: ['vbat', 'v5', 'm1', 'm2', 'm3', 'm4'].map((id) => ({ id, label: id })),
+      offers: [{ shop: 'S', cents: 1000, seen: '2026-11-01' }],
+    });
+    expect(asked(separate, [board]).map((q) => [q.path.at(-1), q.says])).toEqual([
+      ['maxVolts', 'Own: most volts it stands'],
+    ]);
+    expect(asked({ ...separate, pack: { ...separate.pack, chemistry: 'lipo' } }, [board])).toEqual([]);
+  });
   test('two that decide only together are both asked', () => {
     const build = makeBuild({
       pack: { cells: 4, chemistry: 'lipo', massG: unknown, cellMilliohm: says(1) },

@@ -5,8 +5,9 @@ import { buildSchema, type Build } from '../records/build';
 import { plausibleEnds } from '../figures/plausible-ends';
 import { euroIn } from '../bill/exchange';
 import { centsOf, currencySign } from '../quantity/money';
-import { isKnown, type NumberFigure, type Origin } from '../quantity/figure';
-import { cellOhm } from '../trade/cell';
+import { interval, isKnown, type NumberFigure, type Origin } from '../quantity/figure';
+import { packVolts } from '../circuit/packs';
+import { cellOhm, voltsOfCells } from '../trade/cell';
 import { firstOf, type Ranked } from './rank-shelf';
 
 /** A figure of the build that the buyer has not said, and that decides which board is picked, or whether any is. */
@@ -139,6 +140,16 @@ function openFigures(build: Build): Open[] {
     esc('burstAmps', 'amps it stands for moments', 'A', 400);
     esc('burstSeconds', 'how long it stands them', 's', 600);
     esc('maxCells', 'cells it stands', 'cells', 14);
+    const cells = isKnown(ownEsc.maxCells) ? voltsOfCells(interval(ownEsc.maxCells)) : null;
+    // Only of cells are so many said, and high-voltage ones may be too much.
+    if (cells && packVolts(build).high > cells.low)
+      ask(ownEsc.maxVolts, {
+        path: ['motors', 'ownEsc', 'maxVolts'],
+        says: `${ownEsc.name}: most volts it stands`,
+        unit: 'V',
+        ...sheet,
+        ends: [cells.high, cells.low],
+      });
   }
   build.parts.forEach(({ owned, peripheral: p }, i) => {
     const at = ['parts', i, 'peripheral'];

@@ -297,6 +297,17 @@ describe('questions', () => {
     });
     expect(found.find((q) => q.field === 'massG')!.ask).toMatch(/What does it weigh/);
   });
+  test('where only cells are said, a pack of high-voltage ones has the limit in volts asked, and a plain one nothing', () => {
+    const cells = makeBoard({ ...ports, packCells: { min: says(1), max: says(4) } });
+    const pack = (chemistry: 'lipo' | 'high-voltage lipo') => {
+      const build = makeBuild();
+      return { ...build, pack: { ...build.pack, cells: 4, chemistry } };
+    };
+    expect(ask(pack('high-voltage lipo'), [cells]).map((q) => [q.field, q.wouldPick])).toEqual([
+      ['packMaxVolts', 'nothing if it is 16.8 V; Plank if it is 17.4 V'],
+    ]);
+    expect(ask(pack('lipo'), [cells])).toEqual([]);
+  });
   test('an unknown of a board that stops anyway is not worth a question; nor one that nothing leans on', () => {
     expect(ask(makeBuild({ pack: { cells: 14, chemistry: 'lipo', massG: says(1) } }), [known, heavy])).toEqual([]);
     expect(ask(makeBuild(), [known, makeBoard({ id: 'x', ...ports, storageMb: unknown })])).toEqual([]);

@@ -38,7 +38,8 @@ export function goodEnds(board: Board): GoodEnds {
     heightMm: low(board.heightMm),
     massG: low(board.massG),
     packVolts:
-      (packMaxVolts && high(packMaxVolts)) ?? (cells === null ? null : sensible(cells) * cellVolts.lipo.full + 0.001),
+      (packMaxVolts && high(packMaxVolts)) ??
+      (cells === null ? null : sensible(cells) * cellVolts['high-voltage lipo'].full + 0.001),
     fewestCells: low(packCells.min),
     channels: esc ? high(esc.channels) : 0,
     continuousAmps: esc ? high(esc.continuousAmps) : null,

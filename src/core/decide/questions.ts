@@ -3,12 +3,14 @@ import { evaluate } from '../evaluate/climb';
 import type { GeneralSolver } from '../solver/budget';
 import { doubtsAbout } from '../rungs/sanity';
 import { mayHaveMore } from '../circuit/all-pads';
+import { packVolts } from '../circuit/packs';
 import { figuresOf, type BoardFigure } from '../figures/board-figures';
 import { plausibleEnds } from '../figures/plausible-ends';
 import { railFigures } from '../figures/rail-figures';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
-import { isUnknown, type NumberFigure } from '../quantity/figure';
+import { interval, isKnown, isUnknown, type NumberFigure } from '../quantity/figure';
+import { voltsOfCells } from '../trade/cell';
 import { carries } from '../evaluate/outcome';
 import { boardsWithin } from '../sets/within';
 import { padsInPlenty, withPadsOf } from './pads-in-plenty';
@@ -132,6 +134,7 @@ function openIn(build: Build, board: Board): Omit<Unknown, 'of'>[] {
   const open = [...figuresOf(board), ...railFigures(board)].flatMap((f): Omit<Unknown, 'of'>[] => {
     const figure = f.get(board);
     if (f.field === 'allPads') return mayHaveMore(board) ? [padsQuestion(f, board)] : [];
+    if (f.field === 'packMaxVolts' && !isKnown(board.packMaxVolts)) return limitQuestion(f, build, board);
     const values = figure ? valuesFor(f, doubted.has(f.field) ? { unknown: true } : (figure as NumberFigure)) : null;
     return values
       ? [
@@ -159,6 +162,16 @@ function padsQuestion(f: BoardFigure, board: Board): Omit<Unknown, 'of'> {
         : { ...withPadsOf(b, board), allPads: { value: true, origin: 'assumed' } },
     leave: (b) => withPadsOf(b, board),
   };
+}
+
+/** The limit in volts of a board that only says its cells: those of plain ones and of high-voltage ones, where the pack lies between. */
+function limitQuestion(f: BoardFigure, build: Build, board: Board): Omit<Unknown, 'of'>[] {
+  const { max } = board.packCells;
+  if (!isKnown(max)) return [];
+  const { low, high } = voltsOfCells(interval(max));
+  if (packVolts(build).high <= low) return [];
+  const set = (b: Board, value: unknown) => f.set(b, { value, origin: 'assumed' } as never);
+  return [{ ...f, values: [low, high], set, leave: (b) => ({ ...b, packMaxVolts: board.packMaxVolts }) }];
 }
 
 /** The price of a board that nobody offers: next to nothing, and more than anybody pays. Where only what sending it costs is not said: nothing, and the most that it plausibly is. */

@@ -356,9 +356,10 @@ describe('separate ESCs', () => {
       ),
       board,
     );
-  test('are compared by volts: four cells of 4.35 V are 17.4 V, more than 16.8', () => {
+  test('are compared by volts: four cells of 4.35 V are 17.4 V, more than the 16.8 that are sure of four', () => {
     expect(on({}).rungs[2]!.state).not.toBe('breaks');
-    expect(on({}, { chemistry: 'high-voltage lipo' }).rungs[2]!.state).toBe('breaks');
+    expect(on({}, { chemistry: 'high-voltage lipo' }).rungs[2]!.state).toBe('unknown');
+    expect(on({ maxVolts: says(17) }, { chemistry: 'high-voltage lipo' }).rungs[2]!.state).toBe('breaks');
     expect(on({ maxVolts: says(17.4) }, { chemistry: 'high-voltage lipo' }).rungs[2]!.state).not.toBe('breaks');
   });
   test('without a name are open at Motors', () =>

@@ -4,7 +4,7 @@ import { exactly, interval, isKnown } from '../quantity/figure';
 import { atLeast } from '../quantity/truth';
 import { ground } from '../quantity/ground';
 import { planGrounds } from '../figures/plan-figures';
-import { fullVolts } from '../trade/cell';
+import { voltsOfCells } from '../trade/cell';
 import { packCells, packsOf, packVolts } from '../circuit/packs';
 import { comfort } from '../trade/comfort';
 import { suppliesOf } from '../circuit/rail-tree';
@@ -16,15 +16,12 @@ export function checkPack(build: Build, board: Board): Finding[] {
   return [fullPack(build, board), emptyPack(build, board), ...inputs(build, board)];
 }
 
-/** A stated limit in volts counts; else "6S" is read as six plain cells at 4.20 V, with nothing to spare promised or needed. */
+/** A stated limit in volts counts; else "6S" is read as six cells, with nothing to spare promised or needed: plain ones at 4.20 V for certain, high-voltage ones perhaps. */
 function fullPack(build: Build, board: Board): Finding {
   const { high } = packVolts(build);
   const stated = isKnown(board.packMaxVolts);
   const cells = interval(board.packCells.max);
-  const limit =
-    board.packMaxVolts && stated
-      ? interval(board.packMaxVolts)
-      : { low: fullVolts(cells.low), high: fullVolts(cells.high) };
+  const limit = board.packMaxVolts && stated ? interval(board.packMaxVolts) : voltsOfCells(cells);
   const truth = atLeast(limit, { low: high, high });
   const margin = marginOf(limit.low, high);
   const state = stated ? stateWithin(truth, margin, comfort.packVolts) : stateOf(truth);
@@ -49,7 +46,8 @@ function fullPack(build: Build, board: Board): Finding {
     ...(margin === undefined || !stated ? {} : { margin }),
     grounds: [
       ...planGrounds(build, 'pack cells'),
-      stated ? ground('Limit', board.packMaxVolts!, 'V') : ground('Most cells', board.packCells.max, 'cells'),
+      ...(stated ? [ground('Limit', board.packMaxVolts!, 'V')] : [ground('Most cells', board.packCells.max, 'cells')]),
+      ...(state === 'unknown' && !stated ? [ground('Limit', { unknown: true }, 'V')] : []),
     ],
   };
 }

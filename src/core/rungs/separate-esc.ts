@@ -4,7 +4,7 @@ import { exactly, interval, isKnown, type NumberFigure } from '../quantity/figur
 import { atLeast } from '../quantity/truth';
 import { ground } from '../quantity/ground';
 import { enoughDrawn } from '../circuit/all-pads';
-import { fullVolts } from '../trade/cell';
+import { voltsOfCells } from '../trade/cell';
 import { packCells, packVolts } from '../circuit/packs';
 import { meetings } from '../trade/harness';
 import { plugFamily } from '../trade/plug';
@@ -96,7 +96,7 @@ function escVolts(build: Build, esc: OwnEsc): Finding {
   const full = packVolts(build).high;
   const cells = interval(esc.maxCells);
   const stated = esc.maxVolts && isKnown(esc.maxVolts) ? esc.maxVolts : null;
-  const stands = stated ? interval(stated) : { low: fullVolts(cells.low), high: fullVolts(cells.high) };
+  const stands = stated ? interval(stated) : voltsOfCells(cells);
   const truth = atLeast(stands, exactly(full));
   return {
     rung: 3,

@@ -2,7 +2,7 @@ import { motorLines } from '../records/board-lists';
 import { type Board, type Member, type Rail } from '../records/board';
 import type { Build } from '../records/build';
 import { packCells } from '../circuit/packs';
-import { fullVolts } from '../trade/cell';
+import { voltsOfCells } from '../trade/cell';
 import { interval, isKnown, type NumberFigure } from '../quantity/figure';
 import { flag } from '../quantity/truth';
 import { fed, feedsOf, ownRail } from './feed';
@@ -141,7 +141,16 @@ type Limit = Pick<Board, 'packMaxVolts' | 'packCells'>;
 function standsVolts({ packMaxVolts, packCells: { max } }: Limit): { low: number; high: number } | null {
   if (isKnown(packMaxVolts)) return interval(packMaxVolts);
   if (!isKnown(max)) return null;
-  return { low: fullVolts(interval(max).low), high: fullVolts(interval(max).high) };
+  return voltsOfCells(interval(max));
+}
+
+/** Of two limits the lower one. Where one is lower for certain and the other at most, as so many cells beside a limit in volts, what both leave. */
+function tighter(a: Limit, b: Limit): Limit {
+  const [least, other] = standsVolts(a)!.low <= standsVolts(b)!.low ? [a, b] : [b, a];
+  const [from, to] = [standsVolts(least)!, standsVolts(other)!];
+  if (to.high >= from.high) return least;
+  const origin = isKnown(other.packMaxVolts) ? other.packMaxVolts.origin : 'assumed';
+  return { ...least, packMaxVolts: { low: from.low, high: to.high, origin } };
 }
 
 /** The limit of the member that stands least. Where nobody says it of every member, it may be lower still: a known one that breaks does so all the same. */
@@ -149,7 +158,7 @@ function tightest(members: readonly Member[]): Limit {
   const limits = members.map((m) => m.board);
   const least = limits
     .filter((b) => standsVolts(b) !== null)
-    .reduce<Limit | null>((a, b) => (a && standsVolts(a)!.low <= standsVolts(b)!.low ? a : b), null);
+    .reduce<Limit | null>((a, b) => (a ? tighter(a, b) : b), null);
   const unsaid = limits.find((b) => standsVolts(b) === null);
   if (!least) return limits[0]!;
   if (!unsaid) return least;

@@ -257,6 +257,14 @@ describe('limits and sources of a member are its own', () => {
     expect(finding(low, 'full pack')[0]).toMatchObject({ state: 'breaks', member: 'marlpit-stile' });
     const high = { ...pieces.controller, packMaxVolts: says(30) };
     expect(joined({ ...pieces, controller: high }, belfry).packMaxVolts).toBeUndefined();
+    // Six cells are 25.2 V for certain and 26.1 V perhaps; a member that states 25.8 V leaves what lies between.
+    const between = { ...pieces.controller, packMaxVolts: says(25.8) };
+    const cells = { ...pieces.esc, packMaxVolts: undefined, packCells: { min: says(3), max: says(6) } };
+    for (const set of [
+      { controller: between, esc: cells },
+      { controller: { ...pieces.controller, packMaxVolts: undefined }, esc: { ...cells, packMaxVolts: says(25.8) } },
+    ])
+      expect(joined(set, belfry).packMaxVolts).toMatchObject({ low: 25.2, high: 25.8 });
   });
 
   test('USB and regulator that are tied on the controller are not two sources of the set', () => {

@@ -87,6 +87,14 @@ export function fullVolts(cells: number): number {
   return round(cells * cellVolts.lipo.full);
 }
 
+/**
+ * What stands so many cells, in volts: plain ones for certain, high-voltage ones perhaps. A page that says "4S" seldom says of which, and both are flown on such boards (common
+ * practice, no source): for a high-voltage pack only a limit in volts decides.
+ */
+export function voltsOfCells({ low, high }: Interval): Interval {
+  return { low: fullVolts(low), high: round(high * cellVolts['high-voltage lipo'].full) };
+}
+
 function round(volts: number): number {
   return Math.round(volts * 1000) / 1000;
 }

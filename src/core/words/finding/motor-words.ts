@@ -27,12 +27,13 @@ export const motorWords: WordsOf<MotorSays> = {
     `${escs === 1 ? 'The separate ESC needs a motor output' : `${escs} separate ESCs need a motor output each`}; ${drawn === 'unknown' ? `${there} are drawn, and ${undrawn}` : `the board has ${there}`}.`,
   'ESC not named': ({ motors }) =>
     `${motors === 1 ? 'The motor needs an ESC' : `The ${motors} motors need ESCs`}, and the build names none: whether they carry the motors is open.`,
-  'volts of the ESC': ({ cells, fullVolts, esc, standsVolts, standsCells }) => {
+  'volts of the ESC': ({ cells, fullVolts, esc, standsVolts, standsCells }, state) => {
     const takes =
       standsCells === null
         ? `${num(standsVolts, 2)} V`
         : `${counted(standsCells, 'cell')}, ${num(standsVolts, 2)} V full`;
-    return `${counted(cells, 'cell')} reach ${num(fullVolts, 2)} V when full; ${Number.isFinite(standsVolts) ? `${esc} takes ${takes}` : `nobody says how many volts or cells ${esc} takes`}.`;
+    const open = state === 'unknown' ? ': whether it takes cells of a higher voltage, nobody says' : '';
+    return `${counted(cells, 'cell')} reach ${num(fullVolts, 2)} V when full; ${Number.isFinite(standsVolts) ? `${esc} takes ${takes}${open}` : `nobody says how many volts or cells ${esc} takes`}.`;
   },
   'no plug for an ESC': () => 'The board has no plug for a four-in-one ESC: its wires are soldered one by one.',
   'pin orders alike': () => 'Both ends of the ESC harness have the same pin order.',

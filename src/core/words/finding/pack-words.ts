@@ -15,7 +15,10 @@ export const packWords: WordsOf<PackSays> = {
     const why = {
       holds: 'it survives the full pack.',
       strained: `only ${num((margin ?? 0) * 100, 0)} % is left for spikes.`,
-      unknown: 'nobody says what the board survives.',
+      unknown:
+        standsCells !== null && Number.isFinite(standsVolts)
+          ? 'whether it survives cells of a higher voltage, nobody says.'
+          : 'nobody says what the board survives.',
       breaks: 'the full pack would destroy it.',
     }[state];
     return `${packs} ${reach} ${num(fullVolts, 2)} V when full; ${member ?? 'the board'} takes ${Number.isFinite(standsVolts) ? stands : 'an unknown number of cells'}: ${why}`;

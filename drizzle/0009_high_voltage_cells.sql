@@ -1,0 +1,2 @@
+ALTER TABLE "boards" drop column "pack_volts";--> statement-breakpoint
+ALTER TABLE "boards" ADD COLUMN "pack_volts" double precision GENERATED ALWAYS AS (coalesce(figure_high(body->'packMaxVolts'), least_of(most_of(figure_high(body->'packCells'->'max'), 0), 1000) * 4.35::double precision + 0.001::double precision)) STORED;
