@@ -97,6 +97,11 @@ function openFigures(build: Build): Open[] {
   const found: Open[] = [];
   const ask = (figure: NumberFigure | undefined, open: Open) => {
     if (!isKnown(figure)) found.push(open);
+    // Of a range its own ends, the kinder one first.
+    else if ('low' in figure) {
+      const { low, high } = figure;
+      found.push({ ...open, ends: open.ends[0] > open.ends[1] ? [high, low] : [low, high] });
+    }
   };
   ask(build.bareMassG, {
     path: ['bareMassG'],

@@ -72,6 +72,18 @@ describe('what a line or a page says of a part', () => {
     ],
   ])('%s', (text, expected) => expect(readPartPage(text)).toMatchObject(expected));
 
+  test('of so many cells the volts of plain ones are sure, those of high-voltage ones perhaps', () => {
+    const page = readPartPage('Video transmitter 2-6S, 8 W at 12 V, 9 g');
+    expect(partPageWords(page)).toMatch(/^6 to 25.2 V, of high-voltage cells perhaps 26.1 V;/);
+    const own = ownPart('Transmitter', 'video transmitter', null)!;
+    const said = { origin: 'claim' as const, seen: '2026-12-01', source: 'its page' };
+    expect(withPartPage(own, page, said).modes[0]!.supplies[0]).toMatchObject({
+      minVolts: { value: 6 },
+      maxVolts: { low: 25.2, high: 26.1, origin: 'claim' },
+    });
+    const inVolts = withPartPage(own, readPartPage('Video transmitter 7-26 V'), said);
+    expect(inVolts.modes[0]!.supplies[0]!.maxVolts).toMatchObject({ value: 26 });
+  });
   test('fills what is unknown of a part and nothing else, as a claim with its words', () => {
     const line = 'GPS Plumb X, 5-9 V, 40 mA at 5 V, 10 g';
     const own = ownPart('Plumb X', 'positioning', 0)!;

@@ -1,4 +1,4 @@
-import type { Origin } from '../quantity/figure';
+import { exactly, type Origin } from '../quantity/figure';
 import { protocols, type ProtocolId } from '../trade/protocol';
 import type { Link, Peripheral, Supply } from '../records/peripheral';
 import { replaced, type Script } from './reader/script';
@@ -8,6 +8,7 @@ import { inDigits } from './reader/number-words';
 import { withoutMarkup } from './reader/markup';
 import { drawOf, numberOf, type PartDraw } from './part-draw';
 import { supplyOf, tolerancesAsRanges, type PartSupply } from './part-supply';
+import { voltsOfCells } from '../trade/cell';
 import { typedNumber } from './typed-number';
 import { limitsInLines } from './reader/tables';
 import { unwrapped } from './reader/wrapped';
@@ -30,7 +31,8 @@ export function readPartPage(text: string): PartPage {
   const small = tolerancesAsRanges(unwrapped(withoutMarkup(original), original));
   const t = beside(limitsInLines(unitsBehind(inDigits(pointsLed(inEnglish(asMeant(small)))))).text);
   const first = (pattern: string) => new RegExp(pattern).exec(t)?.slice(1) ?? null;
-  const { minVolts, maxVolts } = supplyOf(t);
+  const said = supplyOf(t);
+  const { minVolts, maxVolts } = said;
   const addresses = new Set([...t.matchAll(/\b0 ?x ?([0-9a-f]{2})\b(?! ?(?:or|\/))/g)].map((a) => a[1]));
   const address =
     first('\\b0 ?x ?([0-9a-f]{2}) ?\\(?(?:by )?default') ??
@@ -41,8 +43,7 @@ export function readPartPage(text: string): PartPage {
           '(?:addr|adres|direcci|indirizz|endere|\\bi ?2? ?c\\b|compass|\\bat)[^\\n]{0,16}?0 ?x ?([0-9a-f]{2})\\b',
         ));
   return {
-    minVolts,
-    maxVolts,
+    ...said,
     ...drawOf(t, minVolts, minVolts === maxVolts ? minVolts : null),
     massG: massIn(t),
     address: address ? parseInt(address[0]!, 16) : null,
@@ -135,13 +136,14 @@ export function withPartPage(
   page: PartPage,
   said: { origin: Origin; seen: string; source: string },
 ): Peripheral {
-  const word = (value: number | null) =>
-    value === null ? null : { value, origin: said.origin, seen: said.seen, source: said.source.slice(0, 400) };
+  const whose = { origin: said.origin, seen: said.seen, source: said.source.slice(0, 400) };
+  const word = (value: number | null) => (value === null ? null : { value, ...whose });
+  const mostVolts = page.mostCells ? { ...voltsOfCells(exactly(page.mostCells)), ...whose } : word(page.maxVolts);
   const unlessKnown = <T extends object>(now: T, next: T | null): T => ('unknown' in now && next ? next : now);
   const supply = (s: Supply): Supply => ({
     ...s,
     minVolts: unlessKnown(s.minVolts, word(page.minVolts)),
-    maxVolts: unlessKnown(s.maxVolts, word(page.maxVolts)),
+    maxVolts: unlessKnown(s.maxVolts, mostVolts),
     typicalAmps: unlessKnown(s.typicalAmps, word(page.typicalAmps)),
     peakAmps: unlessKnown(s.peakAmps, word(page.peakAmps)),
     ...('unknown' in s.typicalAmps && page.atVolts !== null && page.typicalAmps !== null
@@ -185,7 +187,12 @@ export function partPageWords(page: PartPage): string {
     .join('; ');
 }
 
-function voltsWords({ minVolts, maxVolts }: PartSupply): string | null {
+function voltsWords({ minVolts, maxVolts, mostCells }: PartSupply): string | null {
+  if (mostCells) {
+    const { low, high } = voltsOfCells(exactly(mostCells));
+    const from = minVolts === null ? 'up to' : `${minVolts} to`;
+    return `${from} ${low} V, of high-voltage cells perhaps ${high} V`;
+  }
   if (minVolts === null) return maxVolts === null ? null : `up to ${maxVolts} V`;
   if (maxVolts === null) return `from ${minVolts} V`;
   return minVolts === maxVolts ? `${minVolts} V` : `${minVolts} to ${maxVolts} V`;

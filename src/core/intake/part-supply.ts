@@ -6,6 +6,8 @@ import { replaced, type Script } from './reader/script';
 export interface PartSupply {
   minVolts: number | null;
   maxVolts: number | null;
+  /** Cells of which the page says the most in place of volts: plain ones for certain, high-voltage ones perhaps. */
+  mostCells?: number;
 }
 
 const T = `(?:${V}(?: ?dc)?)`;
@@ -54,6 +56,7 @@ const both = ([low, high]: string[]): PartSupply => ({ minVolts: num(low), maxVo
 const ofCells = ([low, high]: string[]): PartSupply => ({
   minVolts: Math.round(num(low) * 30) / 10,
   maxVolts: Math.round(num(high ?? low) * 42) / 10,
+  mostCells: num(high ?? low),
 });
 
 /** One way of writing a supply, the surest first. */
@@ -94,10 +97,7 @@ const lessSure: typeof inVolts = [
     ([high]) => ({ minVolts: null, maxVolts: num(high) }),
   ],
   [`(?:\\b(?:${least}|at least)|≥|>=) ?:? ?${N} ?${T}\\b`, ([low]) => ({ minVolts: num(low), maxVolts: null })],
-  [
-    `\\b(?:up to|${most}) ?(\\d{1,2}) ?s\\b(?!ec)`,
-    ([cells]) => ({ minVolts: null, maxVolts: ofCells([cells!]).maxVolts }),
-  ],
+  [`\\b(?:up to|${most}) ?(\\d{1,2}) ?s\\b(?!ec)`, ([cells]) => ({ ...ofCells([cells!]), minVolts: null })],
   [`${start}${N} ?${T}\\b`, ([at]) => both([at!, at!])],
   [`${start}(\\d{1,2}) ?s\\b(?!ec)`, ofCells],
 ];
@@ -122,7 +122,7 @@ function withMost(ends: Ends, found: Ends[]): PartSupply {
   );
   return low !== null && most && one?.minVolts === one?.maxVolts
     ? { minVolts: low, maxVolts: most.maxVolts }
-    : { minVolts: ends.minVolts, maxVolts: ends.maxVolts };
+    : { minVolts: ends.minVolts, maxVolts: ends.maxVolts, ...(ends.mostCells ? { mostCells: ends.mostCells } : {}) };
 }
 
 /** What a page says of the volts that a part takes. `t`: the page small and in English. */

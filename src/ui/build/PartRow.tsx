@@ -160,6 +160,9 @@ function priceWords({ owned, peripheral }: Part, currency: string): string {
 }
 
 function voltsWords(supply: Part['peripheral']['modes'][number]['supplies'][number]): string {
-  const end = (f: typeof supply.minVolts) => ('value' in f ? String(f.value) : '?');
+  const end = (f: typeof supply.minVolts) => {
+    if ('value' in f) return String(f.value);
+    return 'low' in f ? `${f.low} or ${f.high}` : '?';
+  };
   return `${end(supply.minVolts)} to ${end(supply.maxVolts)} V`;
 }
