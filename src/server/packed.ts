@@ -45,12 +45,14 @@ export async function taggedReply(
   text: () => Promise<string>,
   { keep = false } = {},
 ): Promise<NextResponse> {
-  const headers = { etag: tag, 'cache-control': 'private, no-cache', vary: 'cookie, authorization, accept' };
+  const isPacked = takesPacked(request);
+  // Of the other form, which a browser may have kept, a "not modified" would be untrue (RFC 9110, 8.8.3).
+  const etag = isPacked ? tag.replace(/"$/, '-packed"') : tag;
+  const headers = { etag, 'cache-control': 'private, no-cache', vary: 'cookie, authorization, accept' };
   const has = request.headers.get('if-none-match');
   // A proxy that packs makes the tag a weak one.
-  if (has === tag || has === `W/${tag}`) return new NextResponse(null, { status: 304, headers });
-  if (!takesPacked(request))
-    return new NextResponse(await text(), { headers: { ...headers, 'content-type': 'application/json' } });
+  if (has === etag || has === `W/${etag}`) return new NextResponse(null, { status: 304, headers });
+  if (!isPacked) return new NextResponse(await text(), { headers: { ...headers, 'content-type': 'application/json' } });
   const body = keptUnder(tag) ?? (await (keep ? packed(await text(), tag) : packedOnce(await text())));
   return new NextResponse(new Uint8Array(body), { headers: { ...headers, 'content-type': packedType } });
 }
