@@ -23,6 +23,11 @@ describe('a pasted parts list', () => {
     expect(line!.others.length).toBeGreaterThan(1);
     expect(read('a toaster\n\n')).toEqual([[null, 1]]);
   });
+  test('a word or a number that stands in many names is none of them', () => {
+    expect(read('Zorblat sender 2-6S, 8 W, 9 g\nmicro computer\nlong cable\nair filter, 24 V')).toEqual(
+      Array.from({ length: 4 }, () => [null, 1]),
+    );
+  });
   test('a line that only names a kind offers parts of that kind', () => {
     const [gps, cam] = readPartsList('GPS module x2\nsome camera', shelf.value.peripherals);
     expect([gps!.part, gps!.count, new Set(gps!.others.map((o) => o.kind))]).toEqual([

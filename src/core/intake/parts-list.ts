@@ -18,7 +18,7 @@ const mostOthers = 6;
 
 /**
  * A parts list as text or CSV, a part a line ("2x Wrist 9 servo", "Skein Long; receiver; 1") or several ("receiver, camera and GPS"): each is held against the names of the library. A line is
- * understood only when it says at least half of a part's own name, more of it than of every other, and names no other kind of thing. A line that says no name but
+ * understood only when it says at least half of a part's own name, its first word among it, more of it than of every other, and names no other kind of thing. A line that says no name but
  * a kind ("GPS with compass", "receiver, CRSF") is left to the buyer: parts of that kind, those first that match most of what else it says.
  */
 export function readPartsList(text: string, library: readonly Peripheral[]): PastedLine[] {
@@ -45,13 +45,16 @@ export function readPartsList(text: string, library: readonly Peripheral[]): Pas
     .map((line) => {
       const said = words(line);
       const kinds = kindMeant(line)?.kinds ?? null;
+      // Half a name holds its first word, or another word where the line names its kind: "strong servo", but "sender, 8 W" is no "Glim 8", and a micro computer no "Tallow Micro".
+      const isHalf = (part: Peripheral, name: string[], found: string[]) =>
+        found.includes(name[0]!) || (kinds?.includes(part.kind) === true && found.some((w) => !/^\d+$/.test(w)));
       const scored = known
         .map(({ part, name, all }) => {
-          const hits = name.filter((w) => said.includes(w)).length;
+          const found = name.filter((w) => said.includes(w));
           return {
             part,
-            share: hits / name.length,
-            spare: name.length - hits,
+            share: found.length === name.length || isHalf(part, name, found) ? found.length / name.length : 0,
+            spare: name.length - found.length,
             hits: said.filter((w) => all.has(w)).length,
           };
         })
