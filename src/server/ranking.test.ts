@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { eq } from 'drizzle-orm';
 import type { PgBoss } from 'pg-boss';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest';
 import { bestSets, isCandidate, rankShelf, readData } from '../core';
 import { makeAppRole } from '../db/app-role';
 import { findBuild, saveBuild } from '../db/builds';
@@ -83,6 +83,19 @@ describe('a ranking asked of the server', () => {
     expect(next).not.toBe(key);
     expect((await all(next)).at(-1)!.state).toBe('done');
     expect(worked).toHaveLength(before + 1);
+  });
+
+  test('what another Rung worked out is no answer of this one', async () => {
+    const key = await askForRanking(database(), 'home', 'gutterling');
+    vi.stubEnv('NEXT_PUBLIC_RUNG_CODE', 'a later one');
+    try {
+      const later = (await askForRanking(database(), 'home', 'gutterling'))!;
+      expect(later).not.toBe(key);
+      expect((await all(later)).at(-1)!.state).toBe('done');
+    } finally {
+      vi.unstubAllEnvs();
+    }
+    expect(await askForRanking(database(), 'home', 'gutterling')).toBe(key);
   });
 
   test('ten who ask at once wait for one piece of work', async () => {

@@ -22,12 +22,12 @@ function queue(): Promise<PgBoss> {
   return kept.rungQueue;
 }
 
-/** By what an order is found again: the version of the build and of all on the shelf; null where there is no such build. */
+/** By what an order is found again: the code of this very Rung, the version of the build and of all on the shelf; null where there is no such build. */
 async function keyOf(db: Database, build: string): Promise<string | null> {
   const [row] = await db.select({ version: builds.version }).from(builds).where(eq(builds.id, build));
   if (!row) return null;
   return createHash('sha256')
-    .update(`1 ${build} ${row.version} ${await shelfStamp(db)}`)
+    .update(`${process.env.NEXT_PUBLIC_RUNG_CODE ?? ''} ${build} ${row.version} ${await shelfStamp(db)}`)
     .digest('hex');
 }
 
