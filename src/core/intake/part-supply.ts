@@ -17,7 +17,7 @@ const start = '(?<![\\d.,]|[\\d.] ?[-x])';
 
 /** Volts of something else: what comes out of it, the level of a signal, the cell of a clock, the volts that a torque or a draw is said at. */
 const ofAnother =
-  /\b(?:(?:outputs?|out|supplies|delivers|gives|provides|charg(?:e|es|ing))\b(?:[^,;.\n\d]|\.\d){0,16}|(?:logic|signals?|levels?|lvttl|ttl|cmos|uart|pwm|backup|clock|own|trigger|control|enable)(?: (?:input|levels?|voltages?|battery|cell))?[ :(]{0,3}|(?:kg|torque|(?<!\bair[- ]?)speed|sec)(?:[^,;.\n]|\.\d){0,36})$/;
+  /\b(?:(?:outputs?|out|supplies|delivers|gives|provides|charg(?:e|es|ing))\b(?:[^,;.\n\d]|\.\d){0,16}|(?:logic|signals?|levels?|lvttl|ttl|cmos|uart|pwm|backup|clock|own|trigger|control|enable)(?: (?:input|levels?|voltages?|battery|cell))?[ :(]{0,3}|(?:kg|torque|(?<!\bair[- ]?)speed(?! sensor)|sec)(?:[^,;.\n]|\.\d){0,36})$/;
 const another =
   /^ ?(?:out\b|outputs?\b|logic\b|levels?\b|signals?\b|uart\b|ttl\b|peak[- ]to|pp\b|p-p\b|for (?:the )?camera|kg|(?:on|of) (?:the|its) chip|(?:cell|battery|lipo) (?:inside|built|of its own)|(?:built-in|internal) (?:cell|battery))/;
 /** At which a draw is said: "@ 5 V", "0.2 A at 12 V", "180 mA (5 V)". */
@@ -115,14 +115,15 @@ const tolerance = new RegExp(`${N} ?${T} ?(?:±|\\+ ?/ ?-|\\+-) ?${N} ?(${T}|%)`
 
 /** "5 V. Do not exceed 5.5 V": from the one to the other, where they are near each other. */
 function withMost(ends: Ends, found: Ends[]): PartSupply {
-  const one = ends.minVolts === null ? found.find((f) => f.minVolts !== null && f.minVolts === f.maxVolts) : ends;
-  const low = one?.minVolts ?? ends.minVolts;
-  const most = found.find(
-    ({ minVolts, maxVolts }) => minVolts === null && low !== null && maxVolts! > low && maxVolts! <= 1.35 * low,
-  );
-  return low !== null && most && one?.minVolts === one?.maxVolts
-    ? { minVolts: low, maxVolts: most.maxVolts }
-    : { minVolts: ends.minVolts, maxVolts: ends.maxVolts, ...(ends.mostCells ? { mostCells: ends.mostCells } : {}) };
+  const isOne = (f: Ends) => f.minVolts !== null && f.minVolts === f.maxVolts;
+  const one = ends.minVolts === null ? found.find(isOne) : ends;
+  if (one && isOne(one)) {
+    const low = one.minVolts!;
+    const most = found.find((f) => f.minVolts === null && f.maxVolts! > low && f.maxVolts! <= 1.35 * low);
+    if (most) return { minVolts: low, maxVolts: most.maxVolts };
+  }
+  const { at: _, labelled: __, ...supply } = ends;
+  return supply;
 }
 
 /** What a page says of the volts that a part takes. `t`: the page small and in English. */

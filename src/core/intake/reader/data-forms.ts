@@ -37,7 +37,7 @@ export function asLabels(file: Script): Script {
     /"(?:label|name|key|title|property|attribute)"[ \t]{0,3}:[ \t]{0,3}"([^"\n]{1,40})"[ \t]{0,3},[ \t\n]{0,12}(?:"[a-z@]{1,20}"[ \t]{0,3}:[ \t]{0,3}"[^"\n]{0,40}"[ \t]{0,3},[ \t\n]{0,12})?"(?:value|text|content)"[ \t]{0,3}:[ \t]{0,3}"?([^"\n}]{1,60})"?/g,
     ([name, v]) => `"${name}": "${v}"`,
   );
-  // {"value": 7.5, "unitCode": "GRM"}: units by their codes of trade (UN/CEFACT Recommendation 20).
+  // {"value": 7.5, "unitCode": "GRM"}: units by their codes of trade (UN/CEFACT Recommendation 20, from memory).
   s = replaced(
     s,
     /\{[ \t\n]{0,12}(?:"@?type"[ \t]{0,3}:[ \t]{0,3}"[a-z]{1,24}"[ \t]{0,3},[ \t\n]{0,12})?"value"[ \t]{0,3}:[ \t]{0,3}"?([\d.]{1,8})"?[ \t]{0,3},[ \t\n]{0,12}"unit(?:code|text)"[ \t]{0,3}:[ \t]{0,3}"([a-z]{1,4})"[ \t\n]{0,12}\}/g,
