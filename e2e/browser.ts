@@ -20,8 +20,8 @@ export async function openBrowser(more: string[] = []): Promise<{ browser: Brows
       '--no-first-run',
       // Nothing moves on its way here: colours between two schemes have no contrast of their own, and drawing them takes a tenth of the processor's time.
       '--force-prefers-reduced-motion',
-      // A page is left after seconds here: what the engine would win by its slowest compiler, it spends on it, and more.
-      '--js-flags=--no-turbofan',
+      // A test leaves a page after seconds: what the engine would win by its slowest compiler, it spends on it, and more.
+      ...(process.env.VITEST ? ['--js-flags=--no-turbofan'] : []),
       ...more,
     ],
     defaultViewport: { width: 1280, height: 800 },
