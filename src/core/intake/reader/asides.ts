@@ -47,6 +47,9 @@ const pieces: RegExp[] = [
   /\b(?:compared|in comparison) (?:with|to) (?:the |an? |its )?[^\n.;(]{0,40}\([^)\n]{0,80}\)/g,
   // Goods of a list, by what they weigh or draw: "2. Receiver 2.4 GHz, 1.3 g, 5 V 0.1 A".
   /(?:^|(?<=\n))[ \t]{0,4}(?:[-*•] |\d{1,2}[.)] )?(?:receiver|gps(?: module)?|camera|vtx|video transmitter|air unit|motors?|propellers?|buzzer|antenna)\b(?![^\n]{0,200}\b(?:uarts?|pads?|ports?|bec|regulators?|rails?|outputs?|supply)\b)[^\n:]{0,80}, [^\n:]{0,120}\d ?(?:g|a|ma)\b[^\n]{0,80}/g,
+  /\bwill there (?:ever )?be an?\b[^\n]{0,200}/g,
+  /\b(?:companion|partner|mate|successor) (?:of|for|to) the [^\n.;,]{2,40}|\bconnects to the (?!pads?\b)[a-z]+ [a-z0-9]+\b/g,
+  /\b(?:passend dazu|dazu passend|dazu passt|s'accorde avec|va bien avec|combina (?:con|com)|si abbina (?:a|con)|past (?:goed )?bij|pasuje do)[ \t]{0,3}:?[^\n]{0,200}/g,
   /\b(?:also (?:new|back|in stock|available|on sale)|we also (?:have|sell))\b[^\n.]{0,160}/g,
   /(?<=net ?\/ ?gross[^\n]{0,14}g) ?\/ ?\d{1,4}(?:\.\d)? ?g/g,
   /\bpcb thickness[ :]{0,3}\d(?:[.,]\d{1,2})? ?mm|\b(?:thickness|thick)[ :]{0,3}1[.,][0-9] ?mm\b/g,

@@ -136,9 +136,9 @@ export function leadersShort(script: Script): Script {
 const figure = '(\\d[\\d.,]{0,5}(?: ?x ?\\d[\\d.,]{0,5})?)(?: ?mm)?';
 const oneOrOther = new RegExp(`\\b${figure} or ${figure} ?\\?(?=[^\\n?]{0,16}\\b(?:\\1|\\2)(?!\\d))`, 'g');
 
-/** "Q: Is it 20x20 or 25x25?" and on the next line "A: 25x25": asked and answered on one line; of what is asked only the answer counts. */
+/** "Q: Is it 20x20 or 25x25?" and behind it or on the next line "A: 25x25": asked and answered on one line; of what is asked only the answer counts. */
 export function answersJoined(script: Script): Script {
-  const s = replaced(script, /\?[ \t]{0,3}\n[ \t>]{0,3}a(?:ns(?:wer)?)?\d{0,2}[:.)][ \t]{0,3}/g, () => '? ');
+  const s = replaced(script, /\?[ \t]{0,3}[\n ][ \t>]{0,3}a(?:ns(?:wer)?)?\d{0,2}[:.)][ \t]{0,3}/g, () => '? ');
   return replaced(s, oneOrOther, () => '? ');
 }
 

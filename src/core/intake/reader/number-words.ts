@@ -25,7 +25,7 @@ const elsewhere = new Map<string, number>(
 );
 const word = [...small, ...tens].join('|');
 const units =
-  'volts?|(?:milli)?amps?|(?:milli)?amperes?|grams?|mb|milli ?met(?:re|er)s?|megabytes?|cells?|seconds?|mm|uarts?|(?:serial|hardware) ?(?:uarts?|ports?)|ports?|s';
+  'volts?|(?:milli)?amps?|(?:milli)?amperes?|grams?|mb|megs?|milli ?met(?:re|er)s?|megabytes?|cells?|seconds?|mm|uarts?|(?:serial|hardware) ?(?:uarts?|ports?)|ports?|bursts?|s';
 const written = new RegExp(
   `\\b(?!one (?:uart|port)\\b)(${word})(?:[ -](${small.slice(1, 10).join('|')}))?( hundred)?( and a half)?\\b(?=(?: (?:free|spare|hardware|usable|real|full|true|lithium(?: polymer| ion)?))?(?:[ -](?:x )?(?:${units})\\b|(?: (?:to|up to|or|by) (?:${word})(?:[ -](?:${small.slice(1, 10).join('|')}))?(?: and a half)?[ -](?:lithium )?(?:${units})\\b)|(?: to \\d{1,2} ?s\\b)|(?: for (?:${word}|\\d{1,3}) s)))`,
   'g',

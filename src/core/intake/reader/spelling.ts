@@ -107,6 +107,10 @@ export function asMeant(script: Script): Script {
   );
   // "[Overlay] none"
   s = replaced(s, /(?<=^|\n)\[([a-z][a-z ]{2,18})\][ \t]{1,8}(?=\S)/g, ([name]) => `${name}: `);
+  s = replaced(s, /\busart(?= ?\d)/g, () => 'uart');
+  // "Uart 4 (4)", and below "(4) wired inside": marks of footnotes.
+  if (/(?:^|\n)\(1\) [^\n]*\n\(2\) /.test(s.text))
+    s = replaced(s, /(?<=[\da-z]) \([1-9]\)(?=[ \t]*(?:\n|$))/g, () => '');
   // Marks of footnotes: "burst current(2)", "16.8 g(4)".
   s = replaced(s, /(?<=[a-z])\(\d\)(?=[ \t:.,;|]|$|\n)|(?:^|(?<=\n))\(\d\)(?= )/g, () => ' ');
   // "grown from 8 MB to 16 MB"

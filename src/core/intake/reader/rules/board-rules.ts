@@ -25,6 +25,9 @@ function present(field: SpecField, words: Around): Found[] {
   )
     return [];
   const why = openness(words);
+  // "Compass: no   OSD: yes": the no is the value of what stands before it.
+  if (yesBehind.test(words.after) && /[:=|][ \t]{0,3}(?:no|none)[ \t]{1,8}$/.test(words.before))
+    return one(field, true, why);
   if (asked(words) && !denied(words)) return [];
   if (!denied(words))
     return one(field, true, why ?? (affirmed(words) ? undefined : (unsettled(words) ?? unaffirmed(words) ?? bare)));
@@ -81,6 +84,9 @@ const someOfThem = ({ after }: Around) =>
 
 /** Serial ports. */
 export const portRules: Rule[] = [
+  rule('\\buart ?(\\d) ?= ?(?=receiver|radio|video|vtx|gps|esc|telemetry|bluetooth)', ([n]) =>
+    one('takenPort', num(n), 'the page gives it a use, which may be a proposal'),
+  ),
   rule(
     `\\buart ?(\\d)\\)? ?(?:is )?(?:for the |for (?=[a-z])|used (?:by|for)|taken\\b|taken by|occupied by|reserved for|listens to|(?:wired|connected|goes|tied) to)\\b`,
     ([n], around) => one('takenPort', num(n), openness(around)),
@@ -150,7 +156,7 @@ export const portRules: Rule[] = [
     /uart ?\d/.test(before) ? [] : sane('claimedPorts', num(n), 1, 16),
   ),
   rule(
-    `\\b(\\d{1,2})${W}(?:x${W})?(?:(?:full|complete|hardware|free|usable|real|independent|physical|true|separate) ){0,2}(?:pcs |groups? |sets? )?(?:uarts?(?!\\d)|serial ports?\\b|(?<=hardware )serials?(?=,|;| and| plus| \\+|$|\\n)|serial interfaces?\\b|ports? uart(?!\\d))`,
+    `\\b(\\d{1,2})${W}(?:x${W})?(?:(?:full|complete|hardware|free|usable|real|independent|physical|true|separate) ){0,2}(?:pcs |groups? |sets? )?(?:uarts?(?!\\d)|(?:serial|hardware) ports?\\b|(?<=hardware )serials?(?=,|;| and| plus| \\+|$|\\n)|serial interfaces?\\b|ports? uart(?!\\d))`,
     ([n], around) => {
       const why =
         openness(around) ??
@@ -203,7 +209,7 @@ export const extrasRules: Rule[] = [
       : [];
   }),
   rule(
-    `\\b(?:blackbox|flash|log(?:ging)?(?: memory)?|logger|memory|storage)(?: (?:chip|memory))?${W}[:-]?${W}(?:spi )?(?:flash)?[,: ]{0,3}(\\d{1,5}) ?(m|mb|mbyte|megabytes?|mbit|gb|kb)\\b`,
+    `\\b(?:blackbox|flash|log(?:ging)?(?: memory)?|logger|memory|storage)(?: (?:chip|memory))?${W}[:-]?${W}(?:spi )?(?:flash)?[,: ]{0,3}(\\d{1,5}) ?(m|mb|megs?|mbyte|megabytes?|mbit|gb|kb)\\b`,
     ([v, unit], around) => storage(v, unit, around),
   ),
   rule('\\b(?:blackbox|flash|log memory)\\b', (_, words) =>
@@ -211,7 +217,7 @@ export const extrasRules: Rule[] = [
       ? one('storageMb', 0, /\bsd\b|microsd|card/.test(words.line) ? 'the text speaks of a card as well' : undefined)
       : [],
   ),
-  rule(`\\b${N} ?(mb|mbyte|megabytes?|mbit|gb)\\b`, ([v, unit], around) => storage(v, unit, around)),
+  rule(`\\b${N} ?(mb|megs?|mbyte|megabytes?|mbit|gb)\\b`, ([v, unit], around) => storage(v, unit, around)),
   // "16M OSD" in the title of a listing.
   rule('\\b(8|16|32|64|128|256)m\\b(?= (?:osd|baro|usb|type|uart|\\d))', ([v], around) =>
     /\b(?:osd|baro|uart)/.test(around.line) ? one('storageMb', num(v), 'megabytes, without a word of what') : [],
@@ -222,7 +228,7 @@ export const extrasRules: Rule[] = [
     (_, words) => plug('C', words),
   ),
   rule(
-    '\\b(?:micro[ -]?usb|usb(?: plug| socket| connector)?(?: is(?: an?)?)?[: -]{0,3}micro|(?<=usb\\? )micro)\\b',
+    '\\b(?:micro[ -]?usb|usb(?: plug| socket| connector)?(?: is(?: an?)?)?[: (-]{0,3}micro|(?<=usb\\? )micro|(?<=usb[^.\\n]{0,40})micro (?:socket|plug|port))\\b',
     (_, words) => plug('micro', words),
   ),
 ];
@@ -254,6 +260,8 @@ function storage(v: string | undefined, unit: string | undefined, around: Around
 
 function plug(kind: 'C' | 'micro', words: Around): Found[] {
   if (denied({ before: words.before, after: '' }) || /\bno longer $/.test(words.before) || /^ ?✗/.test(words.after))
+    return [];
+  if (/\b(?:(?:liked?|wish(?:ed)?|hoped?|asked) (?:to (?:see|have) )?(?:for )?(?:an? )?)$/.test(words.before))
     return [];
   if (/^,? (?:or|and|\/) (?:micro|c|type)\b/.test(words.after))
     return one('usbPlug', kind, 'one of two that are named');

@@ -7,7 +7,7 @@ const UNIT = '(mm|millimet(?:re|er)s?|cm|in|inch|inches|")';
 const mountWords = /(?:mount|hole|screw(?!s? ?[,/|])|pattern|spacing|m[23] at)(?:(?!\. |\bm[23] ?\|)[^\n;]){0,18}$/;
 /** "26.5 x 26.5 hole pattern, M2, ", "hole distance 30.5 (M3), ", "holes 30.5 mm, size ": the holes have their figure. */
 const itsOwn = new RegExp(
-  '\\d ?(?:mm)? (?:hole )?(?:pattern|holes?|mount\\w*|spacing)(?:,? \\(?m[23]\\)?(?: screws?)?)?, ?$|' +
+  '\\d ?(?:mm)? (?:hole )?(?:pattern|holes?|mount\\w*|spacing)(?:,? \\(?(?:for |with )?m[23]\\)?(?: screws?)?)?, ?$|' +
     '\\b(?:mount\\w*|holes?|pattern|spacing|distance)[ :]{1,3}\\d\\d(?:[.,]\\d)? ?(?:mm)?(?:,? \\(?(?:screws? )?m[23]\\)?(?: screws?)?)?, ?$|' +
     '\\b(?:size|dimensions?|outline|measures|pcb)[ :]{1,3}$',
 );
@@ -105,6 +105,12 @@ export const sizeRules: Rule[] = [
       const { before, line } = around;
       const sized = sizeWords.test(before) || /^ ?(?:board|pcb|square|outline|overall|in size)\b/.test(around.after);
       if (
+        /^,? ?(?:mm )?(?:apart|(?:between|from) (?:the )?(?:holes|cent(?:re|er)s?|cent(?:re|er) to))\b/.test(
+          around.after,
+        )
+      )
+        return [];
+      if (
         (holesAhead(before) || /\b(?:mount\w*|holes?)\b(?:(?!\. )[^\n;|]){0,40}\($/.test(before)) &&
         !sizeWords.test(before.slice(-24))
       )
@@ -161,7 +167,7 @@ export const sizeRules: Rule[] = [
   rule(`\\b${N} ?mm long\\b|\\blength:? ?${N} ?mm\\b`, ([a, b]) => sane('lengthMm', num(a ?? b), 10, 120)),
   rule(`\\b${N} ?mm wide\\b|\\bwidth:? ?${N} ?mm\\b`, ([a, b]) => sane('widthMm', num(a ?? b), 10, 120)),
   rule(
-    `\\b(?:(?:stack |overall |total )?height(?: over (?:parts|all|components)|,? incl(?:uding|\\.)? (?:the )?[a-z]{3,12})?|thickness(?: over (?:parts|all|components))?|thick|builds)${W}:?${W}${N} ?mm\\b`,
+    `\\b(?:(?:stack |overall |total )?height(?: of the (?:stack|board|whole)| over (?:parts|all|components)|,? incl(?:uding|\\.)? (?:the )?[a-z]{3,12})?|thickness(?: over (?:parts|all|components))?|thick|builds)${W}:?${W}${N} ?mm\\b`,
     ([h]) => sane('heightMm', num(h), 2, 60),
   ),
   rule(`\\b(?:parts up to|tallest part)${W}:?${W}${N} ?mm\\b`, ([h]) =>
@@ -179,7 +185,7 @@ const massWord = '(?:net weight|weight|weighs?|mass|wt|n\\.w\\.?)';
 const GRAMS = '(grams?|gr?|kg|mg|oz|ounces?)';
 /** What is said to be included stands behind the figure, or in brackets before it; what is weighed alone is not the whole board. */
 const OF_WORDS = '(?:with(?:out)?|incl(?:\\.|udes|uding|usive)?|excl(?:\\.|udes?|uding)?|w/o?|not including|bare)';
-const MASS_OF = `(?:${W}[,-]?${W}\\(([^)\\n]{3,40})\\)|${W}[,-]?${W}(${OF_WORDS} (?!(?:baro|osd|flash|blackbox))(?:(?!\\d{1,3}(?:[.,]\\d)? ?g\\b)[^\\n,.;()|?]){3,40}|(?:wires?|cables?|leads?|harness) (?:not included|excluded)|(?:(?:flight )?controller|fc|esc|board) only))?`;
+const MASS_OF = `(?:${W}[,-]?${W}\\(([^)\\n]{3,40})\\)|(?: (?:for )?both(?: boards)?| together)?${W}[,-]?${W}(${OF_WORDS} (?!(?:baro|osd|flash|blackbox))(?:(?!\\d{1,3}(?:[.,]\\d)? ?g\\b)[^\\n,.;()|?]){3,40}|(?:wires?|cables?|leads?|harness) (?:not included|excluded)|(?:(?:flight )?controller|fc|esc|board) only))?`;
 const another =
   /\b(?:(?:fc|esc|flight controller|controller)(?: board)? (?:weight|weighs|mass)|(?:fc|esc|controller) only)\b/;
 

@@ -117,6 +117,13 @@ export const packRules: Rule[] = [
   rule(`\\b(\\d{1,2}|two|three|four|six|eight)(?: cells?)? at most\\b`, ([n], { line }) =>
     /cells?\b|\ds\b/.test(line) ? sane('cellsMax', count(n), 1, 14) : [],
   ),
+  rule(
+    '\\b(?:runs?|works?|flies|flown|powered) (?:only )?(?:on|from|by) (?:a )?(1) ?s\\b(?! ?(?:-|to|or|and|up to) ?\\d)',
+    ([n], around) =>
+      denied(around)
+        ? []
+        : [...one('cellsMin', num(n), openness(around)), ...one('cellsMax', num(n), openness(around))],
+  ),
   rule('\\b(\\d{1,2}) ?s (?:hv |lipo )?only\\b', ([n]) => [...one('cellsMin', num(n)), ...one('cellsMax', num(n))]),
   rule(
     `(?:^|(?<=\\n|[;,|/] ?)|\\b(?:battery|pack|input|supply|cells)${W}:${W})(1) ?s\\b(?= (?:\\d|lipo|lihv|battery|[a-z]{0,6} only)|${W}[,(/;])(?!${W}-)`,
@@ -126,6 +133,7 @@ export const packRules: Rule[] = [
         : [...one('cellsMin', num(n), openness(around)), ...one('cellsMax', num(n), openness(around))],
   ),
 
+  rule(`\\b(\\d{1,2}) ?s (?:is )?the (?:least|minimum)\\b`, ([n]) => sane('cellsMin', num(n), 1, 14)),
   rule(`\\b(\\d{1,2}) ?s (?:is the (?:limit|most|maximum)|at (?:the )?most)\\b`, ([n]) =>
     sane('cellsMax', num(n), 1, 14),
   ),
@@ -140,7 +148,7 @@ export const packRules: Rule[] = [
     ([v]) => sane('packMaxVolts', num(v), 3.5, 70),
   ),
   rule(`(?<=\\d ?s(?: lipo| lihv)? )\\(${N} ?v\\)`, ([v]) => sane('packMaxVolts', num(v), 3.9, 70)),
-  rule(`(?<=\\d ?s(?:,| or| \\(?)? {1,4})(?:up to|max\\.?|at most) ${N} ?v\\b`, ([v]) =>
+  rule(`(?<=\\d ?s(?:,| or| \\(?)? {1,4})(?:up to|max(?:im(?:um|al))?\\.?|at most) ${N} ?v\\b`, ([v]) =>
     sane('packMaxVolts', num(v), 3.9, 70),
   ),
   rule(`(?:^|(?<=\\n|[;,|] ?))[ \\t]{0,4}max(?:imum)?\\.?${W}${N} ?v(?=[ \\t]*(?:$|\\n|[,;|.](?!\\d)))`, ([v]) =>
@@ -211,7 +219,7 @@ const continuous = (a: string | undefined, around: Around): Found[] =>
 export const sensorRules: Rule[] = [
   // What it reads without end, and at its peak: it reads to the peak.
   rule(
-    `\\bcurrent (?:sens(?:ing|or|e)|meter)${W}:?${W}${N} ?${AMP} (?:${CONT})[,; ]{1,3}(?:and )?${N} ?${AMP} (?:peak|max|burst)`,
+    `\\bcurrent (?:sens(?:ing|or|e)|meter|measur(?:ement|ing))${W}[:.]{0,3}${W}${N} ?${AMP} (?:${CONT})[,; ]{1,3}(?:and )?${N} ?${AMP} (?:peak|max|burst|full scale)`,
     ([, a]) => sane('sensorAmps', num(a), 5, 1000),
   ),
   rule(
@@ -226,12 +234,12 @@ export const sensorRules: Rule[] = [
     sane('sensorAmps', num(a), 5, 1000),
   ),
   rule(
-    `\\b(?:(?:current|hall) (?:sensor|meter)|ammeter|current sens(?:ing|e)|sensor(?=[: ]{1,3}(?:(?:up )?to )?(?:0 ?- ?)?\\d)|current (?:is )?measured (?:up )?to)\\b(?:(?!\\. )[^\\n;]){0,48}?(?:0${W}-${W})?\\b${N} ?${AMP}(?:${W}\\(${W}${N} ?${AMP} (?:peak|burst)[^)\\n]{0,14}\\))?`,
+    `\\b(?:(?:current|hall) (?:sensor|meter)|ammeter|current sens(?:ing|e)|sensor(?=[: ]{1,3}(?:(?:up )?to )?(?:0 ?- ?)?\\d)|current (?:is )?measured (?:up )?to)\\b(?:(?!(?<!max)\\. )[^\\n;]){0,48}?(?:0${W}-${W})?\\b${N} ?${AMP}(?:${W}\\(${W}${N} ?${AMP} (?:peak|burst)[^)\\n]{0,14}\\))?`,
     ([a], around) => (denied({ before: around.before, after: '' }) ? [] : sane('sensorAmps', num(a), 5, 1000)),
   ),
   rule(
-    `\\b3[.,]3 ?v${W}=${W}${N} ?${AMP}|\\b(?:shunt|sensor|meter) reads (?:up )?to ${N} ?${AMP}|\\bfull scale${W}:?(?: at| of| is)?${W}${N} ?${AMP}|\\b${N} ?${AMP}${W}full scale\\b|\\b0 (?:to|-) 3[.,]3 ?v (?:for|=) 0 (?:to|-) ${N} ?${AMP}`,
-    ([a, b, c, d, e]) => sane('sensorAmps', num(a ?? b ?? c ?? d ?? e), 5, 1000),
+    `\\b3[.,]3 ?v${W}=${W}${N} ?${AMP}|\\b(?:shunt|sensor|meter) reads (?:up )?to ${N} ?${AMP}|\\bfull scale${W}:?(?: at| of| is)?${W}${N} ?${AMP}|\\b${N} ?${AMP}${W}full scale\\b|\\b0 (?:to|-) 3[.,]3 ?v (?:for|=) 0 (?:to|-) ${N} ?${AMP}|\\bv (?:per|\\/) a, (?:up )?to ${N} ?${AMP}`,
+    ([a, b, c, d, e, f]) => sane('sensorAmps', num(a ?? b ?? c ?? d ?? e ?? f), 5, 1000),
   ),
 ];
 
@@ -286,7 +294,9 @@ export const currentRules: Rule[] = [
     ),
   ),
   rule(`\\besc(?: [a-z]{2,14}(?: \\d{1,3})?:|: [a-z]{2,14}) ${N} ?${AMP}`, ([a], around) => continuous(a, around)),
-  rule(`(?:^|(?<=\\n))(?:burst )?time: ${N} ?s\\b`, ([s]) => sane('burstSeconds', num(s), 1, 120)),
+  rule(`(?:^|(?<=\\n))(?:(?:burst|peak) )?(?:time|duration): ${N} ?s\\b`, ([s]) =>
+    sane('burstSeconds', num(s), 1, 120),
+  ),
 
   rule(`\\b(?:4${W}x${W})${N} ?${AMP}(?:${W}${CONT})?`, ([a], around) =>
     /\b(?:peak|burst|max)[^,;|\n]{0,16}$/.test(around.before) ? [] : continuous(a, around),
