@@ -14,6 +14,7 @@ import { sanityFindings } from '../rungs/sanity';
 import { checkDesk } from '../rungs/desk';
 import { circuitFindings } from '../rungs/circuit-says';
 import { checkOwnDraw } from '../rungs/own-draw';
+import { checkOwnSupply } from '../rungs/own-supply';
 import { auditHookup } from '../simulate/audit';
 import { checkSet } from '../rungs/set';
 import { memberMeant } from '../rungs/which-stops';
@@ -181,6 +182,7 @@ function wired(
     ...checkLights(build),
     ...checkWires(board, wiring.hookup),
     ...checkOwnDraw(board, wiring.hookup),
+    ...checkOwnSupply(build, board, bought),
   ];
   // Only what would fit is worth solving as a circuit.
   const states = [...wiring.states.values(), ...[...early, ...motors, ...checked].map((f) => f.state)];

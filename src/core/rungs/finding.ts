@@ -55,6 +55,7 @@ export const findingCodes = [
   'load reason',
   'bridge to set',
   'rail load',
+  'own supply',
   'full pack',
   'empty pack',
   'plug pin',

@@ -1,5 +1,6 @@
 import type { Board, Bridge, Rail } from '../records/board';
 import { interval } from '../quantity/figure';
+import { fiveVolts } from '../trade/five-volts';
 import { hasLine } from '../trade/harness-line';
 import { inWhole } from './member-parts';
 import type { Pieces } from './pieces';
@@ -7,9 +8,6 @@ import type { Pieces } from './pieces';
 /** The bridge that stands for the wire by which a set's controller gets its 5 V. */
 export const feedBridge = 'feed';
 export type Feed = 'own' | 'esc' | 'power board';
-
-/** What goes for 5 V at a controller's 5 V pad: 5 V and what light tuning makes of it (common practice, no source). */
-const fiveVolts = { low: 4.7, high: 5.6 };
 
 function givesFive(rail: Rail): boolean {
   if (rail.source.kind !== 'regulator') return false;

@@ -39,13 +39,14 @@ function supplyWay(shop: Workshop, part: Part, supply: Supply, from: Supplied, s
   const hidden: Condition = { rung: 6, truth: 'unknown', reason: { code: 'no pad of the rail drawn', rail } };
   const conditions: Condition[] = [
     ...(from.rail.pads.length > 0 ? [] : [hidden]),
+    // Said before its volts, which are those of the desk.
+    ...(from.deadInFlight ? [dead] : []),
     {
       rung: 6,
       truth: insideRange(from, supply),
       reason: rangeReason(from, supply),
       grounds: rangeGrounds(part, supply, from),
     },
-    ...(from.deadInFlight ? [dead] : []),
     ...desk.conditions,
     ...unsaid,
     ...wire.conditions,

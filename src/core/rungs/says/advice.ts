@@ -7,6 +7,8 @@ export type Advice =
   | { code: 'external current sensor' }
   | { code: 'plug on wires' }
   | { code: 'one source of 5 V' }
+  | { code: 'a source of 5 V' }
+  | { code: 'say what your ESC gives' }
   | { code: 'go without USB' }
   | { code: 'dead rail on USB' }
   | { code: 'external regulator'; several: boolean }

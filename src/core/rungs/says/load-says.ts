@@ -7,6 +7,10 @@ export type LoadSays =
   | { code: 'long chain'; part: string; lights: number; most: number }
   | { code: 'lights at full white'; part: string; lights: number; whiteAmps: number; statedAmps: number }
   | { code: 'own draw'; rail: string; amps: Span; carries: Span }
+  /** `esc`: the one that makes no 5 V; null: there is none. `usb`: on the desk the rail is alive. */
+  | { code: 'nothing feeds the board'; rail: string; esc: string | null; usb: boolean; drawn: boolean }
+  /** `volts`: what the ESC gives to a board that runs on it; null: nobody says. */
+  | { code: 'fed by the ESC'; esc: string | null; volts: Span | null; takes: Span }
   | { code: 'USB on the desk'; amps: number; gives: number; others: { name: string; amps: number | null }[] }
   | {
       code: 'over the pins';

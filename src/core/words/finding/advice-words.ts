@@ -20,6 +20,10 @@ export function adviceWords(a: Advice): string {
       return 'A controller or an ESC with a plug on wires.';
     case 'one source of 5 V':
       return 'An ESC without a 5 V line, or a controller that takes its 5 V from it.';
+    case 'a source of 5 V':
+      return 'An ESC or a power board that gives 5 V, or a controller that makes its own.';
+    case 'say what your ESC gives':
+      return 'Say in Pack and motors what your ESC gives.';
     case 'go without USB':
       return 'Let the largest of them go without USB: untick "Must work from USB alone on the desk" in its sheet.';
     case 'dead rail on USB':

@@ -10,6 +10,21 @@ export const loadWords: WordsOf<LoadSays> = {
     `${part}: ${lights} lights at full white take ${num(whiteAmps, 2)} A, the stated peak is ${num(statedAmps, 2)} A: keep the brightness down.`,
   'own draw': ({ rail, amps, carries }, state) =>
     `The board itself draws ${span(amps.low, amps.high, 'A', 2)} through ${railWords(rail)}, which carries ${span(carries.low, carries.high, 'A', 2)}: ${state === 'breaks' ? 'nothing is left for parts, nor enough for the board' : 'whether that is enough for the board alone hangs on a figure'}.`,
+  'nothing feeds the board': ({ rail, esc, usb, drawn }) => {
+    const why = esc === null ? 'it wants the 5 V of an ESC or a power board, and there is none' : `${esc} makes no 5 V`;
+    const onDesk = usb ? ' It is alive on USB alone, which shows nothing of that.' : '';
+    return `In flight nothing feeds ${railWords(rail)}, on which the board itself runs: ${why}${drawn ? '' : ', unless it has a supply that its record does not show'}.${onDesk}`;
+  },
+  'fed by the ESC': ({ esc, volts, takes }, state) => {
+    const range = `${num(takes.low, 1)} to ${num(takes.high, 1)} V`;
+    const who = esc ?? 'your ESC';
+    if (volts === null)
+      return `The board itself runs on the 5 V that an ESC gives it, and nobody says what ${who} gives: whether it runs in flight is open.`;
+    const given = span(volts.low, volts.high, 'V', 2);
+    if (state === 'holds')
+      return `The board itself runs on what ${who} gives, ${given}: inside the ${range} that go for 5 V.`;
+    return `The board itself runs on what ${who} gives, ${given}; at its 5 V pad ${range} go for 5 V: ${state === 'breaks' ? 'it would not run, or burn' : 'whether that is right hangs on a figure'}.`;
+  },
   'USB on the desk': ({ amps, gives, others }) => {
     const said = others.map((d) =>
       d.amps === null ? `${d.name}, whose draw nobody says` : `${d.name} ${num(d.amps, 2)} A`,
