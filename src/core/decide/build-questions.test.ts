@@ -1,4 +1,6 @@
 import { describe, expect, test } from 'vitest';
+import type { Board } from '../records/board';
+import type { Build } from '../records/build';
 import { evaluate } from '../evaluate/climb';
 import { makeBoard, makeBuild, makePart, regulator, says, supply, unknown } from '../tests/make';
 import { buildQuestionsFor, kindest, withBuildFigure } from './build-questions';
@@ -76,6 +78,63 @@ describe('figures that the build itself leaves open', () => {
       ['maxVolts', 'Own: most volts it stands'],
     ]);
     expect(asked({ ...separate, pack: { ...separate.pack, chemistry: 'lipo' } }, [board])).toEqual([]);
+  });
+  test('what an ESC of one’s own gives is asked where the board runs on it, and only there', () => {
+    const ownEsc = {
+      name: 'Own',
+      count: 1,
+      channels: 4,
+      continuousAmps: says(60),
+      burstAmps: says(70),
+      burstSeconds: says(10),
+      maxCells: says(6),
+      pins: [],
+      heightMm: 6,
+    };
+    const build = makeBuild({ pack: { cells: 4, chemistry: 'lipo', massG: says(180), cellMilliohm: says(1) } });
+    const separate = { ...build, motors: { ...build.motors, esc: 'separate' as const, ownEsc } };
+    const fed = (kind: 'esc' | 'regulator') =>
+      makeBoard({
+        ...five(3),
+        kind: 'flight controller',
+        esc: undefined,
+        outputs: ['m1', 'm2', 'm3', 'm4'].map((id) => ({
+          id,
+          label: id,
+          pad: id,
+          timer: 't1',
+          can: ['motor' as const],
+        })),
+        pads: ['vbat', 'v5', 'm1', 'm2', 'm3', 'm4'].map((id) => ({ id, label: id })),
+        rails: five(3).rails.map((r) =>
+          kind === 'esc' && r.source.kind === 'regulator'
+            ? { ...r, ownAmps: says(0.15), source: { kind: 'esc' as const } }
+            : r,
+        ),
+        offers: [{ shop: 'S', cents: 1000, seen: '2026-11-01' }],
+      });
+    const fields = (b: Board, of: Build = separate) => asked(of, [b]).map((q) => q.path.slice(-2).join(' '));
+    expect(fields(fed('esc'))).toEqual(['gives volts', 'gives amps']);
+    expect(fields(fed('regulator'))).toEqual([]);
+    const none = { ...separate, motors: { ...separate.motors, ownEsc: { ...ownEsc, gives: null } } };
+    expect(fields(fed('esc'), none)).toEqual([]);
+    const answered = [
+      ['volts', 5],
+      ['amps', 2],
+    ] as const;
+    const said = answered.reduce<Build>(
+      (b, [key, value]) => withBuildFigure(b, ['motors', 'ownEsc', 'gives', key], value, 'manual', '2026-12-01'),
+      separate,
+    );
+    expect(evaluate(said, fed('esc')).rungs[5]!.state).toBe('holds');
+    expect(fields(fed('esc'), said)).toEqual([]);
+  });
+  test('what decides nothing is not asked because another figure keeps every board open', () => {
+    const pack = { cells: 4, chemistry: 'lipo' as const, massG: says(180) };
+    const camera = makePart('camera', { supply: supply(4.5, 5.5, 0.2) });
+    expect(asked(makeBuild({ pack, bareMassG: unknown }, [camera])).map((q) => q.says)).toEqual([
+      'what the bare craft weighs',
+    ]);
   });
   test('two that decide only together are both asked', () => {
     const build = makeBuild({

@@ -46,13 +46,18 @@ export function buildQuestionsFor(
     .slice(0, mostTried)
     .flatMap((r) => boards.find((b) => b.id === r.climb.boardId) ?? []);
   const today = firstOf(ranked.map((r) => r.climb));
-  const kind = kindest(build);
-  return open.flatMap(({ ends, ...question }) => {
+  const picked = (asked: Build) => firstOf(tried.map((b) => evaluate(asked, b, general)));
+  return open.flatMap((figure) => {
+    const { ends, ...question } = figure;
     if (ends[0] === ends[1]) return [];
-    const [best, worst] = ends.map((value) =>
-      firstOf(tried.map((b) => evaluate(withBuildFigure(kind, question.path, value, 'assumed'), b, general))),
+    const others = kindly(
+      build,
+      open.filter((o) => o !== figure),
     );
+    const [best, worst] = ends.map((value) => picked(withBuildFigure(others, question.path, value, 'assumed')));
     if (best === today && worst === today) return [];
+    // What is picked whether or not it is said hangs on the others alone.
+    if (best === worst && best === picked(others)) return [];
     const called = (id: string | null | undefined) => tried.find((b) => b.id === id)?.name ?? 'no board';
     return [
       {
@@ -68,7 +73,11 @@ export function buildQuestionsFor(
 
 /** The build with each open figure at the value that suits boards best: what questions about boards are asked with where none can be picked yet. The same build where none is open. */
 export function kindest(build: Build): Build {
-  return openFigures(build).reduce((b, { path, ends }) => withBuildFigure(b, path, ends[0], 'assumed'), build);
+  return kindly(build, openFigures(build));
+}
+
+function kindly(build: Build, open: readonly Open[]): Build {
+  return open.reduce((b, { path, ends }) => withBuildFigure(b, path, ends[0], 'assumed'), build);
 }
 
 /** The build with one figure said. */
@@ -80,6 +89,8 @@ export function withBuildFigure(
   seen?: string,
 ): Build {
   const copy: Build = structuredClone(build);
+  const { ownEsc } = copy.motors;
+  if (ownEsc && path.includes('gives')) ownEsc.gives ??= { volts: { unknown: true }, amps: { unknown: true } };
   const holder = path
     .slice(0, -1)
     .reduce<Record<string | number, unknown>>(
@@ -145,6 +156,19 @@ function openFigures(build: Build): Open[] {
     esc('burstAmps', 'amps it stands for moments', 'A', 400);
     esc('burstSeconds', 'how long it stands them', 's', 600);
     esc('maxCells', 'cells it stands', 'cells', 14);
+    // Of what one gives that is known to give nothing there is nothing to ask.
+    if (ownEsc.gives !== null) {
+      const given = (key: 'volts' | 'amps', says: string, unit: string, kind: number) =>
+        ask(ownEsc.gives?.[key] ?? { unknown: true }, {
+          path: ['motors', 'ownEsc', 'gives', key],
+          says: `${ownEsc.name}: ${says}`,
+          unit,
+          ...sheet,
+          ends: [kind, 0],
+        });
+      given('volts', 'volts that its own regulator gives, 0 where it has none', 'V', 5);
+      given('amps', 'amps that its own regulator gives, 0 where it has none', 'A', 10);
+    }
     const cells = isKnown(ownEsc.maxCells) ? voltsOfCells(interval(ownEsc.maxCells)) : null;
     // Only of cells are so many said, and high-voltage ones may be too much.
     if (cells && packVolts(build).high > cells.low)
