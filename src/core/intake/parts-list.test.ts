@@ -28,6 +28,12 @@ describe('a pasted parts list', () => {
       Array.from({ length: 4 }, () => [null, 1]),
     );
   });
+  test('how a thing is wired is no name, unless it is two words of one', () => {
+    expect(read('receiver, two wires\ntwo-way GPS')).toEqual([
+      [null, 1],
+      ['plumb-both', 1],
+    ]);
+  });
   test('a line that only names a kind offers parts of that kind', () => {
     const [gps, cam] = readPartsList('GPS module x2\nsome camera', shelf.value.peripherals);
     expect([gps!.part, gps!.count, new Set(gps!.others.map((o) => o.kind))]).toEqual([

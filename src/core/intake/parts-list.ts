@@ -27,6 +27,8 @@ export function readPartsList(text: string, library: readonly Peripheral[]): Pas
     name: ownWords(part),
     all: new Set(words(`${part.name} ${part.maker} ${part.kind}`)),
   }));
+  // "Receiver, two wires" says how it is wired, not that it is called "Wires"; two such words, "two-way GPS", are the name again.
+  const ofWiring = new Set(library.flatMap((p) => words(p.modes.map((m) => m.label).join(' '))));
   const kindsOf = (piece: string) => {
     const said = words(piece);
     return (
@@ -47,7 +49,10 @@ export function readPartsList(text: string, library: readonly Peripheral[]): Pas
       const kinds = kindMeant(line)?.kinds ?? null;
       // Half a name holds its first word, or another word where the line names its kind: "strong servo", but "sender, 8 W" is no "Glim 8", and a micro computer no "Tallow Micro".
       const isHalf = (part: Peripheral, name: string[], found: string[]) =>
-        found.includes(name[0]!) || (kinds?.includes(part.kind) === true && found.some((w) => !/^\d+$/.test(w)));
+        found.includes(name[0]!) ||
+        (kinds?.includes(part.kind) === true &&
+          (found.length > 1 || !ofWiring.has(found[0]!)) &&
+          found.some((w) => !/^\d+$/.test(w)));
       const scored = known
         .map(({ part, name, all }) => {
           const found = name.filter((w) => said.includes(w));
