@@ -24,13 +24,14 @@ describe('the reader on the corpora', () => {
     ['round-four', '259 right, 262 right in doubt, 0 wrong, 2 wrong in doubt, 8 missed; d28c3f35'],
     ['round-nine', '213 right, 124 right in doubt, 0 wrong, 5 wrong in doubt, 8 missed; af1292f8'],
     ['round-one', '470 right, 280 right in doubt, 0 wrong, 1 wrong in doubt, 1 missed; fe4f0efe'],
-    ['round-seven', '745 right, 523 right in doubt, 0 wrong, 7 wrong in doubt, 12 missed; c981fefa'],
+    ['round-seven', '745 right, 523 right in doubt, 0 wrong, 7 wrong in doubt, 12 missed; 70f3f124'],
     ['round-six', '273 right, 199 right in doubt, 0 wrong, 5 wrong in doubt, 7 missed; 83d3f6b3'],
     ['round-sixteen', '210 right, 158 right in doubt, 0 wrong, 1 wrong in doubt, 1 missed; 4460f704'],
     ['round-seventeen', '172 right, 165 right in doubt, 0 wrong, 0 wrong in doubt, 2 missed; e2e04301'],
     ['round-eighteen', '163 right, 133 right in doubt, 0 wrong, 1 wrong in doubt, 0 missed; 4bf4af9a'],
     ['round-nineteen', '146 right, 138 right in doubt, 0 wrong, 3 wrong in doubt, 3 missed; de73b3ab'],
     ['round-twenty-one', '184 right, 83 right in doubt, 0 wrong, 1 wrong in doubt, 4 missed; 4c31db8d'],
+    ['round-twenty-four', '172 right, 173 right in doubt, 0 wrong, 0 wrong in doubt, 1 missed; f25ee601'],
     ['round-twenty-three', '234 right, 223 right in doubt, 0 wrong, 0 wrong in doubt, 7 missed; fee789ba'],
     ['round-twenty-two', '205 right, 100 right in doubt, 0 wrong, 4 wrong in doubt, 0 missed; 586423e4'],
     ['round-twenty', '190 right, 133 right in doubt, 0 wrong, 1 wrong in doubt, 5 missed; 85dd397e'],
@@ -49,7 +50,7 @@ describe('the reader on the corpora', () => {
     expect(found.recall, errors).toBeGreaterThanOrEqual(0.95);
     expect(`${counts(found.all)}; ${printOf(found)}`).toBe(read);
   });
-  test('every corpus is looked at', () => expect(Object.keys(corpora())).toHaveLength(25));
+  test('every corpus is looked at', () => expect(Object.keys(corpora())).toHaveLength(26));
   test('a no behind a label is plain, in a sentence it is not', () => {
     const doubt = (text: string) => readSpec(text)[0]!.doubt;
     expect([doubt('Barometer: no'), doubt('There is no barometer on this board')]).toEqual(['sure', 'likely']);

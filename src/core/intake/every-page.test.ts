@@ -63,6 +63,7 @@ test.each([
   ['round-twenty-one', 'a3a2b1e9'],
   ['round-twenty-two', '140c0591'],
   ['round-twenty-three', 'def773fe'],
+  ['round-twenty-four', 'baac3ae1'],
   ['round-twenty', 'af749916'],
   ['round-thirteen', '773a068a'],
 ])('%s: boards that are read are sound; they, parts, lists of parts and offers are what they were', (name, print) => {

@@ -80,7 +80,7 @@ const short: Record<string, string> = {
   without: 'hors sin sem bez без w/o',
   with: 'mit avec met con com med с',
   and: 'et e y och i и 和 及',
-  to: 't/m do tot до',
+  to: 't/m do tot till до',
   for: 'für para pour dla',
   type: 'typ tipo тип',
   at: 'sous o_wydajności',

@@ -152,7 +152,7 @@ export const portRules: Rule[] = [
     sane('claimedPorts', num(n), 1, 16),
   ),
   rule(`\\buarts?${W}(\\d{1,2}) ?(?:pcs|pieces|ports)\\b`, ([n]) => sane('claimedPorts', num(n), 1, 16)),
-  rule(`\\buarts?[ ,](\\d{1,2})(?=[ \\t]*(?:$|\\n|[,;|])| (?:bec|osd|baro))`, ([n], { before }) =>
+  rule(`\\buarts?[ ,](\\d{1,2})(?=[ \\t]*(?:$|\\n|[,;|]| \\/ )| (?:bec|osd|baro))`, ([n], { before }) =>
     /uart ?\d/.test(before) ? [] : sane('claimedPorts', num(n), 1, 16),
   ),
   rule(

@@ -89,6 +89,9 @@ export const packRules: Rule[] = [
     '\\b(?:starts?|works?|runs?) (?:at|from|on) (\\d{1,2}) ?s\\b(?!ec)(?= ?(?:$|\\n|[.,;)]|upwards|up\\b|on\\b))',
     ([n]) => sane('cellsMin', num(n), 1, 14),
   ),
+  rule('\\bsurvives (?:on )?(\\d{1,2}) ?s\\b(?!ec| ?-)', ([n], around) =>
+    denied(around) ? [] : sane('cellsMax', num(n), 1, 14, openness(around)),
+  ),
   rule('\\b(\\d{1,2}) ?s(?: lipo)? (?:capable|ready|rated)\\b', ([n], around) =>
     denied(around) ? [] : sane('cellsMax', num(n), 1, 14, openness(around)),
   ),
@@ -134,8 +137,9 @@ export const packRules: Rule[] = [
   ),
 
   rule(`\\b(\\d{1,2}) ?s (?:is )?the (?:least|minimum)\\b`, ([n]) => sane('cellsMin', num(n), 1, 14)),
-  rule(`\\b(\\d{1,2}) ?s (?:is the (?:limit|most|maximum)|at (?:the )?most)\\b`, ([n]) =>
-    sane('cellsMax', num(n), 1, 14),
+  rule(`\\b(\\d{1,2}) ?s (?:is the (?:limit|most|maximum)|at (?:the )?most)\\b`, ([n], { before }) =>
+    // "100 A burst, 3 s at most": seconds.
+    /\d ?a(?:mps?)?(?: (?:burst|peak))?,? $/.test(before) ? [] : sane('cellsMax', num(n), 1, 14),
   ),
   rule(`\\bfrom (\\d{1,2}) ?s (?:on|up|upwards)\\b(?! to)`, ([n], { before }) =>
     /\d ?v\b/.test(before) ? [] : sane('cellsMin', num(n), 1, 14),
@@ -263,7 +267,7 @@ export const currentRules: Rule[] = [
     burst(a, s, around),
   ),
   rule(
-    `\\b(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?${W}[/,(]?${W}\\(?(?:d[ei] )?${PEAK}\\b(?: current)?(?:${W}[(,/]?${W}(?:for )?${SECONDS}\\)?)?`,
+    `\\b(?:4${W}x${W})?${N} ?${AMP}(?:${W}x${W}4)?${W}[/,(]?${W}\\(?(?:d[ei] )?${PEAK}\\b(?: current)?(?:${W}[(,/]?${W}(?:for )?(?:at most |up to |max\\.? )?${SECONDS}(?: (?:at most|max(?:imum)?))?\\)?)?`,
     ([a, s], around) => burst(a, s, around),
   ),
   rule(

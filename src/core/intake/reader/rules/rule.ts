@@ -72,7 +72,7 @@ const deniedAfter = (after: string) =>
 const leavesOpen =
   /\b(?:optional(?:ly)?|options?|some (?:versions?|boards|batches)|depend(?:s|ing) on|external|separate(?:ly)?|upgrade|add-on|(?:pro|plus|max) (?:version|only|model)|on the (?:pro|plus|max)(?: version| model)?|with or without|please choose|choose|sold (?:apart|separately)|on request|can be had|can be ordered|either)\b/;
 const hedged =
-  /\b(?:i think|should be|should weigh|said to|maybe|perhaps|probably|i guess|not sure|supposedly|might be|i believe|allegedly)\b/;
+  /\b(?:i think|should be|should weigh|said to|maybe|perhaps|probably|i guess|not sure|supposedly|target|might be|i believe|allegedly)\b/;
 const ofBefore = /\b(?:was|were|formerly|previously|used to (?:be|have)|the old|last one had|older)\b/;
 
 /** Why what is said here is in doubt, if it is. */
