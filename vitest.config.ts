@@ -26,6 +26,8 @@ export default defineConfig({
           isolate: false,
           // Vitest leaves one processor of two to itself, and hardly uses it.
           maxWorkers: '100%',
+          // Climbs make much that lives for a moment: with room for it a tenth to a sixth of the time is saved.
+          execArgv: ['--max-semi-space-size=64'],
         },
       },
       {
