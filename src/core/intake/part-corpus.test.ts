@@ -63,7 +63,8 @@ describe('pages of parts', () => {
       (t) => t.replace(/\n/g, '\r\n'),
       (t) => t.replace(/^/gm, '- '),
     ];
-    const pages = rounds.flatMap((r) => r.pages);
+    // A data file has no such ways.
+    const pages = rounds.flatMap((r) => r.pages).filter(({ text }) => !/[{}]/.test(text));
     const other = ways.flatMap((way) =>
       pages.flatMap(({ text }) => {
         const [was, is] = [readOf(text), readOf(way(text))];
@@ -71,6 +72,6 @@ describe('pages of parts', () => {
       }),
     );
     // Of some 16,000 readings, those that say nothing among them.
-    expect(other.length).toBeLessThanOrEqual(14);
+    expect(other.length).toBeLessThanOrEqual(7);
   });
 });

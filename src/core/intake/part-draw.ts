@@ -42,11 +42,11 @@ const resting =
 const charging = /\bcharg(?:ing|es?)\b/;
 const average = /\b(?:average|avg|mean|durchschnitt\w*|moyenne|media)\b/;
 const peak =
-  /(?<!\p{L})(?:peaks?|(?<!\bat )max(?:i|imum|imal\w*)?|m[aá]xim\w+|maks\w*|massim\w+|bursts?|in-?rush|start-?up|(?:while|when) (?:it )?(?:starts?|starting|booting)|boot(?:ing|s)?|switch-?on|pull-?in|stall(?:ed|ing)?|locked|block(?:ed|ier\w*)|surge|einschalt\w*|anlauf\w*|spitzen?\w*|en pointe|pico|picco|szczyt\w*|piek\w*|spets\w*)\b/u;
+  /(?<!\p{L})(?:peaks?|(?<!\bat )max(?:i|imum|imal\w*)?|m[aá]xim\w+|maks\w*|massim\w+|bursts?|in-?rush|start-?up|(?:while|when) (?:it )?(?:starts?|starting|booting)|boot(?:ing|s)?|switch-?on|pull-?in|stall(?:ed|ing)?|locked|block(?:ed|ier\w*)|surge|fir(?:ed|ing)|trigger(?:ed|s)?|for (?:half )?an? (?:second|moment)|for \d{1,4} ?m?s(?:ec\w*)?|einschalt\w*|anlauf\w*|spitzen?\w*|en pointe|pico|picco|szczyt\w*|piek\w*|spets\w*)\b/u;
 
 const figure = /(?<![\d.,])(\d{1,4}(?:[.,]\d{1,3})?) ?(ma|milliamp(?:ere)?s?|a|mw|w)(?:mps?|mperes?|atts?)?\b(?!h)/g;
 const voltsBehind = new RegExp(
-  `^ ?(?:\\( ?)?(?:max )?(?:@|at|à|bei|bij|sous|przy|при|vid|ved|con|a|/|x|\\() ?${N} ?${V}\\b(?! ?(?:-|to)\\b)`,
+  `^ ?(?:\\( ?)?(?:max )?(?:@|at|à|bei|bij|sous|przy|při|pri|при|vid|ved|con|a|/|x|\\() ?${N} ?${V}\\b(?! ?(?:-|to)\\b)`,
 );
 const voltsBefore = new RegExp(
   `(?<![\\d.,]|[-–] ?|\\bto )${N} ?${V}[ ,:/(@]{1,3}(?:(?:typ\\w*|about|approx\\w*|max\\w*|only|some)\\.? )?$`,

@@ -10,7 +10,8 @@ import { drawOf, numberOf, type PartDraw } from './part-draw';
 import { supplyOf, tolerancesAsRanges, type PartSupply } from './part-supply';
 import { voltsOfCells } from '../trade/cell';
 import { typedNumber } from './typed-number';
-import { limitsInLines } from './reader/tables';
+import { asLabels } from './reader/data-forms';
+import { inLines, limitsInLines } from './reader/tables';
 import { unwrapped } from './reader/wrapped';
 
 /** What a line of a list or a page says of a part: volts, amps, grams; null where it says nothing of it. */
@@ -29,7 +30,9 @@ const mostChars = 20_000;
 export function readPartPage(text: string): PartPage {
   const original = text.slice(0, mostChars);
   const small = tolerancesAsRanges(unwrapped(withoutMarkup(original), original));
-  const t = beside(limitsInLines(unitsBehind(inDigits(pointsLed(inEnglish(asMeant(small)))))).text);
+  const english = withoutOthers(asLabels(inEnglish(asMeant(small))));
+  const meant = thisPage.test(english.text) ? inLines(english).script : english;
+  const t = beside(limitsInLines(unitsBehind(inDigits(pointsLed(meant)))).text);
   const first = (pattern: string) => new RegExp(pattern).exec(t)?.slice(1) ?? null;
   const said = supplyOf(t);
   const { minVolts, maxVolts } = said;
@@ -50,6 +53,18 @@ export function readPartPage(text: string): PartPage {
     protocol: protocolIn(text),
     pins: pinsIn(text),
   };
+}
+
+/** The head of a table that has a column for what the page is about. */
+const thisPage = /(?:^|\n)[^\n]*\|[^\n]*\bthis (?:page|one|product)\b/;
+
+/** A line about what else the shop has. */
+function withoutOthers(script: Script): Script {
+  return replaced(
+    script,
+    /(?<=^|\n)[ \t]{0,4}(?:[-*•] )?(?:recommended (?:for|with)|you may also|related|also (?:see|new|available|sold)|see also|goes with|fits with)\b[^\n]{0,300}/g,
+    () => '',
+  );
 }
 
 /** ".7 g" is 0.7 g. */
@@ -81,13 +96,28 @@ function massIn(t: string): number | null {
     new RegExp(`\\b(?:total|net|overall|all[- ]up) (?:weight|mass)\\b[^\\n\\d]{0,16}${figure}`).exec(t) ??
     new RegExp(`(?<![\\d.,])${figure} ?(?:in total|altogether|all (?:together|up|in))\\b`).exec(t) ??
     new RegExp(`g ?\\+[^\\n=]{1,40}= ?${figure}`).exec(t) ??
+    // What was weighed counts before what the page says.
+    new RegExp(`(?<![\\d.,])${figure} (?:on|by) (?:my|the|our)(?: kitchen)? scales?\\b`).exec(t) ??
+    new RegExp(
+      `\\b(?:mine (?:is|weighs)|on (?:my|the|our)(?: kitchen)? scales?\\b[^\\n\\d]{0,24})[ :]{0,3}${figure}`,
+    ).exec(t) ??
     new RegExp(
       `(?<!\\b(?:lens|cables?|antennas?|heatsink|wires?|package|parcel|gross|shipping) )\\b(?:weight|weighs|mass)\\b[^\\n\\d]{0,16}${figure}`,
     ).exec(t) ??
+    // A line of its own before a figure in a title.
+    new RegExp(`(?:^|\\n)[ \\t]*(?:[-*•] )?${figure}[ \\t.]*(?:\\n|$)`).exec(t) ??
     new RegExp(`(?<![\\d.,])${figure}`).exec(t);
   if (!found) return null;
-  const grams = typedNumber(`${found[1]} ${found[2]!.replace(/^gr.*/, 'g')}`, 'g')!;
+  const pair = new RegExp(
+    `\\b(?:front|left)\\b[ :]{1,2}${figure},? (?:and )?(?:rear|back|right)\\b[ :]{1,2}${figure}`,
+  ).exec(t);
+  if (pair) return Math.round(100 * (gramsOf(pair[1]!, pair[2]!) + gramsOf(pair[3]!, pair[4]!))) / 100;
+  const grams = gramsOf(found[1]!, found[2]!);
   return Math.round(100 * grams * (perPiece.test(t.slice(found.index + found[0].length)) ? numberOf(t) : 1)) / 100;
+}
+
+function gramsOf(figures: string, unit: string): number {
+  return typedNumber(`${figures} ${unit.replace(/^gr.*/, 'g')}`, 'g')!;
 }
 
 /** The protocol whose print the text names, the longest print first. */

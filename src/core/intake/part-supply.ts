@@ -77,6 +77,9 @@ const inVolts: [pattern: string, read: (groups: string[]) => PartSupply][] = [
   ],
   [`\\bbetween ${N} ?${T}? and ${N} ?${T}\\b`, both],
   [`${start}${N} ?${T} ?\\(${N} ?${T}? ?${to} ?${N} ?${T}?\\)`, ([, low, high]) => both([low!, high!])],
+  [`${start}${N} ?${T} ?\\(${N} ?${T} ?(?:at least|min(?:imum)?\\b)`, ([at, low]) => both([low!, at!])],
+  // What it does at one and at the other: "4.8 V: 0.12 s, 2.8 kg; 6 V: 0.10 s, 3.4 kg".
+  [`(?:^|\\n)[ \\t]{0,4}(?:[-*•] )?${N} ?${T} ?:[^;\\n]{4,60}; ?${N} ?${T} ?:`, both],
   // The columns of a table of its draw.
   [`${start}${N} ?${T} ?(?:\\| ?\\d{1,2}(?:[.,]\\d)? ?${T} ?){1,6}\\| ?${N} ?${T}`, both],
   // Two that it takes are what lies between where they are near each other: "5 V/6 V".

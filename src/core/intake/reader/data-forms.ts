@@ -49,6 +49,17 @@ export function asLabels(file: Script): Script {
     /"?volts?"?[ \t]{0,3}[:=][ \t]{0,3}([\d.]{1,5}),[ \t]{0,3}"?amps?"?[ \t]{0,3}[:=][ \t]{0,3}([\d.]{1,5})/g,
     ([v, a]) => `${v} v ${a} a`,
   );
+  // "volts: {min: 4.5, max: 5.5}", "amps: {typical: 0.2, peak: 0.6}"
+  s = replaced(
+    s,
+    /\b(volts?|voltage)"?[ \t]{0,3}[:=][ \t]{0,3}\{[ \t]{0,3}"?min"?[ \t]{0,3}[:=][ \t]{0,3}([\d.]{1,5}),[ \t]{0,3}"?max"?[ \t]{0,3}[:=][ \t]{0,3}([\d.]{1,5})[ \t]{0,3}\}/g,
+    ([name, low, high]) => `${name}: ${low}-${high} v`,
+  );
+  s = replaced(
+    s,
+    /\b(amps?|current)"?[ \t]{0,3}[:=][ \t]{0,3}\{[ \t]{0,3}"?typ(?:ical)?"?[ \t]{0,3}[:=][ \t]{0,3}([\d.]{1,5}),[ \t]{0,3}"?(?:peak|max)"?[ \t]{0,3}[:=][ \t]{0,3}([\d.]{1,5})[ \t]{0,3}\}/g,
+    ([name, typical, peak]) => `${name}: ${typical} a typical, ${peak} a peak`,
+  );
   s = replaced(
     s,
     /(?<![a-z])cells"?[ \t]{0,3}[:=][ \t]{0,3}\{?[ \t]{0,3}"?min"?[ \t]{0,3}[:=][ \t]{0,3}(\d{1,2}),[ \t]{0,3}"?max"?[ \t]{0,3}[:=][ \t]{0,3}(\d{1,2})/g,

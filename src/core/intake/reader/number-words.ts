@@ -47,7 +47,8 @@ const foreignPorts = new RegExp(`(?<!\\p{L})(${[...elsewhere.keys()].join('|')})
 
 /** "five volts at one and a half amps" in digits, where a unit of the trade follows: "one of them" stays as it is. */
 export function inDigits(script: Script): Script {
-  let s = replaced(script, decimals, ([whole, tenth]) => `${numberWords.get(whole!)}.${numberWords.get(tenth!)}`);
+  let s = replaced(script, /\bhalf an? (?=(?:amp|volt|gram|milli|watt))/g, () => '0.5 ');
+  s = replaced(s, decimals, ([whole, tenth]) => `${numberWords.get(whole!)}.${numberWords.get(tenth!)}`);
   s = replaced(s, foreignPorts, ([n]) => String(elsewhere.get(n!)));
   s = replaced(s, cellsAsked, ([label, a, b]) => `${label}${numberWords.get(a!)} to ${numberWords.get(b!)}`);
   s = replaced(s, labelled, ([label, n]) => `${label}${numberWords.get(n!)}`);

@@ -67,7 +67,7 @@ const fromWord = '\\b(?:d[ae]|desde|entre|od|v[oa]n|från|fra) ';
 const supplyWord =
   '\\b(?:aliment|tensi|tens[ãa]o|volta[jg])\\p{L}*[^\\n\\d]{0,24}|\\b(?:entrada|ingresso)[^\\n\\d]{0,24}';
 const betweenVolts = new RegExp(
-  `(?:${fromWord})?(?<![\\d.,] ?)(\\d{1,2}(?:[.,]\\d{1,2})?)( ?v)? (?:à|tot|do|až|til|till|hasta|até|fino a|jusqu'à|(?<=(?:${fromWord}|${supplyWord})\\d{1,2}(?:[.,]\\d{1,2})?(?: ?v)? )a) (\\d{1,2}(?:[.,]\\d{1,2})?)(?= ?v(?![\\p{L}\\d]))`,
+  `(?:${fromWord})?(?<![\\d.,] ?)(\\d{1,2}(?:[.,]\\d{1,2})?)( ?v)? (?:à|tot|do|až|til|till|hasta|até|fino a|jusqu'à|(?<=(?:${fromWord}|${supplyWord})\\d{1,2}(?:[.,]\\d{1,2})?(?: ?v)? )a) (\\d{1,2}(?:[.,]\\d{1,2})?)(?= ?v(?:olts?|dc)?(?![\\p{L}\\d]))`,
   'gu',
 );
 
