@@ -167,5 +167,14 @@ function sensors(board: Board, pieces: Pieces): Finding[] {
       member: pieces.esc!.id,
       says: { code: 'sensor not read', esc: pieces.esc!.name, controller: pieces.controller.name },
     });
+  if (pieces.power?.currentSensor && !there.some((s) => s.role === 'power board'))
+    found.push({
+      ...base,
+      code: 'harness line',
+      about: 'Current line',
+      state: 'strained',
+      member: pieces.power.id,
+      says: { code: 'no input for the sensor', of: pieces.power.name, controller: pieces.controller.name },
+    });
   return found;
 }

@@ -123,6 +123,22 @@ describe('what members bring', () => {
     expect(sentenceOf(finding(evaluate(belfry, set), 'harness line')[0]!)).toContain('it is not read');
   });
 
+  test('nor is that of a power board beside a controller without an input for it', () => {
+    const pieces = {
+      controller: board('dunmarrow-sluice'),
+      esc: board('marlpit-cotter-30'),
+      power: board('tarnfield-leat'),
+    };
+    const said = finding(evaluate(belfry, joined(pieces, belfry)), 'harness line').map(sentenceOf);
+    expect(said).toContain('Sluice F4 has no input for the current sensor of Leat: it is not read.');
+    const read = { ...pieces, controller: board('marlpit-stile') };
+    expect(
+      finding(evaluate(belfry, joined(read, belfry)), 'harness line')
+        .map(sentenceOf)
+        .join(),
+    ).not.toContain('it is not read');
+  });
+
   test('a second sensor is said to be paid for twice', () => {
     const set = joined(
       { controller: board('marlpit-stile'), esc: board('tarnfield-joist-55'), power: board('tarnfield-leat') },

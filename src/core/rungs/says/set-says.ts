@@ -10,4 +10,5 @@ export type SetSays =
   | { code: 'pack line left out'; controller: string }
   | { code: 'sensor by a wire'; of: string }
   | { code: 'sensor twice'; read: string; idle: string[] }
-  | { code: 'sensor not read'; esc: string; controller: string };
+  | { code: 'sensor not read'; esc: string; controller: string }
+  | { code: 'no input for the sensor'; of: string; controller: string };

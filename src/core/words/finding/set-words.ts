@@ -20,6 +20,8 @@ export const setWords: WordsOf<SetSays> = {
     `The current sensor of ${of} has no line in the harness: solder a wire from it to the controller's current input.`,
   'sensor twice': ({ read, idle }) =>
     `A sensor is paid for twice: that of ${read} is read, ${list(idle)} ${idle.length === 1 ? 'brings one' : 'bring one each'} for nothing.`,
+  'no input for the sensor': ({ of, controller }) =>
+    `${controller} has no input for the current sensor of ${of}: it is not read.`,
   'sensor not read': ({ esc, controller }) =>
     `The harness has no line for the current sensor of ${esc}, and ${controller} has no input for a wire: it is not read.`,
 };
