@@ -62,7 +62,7 @@ test.each([
   ['round-nineteen', 'b61fd3ab'],
   ['round-twenty-one', 'a3a2b1e9'],
   ['round-twenty-two', '844742bc'],
-  ['round-twenty-three', '7fa46563'],
+  ['round-twenty-three', 'c225693d'],
   ['round-twenty-four', 'baac3ae1'],
   ['round-twenty', 'e1840382'],
   ['round-thirteen', 'f7525de1'],
