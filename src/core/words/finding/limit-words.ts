@@ -5,15 +5,20 @@ import type { WordsOf } from './words-of';
 
 export const limitWords: WordsOf<LimitSays> = {
   'take-off mass': ({ limitG, massG, unsaid, unlisted }, state) => {
+    const off = state === 'breaks' ? massG.low - limitG : limitG - massG.high;
+    // "0 g over the limit of 93 g" tells nobody anything.
+    const digits = [0, 1, 2].find((d) => Math.abs(off) >= 0.5 * 10 ** -d) ?? 0;
+    const grams = (g: number) => `${num(g, digits)} g`;
+    const limit = `the limit of ${grams(limitG)}`;
     const lead = {
-      holds: `${num(limitG - massG.high, 0)} g below the limit of ${num(limitG, 0)} g`,
-      strained: `Only ${num(limitG - massG.high, 0)} g below the limit of ${num(limitG, 0)} g`,
-      unknown: `It may or may not stay below the limit of ${num(limitG, 0)} g`,
-      breaks: `${num(massG.low - limitG, 0)} g over the limit of ${num(limitG, 0)} g`,
+      holds: `${grams(off)} below ${limit}`,
+      strained: `Only ${grams(off)} below ${limit}`,
+      unknown: `It may or may not stay below ${limit}`,
+      breaks: `${grams(off)} over ${limit}`,
     }[state];
     const weighs = Number.isFinite(massG.high)
-      ? span(massG.low, massG.high, 'g', 0)
-      : `at least ${num(massG.low, 0)} g (nobody says what ${unsaid.join(' and ')} weighs)`;
+      ? span(massG.low, massG.high, 'g', digits)
+      : `at least ${grams(massG.low)} (nobody says what ${unsaid.join(' and ')} weighs)`;
     const guess = unlisted.map((l) => `${l.what} (${span(l.grams.low, l.grams.high, 'g', 1)})`);
     return `${lead}: with all that the hookup drags in it weighs ${weighs}.${guess.length === 0 ? '' : ` In that, nobody has listed: ${list(guess)}.`}`;
   },

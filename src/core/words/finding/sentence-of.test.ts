@@ -231,6 +231,16 @@ test.each<[RungState, Says, string]>([
   ],
   [
     'breaks',
+    { code: 'take-off mass', limitG: 93, massG: { low: 93.2, high: 93.2 }, unsaid: [], unlisted: [] },
+    '0.2 g over the limit of 93 g: with all that the hookup drags in it weighs 93.2 g.',
+  ],
+  [
+    'strained',
+    { code: 'take-off mass', limitG: 241.5, massG: { low: 238, high: 241.25 }, unsaid: [], unlisted: [] },
+    'Only 0.3 g below the limit of 241.5 g: with all that the hookup drags in it weighs 238 to 241.3 g.',
+  ],
+  [
+    'breaks',
     {
       code: 'price',
       currency: 'EUR',
