@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
-import { makeBoard, makeBuild, makePart, says, supply, unknown } from '../tests/make';
+import { makeBoard, makeBuild, makePart, ownEsc, says, supply, unknown } from '../tests/make';
 import { fedByEsc, railsFedByEsc } from './esc-supply';
 import { suppliesOf } from './rail-tree';
 
@@ -30,16 +30,7 @@ const flown = (gives?: object | null) =>
         peakAmps: 30,
         peakSeconds: 5,
         esc: 'separate',
-        ownEsc: {
-          name: 'Own',
-          channels: 4,
-          continuousAmps: says(45),
-          burstAmps: says(60),
-          burstSeconds: says(10),
-          maxCells: says(6),
-          pins: [],
-          ...(gives === undefined ? {} : { gives: gives as never }),
-        },
+        ownEsc: ownEsc(gives === undefined ? {} : { gives }),
       },
     },
     [makePart('cam', { supply: supply(4.5, 5.5, 1) })],

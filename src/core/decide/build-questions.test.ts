@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import type { Board } from '../records/board';
 import type { Build } from '../records/build';
 import { evaluate } from '../evaluate/climb';
-import { makeBoard, makeBuild, makePart, regulator, says, supply, unknown } from '../tests/make';
+import { makeBoard, makeBuild, makePart, motorOutputs, ownEsc, regulator, says, supply, unknown } from '../tests/make';
 import { buildQuestionsFor, kindest, withBuildFigure } from './build-questions';
 import { rankShelf } from './rank-shelf';
 
@@ -51,26 +51,16 @@ describe('figures that the build itself leaves open', () => {
     });
   });
   test('of an ESC of one’s own that says its cells alone, the volts are asked for a pack of high-voltage ones', () => {
-    const ownEsc = {
-      name: 'Own',
-      count: 1,
-      channels: 4,
-      continuousAmps: says(60),
-      burstAmps: says(70),
-      burstSeconds: says(10),
-      maxCells: says(4),
-      pins: [],
-      heightMm: 6,
-    };
+    const plain = ownEsc({ maxCells: says(4) });
     const pack = { cells: 4, chemistry: 'high-voltage lipo' as const, massG: says(180), cellMilliohm: says(1) };
     const build = makeBuild({ pack });
-    const separate = { ...build, motors: { ...build.motors, esc: 'separate' as const, ownEsc } };
+    const separate = { ...build, motors: { ...build.motors, esc: 'separate' as const, ownEsc: plain } };
     const board = makeBoard({
       ...five(3),
       kind: 'flight controller',
       esc: undefined,
       packMaxVolts: says(30),
-      outputs: ['m1', 'm2', 'm3', 'm4'].map((id) => ({ id, label: id, pad: id, timer: 't1', can: ['motor' as const] })),
+      outputs: motorOutputs('m1', 'm2', 'm3', 'm4'),
       pads: ['vbat', 'v5', 'm1', 'm2', 'm3', 'm4'].map((id) => ({ id, label: id })),
       offers: [{ shop: 'S', cents: 1000, seen: '2026-11-01' }],
     });
@@ -80,31 +70,14 @@ describe('figures that the build itself leaves open', () => {
     expect(asked({ ...separate, pack: { ...separate.pack, chemistry: 'lipo' } }, [board])).toEqual([]);
   });
   test('what an ESC of one’s own gives is asked where the board runs on it, and only there', () => {
-    const ownEsc = {
-      name: 'Own',
-      count: 1,
-      channels: 4,
-      continuousAmps: says(60),
-      burstAmps: says(70),
-      burstSeconds: says(10),
-      maxCells: says(6),
-      pins: [],
-      heightMm: 6,
-    };
     const build = makeBuild({ pack: { cells: 4, chemistry: 'lipo', massG: says(180), cellMilliohm: says(1) } });
-    const separate = { ...build, motors: { ...build.motors, esc: 'separate' as const, ownEsc } };
+    const separate = { ...build, motors: { ...build.motors, esc: 'separate' as const, ownEsc: ownEsc() } };
     const fed = (kind: 'esc' | 'regulator') =>
       makeBoard({
         ...five(3),
         kind: 'flight controller',
         esc: undefined,
-        outputs: ['m1', 'm2', 'm3', 'm4'].map((id) => ({
-          id,
-          label: id,
-          pad: id,
-          timer: 't1',
-          can: ['motor' as const],
-        })),
+        outputs: motorOutputs('m1', 'm2', 'm3', 'm4'),
         pads: ['vbat', 'v5', 'm1', 'm2', 'm3', 'm4'].map((id) => ({ id, label: id })),
         rails: five(3).rails.map((r) =>
           kind === 'esc' && r.source.kind === 'regulator'
@@ -116,7 +89,7 @@ describe('figures that the build itself leaves open', () => {
     const fields = (b: Board, of: Build = separate) => asked(of, [b]).map((q) => q.path.slice(-2).join(' '));
     expect(fields(fed('esc'))).toEqual(['gives volts', 'gives amps']);
     expect(fields(fed('regulator'))).toEqual([]);
-    const none = { ...separate, motors: { ...separate.motors, ownEsc: { ...ownEsc, gives: null } } };
+    const none = { ...separate, motors: { ...separate.motors, ownEsc: ownEsc({ gives: null }) } };
     expect(fields(fed('esc'), none)).toEqual([]);
     const answered = [
       ['volts', 5],
@@ -126,6 +99,9 @@ describe('figures that the build itself leaves open', () => {
       (b, [key, value]) => withBuildFigure(b, ['motors', 'ownEsc', 'gives', key], value, 'manual', '2026-12-01'),
       separate,
     );
+    const between = withBuildFigure(said, ['motors', 'ownEsc', 'gives', 'volts'], 5, 'manual');
+    between.motors.ownEsc!.gives!.volts = { low: 5, high: 6, origin: 'manual' };
+    expect(fields(fed('esc'), between)).toEqual(['gives volts']);
     expect(evaluate(said, fed('esc')).rungs[5]!.state).toBe('holds');
     expect(fields(fed('esc'), said)).toEqual([]);
   });

@@ -158,16 +158,21 @@ function openFigures(build: Build): Open[] {
     esc('maxCells', 'cells it stands', 'cells', 14);
     // Of what one gives that is known to give nothing there is nothing to ask.
     if (ownEsc.gives !== null) {
-      const given = (key: 'volts' | 'amps', says: string, unit: string, kind: number) =>
-        ask(ownEsc.gives?.[key] ?? { unknown: true }, {
-          path: ['motors', 'ownEsc', 'gives', key],
-          says: `${ownEsc.name}: ${says}`,
-          unit,
-          ...sheet,
-          ends: [kind, 0],
-        });
-      given('volts', 'volts that its own regulator gives, 0 where it has none', 'V', 5);
-      given('amps', 'amps that its own regulator gives, 0 where it has none', 'A', 10);
+      const given = (key: 'volts' | 'amps', unit: string, ends: Open['ends']): Open => ({
+        path: ['motors', 'ownEsc', 'gives', key],
+        says: `${ownEsc.name}: ${key} that its own regulator gives, 0 where it has none`,
+        unit,
+        ...sheet,
+        ends,
+      });
+      const volts = ownEsc.gives?.volts;
+      if (!isKnown(volts)) found.push(given('volts', 'V', [5, 0]));
+      // Of these neither more nor less is kinder: what lies nearest to 5 V is, and what lies farthest from it is harsh.
+      else if ('low' in volts) {
+        const [near, far] = [volts.low, volts.high].sort((a, b) => Math.abs(a - 5) - Math.abs(b - 5));
+        found.push(given('volts', 'V', [volts.low < 5 && volts.high > 5 ? 5 : near!, far!]));
+      }
+      ask(ownEsc.gives?.amps, given('amps', 'A', [10, 0]));
     }
     const cells = isKnown(ownEsc.maxCells) ? voltsOfCells(interval(ownEsc.maxCells)) : null;
     // Only of cells are so many said, and high-voltage ones may be too much.

@@ -56,7 +56,7 @@ export function readPartPage(text: string): PartPage {
 }
 
 /** The head of a table that has a column for what the page is about. */
-const thisPage = /(?:^|\n)[^\n]*\|[^\n]*\bthis (?:page|one|product)\b/;
+const thisPage = /\|[^\n|]{0,60}\bthis (?:page|one|product)\b/;
 
 /** A line about what else the shop has. */
 function withoutOthers(script: Script): Script {

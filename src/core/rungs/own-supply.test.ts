@@ -2,19 +2,13 @@ import { describe, expect, test } from 'vitest';
 import { evaluate } from '../evaluate/climb';
 import { candidateAt } from '../sets/candidate';
 import { demoBuilds, demoShelf } from '../tests/demo';
-import { makeBoard, makeBuild, makePart, says, supply, unknown } from '../tests/make';
+import { makeBoard, makeBuild, makePart, motorOutputs, ownEsc, says, supply, unknown } from '../tests/make';
 import { sentenceOf } from '../words/finding/sentence-of';
 import type { Board } from '../records/board';
 
 /** All that hangs on the board takes the pack: only the board itself asks for 5 V. */
 const parts = [makePart('video', { supply: supply(7, 26, 0.5) })];
-const outputs = [1, 2, 3, 4].map((n) => ({
-  id: `m${n}`,
-  label: `M${n}`,
-  pad: `m${n}`,
-  timer: 't',
-  can: ['motor' as const],
-}));
+const outputs = motorOutputs('m1', 'm2', 'm3', 'm4');
 const pads = ['vbat', 'five', 'm1', 'm2', 'm3', 'm4'].map((id) => ({ id, label: id }));
 const pack = { id: 'pack', label: 'Pack', pads: ['vbat'], source: { kind: 'pack' as const } };
 const usb = { id: 'usb', label: 'USB', pads: [], source: { kind: 'usb' as const, dropVolts: 0.3 } };
@@ -36,17 +30,8 @@ const board = (more: object = {}): Board =>
     ...more,
   } as never);
 
-const own = (gives: object | null | undefined) => ({
-  name: 'Own',
-  channels: 4,
-  continuousAmps: says(45),
-  burstAmps: says(60),
-  burstSeconds: says(10),
-  maxCells: says(6),
-  pins: [],
-  ...(gives === undefined ? {} : { gives }),
-});
-const flown = (ownEsc?: object) =>
+const own = (gives: object | null | undefined) => ownEsc(gives === undefined ? {} : { gives });
+const flown = (esc?: object) =>
   makeBuild(
     {
       motors: {
@@ -55,13 +40,13 @@ const flown = (ownEsc?: object) =>
         peakAmps: 30,
         peakSeconds: 5,
         esc: 'separate',
-        ...(ownEsc ? { ownEsc } : {}),
+        ...(esc ? { ownEsc: esc } : {}),
       },
     } as never,
     parts,
   );
-const said = (ownEsc: object | undefined, of = board()) => {
-  const rails = evaluate(flown(ownEsc), of).rungs[5]!;
+const said = (esc: object | undefined, of = board()) => {
+  const rails = evaluate(flown(esc), of).rungs[5]!;
   return [rails.state, rails.findings.find((f) => f.code === 'own supply')?.says.code];
 };
 const volts = (v: unknown) => own({ volts: v, amps: says(2) });

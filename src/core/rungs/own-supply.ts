@@ -16,22 +16,28 @@ export function checkOwnSupply(build: Build, board: Board, bought: Board): Findi
   const entries = bought.rails.filter((r) => r.source.kind === 'esc').map((r) => r.id);
   const drawn = board.rails.filter((r) => r.ownAmps);
   const runsOn = drawn.length > 0 ? drawn : board.rails.filter((r) => entries.includes(r.id));
-  const dead = runsOn.find((r) => !isAlive(board, r.id));
+  const dead = runsOn.find((r) => !reaches(board, r.id, 'pack'));
   if (dead) return [nothing(build, board, dead)];
   const entry = board.rails.find(
     ({ id, source }) =>
-      source.kind === 'regulator' && entries.includes(id) && runsOn.some((r) => !isAlive(board, r.id, new Set([id]))),
+      source.kind === 'regulator' &&
+      entries.includes(id) &&
+      runsOn.some((r) => !reaches(board, r.id, 'pack', new Set([id]))),
   );
   return entry ? [fedByEsc(build, entry)] : [];
 }
 
-/** Does any way lead from the pack to this rail? `without`: rails that do not count. */
-function isAlive(board: Board, id: string, without: ReadonlySet<string> = new Set()): boolean {
-  const rail = board.rails.find((r) => r.id === id);
-  if (!rail || without.has(id)) return false;
-  if (rail.source.kind === 'pack') return true;
+/** Does any way lead to this rail from one with such a source? `without`: rails that do not count. */
+function reaches(
+  board: Board,
+  id: string,
+  kind: Rail['source']['kind'],
+  without: ReadonlySet<string> = new Set(),
+): boolean {
+  const source = board.rails.find((r) => r.id === id)?.source;
+  if (!source || without.has(id)) return false;
   const on = new Set([...without, id]);
-  return feedersOf(rail.source).some((from) => isAlive(board, from, on));
+  return source.kind === kind || feedersOf(source).some((from) => reaches(board, from, kind, on));
 }
 
 function nothing(build: Build, board: Board, { label, id }: Rail): Finding {
@@ -53,12 +59,6 @@ function nothing(build: Build, board: Board, { label, id }: Rail): Finding {
     fix: { code: 'a source of 5 V' },
     grounds: [],
   };
-}
-
-function reaches(board: Board, id: string, kind: Rail['source']['kind'], on: ReadonlySet<string> = new Set()): boolean {
-  const source = board.rails.find((r) => r.id === id)?.source;
-  if (!source || on.has(id)) return false;
-  return source.kind === kind || feedersOf(source).some((from) => reaches(board, from, kind, new Set([...on, id])));
 }
 
 function fedByEsc({ motors }: Build, { source }: Rail): Finding {

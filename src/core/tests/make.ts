@@ -160,3 +160,21 @@ export function regulator(volts: number, amps: number, more: object = {}) {
     ...more,
   };
 }
+
+/** A four-in-one ESC that a buyer has at home. */
+export const ownEsc = (more: object = {}) => ({
+  name: 'Own',
+  count: 1,
+  channels: 4,
+  continuousAmps: says(60),
+  burstAmps: says(70),
+  burstSeconds: says(10),
+  maxCells: says(6),
+  pins: [],
+  heightMm: 6,
+  ...more,
+});
+
+/** A motor output on each of these pads, on one timer. */
+export const motorOutputs = (...pads: string[]) =>
+  pads.map((id) => ({ id, label: id, pad: id, timer: 't1', can: ['motor' as const] }));

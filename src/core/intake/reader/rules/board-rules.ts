@@ -25,9 +25,6 @@ function present(field: SpecField, words: Around): Found[] {
   )
     return [];
   const why = openness(words);
-  // "Compass: no   OSD: yes": the no is the value of what stands before it.
-  if (yesBehind.test(words.after) && /[:=|][ \t]{0,3}(?:no|none)[ \t]{1,8}$/.test(words.before))
-    return one(field, true, why);
   if (asked(words) && !denied(words)) return [];
   if (!denied(words))
     return one(field, true, why ?? (affirmed(words) ? undefined : (unsettled(words) ?? unaffirmed(words) ?? bare)));

@@ -50,7 +50,7 @@ export function denied({ before, after }: Pick<Around, 'before' | 'after'>): boo
 
 const FEATURE =
   '(?:baro(?:meter)?|osd|flash|blackbox|log(?:ging)?|memory|compass|magnetometer|overlay|led|usb|esc|bec|9v)';
-const noOfAnother = new RegExp(`\\b${FEATURE}[ :]{1,3}no[ \\t]{1,3}$`);
+const noOfAnother = new RegExp(`\\b(?:${FEATURE}[ :]{1,3}|[a-z]{2,12}[ \\t]{0,3}[:=][ \\t]{0,3})no[ \\t]{1,8}$`);
 const noOfNext = new RegExp(`^[ \\t]{0,3}[|,;/]?[ \\t]{0,3}no ${FEATURE}\\b(?![ :]{1,3}(?:yes|no|y|n)\\b)`);
 const valueFollows = /^[ \t]{0,3}[:=]?[ \t]{0,3}(?:yes|no|none|y|n|✓|✗)\b/;
 
