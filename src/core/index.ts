@@ -29,7 +29,7 @@ export { bestWith } from './decide/best-with';
 export { bestSets, searchSets, type MemberOut } from './decide/best-sets';
 export { newSetMemory } from './decide/set-memory';
 export { whatClimbs } from './evaluate/what-climbs';
-export { undecidedBoards } from './decide/undecided';
+export { undecidedBoards, type Undecided } from './decide/undecided';
 export { withoutSet, withSet } from './sets/kept';
 export { candidateAt } from './sets/candidate';
 export { isCandidate, roleOf } from './sets/roles';

@@ -50,6 +50,22 @@ describe('figures that the build itself leaves open', () => {
       wouldPick: expect.stringMatching(/at its best, no board at its worst$/) as unknown,
     });
   });
+  test('whether an aerial comes with its radio is asked where its grams decide, as yes or no', () => {
+    const radio = makePart('vtx', {}, { kind: 'video transmitter' });
+    const bare = makeBuild({}, [radio]);
+    // The board weighs 20 g, the pack 180, the craft 300, the radio 2: with whatever the wiring drags in, an aerial of up to 12 g decides.
+    const mass = evaluate(bare, strong).massG;
+    const build = { ...bare, limits: { ...bare.limits, takeOffMassG: mass.low + 0.5 } };
+    const [question, ...others] = asked(build, [strong]);
+    expect(others).toEqual([]);
+    expect(question).toMatchObject({
+      path: ['parts', 0, 'peripheral', 'aerial'],
+      answer: 'yes or no',
+      wouldPick: 'Strong at its best, no board at its worst',
+    });
+    const say = (comes: boolean) => evaluate(withBuildFigure(build, question!.path, comes, 'manual'), strong).verdict;
+    expect([say(true), say(false)].map((v) => v === 'does not fit' || v === 'cannot say yet')).toEqual([false, true]);
+  });
   test('of an ESC of one’s own that says its cells alone, the volts are asked for a pack of high-voltage ones', () => {
     const plain = ownEsc({ maxCells: says(4) });
     const pack = { cells: 4, chemistry: 'high-voltage lipo' as const, massG: says(180), cellMilliohm: says(1) };

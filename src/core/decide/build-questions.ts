@@ -3,9 +3,10 @@ import type { GeneralSolver } from '../solver/budget';
 import type { Board } from '../records/board';
 import { buildSchema, type Build } from '../records/build';
 import { plausibleEnds } from '../figures/plausible-ends';
+import { mayWantAerial } from '../bill/unlisted';
 import { euroIn } from '../bill/exchange';
 import { centsOf, currencySign } from '../quantity/money';
-import { interval, isKnown, type NumberFigure, type Origin } from '../quantity/figure';
+import { interval, isKnown, isUnknown, type NumberFigure, type Origin } from '../quantity/figure';
 import { packVolts } from '../circuit/packs';
 import { cellOhm, voltsOfCells } from '../trade/cell';
 import { firstOf, type Ranked } from './rank-shelf';
@@ -15,7 +16,9 @@ export interface BuildQuestion {
   /** Where it stands, for `withBuildFigure`. */
   path: (string | number)[];
   says: string;
+  /** Empty for yes or no. */
   unit: string;
+  answer: 'number' | 'yes or no';
   /** How to find out. */
   measure: string;
   /** Whose word an answer is: what is read in a manual is derated like any other rating, what was measured is not. */
@@ -24,9 +27,9 @@ export interface BuildQuestion {
   wouldPick: string;
 }
 
-interface Open extends Omit<BuildQuestion, 'wouldPick'> {
+interface Open extends Omit<BuildQuestion, 'wouldPick' | 'answer'> {
   /** The value that suits every board best, and one that suits none: the rules are monotone in each. */
-  ends: [kind: number, harsh: number];
+  ends: [kind: number, harsh: number] | [kind: boolean, harsh: boolean];
 }
 
 /** So many of the boards that nothing breaks are tried. */
@@ -62,6 +65,7 @@ export function buildQuestionsFor(
     return [
       {
         ...question,
+        answer: typeof ends[0] === 'number' ? 'number' : 'yes or no',
         wouldPick:
           best === worst
             ? `${called(best)}, whatever it turns out to be, once it is known`
@@ -84,7 +88,7 @@ function kindly(build: Build, open: readonly Open[]): Build {
 export function withBuildFigure(
   build: Build,
   path: (string | number)[],
-  value: number,
+  value: number | boolean,
   origin: Origin,
   seen?: string,
 ): Build {
@@ -98,7 +102,10 @@ export function withBuildFigure(
       copy as never,
     );
   // A price is an amount, without anybody's word.
-  holder[path.at(-1)!] = path.at(-1) === 'cents' ? centsOf(value) : { value, origin, ...(seen ? { seen } : {}) };
+  holder[path.at(-1)!] =
+    path.at(-1) === 'cents' && typeof value === 'number'
+      ? centsOf(value)
+      : { value, origin, ...(seen ? { seen } : {}) };
   return buildSchema.parse(copy);
 }
 
@@ -198,6 +205,14 @@ function openFigures(build: Build): Open[] {
           (plausibleEnds.partCents.ends[0] / 100) * euroIn(build),
           (plausibleEnds.partCents.ends[1] / 100) * euroIn(build),
         ],
+      });
+    if (mayWantAerial(p.kind) && (!p.aerial || isUnknown(p.aerial)))
+      found.push({
+        path: [...at, 'aerial'],
+        says: `whether ${p.name} comes with its aerial, and its mass and price count it`,
+        unit: '',
+        ...sheet,
+        ends: [true, false],
       });
     ask(p.massG, { path: [...at, 'massG'], says: `what ${p.name} weighs`, unit: 'g', ...scale, ends: [0, 5000] });
     p.gives.forEach((give, n) =>

@@ -1,10 +1,12 @@
 import { euroIn, inMoneyOf } from '../bill/exchange';
-import { evaluate } from '../evaluate/climb';
+import { evaluate, type Climb } from '../evaluate/climb';
 import type { GeneralSolver } from '../solver/budget';
+import type { Finding } from '../rungs/finding';
 import { doubtsAbout } from '../rungs/sanity';
 import { mayHaveMore } from '../circuit/all-pads';
 import { packVolts } from '../circuit/packs';
 import { figuresOf, type BoardFigure } from '../figures/board-figures';
+import { circuitFigures } from '../figures/circuit-figures';
 import { plausibleEnds } from '../figures/plausible-ends';
 import { railFigures } from '../figures/rail-figures';
 import type { Board } from '../records/board';
@@ -56,12 +58,10 @@ export function questionsFor(
 ): Question[] {
   const pick = ranked.find((r) => carries(r.climb)) ?? null;
   const found: Question[] = [];
-  for (const board of boards) {
-    const own = ranked.find((r) => r.climb.boardId === board.id);
-    if (!own || own.climb.stopsAt !== null) continue;
-    const unknowns = unknownsOf(build, board, general);
-    if (unknowns.length === 0) continue;
-    const kindly = unknowns.reduce((b, u) => kindest(build, b, u, general), board);
+  for (const own of ranked) {
+    const board = boards.find((b) => b.id === own.climb.boardId);
+    if (!board || own.climb.stopsAt !== null) continue;
+    const { unknowns, kindly } = unknownsOf(build, board, general);
     for (const u of unknowns) {
       const others = ranked.filter((r) => r.climb.boardId !== board.id).map((r) => r.climb);
       const outcomes = u.values.map((value) => ({
@@ -90,63 +90,98 @@ export function questionsFor(
       });
     }
   }
-  return found.sort(
+  found.sort(
     (a, b) =>
       b.changes - a.changes ||
       a.ease - b.ease ||
       a.boardName.localeCompare(b.boardName) ||
       a.field.localeCompare(b.field),
   );
+  // Of a member of several sets it is asked once, for the best of them.
+  const sameAs = (q: Question) => found.find((f) => f.boardId === q.boardId && f.field === q.field);
+  return found.filter((q) => sameAs(q) === q);
 }
 
-/** The value under which the board climbs best, with the unknowns after it still open. */
+/** The value under which the board climbs best, with the unknowns after it still open; of equally good ones that which leaves least open. */
 function kindest(build: Build, board: Board, u: Unknown, general: GeneralSolver | null): Board {
-  const tried = u.values.map((v) => u.set(board, v));
-  const order = rankClimbs(tried.map((b, i) => ({ ...evaluate(build, b, general), boardId: String(i) })));
-  return tried[Number(order[0]!.climb.boardId)]!;
+  const tried = u.values
+    .map((v) => u.set(board, v))
+    .map((b) => ({ board: b, climb: evaluate(build, b, general) }))
+    .sort((a, b) => openIn(a.climb).length - openIn(b.climb).length);
+  const inOrder = (i: number) => String(i).padStart(3, '0');
+  const order = rankClimbs(tried.map(({ climb }, i) => ({ ...climb, boardId: inOrder(i) })));
+  return tried[Number(order[0]!.climb.boardId)]!.board;
 }
 
-/** Unknown figures, ranges, and figures that cannot be true, of a board or of the members of a set, as far as the climb leans on them. */
-function unknownsOf(build: Build, candidate: Board, general: GeneralSolver | null): Unknown[] {
+/** What a climb leaves open, rung by rung. */
+function openIn(climb: Climb): Finding['says'][] {
+  return climb.rungs.flatMap((r) => r.findings.filter((f) => f.state === 'unknown').map((f) => f.says));
+}
+
+/**
+ * Unknown figures, ranges, and figures that cannot be true, of a board or of the members of a set, as far as the climb leans on them, and the board with each at what suits it best. Where two
+ * stand in each other's way (the holes and their screws), the second shows only once the first is known.
+ */
+function unknownsOf(
+  build: Build,
+  candidate: Board,
+  general: GeneralSolver | null,
+): { unknowns: Unknown[]; kindly: Board } {
+  const climb = evaluate(build, candidate, general);
+  // What the circuit leaves open shows as such; where nothing is open, it decides nothing.
+  const circuit = openIn(climb).length > 0;
   const open = boardsWithin(build, candidate).flatMap(({ board, change }) =>
-    openIn(build, inMoneyOf(build, board)).map((u) => ({
+    unsaidOf(build, inMoneyOf(build, board), circuit).map((u) => ({
       ...u,
       of: board,
       set: (whole: Board, value: unknown) => change(whole, (b) => u.set(b, value)),
       leave: (whole: Board) => change(whole, u.leave),
     })),
   );
-  const before = JSON.stringify(evaluate(build, candidate, general).rungs.map((r) => r.state));
-  // What changes nothing at any value is no question.
-  return open.filter((u) =>
-    u.values.some(
-      (v) => JSON.stringify(evaluate(build, u.set(candidate, v), general).rungs.map((r) => r.state)) !== before,
-    ),
-  );
+  const leaning = (c: Climb) => JSON.stringify([c.rungs.map((r) => r.state), openIn(c)]);
+  const unknowns: Unknown[] = [];
+  let [kindly, known] = [candidate, climb];
+  do {
+    const before = leaning(known);
+    // What changes nothing at any value is no question.
+    const next = open.filter(
+      (u) =>
+        !unknowns.includes(u) && u.values.some((v) => leaning(evaluate(build, u.set(kindly, v), general)) !== before),
+    );
+    if (next.length === 0) break;
+    unknowns.push(...next);
+    kindly = next.reduce((b, u) => kindest(build, b, u, general), kindly);
+    known = evaluate(build, kindly, general);
+  } while (known.verdict === 'cannot say yet');
+  return { unknowns, kindly };
 }
 
-function openIn(build: Build, board: Board): Omit<Unknown, 'of'>[] {
+function unsaidOf(build: Build, board: Board, circuit: boolean): Omit<Unknown, 'of'>[] {
   const doubted = new Set(
     doubtsAbout(board)
       .filter((d) => d.impossible)
       .map((d) => d.field),
   );
-  const open = [...figuresOf(board), ...railFigures(board)].flatMap((f): Omit<Unknown, 'of'>[] => {
-    const figure = f.get(board);
-    if (f.field === 'allPads') return mayHaveMore(board) ? [padsQuestion(f, board)] : [];
-    if (f.field === 'packMaxVolts' && !isKnown(board.packMaxVolts)) return limitQuestion(f, build, board);
-    const values = figure ? valuesFor(f, doubted.has(f.field) ? { unknown: true } : (figure as NumberFigure)) : null;
-    return values
-      ? [
-          {
-            ...f,
-            values,
-            set: (b, value) => f.set(b, { value, origin: 'assumed' } as never),
-            leave: (b) => f.set(b, figure as never),
-          },
-        ]
-      : [];
-  });
+  const open = [...figuresOf(board), ...railFigures(board), ...(circuit ? circuitFigures(board) : [])].flatMap(
+    (f): Omit<Unknown, 'of'>[] => {
+      const figure = f.get(board);
+      if (f.field === 'allPads') return mayHaveMore(board) ? [padsQuestion(f, board)] : [];
+      if (f.field === 'packMaxVolts' && !isKnown(board.packMaxVolts)) return limitQuestion(f, build, board);
+      const values = figure
+        ? valuesFor(board, f, doubted.has(f.field) ? { unknown: true } : (figure as NumberFigure))
+        : null;
+      return values
+        ? [
+            {
+              ...f,
+              values,
+              set: (b, value) => f.set(b, { value, origin: 'assumed' } as never),
+              leave: (b) => f.set(b, figure as never),
+            },
+          ]
+        : [];
+    },
+  );
   return board.offers.every((o) => o.shippingCents === null) ? [...open, priceQuestion(build, board)] : open;
 }
 
@@ -194,9 +229,18 @@ function priceQuestion(build: Build, { offers }: Board): Omit<Unknown, 'of'> {
   };
 }
 
-function valuesFor({ plausible }: BoardFigure, figure: NumberFigure): unknown[] | null {
+/** Both ends of a range. What nobody says: all that is plausible and goes with what else is known of the board. */
+function valuesFor(board: Board, f: BoardFigure, figure: NumberFigure): unknown[] | null {
   if ('low' in figure) return [figure.low, figure.high];
-  return isUnknown(figure) && plausible ? [...plausible] : null;
+  if (!isUnknown(figure) || !f.plausible) return null;
+  const burst = board.esc?.burstAmps;
+  // More than what it stands for moments it cannot stand without end.
+  const own = f.field === 'esc.continuousAmps' && isKnown(burst) ? [interval(burst).low] : [];
+  const impossible = (b: Board) => doubtsAbout(b).filter((d) => d.impossible).length;
+  const nowImpossible = impossible(f.set(board, { unknown: true } as never));
+  return [...f.plausible, ...own].filter(
+    (value) => impossible(f.set(board, { value, origin: 'assumed' } as never)) <= nowImpossible,
+  );
 }
 
 function pickWords(

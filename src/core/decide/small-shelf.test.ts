@@ -47,15 +47,15 @@ type Of = 'questions' | 'ofBuyer' | 'tips' | 'fixes' | 'brief' | 'pads' | 'membe
 const recorded: Record<string, Partial<Record<Of, string>>> = {
   'attic-mouse': {
     questions: 'e2fe8b6c',
-    ofBuyer: '31bc9e40',
+    ofBuyer: '05963594',
     fixes: '4f53cda1',
     brief: '06da3394',
     pads: 'e320b3a2',
     members: '1a2efc2f',
   },
-  'belfry-six': { ofBuyer: 'b39e7150', fixes: '9408f630', brief: '39b35367', pads: '6c11e48a', members: 'e7ffb8e1' },
-  gutterling: { ofBuyer: '6009ab55', fixes: '4f53cda1', brief: '13b77ed2', pads: '03badd63', members: '99b92117' },
-  saltgrass: { ofBuyer: '2d99bd44', fixes: '4f53cda1', brief: 'd686d6b9', pads: '297f97e3', members: 'e0aa803b' },
+  'belfry-six': { ofBuyer: 'd932b9b1', fixes: '9408f630', brief: '39b35367', pads: '6c11e48a', members: 'e7ffb8e1' },
+  gutterling: { ofBuyer: '8e275f49', fixes: '4f53cda1', brief: '13b77ed2', pads: '03badd63', members: '99b92117' },
+  saltgrass: { ofBuyer: 'daa0fb48', fixes: '4f53cda1', brief: 'd686d6b9', pads: '297f97e3', members: 'e0aa803b' },
   thimble: {
     questions: 'a4748b94',
     ofBuyer: '4f53cda1',

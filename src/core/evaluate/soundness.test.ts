@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { evaluate } from './climb';
 import { boardFigures, type BoardFigure } from '../figures/board-figures';
+import { circuitFigures } from '../figures/circuit-figures';
 import { railFigures } from '../figures/rail-figures';
 import type { Board } from '../records/board';
 import { demoBuilds, demoShelf } from '../tests/demo';
@@ -48,17 +49,19 @@ function check(build: (typeof builds)[number], board: Board, figure: BoardFigure
   }
 }
 
+const figuresToTry = (board: Board) => [...boardFigures, ...railFigures(board), ...circuitFigures(board)];
+
 describe('an unknown figure is never read as yes, nor as no', () => {
   // Other boards for each build, so that many are met and no run takes minutes.
   test.each(builds.map((b, i) => [b.id, b, i] as const))('%s', (_, build, i) => {
     for (const board of shelf.boards.filter((_, n) => n % 40 === i))
-      for (const [nth, figure] of [...boardFigures, ...railFigures(board)].entries()) check(build, board, figure, nth);
+      for (const [nth, figure] of figuresToTry(board).entries()) check(build, board, figure, nth);
   });
 
   test('random builds on random boards', () => {
     for (let seed = 400; seed < 404; seed++) {
       const { build, board } = randomPair(seed, { parts: 5, ports: 4, rails: 3, bridges: 1 });
-      for (const [nth, figure] of [...boardFigures, ...railFigures(board)].entries()) check(build, board, figure, nth);
+      for (const [nth, figure] of figuresToTry(board).entries()) check(build, board, figure, nth);
     }
   });
 });
@@ -67,7 +70,7 @@ describe('a range is judged as all it hides', () => {
   test('what fits over a range fits at both its ends; what breaks over it breaks at both', () => {
     for (const build of builds) {
       for (const board of shelf.boards.filter((_, n) => n % 80 === 0)) {
-        for (const figure of [...boardFigures, ...railFigures(board)]) {
+        for (const figure of figuresToTry(board)) {
           const now = figure.get(board);
           if (
             !now ||

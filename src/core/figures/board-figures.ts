@@ -212,6 +212,8 @@ export const boardFigures: readonly BoardFigure[] = [
     says: 'Hole pattern across, where it is not square',
     unit: 'mm',
     ask: 'What is the distance between the holes across the board?',
+    plausible: [16, 20, 24, 25.5, 30.5],
+    steps: 'made',
     measure: { how: 'Measure from hole centre to hole centre.', ease: 1 },
     logged: true,
   },

@@ -12,6 +12,15 @@ export const plausibleEnds = {
     ends: [0, 3],
     because: 'old linear regulators want 2 to 3 V (data sheets, from memory), all others less',
   },
+  leastInputVolts: {
+    ends: [0.7, 30],
+    because: 'step-up regulators start below one volt, those for large packs at 25 to 30 (data sheets, from memory)',
+  },
+  mostInputVolts: {
+    ends: [5, 75],
+    because:
+      'small regulators behind another one stand 5 to 6 V, those at the largest packs 75 (data sheets, from memory)',
+  },
   ownAmps: {
     ends: [0.05, 0.3],
     because: 'a processor with its sensors and an overlay chip draws 0.1 to 0.3 A (common practice, no source)',

@@ -61,7 +61,7 @@ function ofEachRail(board: Board): BoardFigure[] {
         says: `${label}, volts`,
         unit: 'V',
         ask: `What does ${label} give in volts?`,
-        plausible: [3, 12],
+        plausible: [3.3, 5, 9, 12],
         logged: true,
       },
       {
@@ -84,6 +84,7 @@ function ofEachRail(board: Board): BoardFigure[] {
         says: `${label}, ${end === 'min' ? 'least' : 'most'} volts at its input`,
         unit: 'V',
         ask: `${end === 'min' ? 'From' : 'Up to'} how many volts at its input does ${label} work?`,
+        plausible: plausibleEnds[end === 'min' ? 'leastInputVolts' : 'mostInputVolts'].ends,
         get: (b) => (b.rails[i]!.source as typeof source).inputVolts?.[end],
         set: (b, f) => ({
           ...b,

@@ -3,12 +3,13 @@ import { figureWords, type AnyFigure, type Origin } from '../quantity/figure';
 import { countingWord, withWord } from '../quantity/word';
 import { valueFromText } from './figure-text';
 import { boardFigures, type BoardFigure } from '../figures/board-figures';
+import { circuitFigures } from '../figures/circuit-figures';
 import { railFigures } from '../figures/rail-figures';
 import { withPrice } from './typed-offer';
 
-/** A board's figures and those of its regulators by name. */
+/** A board's figures, those of its regulators, and what its circuit leaves open, by name. */
 export function figureOf(board: Board, field: string): BoardFigure | undefined {
-  return [...boardFigures, ...railFigures(board)].find((f) => f.field === field);
+  return [...boardFigures, ...railFigures(board), ...circuitFigures(board)].find((f) => f.field === field);
 }
 
 /**

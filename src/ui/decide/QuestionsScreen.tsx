@@ -4,7 +4,16 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useForm } from 'react-hook-form';
-import { carries, outcomeWords, unitsFor, withBuildFigure, withTyped, type BuildQuestion, type Question } from '@/core';
+import {
+  carries,
+  outcomeWords,
+  unitsFor,
+  withBuildFigure,
+  withTyped,
+  type BuildQuestion,
+  type Question,
+  type Ranked,
+} from '@/core';
 import { NumberIn, SelectIn, TextIn } from '../form/in-form';
 import { markdown, useTakeOut } from '../frame/take-out';
 import { CopyButton } from '../frame/CopyButton';
@@ -58,7 +67,7 @@ export function QuestionsScreen() {
                 changes the pick: {first.climb.boardName}, {outcomeWords(first.climb)}.
               </>
             ) : (
-              `No figure that is unknown or in doubt makes a board carry the build, whatever it turns out to be.${first ? ` Nearest: ${first.climb.boardName}, ${outcomeWords(first.climb)}.` : ''}`
+              whyNothingIsAsked(first)
             )}
           </Box>
         )}
@@ -84,12 +93,26 @@ export function QuestionsScreen() {
   );
 }
 
+/** Why there is nothing to ask although no board carries the build. */
+function whyNothingIsAsked(first: Ranked | undefined): string {
+  if (!first) return 'There is no board to ask about.';
+  const { boardName, verdict } = first.climb;
+  return verdict === 'cannot say yet'
+    ? `Whether ${boardName} carries the build is open, and what it hangs on stands under its name: no answer about a single figure settles it. Where that is a part that nobody has listed, add it at Build.`
+    : `No figure that is unknown or in doubt makes a board carry the build, whatever it turns out to be. Nearest: ${boardName}, ${outcomeWords(first.climb)}.`;
+}
+
+const yesOrNo = ['yes', 'no'] as const;
+
 /** A figure of the build itself: only the buyer can say it. */
 function OfBuild({ question: q }: { question: BuildQuestion }) {
   const { build, edit } = useRoom('build', 'edit');
-  const { control, handleSubmit } = useForm({ defaultValues: { value: null as number | null } });
-  const answer = handleSubmit(({ value }) =>
-    edit('answer', (b) => withBuildFigure(b, q.path, value!, q.origin, today())),
+  const { control, handleSubmit } = useForm({
+    defaultValues: { value: null as number | null, word: 'yes' as (typeof yesOrNo)[number] },
+  });
+  const isNumber = q.answer === 'number';
+  const answer = handleSubmit(({ value, word }) =>
+    edit('answer', (b) => withBuildFigure(b, q.path, isNumber ? value! : word === 'yes', q.origin, today())),
   );
   return (
     <Box sx={{ borderTop: '1px solid var(--hair)', py: 1 }}>
@@ -105,13 +128,17 @@ function OfBuild({ question: q }: { question: BuildQuestion }) {
           onSubmit={answer}
           sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', mt: 0.5 }}
         >
-          <NumberIn
-            control={control}
-            name="value"
-            label={`Answer, ${q.unit}`}
-            wanted="A number is wanted"
-            width={120}
-          />
+          {isNumber ? (
+            <NumberIn
+              control={control}
+              name="value"
+              label={`Answer, ${q.unit}`}
+              wanted="A number is wanted"
+              width={120}
+            />
+          ) : (
+            <SelectIn control={control} name="word" label="Answer" words={yesOrNo} sx={{ mt: 2 }} />
+          )}
           <Button type="submit" variant="outlined" sx={{ mt: 2 }}>
             Answer
           </Button>

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Link } from '../frame/Link';
-import { counted, sentenceOf, undecidedBoards, type Ranked } from '@/core';
+import { carries, counted, sentenceOf, undecidedBoards, type Ranked, type Undecided } from '@/core';
 import { useWords } from '../frame/ways';
 import { useRoom } from '../room/store';
 
@@ -11,7 +11,7 @@ const mostReasons = 3;
 /** The boards that the ladder cannot tell yet, each with what it hangs on. `asked`: those that a question is about; null while it is worked out. */
 export function UndecidedList({ ranked, asked }: { ranked: Ranked[]; asked: ReadonlySet<string> | null }) {
   const { build } = useRoom('build');
-  const words = useWords();
+  const picked = ranked[0] !== undefined && carries(ranked[0].climb);
   const boards = undecidedBoards(ranked);
   return (
     <Box component="aside" aria-label="Boards that cannot be told yet">
@@ -24,22 +24,42 @@ export function UndecidedList({ ranked, asked }: { ranked: Ranked[]; asked: Read
       {boards.slice(0, mostShown).map((b) => (
         <Box key={b.boardId} sx={{ borderTop: '1px solid var(--hair)', py: 0.75, fontSize: 12.5 }}>
           <Link href={`/b/${build.id}/board/${b.boardId}`}>{b.name}</Link>, place {b.rank}
-          {asked && !asked.has(b.boardId) && (
+          {asked && !b.of.some((id) => asked.has(id)) && (
             <Box component="span" sx={{ color: 'text.secondary' }}>
-              : nothing more to be asked; whatever it turns out to be, the pick stays.
+              : nothing of it is asked;{' '}
+              {picked
+                ? 'whatever it turns out to be, the pick stays.'
+                : 'no answer that a seller could give decides it.'}
             </Box>
           )}
-          <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-            {b.hangsOn.slice(0, mostReasons).map((h, i) => (
-              <li key={i}>
-                {h.rung}: {words(sentenceOf(h.finding))}
-              </li>
-            ))}
-            {b.hangsOn.length > mostReasons && <li>and {b.hangsOn.length - mostReasons} more</li>}
-          </Box>
+          <Reasons reasons={reasonsOf(b)} />
         </Box>
       ))}
       {boards.length > mostShown && <Box>and {boards.length - mostShown} more on the ladder</Box>}
+    </Box>
+  );
+}
+
+/** What a board hangs on, once each, with the rungs that it leaves open. */
+function reasonsOf({ hangsOn }: Undecided): Map<string, string[]> {
+  const found = new Map<string, string[]>();
+  for (const { rung, finding } of hangsOn) {
+    const sentence = sentenceOf(finding);
+    found.set(sentence, [...(found.get(sentence) ?? []), rung]);
+  }
+  return found;
+}
+
+function Reasons({ reasons }: { reasons: ReadonlyMap<string, string[]> }) {
+  const words = useWords();
+  return (
+    <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+      {[...reasons].slice(0, mostReasons).map(([sentence, rungs]) => (
+        <li key={sentence}>
+          {rungs.join(', ')}: {words(sentence)}
+        </li>
+      ))}
+      {reasons.size > mostReasons && <li>and {reasons.size - mostReasons} more</li>}
     </Box>
   );
 }
