@@ -12,6 +12,7 @@ export type { Policies } from './trade/policies';
 export { doubtsAbout } from './rungs/sanity';
 export { buildQuestionsFor, kindest, withBuildFigure, type BuildQuestion } from './decide/build-questions';
 export { questionsFor, type Question } from './decide/questions';
+export { setsInQuestion } from './decide/sets-in-question';
 export { robustnessOf, type Robustness } from './decide/robustness';
 export { tippingPoints, type Tipping } from './decide/sensitivity';
 export { frontierOf, standingsCsv, type Standing } from './decide/frontier';

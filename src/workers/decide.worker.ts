@@ -1,11 +1,14 @@
 import {
   buildQuestionsFor,
+  candidateAt,
   carries,
   findFixes,
   kindest,
   questionsFor,
+  rankClimbs,
   rankShelf,
   robustnessOf,
+  setsInQuestion,
   tippingPoints,
   type Board,
   type Build,
@@ -50,10 +53,16 @@ async function decided({ build, boards, shelf, ranked, decision }: ToDecider): P
       return mendedOf(build, boards, shelf, ranked, general);
     case 'questions': {
       const kind = ranked.some((r) => carries(r.climb)) ? build : kindest(build);
-      const order = kind === build ? ranked : rankShelf(kind, boards, general);
+      const hidden = setsInQuestion(kind, shelf, ranked);
+      const all = [...boards, ...hidden.flatMap((c) => candidateAt(build, shelf, c.boardId) ?? [])];
       return {
         build: buildQuestionsFor(build, boards, ranked, general),
-        boards: questionsFor(kind, boards, order, general),
+        boards: questionsFor(
+          kind,
+          all,
+          kind === build ? rankClimbs([...ranked.map((r) => r.climb), ...hidden]) : rankShelf(kind, all, general),
+          general,
+        ),
       };
     }
     case 'tipping': {

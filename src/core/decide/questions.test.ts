@@ -12,6 +12,7 @@ import { holes, makeBoard, makeBuild, makePart, portsAndPads, says, unknown } fr
 import { bestSets } from './best-sets';
 import { questionsFor } from './questions';
 import { rankClimbs, rankShelf } from './rank-shelf';
+import { setsInQuestion } from './sets-in-question';
 import { candidateAt } from '../sets/candidate';
 
 const shelf = demoShelf();
@@ -123,20 +124,35 @@ describe('questions', () => {
     expect(fields(build, board)).toEqual([['digitalCurrent.there', 'Plank if it is yes; nothing if it is no']]);
   });
 
+  const roomy = makeBuild(
+    {
+      frame: { ...makeBuild().frame, bayHeightMm: 60, bayLengthMm: 80, bayWidthMm: 80 },
+      motors: { count: 4, cruiseAmps: 6, peakAmps: 25, peakSeconds: 5, esc: 'any' },
+      limits: { takeOffMassG: 1500, budgetCents: 90_000 },
+    },
+    [libraryPart('sounder-five')],
+  );
+
   test('a member of several sets is asked once', () => {
-    const build = makeBuild(
-      {
-        frame: { ...makeBuild().frame, bayHeightMm: 60, bayLengthMm: 80, bayWidthMm: 80 },
-        motors: { count: 4, cruiseAmps: 6, peakAmps: 25, peakSeconds: 5, esc: 'any' },
-        limits: { takeOffMassG: 1500, budgetCents: 90_000 },
-      },
-      [libraryPart('sounder-five')],
-    );
-    const { climbs } = bestSets(build, shelf.boards, { keep: 4 });
-    const sets = climbs.map((c) => candidateAt(build, shelf.boards, c.boardId)!);
-    const found = questionsFor(build, sets, rankClimbs(climbs));
+    const { climbs } = bestSets(roomy, shelf.boards, { keep: 4 });
+    const sets = climbs.map((c) => candidateAt(roomy, shelf.boards, c.boardId)!);
+    const found = questionsFor(roomy, sets, rankClimbs(climbs));
     const keys = found.map((q) => `${q.boardId} ${q.field}`);
     expect(keys.length).toBeGreaterThan(0);
     expect(new Set(keys).size).toBe(keys.length);
+  });
+
+  test('a set that whole ones push out of the order is still in question', () => {
+    // Of one controller it is said that its pads stand 5 V, of the dozen others not.
+    const said = shelf.boards.map((b) =>
+      b.id === 'marlpit-stile' ? { ...b, pads: b.pads.map((p) => ({ ...p, toleratesVolts: says(5) })) } : b,
+    );
+    const ranked = rankClimbs(bestSets(roomy, said, { keep: 3 }).climbs);
+    expect(ranked.map((r) => r.climb.members![0]!.id)).toEqual(Array(3).fill('marlpit-stile'));
+    const hidden = setsInQuestion(roomy, said, ranked);
+    expect(hidden.map((c) => c.members![0]!.id)).toContain('tarnfield-thwart');
+    expect(hidden.every((c) => c.verdict === 'cannot say yet')).toBe(true);
+    // Where all of a kind is shown, or nothing is open, there is none.
+    expect(setsInQuestion(makeBuild(), said, rankClimbs(bestSets(makeBuild(), said).climbs))).toEqual([]);
   });
 });

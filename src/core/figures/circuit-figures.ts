@@ -99,7 +99,7 @@ function keptApart({ source, label }: Rail, i: number): BoardFigure[] {
       unit: '',
       ask: `Do diodes keep USB and regulator of ${label} apart, or do they feed each other?`,
       plausible: yesOrNo,
-      get: (b) => (b.rails[i]?.source as typeof source).isolated,
+      get: (b) => (b.rails[i]!.source as typeof source).isolated,
       set: (b, f) => onRail(b, i, { source: { ...(b.rails[i]!.source as typeof source), isolated: f } }),
     },
   ];
@@ -114,7 +114,7 @@ function efficiency({ source, label }: Rail, i: number): BoardFigure[] {
       unit: '',
       ask: `How efficient is the regulator of ${label}?`,
       plausible: plausibleEnds.efficiency.ends,
-      get: (b) => (b.rails[i]?.source as typeof source).efficiency,
+      get: (b) => (b.rails[i]!.source as typeof source).efficiency,
       set: (b, f) => onRail(b, i, { source: { ...(b.rails[i]!.source as typeof source), efficiency: f } }),
     },
   ];

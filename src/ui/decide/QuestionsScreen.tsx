@@ -76,7 +76,8 @@ export function QuestionsScreen() {
             {asked === 1
               ? 'One figure that is unknown or cannot be true'
               : `${asked} figures that are unknown or cannot be true`}{' '}
-            could still change the pick. All others do not matter for this build.
+            could still {first && carries(first.climb) ? 'change' : 'decide'} the pick. All others do not matter for
+            this build.
           </Box>
         )}
         {questions?.build.map((q) => (
