@@ -4,23 +4,18 @@ import { suppliesOf } from '../circuit/rail-tree';
 import { exactly, interval, isKnown } from '../quantity/figure';
 import type { Build, Part } from '../records/build';
 import type { Supply } from '../records/peripheral';
-import { num } from '../quantity/spelled';
+import { list, num } from '../quantity/spelled';
 import { ratingShare } from '../trade/rating';
 import { insideRange } from '../wiring/supply-ways';
 import type { BriefLine } from './brief-line';
 
 export function supplyLines(build: Build, musts: readonly Part[]): BriefLine[] {
-  const gives = build.parts.flatMap((p) => p.peripheral.gives);
   return musts.flatMap((part): BriefLine[] => {
-    const { modes, name } = part.peripheral;
-    // Where it may be wired in several ways, or another part may feed it, a board need not have what one of them wants.
-    const [supply] = modes[0]!.supplies;
-    if (modes.length > 1 || !supply) return [];
-    const fedByPart = gives.some(
-      (g) => insideRange({ swing: { low: interval(g.volts), high: interval(g.volts) } }, supply) !== 'no',
-    );
-    if (fedByPart) return [];
+    const supply = firstSupply(part);
+    if (!supply) return [];
     const amps = leastAmps(supply);
+    if (giversTo(build, part, supply).some((g) => ampsOf(g) >= amps * 0.999 - 0.001)) return [];
+    const { name } = part.peripheral;
     return [
       {
         id: `supply ${part.id}`,
@@ -43,22 +38,41 @@ export function supplyLines(build: Build, musts: readonly Part[]): BriefLine[] {
   });
 }
 
-/** Where a part is surely fed: in one way only, by no other part, and not from the raw pack. */
-function surelyRegulated(build: Build, { peripheral: { modes } }: Part): Supply | null {
-  const [supply] = modes[0]!.supplies;
-  if (modes.length > 1 || modes[0]!.supplies.length !== 1 || !supply || supply.draw === 'constant power') return null;
+/** What a part wants first, whichever way it is wired: of several ways the most modest counts. null: one of them wants nothing, or other volts. */
+function firstSupply({ peripheral: { modes } }: Part): Supply | null {
+  const [first, ...others] = modes.map((m) => m.supplies[0]);
+  if (!first || others.some((s) => !s || rangeWords(s) !== rangeWords(first) || s.draw !== first.draw)) return null;
+  const all = [first, ...(others as Supply[])];
+  return all.reduce((least, s) => (leastAmps(s) < leastAmps(least) ? s : least));
+}
+
+type Give = Part['peripheral']['gives'][number];
+
+/** Outputs of other parts of the build that may feed it. */
+function giversTo(build: Build, part: Part, supply: Supply): Give[] {
+  return build.parts
+    .filter((p) => p.id !== part.id)
+    .flatMap((p) => p.peripheral.gives)
+    .filter(({ volts }) => insideRange({ swing: { low: interval(volts), high: interval(volts) } }, supply) !== 'no');
+}
+
+function ampsOf({ amps }: Give): number {
+  return isKnown(amps) ? interval(amps).high : Infinity;
+}
+
+/** What is surely fed by a regulator, of the board or of another part, and not from the raw pack. */
+function surelyRegulated(build: Build, part: Part): Supply | null {
+  const supply = firstSupply(part);
+  if (!supply || part.peripheral.modes.some((m) => m.supplies.length !== 1) || supply.draw === 'constant power')
+    return null;
   const pack = { swing: { low: exactly(packVolts(build).low), high: exactly(packVolts(build).high) } };
-  const others = build.parts.flatMap((p) => p.peripheral.gives);
-  const given = others.some(
-    (g) => insideRange({ swing: { low: interval(g.volts), high: interval(g.volts) } }, supply) !== 'no',
-  );
-  return given || insideRange(pack, supply) !== 'no' ? null : supply;
+  return insideRange(pack, supply) !== 'no' ? null : supply;
 }
 
 /** Volts up to which supplies count as one class, with those of 5 V. */
 const lowVolts = 6;
 
-/** What must hang on regulators adds up: together they carry what all of it draws. */
+/** What must hang on regulators adds up: together those of the board carry what all of it draws, less what other parts give. */
 export function togetherLines(build: Build, musts: readonly Part[]): BriefLine[] {
   const all = musts.flatMap((part) => {
     const supply = surelyRegulated(build, part);
@@ -68,13 +82,24 @@ export function togetherLines(build: Build, musts: readonly Part[]): BriefLine[]
   const high = all.filter((x) => !low.includes(x));
   return [low, high].flatMap((group): BriefLine[] => {
     if (group.length < 2) return [];
+    const givers = new Set(group.flatMap(({ part, supply }) => giversTo(build, part, supply)));
+    const given = [...givers].reduce((amps, g) => amps + ampsOf(g), 0);
     const sum = (key: 'typicalAmps' | 'peakAmps') =>
-      group.reduce((amps, { supply }) => amps + Math.max(0, finiteLow(supply[key])), 0);
-    const [steady, peak] = [sum('typicalAmps'), sum('peakAmps')];
+      group.reduce((amps, { supply }) => amps + Math.max(0, finiteLow(supply[key])), 0) - given;
+    const [steady, peak] = [Math.max(0, sum('typicalAmps')), Math.max(0, sum('peakAmps'))];
+    if (steady + peak === 0) return [];
+    const amps = [
+      ...(steady > 0 ? [`${num(steady, 2)} A steady`] : []),
+      ...(peak > 0 ? [`${num(peak, 2)} A at peak`] : []),
+    ].join(', ');
+    const beside = build.parts
+      .filter((p) => p.peripheral.gives.some((g) => givers.has(g)))
+      .map((p) => p.peripheral.name);
+    const besides = beside.length > 0 ? `, besides what ${list(beside)} ${beside.length > 1 ? 'give' : 'gives'}` : '';
     return [
       {
         id: group === low ? 'supplies up to 6 V' : 'supplies above 6 V',
-        asks: `regulators ${group === low ? `of up to ${lowVolts} V` : `of more than ${lowVolts} V`} that together carry ${num(steady, 2)} A steady, ${num(peak, 2)} A at peak`,
+        asks: `regulators ${group === low ? `of up to ${lowVolts} V` : `inside ${hullWords(group)}`} that together carry ${amps}${besides}`,
         because: group.map(({ part }) => part.peripheral.name),
         lower: 'a part with a supply of its own',
         fails: (board) => {
@@ -112,8 +137,17 @@ function leastAmps(supply: Supply): number {
   return isKnown(figure) ? interval(figure).low : 0;
 }
 
+/** From the least that any of them takes to the most that any survives. */
+function hullWords(group: readonly { supply: Supply }[]): string {
+  const ends = (key: 'minVolts' | 'maxVolts') => group.map(({ supply }) => interval(supply[key]));
+  return voltsWords(Math.min(...ends('minVolts').map((v) => v.low)), Math.max(...ends('maxVolts').map((v) => v.high)));
+}
+
 function rangeWords({ minVolts, maxVolts }: Supply): string {
-  const [low, high] = [interval(minVolts).low, interval(maxVolts).high];
+  return voltsWords(interval(minVolts).low, interval(maxVolts).high);
+}
+
+function voltsWords(low: number, high: number): string {
   if (!Number.isFinite(low)) return `${num(high, 1)} V at most`;
   return Number.isFinite(high) ? `${num(low, 1)} to ${num(high, 1)} V` : `${num(low, 1)} V or more`;
 }

@@ -72,6 +72,31 @@ describe('by hand', () => {
     const shoulds = two.map((p) => ({ ...p, priority: 'should' as const }));
     expect(briefOf(makeBuild({}, shoulds)).some((l) => l.id.startsWith('ports'))).toBe(false);
   });
+  test('what a part may be fed with by another one is asked of no board, as far as its amps go', () => {
+    const vtx = makePart(
+      'vtx',
+      { supply: supply(7, 26, 0.5) },
+      { gives: [{ id: 'five', label: '5 V out', volts: says(5), amps: says(0.3) }] },
+    );
+    const asks = (...amps: number[]) =>
+      briefOf(
+        makeBuild({}, [vtx, ...amps.map((a, i) => makePart(`load-${i}`, { supply: supply(4.5, 5.5, a) }))]),
+      ).flatMap((l) => (l.id.startsWith('suppl') && !l.id.endsWith('vtx') ? [l.asks] : []));
+    // 0.3 A can be given: one load of 0.2 A asks for nothing, one of 0.4 A wants a supply, and two of 0.2 A at peak together 0.1 A besides.
+    expect(asks(0.2)).toEqual([]);
+    expect(asks(0.4)).toEqual(['a supply inside 4.5 to 5.5 V that gives 0.4 A']);
+    expect(asks(0.2, 0.2)).toEqual([
+      'regulators of up to 6 V that together carry 0.1 A at peak, besides what vtx gives',
+    ]);
+  });
+  test('ways that all take the same supply ask for it', () => {
+    const ways = [serial('inverted-rc'), serial('plain-rc')].map((link) => ({
+      links: [link],
+      supply: supply(4.5, 5.5, 0.1),
+    }));
+    const asks = briefOf(makeBuild({}, [makePart('rx', {}, { modes: ways })])).map((l) => l.asks);
+    expect(asks).toContain('a supply inside 4.5 to 5.5 V that gives 0.1 A');
+  });
   test('a board of which not all pads are drawn fails none of their lines', () => {
     const bare = makeBoard({ ports: [], allPads: { value: false, origin: 'print' } });
     const drawn = makeBoard({ ports: [] });

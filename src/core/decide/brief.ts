@@ -19,6 +19,7 @@ import { checkPack } from '../rungs/pack';
 import { patternWords } from '../trade/frame';
 import { nothingWired } from '../wiring/hookup';
 import { leastOf, type BriefLine } from './brief-line';
+import { levelLines } from './brief-levels';
 import { bothWayLines, oneWireLines, portLines, portsInAll } from './brief-ports';
 import { supplyLines, togetherLines } from './brief-supplies';
 
@@ -37,6 +38,7 @@ export function briefOf(asked: Build): BriefLine[] {
     ...bothWayLines(musts),
     ...portsInAll(musts),
     ...oneWireLines(musts),
+    ...levelLines(musts),
     ...outputLines(build, musts),
     ...busLines(musts),
     ...inputLines(musts),
