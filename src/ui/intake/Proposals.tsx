@@ -248,7 +248,7 @@ function Pads({
 
 function saysUse({ use, toleratesVolts }: PadRead): string {
   const stands = toleratesVolts === null ? '' : `, stands ${toleratesVolts} V`;
-  if ('port' in use) return `port ${use.port} ${use.kind}${stands}`;
+  if ('port' in use) return `port ${use.port} ${use.kind}${use.sense ? `, ${use.sense}` : ''}${stands}`;
   if ('volts' in use) return `${use.volts} V`;
   return 'number' in use ? `${use.kind} ${use.number}` : use.kind;
 }

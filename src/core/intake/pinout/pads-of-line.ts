@@ -1,5 +1,5 @@
 import type { Pad } from '../../records/board';
-import { padPrint, padWords, type PadUse } from './pad-print';
+import { padPrint, padWords, printBeside, type PadUse } from './pad-print';
 
 export const edges: Record<string, Pad['edge']> = {
   left: 'left',
@@ -13,6 +13,17 @@ export const edges: Record<string, Pad['edge']> = {
   inner: 'inner',
   inside: 'inner',
   middle: 'inner',
+  links: 'left',
+  rechts: 'right',
+  vorne: 'front',
+  hinten: 'rear',
+  gauche: 'left',
+  droite: 'right',
+  avant: 'front',
+  izquierda: 'left',
+  derecha: 'right',
+  sinistra: 'left',
+  destra: 'right',
 };
 export const edgeWord = new RegExp(`\\b(${Object.keys(edges).join('|')})\\b`);
 
@@ -25,12 +36,12 @@ export interface PadSaid {
   from: number;
 }
 
-interface Cell {
+export interface Cell {
   text: string;
   from: number;
 }
 
-const cut = (line: Cell, between: RegExp): Cell[] => {
+export const cut = (line: Cell, between: RegExp): Cell[] => {
   const cells: Cell[] = [];
   let from = 0;
   const take = (end: number) => {
@@ -46,12 +57,17 @@ const cut = (line: Cell, between: RegExp): Cell[] => {
   return cells;
 };
 
+/** "1. GND", "Pin 3 = TX1", "| 4 | T1 | ...", "1 red VBAT": its number and the colour of its wire are none of its print. */
+export function withoutNumber(line: string): string {
+  return line.replace(
+    /^[ \t|]{0,6}(?:pin ?)?#?\d{1,2} ?(?:[.):=|-](?!\d)|(?= ))[ \t]{0,8}(?:(?:red|black|yellow|white|blue|green|orange|gr[ae]y|brown|purple|violet|pink)[ \t|]{1,8})?/,
+    (n) => ' '.repeat(n.length),
+  );
+}
+
 /** The pads that one line of a page lists, the line small and plain. */
 export function padsOfLine(line: string): PadSaid[] {
-  // "1. GND", "Pin 3 = TX1", "| 4 | T1 | ...": its number is none of its print.
-  const numbered = line.replace(/^[ \t|]{0,6}(?:pin ?)?#?\d{1,2} ?(?:[.):=|-](?!\d)|(?= ))[ \t]{0,8}/, (n) =>
-    ' '.repeat(n.length),
-  );
+  const numbered = withoutNumber(line);
   const whole = { text: numbered, from: 0 };
   const isRow = /[|\t]| {3,}\S/.test(numbered.trim());
   const pieces = isRow ? [whole] : cut(whole, /\. (?=\S)|; /g);
@@ -65,9 +81,20 @@ function listed({ text, from }: Cell): PadSaid[] | null {
   const aside = /\(([^)]{1,40})\)[ \t]*$/.exec(rest);
   const prints = aside ? rest.slice(0, aside.index) : rest;
   const offset = from + text.length - rest.length;
-  const tokens = cut({ text: prints, from: offset }, /[\s,|/;()]+/g).filter(({ text: t }) => t !== '-' && t !== 'and');
+  // "VCC (5V)" is one pad.
+  const told = new Map<number, PadUse>();
+  const single = prints.replace(
+    /(vcc|v\+|pwr|power) ?\(([^)]{1,12})\)/g,
+    (all, print: string, words: string, at: number) => {
+      const use = printBeside(print, words);
+      if (!use) return all;
+      told.set(offset + at, use);
+      return print + ' '.repeat(all.length - print.length);
+    },
+  );
+  const tokens = cut({ text: single, from: offset }, /[\s,|/;()]+/g).filter(({ text: t }) => t !== '-' && t !== 'and');
   const known = tokens.flatMap((t) => {
-    const use = padPrint(t.text);
+    const use = told.get(t.from) ?? padPrint(t.text);
     return use ? [{ label: t.text, use, words: `${head} ${aside?.[1] ?? ''}`, from: t.from }] : [];
   });
   return known.length < 2 || known.length < tokens.length * 0.7 ? null : known;
@@ -75,6 +102,8 @@ function listed({ text, from }: Cell): PadSaid[] | null {
 
 /** "T1" and "R1" of a port; a cell that says "uart1 tx" says what another is for. */
 const endOfPort = /^[tr]x? ?\d{1,2}$/;
+/** A port, and no print of a pad. */
+const ofPort = /^(?:us?art|serial|port|soft) ?\d{1,2}$/;
 
 /** A row of a table: the print first, then words; "T1 - UART1 TX", "UART1_TX -> T1", "T1/R1: UART1", "T1 (UART1 TX)". */
 function row(piece: Cell): PadSaid[] | null {
@@ -90,21 +119,43 @@ function row(piece: Cell): PadSaid[] | null {
   });
   const prints = (cell: Cell) =>
     cut(cell, / ?[/,] ?/g).flatMap((c) => (endOfPort.test(c.text) ? [pad(c, padPrint(c.text)!)] : []));
+  const arrow = /->|=>|→/.test(line.text);
+  const inRow = (arrow ? [] : besideEachOther(cells)).map(({ cell, use }) => pad(cell, use));
+  if (inRow.length > 0) return inRow;
   const ends = cells.map(prints);
   // Both ends of a port in one cell, or in two of them.
   if (ends.flat().length >= 2 && ends.flat().length <= 4) return ends.flat();
   if (rest.length === 1 && !endOfPort.test(first.text) && endOfPort.test(rest[0]!.text))
     return endNamed(pad(rest[0]!, padPrint(rest[0]!.text)!), first, pad);
+  // "Camera -> CAM": what a wire comes from, and the print of the pad.
+  const behind = rest.length === 1 && arrow ? padPrint(rest[0]!.text) : null;
+  if (behind && padPrint(first.text)?.kind === behind.kind) return [pad(rest[0]!, behind)];
   if (first.text.length > 12) return null;
   const said = rest.map((c) => c.text).join(' | ');
-  const use = padPrint(first.text);
+  const use = first.text === '-' ? null : padPrint(first.text);
+  // "A1 | GND | ...": the name of its pin is none of its print either.
+  if (!use && /^[a-z]\d{1,2}$/.test(first.text) && padPrint(rest[0]!.text))
+    return row({ text: line.text.slice(rest[0]!.from - line.from), from: rest[0]!.from });
+  if (!use && ofPort.test(first.text)) return null;
   // The words tell, where they do: "S5" may be a motor's line. A print alone must have a side or a word of its kind beside it.
   const meant =
+    printBeside(first.text, said) ??
+    (use?.kind === 'buzzer plus' ? use : null) ??
     padWords(said) ??
     (use && (edgeWord.test(said) || padPrint(rest[0]!.text) || /pad|pin|hole|out|in\b|power|supply|free|v\b/.test(said))
       ? use
       : null);
   return meant && (use || /^[a-z0-9+./ -]{1,8}$/.test(first.text)) ? [pad(first, meant)] : null;
+}
+
+/** "T1 | M1", "5V | GND | VTX": prints in each cell, and no two that say the same ("GND | ground"). None where that is not so. */
+function besideEachOther(cells: readonly Cell[]): { cell: Cell; use: PadUse }[] {
+  const all = cells.flatMap((cell) => {
+    const use = /^(?:-|[a-z]{5,})$/.test(cell.text) ? null : padPrint(cell.text);
+    return use ? [{ cell, use }] : [];
+  });
+  const kinds = new Set(all.map(({ use }) => use.kind));
+  return cells.length < 2 || all.length < cells.length || kinds.size < cells.length ? [] : all;
 }
 
 /** "UART1_TX -> T1": a print with what it is for before it; "5V | T1": two pads in a row. What says the other way than the print is a wire to something else. */

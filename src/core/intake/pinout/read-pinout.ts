@@ -1,7 +1,8 @@
 import { plain } from '../reader/plain';
 import type { Pad } from '../../records/board';
 import type { PadUse } from './pad-print';
-import { edgeWord, edges, padsOfLine } from './pads-of-line';
+import { barePrints, believed, type PadLine } from './bare-prints';
+import { edgeWord, edges, padsOfLine, type PadSaid } from './pads-of-line';
 
 /** One pad of a table or a list, as it is to stand on the board. */
 export interface PadRead {
@@ -20,7 +21,9 @@ export interface PadRead {
 const leastPads = 4;
 const mostPads = 120;
 
-const under = /\b(?:bottom|under|lower|rear) ?(?:side|face|layer)\b|\bunderside\b/;
+/** An inverter before the pad, where the words say that and not that there may be one. */
+const inverted = /^(?!.*\b(?:no|not|non|un|or|without|plain|normal|both)\b).*\binvert(?:ed|er)\b/;
+const under = /\b(?:bottom|under|lower|rear) ?(?:side|face|layer)\b|\bunderside\b|\bon (?:the )?bottom\b/;
 
 /**
  * The pads that a page lists: rows of a table (print, what it is for, side), "Left: 5V G T1 R1", "T1 - UART1 TX", "UART1_TX -> T1", "T1/R1: UART1", "Pin 1: GND". Nothing where
@@ -28,32 +31,64 @@ const under = /\b(?:bottom|under|lower|rear) ?(?:side|face|layer)\b|\bunderside\
  */
 export function readPinout(text: string): PadRead[] {
   const found: PadRead[] = [];
-  let at = 0;
   let heading: { edge: Pad['edge'] | null; face: Pad['face'] } = { edge: null, face: 'top' };
-  for (const line of text.split('\n')) {
-    if (found.length < mostPads && line.length <= 300) {
-      // The mark of a list, dots and full stops at the ends of a line are no print.
-      const small = plain(line).replace(/^[ \t]{0,8}[-+>] |[.;,][ \t]*$/g, (mark) => ' '.repeat(mark.length));
-      const head = headingOf(small);
-      if (head) heading = head;
-      for (const { label, use, words, from } of padsOfLine(small)) {
-        const edge = edgeWord.exec(words)?.[1];
-        const to = from + label.length;
-        found.push({
-          label: line.slice(from, to).trim().slice(0, 40) || label,
-          use,
-          edge: edge ? edges[edge]! : heading.edge,
-          face: under.test(words) ? 'bottom' : heading.face,
-          toleratesVolts: tolerated(words),
-          start: at + from,
-          end: at + to,
-          quote: line.trim().slice(0, 200),
-        });
-      }
+  const lines = linesOf(text);
+  const company = believed(lines);
+  const seen = new Set<string>();
+  for (const [i, { line, at, head, sure, bare }] of lines.entries()) {
+    if (head) heading = head;
+    if (found.length >= mostPads) break;
+    const pads = sure.length > 0 || !company.has(i) ? sure : bare.pads;
+    const own = pads.filter((p) => !isShared(p));
+    // What is said a second time, to wire a part by, is no second pad; nor is the supply beside it.
+    if (own.length > 0 && own.every((p) => seen.has(nameOf(p)))) continue;
+    for (const pad of pads) {
+      const { label, use, words, from } = pad;
+      if (!isShared(pad) && seen.has(nameOf(pad))) continue;
+      seen.add(nameOf(pad));
+      const below = under.test(words);
+      const edge = edgeWord.exec(below ? words.replace(/\bbottom\b/, '') : words)?.[1];
+      const to = from + label.length;
+      found.push({
+        label: line.slice(from, to).trim().slice(0, 40) || label,
+        use: use.kind === 'hears' && inverted.test(words) ? { ...use, sense: 'inverted' } : use,
+        edge: edge ? edges[edge]! : heading.edge,
+        face: below ? 'bottom' : heading.face,
+        toleratesVolts: tolerated(words),
+        start: at + from,
+        end: at + to,
+        quote: line.trim().slice(0, 200),
+      });
     }
-    at += line.length + 1;
   }
   return found.length >= leastPads ? withSignals(found) : [];
+}
+
+/** A supply and ground have many pads of one print. */
+function isShared({ use }: PadSaid): boolean {
+  return use.kind === 'volts' || use.kind === 'ground' || use.kind === 'pack';
+}
+
+function nameOf({ label, use }: PadSaid): string {
+  return JSON.stringify([label, use]);
+}
+
+/** Each line with the pads that it lists; an empty one is none. */
+function linesOf(text: string): (PadLine & { line: string; at: number; head: ReturnType<typeof headingOf> })[] {
+  let at = 0;
+  return text.split('\n').flatMap((line) => {
+    const start = at;
+    at += line.length + 1;
+    if (line.length > 300 || !/\S/.test(line)) return [];
+    // The mark of a list, a box to tick, dots and full stops at the ends of a line are no print.
+    const small = plain(line).replace(/^[ \t]{0,8}(?:[-+>]|\[[ x]?\]) |[.;,][ \t]*$/g, (mark) =>
+      ' '.repeat(mark.length),
+    );
+    const head = headingOf(small);
+    const sure = padsOfLine(small);
+    const bare = sure.length > 0 ? { pads: [], loose: false } : barePrints(small);
+    return [{ line, at: start, head, sure, bare, between: head !== null || !/[a-z0-9]/.test(small) }];
+  });
 }
 
 /** "S1" to "S8" on a board that prints no "M1": signals, for motors as well; common practice of the trade, no source. */
@@ -72,9 +107,11 @@ function headingOf(line: string): { edge: Pad['edge'] | null; face: Pad['face'] 
     !/^(?:pads? (?:on|at|of) (?:the )?)?(?:left|right|front|rear|back|top|bottom|inner|under)[a-z ]*$/.test(words)
   )
     return null;
-  const edge = edgeWord.exec(words)?.[1];
+  const [edge, ...more] = words.match(new RegExp(edgeWord, 'g')) ?? [];
+  // "Left row, right row" is no edge of all that follows, nor is a face of the board.
+  const none = !edge || more.length > 0 || under.test(words) || /face|side up|^top side/.test(words);
   return {
-    edge: under.test(words) || /face|side up/.test(words) || !edge ? null : edges[edge]!,
+    edge: none ? null : edges[edge]!,
     face: under.test(words) ? 'bottom' : 'top',
   };
 }

@@ -2,6 +2,7 @@ import { addGroup, addPads, addSupplyPad, freeId, padId } from '../../records/ne
 import type { Board, Pad } from '../../records/board';
 import type { Said } from '../apply-readings';
 import { addRegulator, railOf } from '../regulator';
+import type { PadUse } from './pad-print';
 import type { PadRead } from './read-pinout';
 
 /** The board with the pads of a page: ports, rails, buses and outputs are made of them. What the board has already of a port takes the print and the place of the page. */
@@ -54,7 +55,7 @@ function withPad(board: Board, read: PadRead, said: Omit<Said, 'placeOf'>): Boar
   switch (use.kind) {
     case 'talks':
     case 'hears':
-      return withPortPad(board, read, use.port, use.kind, said);
+      return withPortPad(board, read, use, said);
     case 'volts': {
       const known = railOf(board, use.volts);
       const made = known ? board : addRegulator(board, use.volts, edge);
@@ -102,21 +103,29 @@ function withPad(board: Board, read: PadRead, said: Omit<Said, 'placeOf'>): Boar
         ],
       };
     }
-    case 'current': {
-      if (board.analogueInputs.some((i) => i.kind === 'current')) return board;
-      const pad = padId(board, 'curr');
+    case 'camera control': {
+      if (board.video?.cameraControl !== undefined) return board;
+      const pad = padId(board, 'cc');
       const padded = addPads(board, edge, face, [{ id: pad, label }]);
-      const input = {
-        id: freeId('current', board.analogueInputs),
-        label: label.slice(0, 40),
-        kind: 'current' as const,
-        pad,
-        maxVolts: 3.3,
+      return {
+        ...padded,
+        video: { cameraIns: [], overlayChip: { unknown: true }, ...padded.video, cameraControl: pad },
       };
+    }
+    case 'current':
+    case 'signal strength':
+    case 'air speed': {
+      const { kind } = use;
+      if (board.analogueInputs.some((i) => i.kind === kind)) return board;
+      const name = kind.replace(' ', '-');
+      const pad = padId(board, name);
+      const padded = addPads(board, edge, face, [{ id: pad, label }]);
+      const input = { id: freeId(name, board.analogueInputs), label: label.slice(0, 40), kind, pad, maxVolts: 3.3 };
       return { ...padded, analogueInputs: [...padded.analogueInputs, input] };
     }
-    // Which port the line of the ESCs ends at no print says.
+    // Which port the line of the ESCs ends at no print says, nor which volts a buzzer's plus has.
     case 'telemetry':
+    case 'buzzer plus':
       return board;
   }
 }
@@ -141,10 +150,10 @@ function busPad(board: Board, group: 'I2C' | 'CAN', kind: 'i2c' | 'can', at: 0 |
 function withPortPad(
   board: Board,
   read: PadRead,
-  n: number,
-  way: 'talks' | 'hears',
+  { port: n, kind: way, sense: turned }: Extract<PadUse, { port: number }>,
   said: Omit<Said, 'placeOf'>,
 ): Board {
+  const sense = turned ?? ('plain' as const);
   const id = `port${n}`;
   const pad = padId(board, `${way === 'talks' ? 't' : 'r'}${n}`);
   const had = board.ports.find((p) => p.id === id);
@@ -158,8 +167,8 @@ function withPortPad(
   const port = had ?? { id, label: `Port ${n}`, rx: [], tx: [] };
   const grown =
     way === 'talks'
-      ? { ...port, tx: [...port.tx, { pad, sense: 'plain' as const, twoWayInverter: false }] }
-      : { ...port, rx: [...port.rx, { pad, sense: 'plain' as const }] };
+      ? { ...port, tx: [...port.tx, { pad, sense, twoWayInverter: false }] }
+      : { ...port, rx: [...port.rx, { pad, sense }] };
   return {
     ...padded,
     pads: padded.pads.map((p) => (p.id === pad ? { ...p, ...tolerates } : p)),
