@@ -27,7 +27,7 @@ export interface SuppliesRead {
 
 const N = '(\\d{1,2}(?:[.,]\\d{1,2})?)';
 const isRail = (v: number) => v >= 3 && v <= 14;
-const named = /\b(?:bec|regulators?|buck|boost|step-?(?:up|down)|ldo|linear|outputs?|rails?|supply|vx)\b/;
+const named = /\b(?:bec|regulators?|buck|boost|step-?(?:up|down)|ldo|linear|outputs?|rails?|supply|vx|vout)\b/;
 /** "5 V", and in "5/9 V" the first one too. */
 const volt = new RegExp(`(?<![\\d.,])${N}(?= ?v(?:olts?)?\\b| ?/ ?\\d{1,2}(?:[.,]\\d)? ?v\\b)`, 'g');
 const range = `${N}(?: ?v)? ?(?:-|to|\\.{2,3}) ?${N} ?v`;
@@ -43,8 +43,8 @@ const together =
 const amps = /\b(\d{1,4}(?:[.,]\d{1,2})?) ?(ma|a(?:mps?)?)\b/g;
 const types: [RegExp, NonNullable<SupplyRead['type']>][] = [
   [/\b(?:ldo|linear)\b/, 'linear'],
-  [/\b(?:boost|step-?up)\b/, 'step-up'],
-  [/\b(?:buck|step-?down|switching|switch-?mode|dc[-/ ]?dc)\b/, 'buck'],
+  [/\b(?:boost|step(?:ped)?[- ]?up)\b/, 'step-up'],
+  [/\b(?:buck|step(?:ped)?[- ]?down|switching|switch-?mode|dc[-/ ]?dc)\b/, 'buck'],
 ];
 
 /**
@@ -102,7 +102,9 @@ function supplyIn(line: string): Omit<SupplyRead, 'quote'> | null {
       ? { inputVolts: from }
       : {}),
     ...(type ? { type } : {}),
-    ...(fed && isRail(num(fed[1]!)) && num(fed[1]!) > volts[0]! ? { fedFrom: num(fed[1]!) } : {}),
+    ...(fed && isRail(num(fed[1]!)) && num(fed[1]!) > volts[0]! === (type !== 'step-up')
+      ? { fedFrom: num(fed[1]!) }
+      : {}),
     ...(servos ? { servos: true as const } : {}),
   };
   return Object.keys(said).length > 1 ? said : null;
