@@ -88,6 +88,18 @@ describe('the ways in which pages list the pins of plugs', () => {
       esc,
     ],
     ['numbers and signs', 'Connector J3: 1=GND 2=5V 3=TX4 4=RX4', 'Connector J3', false, ['GND', '5V', 'TX4', 'RX4']],
+    ['signs with spaces', 'J2 (receiver): 1 = 5V, 2 = GND, 3 = R2', 'J2 (receiver)', false, ['5V', 'GND', 'R2']],
+    ['dashes', 'Camera connector: 5V - GND - CAM - CC', 'Camera connector', false, ['5V', 'GND', 'CAM', 'CC']],
+    [
+      'a port with so many pins',
+      'Video port (3 pins)\n1: 9V\n2: GND\n3: TX1',
+      'Video port (3 pins)',
+      false,
+      ['9V', 'GND', 'TX1'],
+    ],
+    ['a sentence', 'Pin 1 is GND, pin 2 VBAT, pin 3 CUR (plug J4)', 'plug', false, ['GND', 'VBAT', 'CUR']],
+    ['in German', `Belegung ESC-Stecker: ${esc.join(', ')}`, 'Belegung ESC-Stecker', true, esc],
+    ['words behind them', `Harness: ${esc.join(' ')}; on the other side reversed.`, 'Harness', true, esc],
   ])('%s', (_, text, label, harness, pins) => expect(readPinOrders(text)).toMatchObject([{ label, harness, pins }]));
   test('numbers that do not count from one are no pins', () =>
     expect(readPinOrders('Connector\n3 GND\n5 VBAT\n9 TX1\n')).toEqual([]));

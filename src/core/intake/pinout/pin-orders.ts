@@ -15,12 +15,13 @@ export interface PinOrder {
   end: number;
 }
 
-const named =
-  /^[ \t*-]{0,6}([^\n:]{0,60}\b(?:harness|plug|connector|socket|header|pin order|cable|jst)\b[^\n:]{0,40}):[ \t]{0,4}([^\n]{5,160})$/i;
+const PLUG =
+  '\\b(?:harness|plug|connector|socket|header|pin ?out|pin order|cable|jst|port \\(?\\d{1,2}[ -]?pins?|j\\d{1,2}|\\w{0,12}(?:stecker|buchse)|connecteur|conector|connettore)\\b';
+const named = new RegExp(`^[ \\t*-]{0,6}([^\\n:]{0,60}${PLUG}[^\\n:]{0,40}):[ \\t]{0,4}([^\\n]{5,160})$`, 'i');
 const families = /\b(SH|GH|PH|XH|ZH|JST[- ]?(?:SH|GH|PH|XH|ZH)|MX)(?= ?\d?\.?\d*|\b)/i;
 
-const headed =
-  /^[ \t*#-]{0,6}([^\n:|]{0,60}\b(?:harness|plug|connector|socket|header|pin ?out|cable|jst)\b[^\n:|]{0,40}):?[ \t*]*$/i;
+const headed = new RegExp(`^[ \\t*#-]{0,6}([^\\n:|]{0,60}${PLUG}[^\\n:|]{0,40}):?[ \\t*]*$`, 'i');
+const pinSaid = /\bpin (\d{1,2})(?: is| carries|:| ?=| -)? ([a-z0-9+_-]{1,10})(?=[ ,;.)]|$)/gi;
 const numberedPin =
   /^[ \t|*-]{0,6}(?:pin ?)?(\d{1,2})[ \t]{0,3}[|.:)=-]?[ \t]{0,8}[*`]{0,2}([^\s|`*(][^|\n(`*]{0,20}?)[*`]{0,2}[ \t]*(?:[|(–-].*)?$/i;
 
@@ -32,16 +33,28 @@ export function readPinOrders(text: string): PinOrder[] {
   lines.forEach((line, i) => {
     const [, label, list] = line.length <= 260 ? (named.exec(line) ?? []) : [];
     const heading = line.length <= 120 ? headed.exec(line)?.[1] : undefined;
-    const order = label && list ? orderOf(label, pinsIn(list)) : heading && orderOf(heading, pinsBelow(lines, i + 1));
+    const order =
+      (label && list && (orderOf(label, pinsIn(list)) ?? orderOf(label, pinsIn(list.split(/[;.] /)[0]!)))) ||
+      (heading && orderOf(heading, pinsBelow(lines, i + 1))) ||
+      (line.length <= 260 && orderOf(plugNamed.exec(line)?.[0] ?? 'Plug', pinsSaid(line)));
     if (order) orders.push({ ...order, start: at, end: at + line.length });
     at += line.length + 1;
   });
   return orders.slice(0, 24);
 }
 
-function pinsIn(list: string): string[] {
+const plugNamed = new RegExp(`(?:[a-z0-9-]{1,12} )?${PLUG}`, 'i');
+
+/** "Pin 1 is GND, pin 2 VBAT": counted from one in a sentence. */
+function pinsSaid(line: string): string[] {
+  const all = [...line.matchAll(pinSaid)];
+  return all.every(([, n], i) => Number(n) === i + 1) ? all.map(([, , name]) => name!) : [];
+}
+
+function pinsIn(said: string): string[] {
+  const list = said.replace(/(?<=\d) = ?(?=\S)/g, '=');
   return list
-    .split(!/[,/|;]|\d=/.test(list) ? /\s+/ : /[,/|;]|\s-\s|\s{2,}|\s(?=\d{1,2}=)|\s(?=\S+\s*(?:[,/|]|$))/)
+    .split(!/[,/|;]|\d=|\s-\s/.test(list) ? /\s+/ : /[,/|;]|\s-\s|\s{2,}|\s(?=\d{1,2}=)|\s(?=\S+\s*(?:[,/|]|$))/)
     .map((p) =>
       p
         .trim()
