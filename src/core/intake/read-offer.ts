@@ -103,9 +103,9 @@ const free =
   /\bfree (?:(?:standard|express|worldwide) )?(?:shipping|postage|delivery)\b(?! (?:over|above|from|on orders))|(?:shipping|postage|delivery|versand)[ :]{1,3}(?:free|included|kostenlos|gratis)|(?:versandkostenfrei|gratis versand|kostenloser versand|livraison gratuite|envío gratis)/;
 /** Amounts that are none of what is asked for one of it now. */
 const others =
-  /\b(?:over|above|from|ab|orders? of|minimum|was|statt|uvp|msrp|rrp|list price|regular(?: price)?|reg\.|old price|before|previously|originally|vorher|avant|save|saves|saving|discount|coupon|voucher|code|off|deposit|credit|cashback|points|sub ?total|total|summe|insurance|tax|vat|payments? of|approx\.?|about|ca\.|(?:[2-9]|\d{2,}) ?(?:pcs|pieces|units|stk|x|\+))[ :=(]{0,3}$|[≈~] ?$/;
+  /\b(?:over|above|from|ab|orders? of|minimum|was|statt|uvp|msrp|rrp|list price|regular(?: price)?|reg\.|old price|before|previously|originally|vorher|avant|save|saves|saving|discount|coupon|voucher|code|(?<!% ?)off|deposit|credit|cashback|points|sub ?total|total|summe|insurance|tax|vat|payments? of|approx\.?|about|ca\.|(?:[2-9]|\d{2,}) ?(?:pcs|pieces|units|stk|x|\+))[ :=(]{0,3}$|[≈~] ?$/;
 const othersBehind =
-  /^ ?(?:off\b|discount|saved|savings?|rabatt|cheaper|\/ ?month|per month|a month|pro monat|each for|\/ ?(?:[2-9]|\d\d) ?pcs)/;
+  /^ ?(?:off\b|total\b|(?:for )?(?:the |a )?(?:pair|two|three|four|set of \d)\b|discount|saved|savings?|rabatt|cheaper|\/ ?month|per month|a month|pro monat|each for|\/ ?(?:[2-9]|\d\d) ?pcs)/;
 const range = /^ ?(?:-|to|bis|–) ?(?:[$€£]|us ?\$)? ?\d/;
 
 interface Amount {

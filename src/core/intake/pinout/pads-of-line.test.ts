@@ -97,7 +97,7 @@ describe('the ways in which pages list the pins of plugs', () => {
       false,
       ['9V', 'GND', 'TX1'],
     ],
-    ['a sentence', 'Pin 1 is GND, pin 2 VBAT, pin 3 CUR (plug J4)', 'plug', false, ['GND', 'VBAT', 'CUR']],
+    ['a sentence', 'Pin 1 is GND, pin 2 VBAT, pin 3 CUR (plug J4)', 'plug J4', false, ['GND', 'VBAT', 'CUR']],
     ['in German', `Belegung ESC-Stecker: ${esc.join(', ')}`, 'Belegung ESC-Stecker', true, esc],
     ['words behind them', `Harness: ${esc.join(' ')}; on the other side reversed.`, 'Harness', true, esc],
   ])('%s', (_, text, label, harness, pins) => expect(readPinOrders(text)).toMatchObject([{ label, harness, pins }]));
