@@ -22,11 +22,20 @@ test.each([
     ],
   ],
   ['Mounting: four M3 at 70 x 62 mm', [[70, 62, null]]],
+  ['Rectangular pattern: 45 mm along, 29.5 mm across, M2', [[45, 29.5, 'M2']]],
+  [
+    'Lochabstand 30,5 mm (M3), Zweitraster 20 mm (M2)',
+    [
+      [30.5, 30.5, 'M3'],
+      [20, 20, 'M2'],
+    ],
+  ],
 ])('%s', (text, expected) => expect(sizes(text)).toEqual(expected));
 
 test.each([
   ['one square pattern is a figure as others are', 'Holes: 30.5 x 30.5 mm, M3'],
   ['a size is none', 'Size: 36 x 41 mm'],
+  ['columns are of several boards', 'Holes    20 mm, M2    30.5 mm, M3'],
   ['holes and a size on one line', 'Mounting 30.5 x 30.5 mm M3, size 36 x 41 mm'],
   ['what an adapter fits is none of the board', 'holes 25.5 x 25.5, with the adapter 20 x 20 or 30.5 x 30.5'],
 ])('%s', (_, text) => expect(readHoles(text)).toEqual([]));

@@ -129,6 +129,7 @@ describe('what a parcel brings', () => {
     '## Package contents\n\n* board\n* 4 x grommets\n* capacitor 50V 1000uF',
     'The board comes with: a 50V 1000uF capacitor; rubber grommets',
     'Lieferumfang:\n1x Flugcontroller\n4x Gummitüllen M3\n1x Kondensator 1000uF 50V',
+    'Comes with a 1000 uF 50 V capacitor and four soft mounts.',
   ])('however it is written: %s', (text) =>
     expect(readParcel(text)).toMatchObject({ capacitor: { microfarads: 1000, volts: 50 }, isolators: true }),
   );
@@ -138,5 +139,7 @@ describe('what a parcel brings', () => {
     'Lieferumfang: Flugcontroller, gummierter Gurt, Kabel',
     'A capacitor of 35 V 470 uF is recommended',
     'Includes: capacitor 35 V 470 uF (not included)',
+    'Contents: board only, no capacitor 470 uF 35 V, no grommets',
+    'In the box: board; without soft mounts; capacitor 470 uF 35 V sold separately',
   ])('brings nothing that counts: %s', (text) => expect(readParcel(text)).toBeNull());
 });
