@@ -6,6 +6,7 @@ const noPad =
   /^[^a-z0-9(]*(?:(?:ports?|connectors?|plugs?|sockets?|headers?|buchse|stecker|yes|no|none|supported|included|optional|ja|nein|oui|non|si)\b|\d+(?:[.,]\d+)? ?m?a\b)/;
 /** A pad that leads nowhere is none to solder to. */
 const unused = /\b(?:not (?:used|connected|brought out|populated)|unused|n\/?c|do not (?:use|connect)|reserved)\b/;
+const aboutRegulator = /^v\b|\b(?:ldo|becs?|regulators?|converter|buck|boost|fed|linear)\b/;
 /** Pads of which a page of features does not speak. */
 const ofPinouts: ReadonlySet<PadUse['kind']> = new Set([
   'talks',
@@ -63,9 +64,12 @@ function atHead(whole: Cell): Bare | null {
   const words = rest.map((c) => c.text).join(' ');
   const pads = printed(first, words);
   if (pads.length === 0) return null;
+  // "3.3 V LDO fed from 5 V" is about a regulator, not its pad.
+  const ofRegulator = pads.some(({ use }) => use.kind === 'volts') && aboutRegulator.test(words);
+  if (noPad.test(words) || unused.test(words) || ofRegulator) return none;
   // Words that say what the print says are no chance.
   const said = padWords(words)?.kind;
-  return noPad.test(words) || unused.test(words) ? none : { pads, loose: pads.every(({ use }) => use.kind !== said) };
+  return { pads, loose: pads.every(({ use }) => use.kind !== said) };
 }
 
 function inBrackets(cell: Cell): Cell {
@@ -129,7 +133,10 @@ const mostMissed = 3;
 export function believed(lines: readonly PadLine[]): ReadonlySet<number> {
   const found = new Set<number>();
   let [run, missed, others]: [number[], number, number] = [[], 0, 0];
+  const isLoose = (i: number) => lines[i]!.bare.loose && lines[i]!.sure.length === 0;
   const end = () => {
+    // What follows a list may begin as its lines do.
+    while (run.length > 0 && isLoose(run.at(-1)!)) run.pop();
     const pads = run.flatMap((i) => [...lines[i]!.sure, ...(lines[i]!.bare.loose ? [] : lines[i]!.bare.pads)]);
     const telling = pads.filter(({ use }) => ofPinouts.has(use.kind)).length;
     const kinds = new Set(pads.map(({ use }) => use.kind)).size;

@@ -37,6 +37,12 @@ describe('pads as pages list them', () => {
     ['pads that lead nowhere', 'T1: not used\nR1: not connected\nT2: NC\nR2: reserved\nDAC: do not use'],
   ])('%s are none', (_, text) => expect(readPinout(text)).toEqual([]));
 
+  test('what is said of a regulator below a list of pads is no pad of it', () => {
+    const list = 'T1 | UART1 TX\n\nR1 | UART1 RX\n\n5V | 5 V out\n\nG | ground';
+    const below = '3.3 V LDO fed from 5 V\n\n9V BEC, 2 A\n\n5V regulator with its own fuse\n\nLED strip support';
+    expect(readPinout(`${list}\n\n${below}`).map((p) => p.label)).toEqual(['T1', 'R1', '5V', 'G']);
+  });
+
   test('a list of pads and then how to wire them: each pad is one', () => {
     const list = 'T1 | UART1 TX\nR1 | UART1 RX\n5V | supply\nG | ground\nCAM | camera in';
     const again = 'Receiver: 5V, G, R1, T1\nCamera: 5V, G, CAM';
