@@ -9,7 +9,7 @@ import { newSetMemory } from './set-memory';
 /** Of more members none is looked for: each wants a search of its own. */
 const mostMembers = 60;
 /** Sets wired at most for one member. */
-const mostWired = 20;
+const mostWired = 12;
 
 /**
  * Sets that no order shows, since whole ones come before them, and that might be picked once more is known: of each member that is in no set that is ranked the best one, where it cannot be told. A
