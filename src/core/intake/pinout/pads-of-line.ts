@@ -78,7 +78,7 @@ export function padsOfLine(line: string): PadSaid[] {
 function listed({ text, from }: Cell): PadSaid[] | null {
   const [, head, rest] = /^[ \t*]{0,6}([a-z0-9 (),./-]{2,60}?)[ \t]{0,3}[:=][ \t]{0,3}(.+)$/.exec(text) ?? [];
   if (!head || !rest) return null;
-  const aside = /\(([^)]{1,40})\)[ \t]*$/.exec(rest);
+  const aside = /(?<!\b(?:vcc|v\+|pwr|power) ?)\(([^)]{1,40})\)[ \t]*$/.exec(rest);
   const prints = aside ? rest.slice(0, aside.index) : rest;
   const offset = from + text.length - rest.length;
   // "VCC (5V)" is one pad.

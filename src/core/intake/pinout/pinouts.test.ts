@@ -37,6 +37,15 @@ describe('pads as pages list them', () => {
     ['pads that lead nowhere', 'T1: not used\nR1: not connected\nT2: NC\nR2: reserved\nDAC: do not use'],
   ])('%s are none', (_, text) => expect(readPinout(text)).toEqual([]));
 
+  test.each([
+    [
+      'I2C: SDA, SCL, GND, VCC (5V)\nUART2: T2, R2',
+      'SDA data, SCL clock, GND ground, VCC volts 5, T2 talks 2, R2 hears 2',
+    ],
+    ['GPS: VCC, GND, T4, R4\nUART2: T2, R2', 'GND ground, T4 talks 4, R4 hears 4, T2 talks 2, R2 hears 2'],
+    ['ESC: VCC, GND, M1, M2', 'VCC pack, GND ground, M1 motor 1, M2 motor 2'],
+  ])('what VCC is: %s', (text, pads) => expect(readPinout(text).map(wordsOf).join(', ')).toBe(pads));
+
   test('what is said of a regulator below a list of pads is no pad of it', () => {
     const list = 'T1 | UART1 TX\n\nR1 | UART1 RX\n\n5V | 5 V out\n\nG | ground';
     const below = '3.3 V LDO fed from 5 V\n\n9V BEC, 2 A\n\n5V regulator with its own fuse\n\nLED strip support';

@@ -1,6 +1,6 @@
 import { plain } from '../reader/plain';
 import type { Pad } from '../../records/board';
-import type { PadUse } from './pad-print';
+import { padWords, type PadUse } from './pad-print';
 import { barePrints, believed, type PadLine } from './bare-prints';
 import { edgeWord, edges, padsOfLine, type PadSaid } from './pads-of-line';
 
@@ -38,7 +38,8 @@ export function readPinout(text: string): PadRead[] {
   for (const [i, { line, at, head, sure, bare }] of lines.entries()) {
     if (head) heading = head;
     if (found.length >= mostPads) break;
-    const pads = sure.length > 0 || !company.has(i) ? sure : bare.pads;
+    const read = sure.length > 0 || !company.has(i) ? sure : bare.pads;
+    const pads = read.filter((p) => !isAnySupply(p, read));
     const own = pads.filter((p) => !isShared(p));
     // What is said a second time, to wire a part by, is no second pad; nor is the supply beside it.
     if (own.length > 0 && own.every((p) => seen.has(nameOf(p)))) continue;
@@ -62,6 +63,16 @@ export function readPinout(text: string): PadRead[] {
     }
   }
   return found.length >= leastPads ? withSignals(found) : [];
+}
+
+/** "VCC" of a plug for a part is whatever feeds it; only beside lines of ESCs, or where the words say so, it is the pack. */
+function isAnySupply({ label, use, words }: PadSaid, beside: readonly PadSaid[]): boolean {
+  return (
+    use.kind === 'pack' &&
+    label === 'vcc' &&
+    padWords(words)?.kind !== 'pack' &&
+    !beside.some((p) => p.use.kind === 'motor' || p.use.kind === 'current' || p.use.kind === 'telemetry')
+  );
 }
 
 /** A supply and ground have many pads of one print. */
