@@ -35,7 +35,7 @@ function padsStand({ pads, ports, buses }: Board): BoardFigure[] {
       unit: 'V',
       ask: 'Do its serial and bus pads stand signals of 5 V, or only of 3.3 V?',
       plausible: [3.3, 5.5],
-      get: (b) => b.pads.find((p) => unsaid.has(p.id))?.toleratesVolts ?? open,
+      get: () => open,
       set: (b, f) => ({ ...b, pads: b.pads.map((p) => (unsaid.has(p.id) ? { ...p, toleratesVolts: f } : p)) }),
     },
   ];
@@ -62,10 +62,7 @@ function sensesOf(board: Board): BoardFigure[] {
             ask: `Is ${labelOf(end.pad)} a plain pad, or does the board invert its signal?`,
             words: senses,
             plausible: senses,
-            get: (b) => {
-              const now = b.ports[i]?.[side][n]?.sense;
-              return now === undefined || now === 'unknown' ? open : { value: now, origin: 'manual' };
-            },
+            get: () => open,
             set: (b, f: AnyFigure) => sensed(b, 'value' in f ? (f.value as typeof end.sense) : 'unknown'),
           },
         ];
@@ -94,13 +91,11 @@ function keptApart({ source, label }: Rail, i: number): BoardFigure[] {
   if (source.kind !== 'either' || !source.isolated) return [];
   return [
     {
-      field: `rails[${i}].source.isolated`,
+      ...inSource(i, 'isolated', source),
       says: `The sources of ${label} are kept apart`,
       unit: '',
       ask: `Do diodes keep USB and regulator of ${label} apart, or do they feed each other?`,
       plausible: yesOrNo,
-      get: (b) => (b.rails[i]!.source as typeof source).isolated,
-      set: (b, f) => onRail(b, i, { source: { ...(b.rails[i]!.source as typeof source), isolated: f } }),
     },
   ];
 }
@@ -109,15 +104,26 @@ function efficiency({ source, label }: Rail, i: number): BoardFigure[] {
   if (source.kind !== 'regulator' || !source.efficiency) return [];
   return [
     {
-      field: `rails[${i}].source.efficiency`,
+      ...inSource(i, 'efficiency', source),
       says: `${label}, efficiency from 0 to 1`,
       unit: '',
       ask: `How efficient is the regulator of ${label}?`,
       plausible: plausibleEnds.efficiency.ends,
-      get: (b) => (b.rails[i]!.source as typeof source).efficiency,
-      set: (b, f) => onRail(b, i, { source: { ...(b.rails[i]!.source as typeof source), efficiency: f } }),
     },
   ];
+}
+
+/** A figure of what feeds a rail, which is of that kind as long as the rail is there. */
+function inSource<S extends Rail['source'], K extends keyof S & string>(
+  i: number,
+  key: K,
+  _: S,
+): Pick<BoardFigure, 'field' | 'get' | 'set'> {
+  return {
+    field: `rails[${i}].source.${key}`,
+    get: (b) => (b.rails[i]!.source as S)[key] as AnyFigure,
+    set: (b, f) => onRail(b, i, { source: { ...(b.rails[i]!.source as S), [key]: f } }),
+  };
 }
 
 /** Only an ESC has it; of one that says nothing of it nobody knows. */

@@ -26,10 +26,9 @@ export function UndecidedList({ ranked, asked }: { ranked: Ranked[]; asked: Read
           <Link href={`/b/${build.id}/board/${b.boardId}`}>{b.name}</Link>, place {b.rank}
           {asked && !b.of.some((id) => asked.has(id)) && (
             <Box component="span" sx={{ color: 'text.secondary' }}>
-              : nothing of it is asked;{' '}
               {picked
-                ? 'whatever it turns out to be, the pick stays.'
-                : 'no answer that a seller could give decides it.'}
+                ? ': nothing of it is asked; whatever it turns out to be, the pick stays.'
+                : ': nothing is asked about the board itself.'}
             </Box>
           )}
           <Reasons reasons={reasonsOf(b)} />

@@ -15,7 +15,7 @@ describe('bridges that choose volts', () => {
     ['The servo rail is 5 V; close the solder jumper to change to 6 V.', '5,6|5|solder bridge'],
     ['VX output: 5V default, 6V or 7.2V via jumper pad', '5,6,7.2|5|solder bridge'],
     ['Video supply selectable: battery or 9 V', 'pack,9||jumper'],
-    ['Switchable 9V output by the remote (USER1)', ''],
+    ['Switchable 9V output by the remote (mode 1)', ''],
     ['Two voltage options for the VTX pad: 5V and BAT, set by a 0 ohm resistor, 5V fitted', '5,pack|5|solder bridge'],
     ['Choose 9V or 12V for video power by moving the jumper cap', '9,12||jumper'],
     ['The board can be powered by USB or 5V pad', ''],

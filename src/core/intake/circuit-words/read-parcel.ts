@@ -44,7 +44,7 @@ export function readParcel(text: string): ParcelRead | null {
     const items =
       inline === ''
         ? below.slice(0, end < 0 ? undefined : end)
-        : inline.split(told ? /[,;](?![^()]*\))|\s\+\s|\s(?:and|plus)\s/ : /[,;](?![^()]*\))|\s\+\s/);
+        : inline.split(/[,;](?![^()]*\))|\s\+\s/).flatMap((item) => (told ? item.split(/\s(?:and|plus)\s/) : item));
     const found = parcelOf(items.map((l) => l.replace(/^[\s\-+*•·]+/, '').trim()).filter((l) => l !== ''));
     if (found) return { ...found, quote: (inline === '' ? items.join(', ') : lines[i]!).trim().slice(0, 200) };
   }
