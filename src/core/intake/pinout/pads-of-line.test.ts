@@ -97,6 +97,7 @@ describe('the ways in which pages list the pins of plugs', () => {
       false,
       ['9V', 'GND', 'TX1'],
     ],
+    ['words in brackets', 'J4: SDA, SCL, GND, VCC (5V)', 'J4', false, ['SDA', 'SCL', 'GND', 'VCC']],
     ['a sentence', 'Pin 1 is GND, pin 2 VBAT, pin 3 CUR (plug J4)', 'plug J4', false, ['GND', 'VBAT', 'CUR']],
     ['in German', `Belegung ESC-Stecker: ${esc.join(', ')}`, 'Belegung ESC-Stecker', true, esc],
     ['words behind them', `Harness: ${esc.join(' ')}; on the other side reversed.`, 'Harness', true, esc],

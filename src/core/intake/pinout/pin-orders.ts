@@ -52,7 +52,8 @@ function pinsSaid(line: string): string[] {
 }
 
 function pinsIn(said: string): string[] {
-  const list = said.replace(/(?<=\d) = ?(?=\S)/g, '=');
+  // "VCC (5V)" is one pin.
+  const list = said.replace(/ ?\((?!\d{1,2}\))[^()]{1,24}\)/g, '').replace(/(?<=\d) = ?(?=\S)/g, '=');
   return list
     .split(!/[,/|;]|\d=|\s-\s/.test(list) ? /\s+/ : /[,/|;]|\s-\s|\s{2,}|\s(?=\d{1,2}=)|\s(?=\S+\s*(?:[,/|]|$))/)
     .map((p) =>
